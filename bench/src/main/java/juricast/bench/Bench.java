@@ -1,0 +1,21 @@
+package juricast.bench;
+
+import java.nio.file.Path;
+
+/** Measures what the docs promise, against the packaged application. Argument: the jar. */
+public final class Bench {
+    private Bench() {}
+
+    public static void main(String[] arguments) throws Exception {
+        Path jar = Path.of(arguments[0]);
+        System.out.println("Start to ready, packaged application:");
+        StartUp.measure(jar);
+        try (RunningJar demo = RunningJar.start(jar)) {
+            System.out.println("Weight of each screen at the first visit:");
+            PageWeight.measure(demo.address());
+            System.out.println("From an order on the desk to its effect at 30 seats:");
+            OrderToSeat.measure(demo.address());
+        }
+        System.exit(0); // open streams would keep the process for a while
+    }
+}

@@ -1,0 +1,80 @@
+package juricast.bench;
+
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+
+/** The packaged application with demo data, in a process of its own. */
+record RunningJar(Process process, String address, Path file, Duration startedIn) implements AutoCloseable {
+    private static final HttpClient CLIENT = HttpClient.newHttpClient();
+
+    static RunningJar start(Path jar) throws IOException {
+        return start(jar, Files.createTempDirectory("juricast-bench").resolve("school.db"));
+    }
+
+    static RunningJar start(Path jar, Path file) throws IOException {
+        int port = freePort();
+        Instant began = Instant.now();
+        Process process = new ProcessBuilder(
+                        "java",
+                        "-jar",
+                        jar.toString(),
+                        "--server.port=" + port,
+                        "--juricast.demo=true",
+                        "--juricast.data=" + file)
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                .start();
+        String address = "http://localhost:" + port;
+        while (!isReady(address)) {
+            if (!process.isAlive()) {
+                throw new IllegalStateException("The application did not start");
+            }
+            pause(); // asking without a pause would slow down what is measured
+        }
+        return new RunningJar(process, address, file, Duration.between(began, Instant.now()));
+    }
+
+    private static boolean isReady(String address) {
+        try {
+            return CLIENT.send(
+                                    HttpRequest.newBuilder(URI.create(address + "/api/demo/people"))
+                                            .build(),
+                                    HttpResponse.BodyHandlers.ofString())
+                            .body()
+                            .length()
+                    > 1000;
+        } catch (IOException notYet) {
+            return false;
+        } catch (InterruptedException stopped) {
+            throw new IllegalStateException(stopped);
+        }
+    }
+
+    private static void pause() {
+        try {
+            java.util.concurrent.TimeUnit.MILLISECONDS.sleep(50);
+        } catch (InterruptedException stopped) {
+            throw new IllegalStateException(stopped);
+        }
+    }
+
+    private static int freePort() throws IOException {
+        try (ServerSocket any = new ServerSocket(0)) {
+            return any.getLocalPort();
+        }
+    }
+
+    @Override
+    public void close() {
+        process.destroyForcibly();
+        process.onExit().join();
+    }
+}

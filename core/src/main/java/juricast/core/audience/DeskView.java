@@ -1,0 +1,177 @@
+package juricast.core.audience;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.lesson.Appliance;
+import juricast.core.lesson.LessonEvent;
+import juricast.core.lesson.LessonPlan;
+import juricast.core.lesson.LessonState;
+import juricast.core.lesson.Readers;
+import juricast.core.lesson.Removal;
+import juricast.core.lesson.Visit;
+import juricast.core.lesson.Words;
+import juricast.core.presence.Attendance;
+import juricast.core.presence.Presence;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Door;
+import juricast.core.rules.Rulebook;
+import juricast.core.rules.Ruling;
+import juricast.core.rules.Setting;
+
+/**
+ * A lesson as its adults see it: all of it, but for what pupils are allowed to write to each other alone.
+ *
+ * @param rights what holds for all pupils, one ruling for each of {@link Catalogue#RIGHTS}
+ * @param waiting who stands at the door, longest first
+ * @param refused arrivals that were turned away, latest first
+ */
+public record DeskView(
+        int number,
+        Instant now,
+        Phase phase,
+        Ruling<Door> door,
+        List<Ruling<?>> rights,
+        List<AdultRow> adults,
+        List<Row> rows,
+        List<Visit> waiting,
+        List<Visit> refused,
+        List<PersonId> hands,
+        List<Words> words) {
+    /** How far a lesson is. */
+    public enum Phase {
+        PLANNED,
+        OPEN,
+        OVER
+    }
+
+    /** Where somebody of the class list is. */
+    public enum Whereabouts {
+        MISSING,
+        WAITING,
+        IN,
+        CONNECTION_LOST,
+        GONE,
+        REMOVED
+    }
+
+    /** One adult. */
+    public record AdultRow(Member member, boolean isIn) {}
+
+    /** One pupil: where, since when, what is on, and what they may. */
+    public record Row(
+            Member member,
+            Optional<String> shownName,
+            Whereabouts whereabouts,
+            Attendance attendance,
+            Set<Appliance> on,
+            Optional<Instant> handSince,
+            int timesSpoken,
+            List<Cell> rights,
+            Optional<Removal> removal) {}
+
+    /** One right of one pupil, and the pass or curb on it that has not ended. */
+    public record Cell(Ruling<?> ruling, Optional<Setting> loan) {}
+
+    private static final Duration REFUSED_SHOWN = Duration.ofMinutes(30);
+
+    public static DeskView of(
+            LessonPlan plan, LessonState lesson, List<LessonEvent> events, Rulebook rules, Instant now) {
+        Instant end = lesson.dismissedAt().orElse(now);
+        Map<PersonId, Attendance> attendances = Presence.of(events, end);
+        Rulebook live = lesson.rules(rules);
+        return new DeskView(
+                lesson.number(),
+                now,
+                phase(lesson),
+                live.ruling(Catalogue.DOOR, Role.PUPIL, now),
+                Catalogue.RIGHTS.stream()
+                        .<Ruling<?>>map(right -> live.ruling(right, Role.PUPIL, now))
+                        .toList(),
+                plan.adults().stream()
+                        .map(adult -> new AdultRow(adult, lesson.isPresent(adult.person())))
+                        .toList(),
+                plan.classList().stream()
+                        .map(pupil -> row(pupil, lesson, attendances, rules, now))
+                        .toList(),
+                lesson.waiting(),
+                lesson.visits().stream()
+                        .filter(visit -> visit.status() == Visit.Status.TURNED_AWAY
+                                && visit.knockedAt().isAfter(now.minus(REFUSED_SHOWN)))
+                        .sorted(Comparator.comparing(Visit::knockedAt).reversed())
+                        .toList(),
+                List.copyOf(lesson.hands().keySet()),
+                lesson.words().stream()
+                        .filter(words -> isForAdults(words, plan))
+                        .toList());
+    }
+
+    /** How far the lesson is. */
+    public static Phase phase(LessonState lesson) {
+        return lesson.isOver() ? Phase.OVER : lesson.isOpen() ? Phase.OPEN : Phase.PLANNED;
+    }
+
+    private static Row row(
+            Member pupil, LessonState lesson, Map<PersonId, Attendance> attendances, Rulebook rules, Instant now) {
+        PersonId person = pupil.person();
+        Rulebook own = lesson.rulesFor(person, rules);
+        List<Cell> cells = Catalogue.RIGHTS.stream()
+                .map(right -> new Cell(
+                        own.ruling(right, pupil.role(), now),
+                        lesson.loans(person).stream()
+                                .filter(loan -> loan.set().rule().equals(right) && loan.isInForce(now))
+                                .findFirst()))
+                .toList();
+        return new Row(
+                pupil,
+                lesson.shownName(person),
+                whereabouts(person, lesson),
+                attendances.getOrDefault(person, Attendance.none(person)),
+                lesson.on(person),
+                Optional.ofNullable(lesson.hands().get(person)),
+                lesson.timesSpoken(person),
+                cells,
+                lesson.removal(person));
+    }
+
+    private static Whereabouts whereabouts(PersonId person, LessonState lesson) {
+        if (lesson.isPresent(person)) {
+            return Whereabouts.IN;
+        }
+        List<Visit> visits = lesson.visits().stream()
+                .filter(visit -> visit.person().equals(Optional.of(person)))
+                .toList();
+        if (has(visits, Visit.Status.IN)) {
+            return Whereabouts.CONNECTION_LOST;
+        }
+        if (lesson.removal(person).isPresent()) {
+            return Whereabouts.REMOVED;
+        }
+        if (has(visits, Visit.Status.WAITING)) {
+            return Whereabouts.WAITING;
+        }
+        boolean wasIn = has(visits, Visit.Status.LEFT)
+                || has(visits, Visit.Status.DISMISSED)
+                || has(visits, Visit.Status.REMOVED);
+        return wasIn ? Whereabouts.GONE : Whereabouts.MISSING;
+    }
+
+    private static boolean has(List<Visit> visits, Visit.Status status) {
+        return visits.stream().anyMatch(visit -> visit.status() == status);
+    }
+
+    private static boolean isForAdults(Words words, LessonPlan plan) {
+        return words.to().kind() != Readers.Kind.ONE
+                || Stream.concat(Stream.of(words.from()), words.to().one().stream())
+                        .anyMatch(person -> plan.adults().stream()
+                                .anyMatch(adult -> adult.person().equals(person)));
+    }
+}

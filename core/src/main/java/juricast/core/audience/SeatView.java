@@ -1,0 +1,122 @@
+package juricast.core.audience;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import juricast.core.entry.Reason;
+import juricast.core.entry.ReasonCode;
+import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.VisitId;
+import juricast.core.lesson.Appliance;
+import juricast.core.lesson.LessonPlan;
+import juricast.core.lesson.LessonState;
+import juricast.core.lesson.Readers;
+import juricast.core.lesson.Visit;
+import juricast.core.lesson.Words;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Permission;
+import juricast.core.rules.Rulebook;
+import juricast.core.rules.Ruling;
+import juricast.core.rules.Setting;
+
+/**
+ * A lesson as one arrival sees it, from the doorstep to the dismissal. Only what this person may see is in it: no other
+ * pupil's pass, curb, hand or removal, no verdict details, nobody else's private words, nobody unknown at the door.
+ *
+ * @param reasons why somebody waits or was turned away, without the people of the class that the check thought of
+ * @param name the name on the class list; empty until somebody is let in, so that the door tells nobody who is expected
+ * @param handsBefore how many hands are up longer than this person's
+ * @param classmates whom this person may write to alone; empty unless the rules open it
+ * @param words what this person may read
+ */
+public record SeatView(
+        int number,
+        Instant now,
+        Visit.Status status,
+        List<ReasonCode> reasons,
+        Optional<String> name,
+        Optional<String> shownName,
+        List<Right> rights,
+        Set<Appliance> on,
+        Optional<Instant> handSince,
+        int handsBefore,
+        List<Member> classmates,
+        Optional<String> showing,
+        List<Words> words) {
+    /** One right of this person. @param loan their own pass or curb on it */
+    public record Right(Ruling<Permission> ruling, Optional<Setting> loan) {}
+
+    /** @throws IllegalArgumentException if there is no such visit */
+    public static SeatView of(LessonPlan plan, LessonState lesson, Rulebook rules, VisitId id, Instant now) {
+        Visit visit = lesson.visit(id).orElseThrow(() -> new IllegalArgumentException("No such visit: " + id));
+        return visit.status() == Visit.Status.IN
+                ? inside(plan, lesson, rules, visit, now)
+                : outside(lesson, visit, now);
+    }
+
+    private static SeatView outside(LessonState lesson, Visit visit, Instant now) {
+        return new SeatView(
+                lesson.number(),
+                now,
+                visit.status(),
+                visit.verdict().reasons().stream().map(Reason::code).toList(),
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                Set.of(),
+                Optional.empty(),
+                0,
+                List.of(),
+                Optional.empty(),
+                List.of());
+    }
+
+    private static SeatView inside(LessonPlan plan, LessonState lesson, Rulebook rules, Visit visit, Instant now) {
+        PersonId me = visit.person().orElseThrow();
+        Rulebook own = lesson.rulesFor(me, rules);
+        List<Right> rights = Catalogue.RIGHTS.stream()
+                .map(right -> new Right(
+                        own.ruling(right, visit.role(), now),
+                        lesson.loans(me).stream()
+                                .filter(loan -> loan.set().rule().equals(right) && loan.isInForce(now))
+                                .findFirst()))
+                .toList();
+        boolean mayWriteToOne =
+                own.ruling(Catalogue.PRIVATE_CHAT, visit.role(), now).isOpen();
+        Optional<Instant> hand = Optional.ofNullable(lesson.hands().get(me));
+        List<PersonId> hands = List.copyOf(lesson.hands().keySet());
+        int before = hands.contains(me) ? hands.indexOf(me) : hands.size();
+        List<Member> classmates = mayWriteToOne
+                ? plan.classList().stream()
+                        .filter(one -> !one.person().equals(me) && lesson.isPresent(one.person()))
+                        .toList()
+                : List.of();
+        Optional<String> showing = lesson.withSomethingOn().stream()
+                .filter(person -> lesson.on(person).contains(Appliance.SCREEN))
+                .findFirst()
+                .map(plan::nameOf);
+        return new SeatView(
+                lesson.number(),
+                now,
+                visit.status(),
+                List.of(),
+                Optional.of(plan.nameOf(me)),
+                lesson.shownName(me),
+                rights,
+                lesson.on(me),
+                hand,
+                before,
+                classmates,
+                showing,
+                lesson.words().stream().filter(words -> mayRead(me, words)).toList());
+    }
+
+    private static boolean mayRead(PersonId me, Words words) {
+        return words.to().kind() == Readers.Kind.CLASS
+                || Stream.concat(Stream.of(words.from()), words.to().one().stream())
+                        .anyMatch(me::equals);
+    }
+}

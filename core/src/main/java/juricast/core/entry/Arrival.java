@@ -1,0 +1,21 @@
+package juricast.core.entry;
+
+import java.util.Optional;
+import juricast.core.identity.DeviceId;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.VisitId;
+
+/**
+ * Somebody at the door.
+ *
+ * @param claimedName what the person, or the device, calls itself
+ * @param account who is signed in, which goes before any name
+ * @param link whether the link that was used still counts
+ */
+public record Arrival(VisitId visit, DeviceId device, String claimedName, Optional<PersonId> account, Link link) {
+    /** How good the link was; unknown links never become arrivals. */
+    public enum Link {
+        CURRENT,
+        RETIRED
+    }
+}

@@ -1,0 +1,160 @@
+package juricast.core.entry;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import juricast.core.entry.NameMatch.Certainty;
+import juricast.core.identity.DeviceId;
+import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Door;
+import juricast.core.rules.Minutes;
+import juricast.core.rules.ReEntry;
+import juricast.core.rules.YesNo;
+
+/** Judges arrivals. A check is a function that gives a reason or nothing; the strictest decides, and all are kept. */
+public final class Entry {
+    /** One question asked of an arrival. */
+    @FunctionalInterface
+    private interface Check {
+        Optional<Reason> reason(Arrival arrival, Known known, Doorway doorway, Instant now);
+    }
+
+    // In the order an adult would ask, so equally strict reasons are read out in that order.
+    private static final List<Check> CHECKS = List.of(
+            Entry::lessonIsOver,
+            Entry::linkIsRetired,
+            Entry::removedEarlier,
+            Entry::turnedAwayEarlier,
+            Entry::nameOnTheList,
+            Entry::alreadyHere,
+            Entry::tooEarly,
+            Entry::noAdultYet,
+            Entry::door,
+            Entry::onClassList);
+
+    private Entry() {}
+
+    /** The verdict, and who on the list the arrival is taken for, if that is certain enough to propose it. */
+    public static Judgement judge(Arrival arrival, Doorway doorway, Instant now) {
+        Known known = know(arrival, doorway);
+        Verdict verdict = Verdict.of(CHECKS.stream()
+                .flatMap(check -> check.reason(arrival, known, doorway, now).stream())
+                .toList());
+        return new Judgement(verdict, known.member().map(Member::person));
+    }
+
+    /** A verdict together with the person it is about, if one on the class list is meant. */
+    public record Judgement(Verdict verdict, Optional<PersonId> person) {}
+
+    private record Known(NameMatch match) {
+        Optional<Member> member() {
+            boolean one = match.certainty() == Certainty.EXACT || match.certainty() == Certainty.SIMILAR;
+            return one ? Optional.of(match.candidates().get(0)) : Optional.empty();
+        }
+
+        Role role() {
+            return member().map(Member::role).orElse(Role.PUPIL);
+        }
+
+        PersonId[] people() {
+            return match.candidates().stream().map(Member::person).toArray(PersonId[]::new);
+        }
+    }
+
+    private static Known know(Arrival arrival, Doorway doorway) {
+        if (arrival.account().isEmpty()) {
+            return new Known(NameMatch.find(arrival.claimedName(), doorway.list()));
+        }
+        // An account goes before any name: someone signed in who is not of this class is never matched by name.
+        List<Member> listed = doorway.list().stream()
+                .filter(member -> member.person().equals(arrival.account().get()))
+                .toList();
+        return new Known(new NameMatch(listed.isEmpty() ? Certainty.NONE : Certainty.EXACT, listed));
+    }
+
+    private static Optional<Reason> lessonIsOver(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        return reasonIf(doorway.over(), ReasonCode.LESSON_OVER);
+    }
+
+    private static Optional<Reason> linkIsRetired(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        return reasonIf(arrival.link() == Arrival.Link.RETIRED, ReasonCode.LINK_RETIRED);
+    }
+
+    private static Optional<Reason> removedEarlier(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        PersonId[] removed = doorway.removed().entrySet().stream()
+                .filter(one -> isSame(one, arrival, known))
+                .map(Map.Entry::getKey)
+                .toArray(PersonId[]::new);
+        if (removed.length == 0) {
+            return Optional.empty();
+        }
+        ReEntry reEntry = doorway.rules().value(Catalogue.RE_ENTRY, known.role(), now);
+        return switch (reEntry) {
+            case NEVER -> Optional.of(Reason.of(ReasonCode.REMOVED_FOR_GOOD, removed));
+            case AFTER_APPROVAL -> Optional.of(Reason.of(ReasonCode.REMOVED_EARLIER, removed));
+            case LIKE_ANYONE -> Optional.empty();
+        };
+    }
+
+    /** By account or name, or by device: a removed pupil does not come back under another name (need G2). */
+    private static boolean isSame(Map.Entry<PersonId, Set<DeviceId>> removed, Arrival arrival, Known known) {
+        return known.match().certainty() != Certainty.NONE
+                        && known.match().candidates().stream()
+                                .anyMatch(one -> one.person().equals(removed.getKey()))
+                || removed.getValue().contains(arrival.device());
+    }
+
+    private static Optional<Reason> turnedAwayEarlier(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        return reasonIf(doorway.turnedAway().contains(arrival.device()), ReasonCode.TURNED_AWAY_EARLIER);
+    }
+
+    private static Optional<Reason> nameOnTheList(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        return switch (known.match().certainty()) {
+            case EXACT -> Optional.empty();
+            case SIMILAR -> Optional.of(Reason.of(ReasonCode.NAME_SIMILAR, known.people()));
+            case UNCLEAR -> Optional.of(Reason.of(ReasonCode.NAME_UNCLEAR, known.people()));
+            case NONE -> Optional.of(Reason.of(ReasonCode.NOT_ON_LIST, known.people()));
+        };
+    }
+
+    private static Optional<Reason> alreadyHere(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        return known.member()
+                .map(Member::person)
+                .filter(doorway.present()::containsKey)
+                .map(person -> Reason.of(ReasonCode.ALREADY_HERE, person));
+    }
+
+    private static Optional<Reason> tooEarly(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        Minutes early = doorway.rules().value(Catalogue.EARLY_MINUTES, known.role(), now);
+        return reasonIf(now.isBefore(doorway.planned().from().minus(early.length())), ReasonCode.TOO_EARLY);
+    }
+
+    private static Optional<Reason> noAdultYet(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        boolean ruled = doorway.rules().value(Catalogue.ADULTS_FIRST, known.role(), now) == YesNo.YES;
+        return reasonIf(ruled && !doorway.adultIsIn(), ReasonCode.NO_ADULT_YET);
+    }
+
+    private static Optional<Reason> door(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        Door door = doorway.rules().value(Catalogue.DOOR, known.role(), now);
+        return switch (door) {
+            case SHUT -> Optional.of(Reason.of(ReasonCode.DOOR_SHUT));
+            case KNOCK -> Optional.of(Reason.of(ReasonCode.DOOR_KNOCK));
+            case OPEN -> Optional.empty();
+        };
+    }
+
+    private static Optional<Reason> onClassList(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        return known.match().certainty() == Certainty.EXACT
+                ? Optional.of(Reason.of(ReasonCode.ON_CLASS_LIST, known.people()))
+                : Optional.empty();
+    }
+
+    private static Optional<Reason> reasonIf(boolean holds, ReasonCode code) {
+        return holds ? Optional.of(Reason.of(code)) : Optional.empty();
+    }
+}

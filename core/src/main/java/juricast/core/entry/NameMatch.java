@@ -1,0 +1,113 @@
+package juricast.core.entry;
+
+import java.text.Normalizer;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
+import juricast.core.identity.Member;
+import org.apache.commons.text.similarity.JaroWinklerSimilarity;
+
+/**
+ * Who on a class list may be meant by a name that somebody typed or a device reports (need E2).
+ *
+ * <p>Names are normalised (case, accents, punctuation, order of words), words that only devices have are dropped, and
+ * each remaining word is compared with the best word of a listed name by Jaro-Winkler similarity (W. E. Winkler, 1990).
+ * The score is the mean over the longer of the two names, so that a missing family name costs. Two candidates close
+ * together mean "ask", never "guess".
+ *
+ * @param certainty how sure the match is
+ * @param candidates best first; one for EXACT and SIMILAR, several for UNCLEAR, the nearest or none for NONE
+ */
+public record NameMatch(Certainty certainty, List<Member> candidates) {
+    /** How sure a match is. */
+    public enum Certainty {
+        EXACT,
+        SIMILAR,
+        UNCLEAR,
+        NONE
+    }
+
+    private static final double SIMILAR_FROM = 0.88;
+    private static final double NEAREST_FROM = 0.6;
+    private static final double TOO_CLOSE = 0.06;
+    private static final Set<String> DEVICE_WORDS =
+            Set.of("tablet", "tab", "phone", "laptop", "desktop", "pc", "device", "mobile", "computer", "of", "s");
+    private static final JaroWinklerSimilarity SIMILARITY = new JaroWinklerSimilarity();
+
+    public NameMatch {
+        candidates = List.copyOf(candidates);
+    }
+
+    /** Finds who is meant. The list may be in any order; the answer does not depend on it. */
+    public static NameMatch find(String claimed, List<Member> list) {
+        List<String> words = words(claimed);
+        if (words.isEmpty()) {
+            return new NameMatch(Certainty.NONE, List.of());
+        }
+        List<Member> exact = list.stream()
+                .filter(member -> sorted(words(member.name())).equals(sorted(words)))
+                .toList();
+        if (!exact.isEmpty()) {
+            return new NameMatch(exact.size() == 1 ? Certainty.EXACT : Certainty.UNCLEAR, exact);
+        }
+        List<Scored> scored = list.stream()
+                .map(member -> new Scored(member, score(words, words(member.name()))))
+                .sorted(Comparator.comparingDouble(Scored::score).reversed().thenComparing(one -> one.member()
+                        .name()))
+                .toList();
+        return judge(scored);
+    }
+
+    private static NameMatch judge(List<Scored> scored) {
+        if (scored.isEmpty() || scored.get(0).score < NEAREST_FROM) {
+            return new NameMatch(Certainty.NONE, List.of());
+        }
+        double best = scored.get(0).score;
+        List<Member> near = scored.stream()
+                .filter(one -> one.score > best - TOO_CLOSE)
+                .map(Scored::member)
+                .toList();
+        if (best < SIMILAR_FROM) {
+            return new NameMatch(Certainty.NONE, near.subList(0, 1));
+        }
+        return new NameMatch(near.size() == 1 ? Certainty.SIMILAR : Certainty.UNCLEAR, near);
+    }
+
+    /** Lower case words without accents and punctuation, and without words that only devices have. */
+    static List<String> words(String name) {
+        String plain = Normalizer.normalize(name, Normalizer.Form.NFKD)
+                .replaceAll("\\p{M}+", "")
+                .toLowerCase(Locale.ROOT)
+                .replace("ø", "o")
+                .replace("ł", "l")
+                .replace("ß", "ss")
+                .replaceAll("[’'`]", " ");
+        return Arrays.stream(plain.split("[^\\p{L}]+"))
+                .filter(word -> !word.isEmpty() && !DEVICE_WORDS.contains(word))
+                .toList();
+    }
+
+    private static List<String> sorted(List<String> words) {
+        return words.stream().sorted().toList();
+    }
+
+    private static double score(List<String> claimed, List<String> listed) {
+        List<String> shorter = claimed.size() <= listed.size() ? claimed : listed;
+        List<String> longer = shorter == claimed ? listed : claimed;
+        double sum = shorter.stream().collect(Collectors.summingDouble(word -> best(word, longer)));
+        double missing = (longer.size() - shorter.size()) * 0.35;
+        return longer.isEmpty() ? 0 : (sum + missing) / longer.size();
+    }
+
+    private static double best(String word, List<String> others) {
+        return others.stream()
+                .mapToDouble(other -> SIMILARITY.apply(word, other))
+                .max()
+                .orElse(0);
+    }
+
+    private record Scored(Member member, double score) {}
+}

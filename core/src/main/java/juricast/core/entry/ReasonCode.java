@@ -1,0 +1,52 @@
+package juricast.core.entry;
+
+import static juricast.core.entry.Outcome.*;
+
+import java.util.Optional;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Rule;
+
+/** What a check can find, with the outcome it asks for. The sentences for adults and pupils stand elsewhere. */
+public enum ReasonCode {
+    LESSON_OVER(TURN_AWAY),
+    LINK_RETIRED(TURN_AWAY),
+    REMOVED_FOR_GOOD(TURN_AWAY, Catalogue.RE_ENTRY),
+    REMOVED_EARLIER(WAIT, Catalogue.RE_ENTRY),
+    TURNED_AWAY_EARLIER(WAIT),
+    NAME_UNCLEAR(WAIT),
+    NAME_SIMILAR(WAIT),
+    NOT_ON_LIST(WAIT),
+    ALREADY_HERE(WAIT),
+    TOO_EARLY(WAIT, Catalogue.EARLY_MINUTES),
+    NO_ADULT_YET(WAIT, Catalogue.ADULTS_FIRST),
+    DOOR_SHUT(WAIT, Catalogue.DOOR),
+    DOOR_KNOCK(WAIT, Catalogue.DOOR),
+    ON_CLASS_LIST(ADMIT);
+
+    private final Outcome outcome;
+    private final Optional<Rule<?>> rule;
+
+    ReasonCode(Outcome outcome) {
+        this.outcome = outcome;
+        this.rule = Optional.empty();
+    }
+
+    ReasonCode(Outcome outcome, Rule<?> rule) {
+        this.outcome = outcome;
+        this.rule = Optional.of(rule);
+    }
+
+    public Outcome outcome() {
+        return outcome;
+    }
+
+    /** The rule behind it, where it is not a matter of fact. */
+    public Optional<Rule<?>> rule() {
+        return rule;
+    }
+
+    /** Whether letting in "all on the class list" covers it: about the moment and the door, not about the person. */
+    boolean isAboutTheDoor() {
+        return this == DOOR_SHUT || this == DOOR_KNOCK || this == ON_CLASS_LIST;
+    }
+}

@@ -1,0 +1,45 @@
+package juricast.core.lesson;
+
+import java.util.List;
+import java.util.Optional;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.time.Span;
+
+/** What was planned for a lesson before anyone came: its time and who belongs to it. */
+public record LessonPlan(LessonId lesson, String title, Span time, List<Member> members) {
+    public LessonPlan {
+        members = List.copyOf(members);
+    }
+
+    public Optional<Member> member(PersonId person) {
+        return members.stream().filter(one -> one.person().equals(person)).findFirst();
+    }
+
+    /** The name the school knows; the id where the person has left the class since. */
+    public String nameOf(PersonId person) {
+        return member(person).map(Member::name).orElse(person.value());
+    }
+
+    /** The adults in charge, lead adult first. */
+    public List<Member> adults() {
+        return members.stream()
+                .filter(one -> one.role().isAdultInCharge())
+                .sorted((a, b) -> a.role().compareTo(b.role()))
+                .toList();
+    }
+
+    /** Those who come in by the door, in the order of the roster. */
+    public List<Member> classList() {
+        return members.stream().filter(one -> !one.role().isAdultInCharge()).toList();
+    }
+
+    /** @throws IllegalArgumentException if the person does not belong to this lesson */
+    public Role roleOf(PersonId person) {
+        return member(person)
+                .map(Member::role)
+                .orElseThrow(() -> new IllegalArgumentException("Not of this lesson: " + person));
+    }
+}

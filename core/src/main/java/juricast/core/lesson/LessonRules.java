@@ -1,0 +1,565 @@
+package juricast.core.lesson;
+
+import static juricast.core.lesson.Decision.done;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import juricast.core.entry.Entry;
+import juricast.core.entry.Entry.Judgement;
+import juricast.core.entry.Outcome;
+import juricast.core.entry.ReasonCode;
+import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.identity.VisitId;
+import juricast.core.lesson.Refusal.Code;
+import juricast.core.limits.Limits;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Permission;
+import juricast.core.rules.ReEntry;
+import juricast.core.rules.Rule;
+import juricast.core.rules.RuleValue;
+import juricast.core.rules.Rulebook;
+import juricast.core.rules.Ruling;
+import juricast.core.rules.Setting;
+import juricast.core.rules.Value;
+import juricast.core.rules.YesNo;
+
+/** Decides what an order does. Everything it knows comes in, the time too; nothing is changed or stored. */
+public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, Instant now)
+        implements LessonOrder.Cases<Decision> {
+
+    /**
+     * The events of an order and of what follows from it by itself: arrivals that wait are judged again, and what
+     * somebody may not have on any more is switched off.
+     */
+    public Decision decide(LessonOrder order) {
+        return order.match(this).either(events -> new Decision.Done(withConsequences(events)), Decision.Refused::new);
+    }
+
+    @Override
+    public Decision open(LessonOrder.Open order) {
+        if (!isAdult(order.by())) {
+            return Refusal.of(Code.NOT_AN_ADULT_HERE);
+        }
+        if (lesson.isOver()) {
+            return Refusal.of(Code.LESSON_OVER);
+        }
+        if (lesson.isOpen()) {
+            return Refusal.of(
+                    Code.ALREADY_OPEN,
+                    lesson.opened().map(LessonEvent.Opened::by).orElseThrow());
+        }
+        var early = rules.ruling(Catalogue.EARLY_MINUTES, plan.roleOf(order.by()), now);
+        if (now.isBefore(plan.time().from().minus(early.value().length()))) {
+            return Refusal.by(Code.TOO_EARLY_TO_OPEN, early);
+        }
+        return done(new LessonEvent.Opened(order.by(), now));
+    }
+
+    @Override
+    public Decision join(LessonOrder.Join order) {
+        if (!isAdult(order.by())) {
+            return Refusal.of(Code.NOT_AN_ADULT_HERE);
+        }
+        if (!lesson.isOpen()) {
+            return Refusal.of(lesson.isOver() ? Code.LESSON_OVER : Code.NOT_OPEN);
+        }
+        return done(
+                new LessonEvent.AdultJoined(order.visit(), order.device(), order.by(), plan.roleOf(order.by()), now));
+    }
+
+    @Override
+    public Decision knock(LessonOrder.Knock order) {
+        if (lesson.visits().size() >= Limits.ARRIVALS) {
+            return Refusal.of(Code.TOO_MANY_ARRIVALS);
+        }
+        var events = new ArrayList<LessonEvent>();
+        // Who waits and knocks again, with another name perhaps, stands at the door once, not twice.
+        lesson.visitOf(order.arrival().device())
+                .ifPresent(before -> events.add(new LessonEvent.Left(before.id(), now)));
+        LessonState afterwards = lesson.after(events);
+        Judgement judged = Entry.judge(order.arrival(), afterwards.doorway(plan, rules), now);
+        Role role = judged.person().map(plan::roleOf).orElse(Role.PUPIL);
+        events.add(new LessonEvent.Knocked(order.arrival(), judged.person(), role, judged.verdict(), now));
+        if (judged.verdict().outcome() == Outcome.ADMIT) {
+            events.addAll(admission(order.arrival().visit(), judged.person().orElseThrow(), PersonId.RULES));
+        }
+        return new Decision.Done(events);
+    }
+
+    @Override
+    public Decision admit(LessonOrder.Admit order) {
+        return adult(order.by())
+                .orElseGet(() -> waiting(order.visit(), visit -> {
+                    Optional<PersonId> as = order.as().or(visit::person);
+                    if (as.isEmpty()) {
+                        return Refusal.of(Code.WHO_IS_IT);
+                    }
+                    if (plan.classList().stream().noneMatch(one -> one.person().equals(as.get()))) {
+                        return Refusal.of(Code.NOT_ON_LIST);
+                    }
+                    var early = rules.ruling(Catalogue.EARLY_MINUTES, plan.roleOf(as.get()), now);
+                    if (now.isBefore(plan.time().from().minus(early.value().length()))) {
+                        return Refusal.by(Code.TOO_EARLY_TO_ADMIT, early);
+                    }
+                    var events = new ArrayList<LessonEvent>();
+                    for (PersonId removed : removedBehind(visit, as.get())) {
+                        var reEntry = rules.ruling(Catalogue.RE_ENTRY, plan.roleOf(removed), now);
+                        if (reEntry.value() == ReEntry.NEVER) {
+                            return Refusal.by(Code.RULE_CLOSED, reEntry);
+                        }
+                        events.add(new LessonEvent.AllowedBack(removed, order.by(), now));
+                    }
+                    events.addAll(admission(order.visit(), as.get(), order.by()));
+                    return new Decision.Done(events);
+                }));
+    }
+
+    @Override
+    public Decision admitAllListed(LessonOrder.AdmitAllListed order) {
+        return adult(order.by()).orElseGet(() -> {
+            var events = new ArrayList<LessonEvent>();
+            for (Visit visit : lesson.waiting()) {
+                // Judged now, not when they knocked, and after those before them in the row: nobody comes in twice.
+                LessonState afterwards = lesson.after(events);
+                Judgement judged = Entry.judge(visit.arrival(), afterwards.doorway(plan, rules), now);
+                if (visit.connected() && judged.verdict().onlyTheDoorIsBetween()) {
+                    events.addAll(admission(visit.id(), judged.person().orElseThrow(), order.by()));
+                }
+            }
+            return new Decision.Done(events);
+        });
+    }
+
+    @Override
+    public Decision turnAway(LessonOrder.TurnAway order) {
+        return adult(order.by())
+                .orElseGet(() ->
+                        waiting(order.visit(), visit -> done(new LessonEvent.TurnedAway(visit.id(), order.by(), now))));
+    }
+
+    @Override
+    public Decision leave(LessonOrder.Leave order) {
+        Optional<Visit> visit = lesson.visit(order.visit()).filter(Visit::goesOn);
+        if (visit.isEmpty()) {
+            return done();
+        }
+        if (visit.get().role().isAdultInCharge()
+                && visit.get().isPresent()
+                && adultsWithout(order.visit()) == 0
+                && pupilsAreIn()) {
+            return Refusal.of(Code.LAST_ADULT);
+        }
+        return done(new LessonEvent.Left(order.visit(), now));
+    }
+
+    @Override
+    public Decision loseConnection(LessonOrder.LoseConnection order) {
+        boolean isNews = lesson.visit(order.visit())
+                .filter(visit -> visit.goesOn() && visit.connected())
+                .isPresent();
+        return isNews ? done(new LessonEvent.ConnectionLost(order.visit(), now)) : done();
+    }
+
+    @Override
+    public Decision comeBack(LessonOrder.ComeBack order) {
+        boolean isNews = lesson.visit(order.visit())
+                .filter(visit -> visit.goesOn() && !visit.connected())
+                .isPresent();
+        return isNews ? done(new LessonEvent.CameBack(order.visit(), now)) : done();
+    }
+
+    @Override
+    public Decision turnOn(LessonOrder.TurnOn order) {
+        return present(order.visit(), person -> right(person, order.what().right())
+                .orElseGet(() -> lesson.on(person).contains(order.what())
+                        ? done()
+                        : done(new LessonEvent.TurnedOn(person, order.what(), now))));
+    }
+
+    @Override
+    public Decision turnOff(LessonOrder.TurnOff order) {
+        if (!order.by().equals(order.person())) {
+            Optional<Decision> no = adult(order.by());
+            if (no.isPresent()) {
+                return no.get();
+            }
+        }
+        return lesson.on(order.person()).contains(order.what())
+                ? done(new LessonEvent.TurnedOff(order.person(), order.what(), order.by(), now))
+                : done();
+    }
+
+    @Override
+    public Decision muteAll(LessonOrder.MuteAll order) {
+        return adult(order.by()).orElseGet(() -> {
+            var events = new ArrayList<LessonEvent>();
+            if (order.keepMuted() && liveRules().value(Catalogue.SPEAK, Role.PUPIL, now) == Permission.OPEN) {
+                events.add(new LessonEvent.LiveSet(
+                        new RuleValue(Catalogue.SPEAK, Permission.ON_REQUEST), order.by(), now));
+            }
+            plan.classList().stream()
+                    .map(Member::person)
+                    .filter(person -> lesson.on(person).contains(Appliance.MICROPHONE))
+                    .forEach(person ->
+                            events.add(new LessonEvent.TurnedOff(person, Appliance.MICROPHONE, order.by(), now)));
+            return new Decision.Done(events);
+        });
+    }
+
+    @Override
+    public Decision raiseHand(LessonOrder.RaiseHand order) {
+        return present(
+                order.visit(),
+                person -> lesson.hands().containsKey(person) ? done() : done(new LessonEvent.HandRaised(person, now)));
+    }
+
+    @Override
+    public Decision lowerHand(LessonOrder.LowerHand order) {
+        if (!order.by().equals(order.person())) {
+            Optional<Decision> no = adult(order.by());
+            if (no.isPresent()) {
+                return no.get();
+            }
+        }
+        return lesson.hands().containsKey(order.person())
+                ? done(new LessonEvent.HandLowered(order.person(), order.by(), now))
+                : done();
+    }
+
+    @Override
+    public Decision say(LessonOrder.Say order) {
+        String text = order.text().strip();
+        if (text.isEmpty()) {
+            return Refusal.of(Code.EMPTY_TEXT);
+        }
+        if (text.length() > Limits.MESSAGE) {
+            return Refusal.of(Code.TEXT_TOO_LONG);
+        }
+        return present(order.visit(), person -> mayWrite(person, order.to())
+                .orElseGet(() -> done(new LessonEvent.Said(person, order.to(), text, now))));
+    }
+
+    @Override
+    public Decision setLive(LessonOrder.SetLive order) {
+        return adult(order.by()).orElseGet(() -> {
+            Ruling<?> today = liveRules().ruling(order.set().rule(), Role.PUPIL, now);
+            if (isLooserThanFloor(order.set(), today)) {
+                return Refusal.by(Code.RULE_BOUND, today);
+            }
+            return done(new LessonEvent.LiveSet(order.set(), order.by(), now));
+        });
+    }
+
+    @Override
+    public Decision givePass(LessonOrder.GivePass order) {
+        return adult(order.by()).orElseGet(() -> {
+            if (!lesson.isPresent(order.person())) {
+                return Refusal.of(Code.NOT_PRESENT, order.person());
+            }
+            if (isWrongLength(order.length())) {
+                return Refusal.of(Code.WRONG_LENGTH);
+            }
+            var ruling = rulesFor(order.person()).ruling(order.right(), plan.roleOf(order.person()), now);
+            if (ruling.isBoundClosed()) {
+                return Refusal.by(Code.RULE_BOUND, ruling);
+            }
+            if (ruling.isOpen() && loan(order.person(), order.right()).isEmpty()) {
+                return Refusal.by(Code.ALREADY_ALLOWED, ruling);
+            }
+            var events = new ArrayList<LessonEvent>();
+            events.add(new LessonEvent.PassGiven(
+                    order.person(), order.right(), now.plus(order.length()), order.by(), now));
+            if (lesson.hands().containsKey(order.person())) {
+                events.add(new LessonEvent.HandLowered(order.person(), order.by(), now));
+            }
+            return new Decision.Done(events);
+        });
+    }
+
+    @Override
+    public Decision giveCurb(LessonOrder.GiveCurb order) {
+        return adult(order.by()).orElseGet(() -> {
+            if (!lesson.isPresent(order.person())) {
+                return Refusal.of(Code.NOT_PRESENT, order.person());
+            }
+            if (isWrongLength(order.length())) {
+                return Refusal.of(Code.WRONG_LENGTH);
+            }
+            return done(new LessonEvent.CurbGiven(
+                    order.person(), order.right(), now.plus(order.length()), order.by(), now));
+        });
+    }
+
+    @Override
+    public Decision endLoan(LessonOrder.EndLoan order) {
+        return adult(order.by())
+                .orElseGet(() -> loan(order.person(), order.right()).isEmpty()
+                        ? done()
+                        : done(new LessonEvent.LoanEnded(order.person(), order.right(), order.by(), now)));
+    }
+
+    @Override
+    public Decision rename(LessonOrder.Rename order) {
+        String name = order.name().strip();
+        if (name.isEmpty()) {
+            return Refusal.of(Code.EMPTY_TEXT);
+        }
+        if (name.length() > Limits.NAME) {
+            return Refusal.of(Code.TEXT_TOO_LONG);
+        }
+        return present(order.visit(), person -> right(person, Catalogue.RENAME)
+                .orElseGet(() -> done(new LessonEvent.Renamed(person, name, now))));
+    }
+
+    @Override
+    public Decision remove(LessonOrder.Remove order) {
+        return adult(order.by()).orElseGet(() -> {
+            if (isAdult(order.person())
+                    || lesson.visits().stream()
+                            .noneMatch(visit -> visit.status() == Visit.Status.IN && visit.isOf(order.person()))) {
+                return Refusal.of(Code.NOT_PRESENT, order.person());
+            }
+            if (order.why().length() > Limits.REASON) {
+                return Refusal.of(Code.TEXT_TOO_LONG);
+            }
+            return done(new LessonEvent.Removed(order.person(), order.why().strip(), order.by(), now));
+        });
+    }
+
+    @Override
+    public Decision allowBack(LessonOrder.AllowBack order) {
+        return adult(order.by()).orElseGet(() -> {
+            if (lesson.removal(order.person()).isEmpty()) {
+                return Refusal.of(Code.NOT_REMOVED, order.person());
+            }
+            var reEntry = rules.ruling(Catalogue.RE_ENTRY, plan.roleOf(order.person()), now);
+            if (reEntry.value() == ReEntry.NEVER) {
+                return Refusal.by(Code.RULE_CLOSED, reEntry);
+            }
+            return done(new LessonEvent.AllowedBack(order.person(), order.by(), now));
+        });
+    }
+
+    @Override
+    public Decision dismiss(LessonOrder.Dismiss order) {
+        return adult(order.by()).orElseGet(() -> done(new LessonEvent.Dismissed(order.by(), now)));
+    }
+
+    @Override
+    public Decision tick(LessonOrder.Tick order) {
+        var events = new ArrayList<LessonEvent>();
+        lesson.loans().forEach((person, loans) -> loans.stream()
+                .filter(loan -> !now.isBefore(loan.until()))
+                .forEach(loan -> Catalogue.rightByKey(loan.set().rule().key())
+                        .ifPresent(
+                                right -> events.add(new LessonEvent.LoanEnded(person, right, PersonId.CLOCK, now)))));
+        return new Decision.Done(events);
+    }
+
+    /** When the clock should be asked again, or {@link Setting#FOR_EVER} if nothing ends by itself. */
+    public Instant nextTick() {
+        Instant soonest = Setting.FOR_EVER;
+        for (List<Setting> loans : lesson.loans().values()) {
+            for (Setting loan : loans) {
+                soonest = loan.until().isBefore(soonest) ? loan.until() : soonest;
+            }
+        }
+        for (Visit visit : lesson.waiting()) {
+            if (visit.verdict().has(ReasonCode.TOO_EARLY)) {
+                Duration early =
+                        rules.value(Catalogue.EARLY_MINUTES, visit.role(), now).length();
+                Instant opens = plan.time().from().minus(early);
+                soonest = opens.isBefore(soonest) ? opens : soonest;
+            }
+        }
+        return soonest;
+    }
+
+    private List<LessonEvent> withConsequences(List<LessonEvent> events) {
+        var all = new ArrayList<>(events);
+        LessonState state = lesson.after(events);
+        if (state.isOver()) {
+            return all;
+        }
+        boolean byTheClock =
+                lesson.waiting().stream().anyMatch(visit -> visit.verdict().has(ReasonCode.TOO_EARLY));
+        if (byTheClock || events.stream().anyMatch(LessonEvent::changesTheDoorway)) {
+            for (Visit visit : state.waiting()) {
+                var next = at(state).judgedAgain(visit);
+                all.addAll(next);
+                state = state.after(next);
+            }
+        }
+        all.addAll(at(state).switchedOffByTheRules());
+        return all;
+    }
+
+    private LessonRules at(LessonState state) {
+        return new LessonRules(plan, state, rules, now);
+    }
+
+    private List<LessonEvent> judgedAgain(Visit visit) {
+        Judgement judged = Entry.judge(visit.arrival(), lesson.doorway(plan, rules), now);
+        if (judged.verdict().equals(visit.verdict())) {
+            return List.of();
+        }
+        var events = new ArrayList<LessonEvent>();
+        events.add(new LessonEvent.Judged(visit.id(), judged.verdict(), now));
+        if (judged.verdict().outcome() == Outcome.ADMIT) {
+            events.addAll(admission(visit.id(), judged.person().orElseThrow(), PersonId.RULES));
+        }
+        return events;
+    }
+
+    private List<LessonEvent> switchedOffByTheRules() {
+        var events = new ArrayList<LessonEvent>();
+        for (PersonId person : lesson.withSomethingOn()) {
+            for (Appliance what : lesson.on(person)) {
+                if (right(person, what.right()).isPresent()) {
+                    events.add(new LessonEvent.TurnedOff(person, what, PersonId.RULES, now));
+                }
+            }
+        }
+        return events;
+    }
+
+    private List<LessonEvent> admission(VisitId visit, PersonId person, PersonId by) {
+        Role role = plan.roleOf(person);
+        var admitted = new LessonEvent.Admitted(visit, person, role, by, now);
+        boolean muted = liveRules().value(Catalogue.ARRIVE_MUTED, role, now) == YesNo.YES;
+        return muted || right(person, Catalogue.SPEAK).isPresent()
+                ? List.of(admitted)
+                : List.of(admitted, new LessonEvent.TurnedOn(person, Appliance.MICROPHONE, now));
+    }
+
+    /** Removed people whom this arrival may be: the one it is let in as, and any who used its device. */
+    private List<PersonId> removedBehind(Visit visit, PersonId as) {
+        return plan.members().stream()
+                .map(Member::person)
+                .filter(person -> lesson.removal(person)
+                        .filter(removal -> person.equals(as)
+                                || removal.devices().contains(visit.arrival().device()))
+                        .isPresent())
+                .toList();
+    }
+
+    private Optional<Decision> mayWrite(PersonId from, Readers to) {
+        if (isAdult(from) || to.kind() == Readers.Kind.ADULTS) {
+            return Optional.empty();
+        }
+        if (to.kind() == Readers.Kind.CLASS) {
+            return right(from, Catalogue.CLASS_CHAT);
+        }
+        PersonId reader = to.one().orElseThrow();
+        if (isAdult(reader)) {
+            return Optional.empty();
+        }
+        if (!lesson.isPresent(reader)) {
+            return Optional.of(Refusal.of(Code.NOT_PRESENT, reader));
+        }
+        return right(from, Catalogue.PRIVATE_CHAT);
+    }
+
+    /** Nothing if the person has the right now, otherwise the refusal. */
+    private Optional<Decision> right(PersonId person, Rule<Permission> right) {
+        Ruling<Permission> ruling = rulesFor(person).ruling(right, plan.roleOf(person), now);
+        return switch (ruling.value()) {
+            case OPEN -> Optional.empty();
+            case ON_REQUEST -> Optional.of(Refusal.by(Code.RULE_ON_REQUEST, ruling));
+            case CLOSED -> Optional.of(Refusal.by(Code.RULE_CLOSED, ruling));
+        };
+    }
+
+    private static boolean isLooserThanFloor(RuleValue wanted, Ruling<? extends Value> today) {
+        return today.floor().isPresent()
+                && isLooser(
+                        wanted.rule(), wanted.value(), today.floor().get().set().value());
+    }
+
+    private static <V extends Value> boolean isLooser(Rule<V> rule, Value a, Value b) {
+        return rule.type().compareStrictFirst(rule.type().cast(a), rule.type().cast(b)) > 0;
+    }
+
+    private static boolean isWrongLength(Duration length) {
+        return length.isNegative() || length.isZero() || length.compareTo(Limits.LOAN) > 0;
+    }
+
+    private Optional<Setting> loan(PersonId person, Rule<Permission> right) {
+        return lesson.loans(person).stream()
+                .filter(one -> one.set().rule().equals(right))
+                .findFirst();
+    }
+
+    private Rulebook rulesFor(PersonId person) {
+        return lesson.rulesFor(person, rules);
+    }
+
+    /** The rules of the class with this lesson's live orders. */
+    private Rulebook liveRules() {
+        return lesson.rules(rules);
+    }
+
+    private boolean isAdult(PersonId person) {
+        return plan.member(person).filter(one -> one.role().isAdultInCharge()).isPresent();
+    }
+
+    private long adultsWithout(VisitId visit) {
+        return lesson.visits().stream()
+                .filter(one -> one.isPresent()
+                        && one.role().isAdultInCharge()
+                        && !one.id().equals(visit))
+                .count();
+    }
+
+    private boolean pupilsAreIn() {
+        return lesson.visits().stream()
+                .anyMatch(one -> one.isPresent() && !one.role().isAdultInCharge());
+    }
+
+    /** Nothing if this adult may act now, otherwise the refusal. */
+    private Optional<Decision> adult(PersonId by) {
+        if (!isAdult(by)) {
+            return Optional.of(Refusal.of(Code.NOT_AN_ADULT_HERE));
+        }
+        if (!lesson.isOpen()) {
+            return Optional.of(Refusal.of(lesson.isOver() ? Code.LESSON_OVER : Code.NOT_OPEN));
+        }
+        return lesson.isPresent(by) ? Optional.empty() : Optional.of(Refusal.of(Code.ADULT_NOT_IN));
+    }
+
+    private Decision waiting(VisitId id, Function<Visit, Decision> decision) {
+        Optional<Visit> visit = lesson.visit(id);
+        if (visit.isEmpty()) {
+            return Refusal.of(Code.NO_SUCH_VISIT);
+        }
+        return visit.get().isWaiting()
+                ? decision.apply(visit.get())
+                : Refusal.of(Code.NOT_WAITING, visit.get().person().stream().toArray(PersonId[]::new));
+    }
+
+    private Decision present(VisitId id, Function<PersonId, Decision> decision) {
+        Optional<Visit> visit = lesson.visit(id).filter(one -> one.status() == Visit.Status.IN);
+        if (visit.isEmpty()) {
+            return Refusal.of(lesson.isOver() ? Code.LESSON_OVER : Code.NOT_PRESENT);
+        }
+        Decision decided = decision.apply(visit.get().person().orElseThrow());
+        if (visit.get().connected()) {
+            return decided;
+        }
+        // Who acts is heard of again, even if the own line has not come back yet.
+        return decided.either(
+                events -> {
+                    var all = new ArrayList<LessonEvent>();
+                    all.add(new LessonEvent.CameBack(id, now));
+                    all.addAll(events);
+                    return new Decision.Done(all);
+                },
+                Decision.Refused::new);
+    }
+}

@@ -1,0 +1,473 @@
+package juricast.core.lesson;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import juricast.core.entry.Arrival;
+import juricast.core.entry.Doorway;
+import juricast.core.entry.Outcome;
+import juricast.core.entry.Reason;
+import juricast.core.entry.ReasonCode;
+import juricast.core.entry.Verdict;
+import juricast.core.identity.DeviceId;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.identity.VisitId;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Layer;
+import juricast.core.rules.Permission;
+import juricast.core.rules.Rule;
+import juricast.core.rules.RuleValue;
+import juricast.core.rules.Rulebook;
+import juricast.core.rules.Setting;
+import juricast.core.rules.Setting.Force;
+
+/**
+ * A lesson as its events left it. It refuses nothing: what has happened has happened. A state never changes; {@link
+ * #after} copies the small collections that an event touches and shares the rest.
+ */
+public final class LessonState {
+    /** Before anything has happened. */
+    public static final LessonState NEW = new LessonState();
+
+    private int number;
+    private Optional<LessonEvent.Opened> opened = Optional.empty();
+    private Optional<Instant> dismissedAt = Optional.empty();
+    private Map<VisitId, Visit> visits = Map.of();
+    private Map<PersonId, Set<Appliance>> on = Map.of();
+    private Map<PersonId, Instant> hands = Map.of();
+    private Map<PersonId, Integer> spoken = Map.of();
+    private List<Setting> live = List.of();
+    private Map<PersonId, List<Setting>> loans = Map.of();
+    private Map<PersonId, String> shownNames = Map.of();
+    private Map<PersonId, Removal> removals = Map.of();
+    private List<Words> words = List.of();
+
+    private LessonState() {}
+
+    private LessonState(LessonState before) {
+        number = before.number + 1;
+        opened = before.opened;
+        dismissedAt = before.dismissedAt;
+        visits = before.visits;
+        on = before.on;
+        hands = before.hands;
+        spoken = before.spoken;
+        live = before.live;
+        loans = before.loans;
+        shownNames = before.shownNames;
+        removals = before.removals;
+        words = before.words;
+    }
+
+    /** One step of the fold: a lesson is {@code NEW} and then all its events in order. */
+    public LessonState after(LessonEvent event) {
+        var next = new LessonState(this);
+        event.match(next.new Fold());
+        return next;
+    }
+
+    /** All events in order. */
+    public LessonState after(List<LessonEvent> events) {
+        LessonState state = this;
+        for (LessonEvent event : events) {
+            state = state.after(event);
+        }
+        return state;
+    }
+
+    /** How many events there were; the number of the last one. */
+    public int number() {
+        return number;
+    }
+
+    public boolean isOpen() {
+        return opened.isPresent() && dismissedAt.isEmpty();
+    }
+
+    public boolean isOver() {
+        return dismissedAt.isPresent();
+    }
+
+    public Optional<LessonEvent.Opened> opened() {
+        return opened;
+    }
+
+    public Optional<Instant> dismissedAt() {
+        return dismissedAt;
+    }
+
+    /** All visits, in order of arrival. */
+    public List<Visit> visits() {
+        return List.copyOf(visits.values());
+    }
+
+    public Optional<Visit> visit(VisitId id) {
+        return Optional.ofNullable(visits.get(id));
+    }
+
+    /** The visit of this device that has not ended, if it has one. */
+    public Optional<Visit> visitOf(DeviceId device) {
+        return visits.values().stream()
+                .filter(visit -> visit.goesOn() && visit.arrival().device().equals(device))
+                .findFirst();
+    }
+
+    public List<Visit> waiting() {
+        return visits.values().stream().filter(Visit::isWaiting).toList();
+    }
+
+    public boolean isPresent(PersonId person) {
+        return visits.values().stream().anyMatch(visit -> visit.isPresent() && visit.isOf(person));
+    }
+
+    /** Who is present, with the devices they are on. */
+    public Map<PersonId, Set<DeviceId>> present() {
+        return visits.values().stream()
+                .filter(Visit::isPresent)
+                .collect(Collectors.groupingBy(
+                        visit -> visit.person().orElseThrow(),
+                        LinkedHashMap::new,
+                        Collectors.mapping(visit -> visit.arrival().device(), Collectors.toSet())));
+    }
+
+    public boolean anAdultIsIn() {
+        return visits.values().stream()
+                .anyMatch(visit -> visit.isPresent() && visit.role().isAdultInCharge());
+    }
+
+    public Set<Appliance> on(PersonId person) {
+        return on.getOrDefault(person, Set.of());
+    }
+
+    /** Everyone who has something switched on. */
+    public Set<PersonId> withSomethingOn() {
+        return on.keySet();
+    }
+
+    /** Raised hands and since when, longest first. */
+    public Map<PersonId, Instant> hands() {
+        return hands;
+    }
+
+    /** How often this person has switched the microphone on. */
+    public int timesSpoken(PersonId person) {
+        return spoken.getOrDefault(person, 0);
+    }
+
+    /** Passes and curbs of a person that have not been ended yet. */
+    public List<Setting> loans(PersonId person) {
+        return loans.getOrDefault(person, List.of());
+    }
+
+    public Map<PersonId, List<Setting>> loans() {
+        return loans;
+    }
+
+    public Optional<String> shownName(PersonId person) {
+        return Optional.ofNullable(shownNames.get(person));
+    }
+
+    public Optional<Removal> removal(PersonId person) {
+        return Optional.ofNullable(removals.get(person));
+    }
+
+    public List<Words> words() {
+        return words;
+    }
+
+    /** The rules of the class together with what this lesson's adults ordered for all. */
+    public Rulebook rules(Rulebook planned) {
+        return planned.with(live);
+    }
+
+    /** The rules for one person, passes and curbs included. */
+    public Rulebook rulesFor(PersonId person, Rulebook planned) {
+        return rules(planned).with(loans(person));
+    }
+
+    Doorway doorway(LessonPlan plan, Rulebook planned) {
+        Map<PersonId, Set<DeviceId>> removed =
+                removals.values().stream().collect(Collectors.toMap(Removal::person, Removal::devices));
+        Set<DeviceId> turnedAway = visits.values().stream()
+                .filter(visit -> visit.status() == Visit.Status.TURNED_AWAY
+                        && visit.verdict().outcome() != Outcome.TURN_AWAY)
+                .map(visit -> visit.arrival().device())
+                .collect(Collectors.toSet());
+        return new Doorway(
+                plan.time(), plan.classList(), rules(planned), anAdultIsIn(), isOver(), present(), removed, turnedAway);
+    }
+
+    private final class Fold implements LessonEvent.Cases<Void> {
+        @Override
+        public Void opened(LessonEvent.Opened event) {
+            opened = Optional.of(event);
+            return null;
+        }
+
+        @Override
+        public Void adultJoined(LessonEvent.AdultJoined event) {
+            var arrival = new Arrival(
+                    event.visit(),
+                    event.device(),
+                    event.person().value(),
+                    Optional.of(event.person()),
+                    Arrival.Link.CURRENT);
+            var verdict =
+                    new Verdict(Outcome.ADMIT, List.of(new Reason(ReasonCode.ON_CLASS_LIST, List.of(event.person()))));
+            put(new Visit(
+                    arrival, Optional.of(event.person()), event.role(), Visit.Status.IN, verdict, event.at(), true));
+            return null;
+        }
+
+        @Override
+        public Void knocked(LessonEvent.Knocked event) {
+            var status =
+                    event.verdict().outcome() == Outcome.TURN_AWAY ? Visit.Status.TURNED_AWAY : Visit.Status.WAITING;
+            put(new Visit(event.arrival(), event.person(), event.role(), status, event.verdict(), event.at(), true));
+            return null;
+        }
+
+        @Override
+        public Void judged(LessonEvent.Judged event) {
+            change(event.visit(), visit -> visit.with(event.verdict())
+                    .with(
+                            event.verdict().outcome() == Outcome.TURN_AWAY
+                                    ? Visit.Status.TURNED_AWAY
+                                    : Visit.Status.WAITING));
+            return null;
+        }
+
+        @Override
+        public Void admitted(LessonEvent.Admitted event) {
+            change(event.visit(), visit -> visit.admitted(event.person(), event.role()));
+            return null;
+        }
+
+        @Override
+        public Void turnedAway(LessonEvent.TurnedAway event) {
+            change(event.visit(), visit -> visit.with(Visit.Status.TURNED_AWAY));
+            return null;
+        }
+
+        @Override
+        public Void left(LessonEvent.Left event) {
+            change(event.visit(), visit -> visit.with(Visit.Status.LEFT));
+            quieten(event.visit());
+            return null;
+        }
+
+        @Override
+        public Void connectionLost(LessonEvent.ConnectionLost event) {
+            change(event.visit(), visit -> visit.connected(false));
+            quieten(event.visit());
+            return null;
+        }
+
+        @Override
+        public Void cameBack(LessonEvent.CameBack event) {
+            change(event.visit(), visit -> visit.connected(true));
+            return null;
+        }
+
+        @Override
+        public Void turnedOn(LessonEvent.TurnedOn event) {
+            var now = EnumSet.of(event.what());
+            now.addAll(on(event.person()));
+            on = with(on, event.person(), now);
+            if (event.what() == Appliance.MICROPHONE) {
+                spoken = with(spoken, event.person(), timesSpoken(event.person()) + 1);
+            }
+            return null;
+        }
+
+        @Override
+        public Void turnedOff(LessonEvent.TurnedOff event) {
+            var rest = EnumSet.noneOf(Appliance.class);
+            rest.addAll(on(event.person()));
+            rest.remove(event.what());
+            on = rest.isEmpty() ? without(on, event.person()) : with(on, event.person(), rest);
+            return null;
+        }
+
+        @Override
+        public Void handRaised(LessonEvent.HandRaised event) {
+            hands = with(hands, event.person(), event.at());
+            return null;
+        }
+
+        @Override
+        public Void handLowered(LessonEvent.HandLowered event) {
+            hands = without(hands, event.person());
+            return null;
+        }
+
+        @Override
+        public Void said(LessonEvent.Said event) {
+            words = plus(words, new Words(number, event.from(), event.to(), event.text(), event.at()));
+            return null;
+        }
+
+        @Override
+        public Void liveSet(LessonEvent.LiveSet event) {
+            List<Setting> next = live;
+            for (Role role : rolesOf(event.set().rule())) {
+                // The last word on a rule counts; those before it are in the record.
+                next = next.stream()
+                        .filter(one -> one.role() != role
+                                || !one.set().rule().equals(event.set().rule()))
+                        .toList();
+                next = plus(
+                        next,
+                        new Setting(
+                                event.set(),
+                                role,
+                                Layer.LIVE_ORDER,
+                                Force.USUAL,
+                                event.by(),
+                                event.at(),
+                                Setting.FOR_EVER));
+            }
+            live = next;
+            return null;
+        }
+
+        @Override
+        public Void passGiven(LessonEvent.PassGiven event) {
+            var value = new RuleValue(event.right(), Permission.OPEN);
+            lend(event.person(), value, Force.PASS, event.by(), event.at(), event.until());
+            return null;
+        }
+
+        @Override
+        public Void curbGiven(LessonEvent.CurbGiven event) {
+            var value = new RuleValue(event.right(), Permission.CLOSED);
+            lend(event.person(), value, Force.CURB, event.by(), event.at(), event.until());
+            return null;
+        }
+
+        @Override
+        public Void loanEnded(LessonEvent.LoanEnded event) {
+            loans = with(loans, event.person(), loansWithout(event.person(), event.right()));
+            return null;
+        }
+
+        @Override
+        public Void renamed(LessonEvent.Renamed event) {
+            shownNames = with(shownNames, event.person(), event.name());
+            return null;
+        }
+
+        @Override
+        public Void removed(LessonEvent.Removed event) {
+            Set<DeviceId> devices = visits.values().stream()
+                    .filter(visit -> visit.status() == Visit.Status.IN && visit.isOf(event.person()))
+                    .map(visit -> visit.arrival().device())
+                    .collect(Collectors.toSet());
+            removals = with(
+                    removals,
+                    event.person(),
+                    new Removal(event.person(), devices, event.why(), event.by(), event.at()));
+            everyVisit(visit -> visit.status() == Visit.Status.IN && visit.isOf(event.person())
+                    ? visit.with(Visit.Status.REMOVED)
+                    : visit);
+            on = without(on, event.person());
+            hands = without(hands, event.person());
+            loans = without(loans, event.person());
+            return null;
+        }
+
+        @Override
+        public Void allowedBack(LessonEvent.AllowedBack event) {
+            removals = without(removals, event.person());
+            return null;
+        }
+
+        @Override
+        public Void dismissed(LessonEvent.Dismissed event) {
+            dismissedAt = Optional.of(event.at());
+            everyVisit(visit -> visit.goesOn() ? visit.with(Visit.Status.DISMISSED) : visit);
+            on = Map.of();
+            hands = Map.of();
+            loans = Map.of();
+            return null;
+        }
+
+        private void put(Visit visit) {
+            visits = with(visits, visit.id(), visit);
+        }
+
+        private void change(VisitId id, UnaryOperator<Visit> how) {
+            visit(id).map(how).ifPresent(this::put);
+        }
+
+        private void everyVisit(UnaryOperator<Visit> how) {
+            var next = new LinkedHashMap<>(visits);
+            next.replaceAll((id, visit) -> how.apply(visit));
+            visits = next;
+        }
+
+        /** Nothing stays on, and no hand stays up, of somebody with no device left in the room. */
+        private void quieten(VisitId id) {
+            visit(id)
+                    .flatMap(Visit::person)
+                    .filter(person -> !isPresent(person))
+                    .ifPresent(person -> {
+                        on = without(on, person);
+                        hands = without(hands, person);
+                    });
+        }
+
+        private void lend(PersonId to, RuleValue value, Force force, PersonId by, Instant from, Instant until) {
+            Role role = visits.values().stream()
+                    .filter(visit -> visit.isOf(to))
+                    .map(Visit::role)
+                    .findFirst()
+                    .orElse(Role.PUPIL);
+            var setting = new Setting(value, role, Layer.PERSON, force, by, from, until);
+            loans = with(loans, to, plus(loansWithout(to, value.rule()), setting));
+        }
+
+        private List<Setting> loansWithout(PersonId person, Rule<?> right) {
+            return loans(person).stream()
+                    .filter(loan -> !loan.set().rule().equals(right))
+                    .toList();
+        }
+    }
+
+    /** A live order speaks to pupils and class monitors; the door stands before visitors too. */
+    static List<Role> rolesOf(Rule<?> rule) {
+        return rule.equals(Catalogue.DOOR)
+                ? List.of(Role.CLASS_MONITOR, Role.PUPIL, Role.VISITOR)
+                : List.of(Role.CLASS_MONITOR, Role.PUPIL);
+    }
+
+    private static <K, V> Map<K, V> with(Map<K, V> map, K key, V value) {
+        var next = new LinkedHashMap<>(map);
+        next.put(key, value);
+        return Collections.unmodifiableMap(next);
+    }
+
+    private static <K, V> Map<K, V> without(Map<K, V> map, K key) {
+        if (!map.containsKey(key)) {
+            return map;
+        }
+        var next = new LinkedHashMap<>(map);
+        next.remove(key);
+        return Collections.unmodifiableMap(next);
+    }
+
+    private static <T> List<T> plus(List<T> list, T one) {
+        var next = new ArrayList<>(list);
+        next.add(one);
+        return Collections.unmodifiableList(next);
+    }
+}

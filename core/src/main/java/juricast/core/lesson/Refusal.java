@@ -1,0 +1,43 @@
+package juricast.core.lesson;
+
+import java.util.List;
+import java.util.Optional;
+import juricast.core.identity.PersonId;
+import juricast.core.rules.Ruling;
+
+/** Why an order was not carried out. Nothing has changed by it. */
+public record Refusal(Code code, List<PersonId> about, Optional<Ruling<?>> ruling) {
+    /** What stood in the way. */
+    public enum Code {
+        NOT_AN_ADULT_HERE,
+        ADULT_NOT_IN,
+        TOO_EARLY_TO_OPEN,
+        ALREADY_OPEN,
+        NOT_OPEN,
+        LESSON_OVER,
+        NO_SUCH_VISIT,
+        NOT_WAITING,
+        NOT_PRESENT,
+        WHO_IS_IT,
+        NOT_ON_LIST,
+        RULE_CLOSED,
+        RULE_ON_REQUEST,
+        RULE_BOUND,
+        ALREADY_ALLOWED,
+        TOO_EARLY_TO_ADMIT,
+        NOT_REMOVED,
+        LAST_ADULT,
+        EMPTY_TEXT,
+        TEXT_TOO_LONG,
+        WRONG_LENGTH,
+        TOO_MANY_ARRIVALS
+    }
+
+    static Decision of(Code code, PersonId... about) {
+        return new Decision.Refused(new Refusal(code, List.of(about), Optional.empty()));
+    }
+
+    static Decision by(Code code, Ruling<?> ruling) {
+        return new Decision.Refused(new Refusal(code, List.of(), Optional.of(ruling)));
+    }
+}

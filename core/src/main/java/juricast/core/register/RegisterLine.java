@@ -1,0 +1,36 @@
+package juricast.core.register;
+
+import java.time.Duration;
+import java.util.Optional;
+import juricast.core.identity.Member;
+import juricast.core.presence.Attendance;
+
+/**
+ * One pupil in the register.
+ *
+ * @param computed the mark that presence gives; never overwritten
+ * @param lateMinutes full minutes from the planned start to the knock, 0 unless late
+ * @param minutes time in the room within the lesson, in full minutes
+ * @param correction the latest correction, if any
+ */
+public record RegisterLine(
+        Member pupil,
+        Mark computed,
+        int lateMinutes,
+        long minutes,
+        Attendance attendance,
+        Optional<Correction> correction) {
+    /** The mark that counts. */
+    public Mark mark() {
+        return correction.map(Correction::mark).orElse(computed);
+    }
+
+    /** The minutes late that count. */
+    public int minutesLate() {
+        return correction.map(Correction::lateMinutes).orElse(lateMinutes);
+    }
+
+    public Duration waited() {
+        return attendance.waited();
+    }
+}

@@ -1,0 +1,7 @@
+package juricast.core.rules;
+
+/** What a rule can be set to. The order from strict to loose belongs to the rule's {@link ValueType}. */
+public sealed interface Value permits Permission, YesNo, Minutes, Door, ReEntry {
+    /** The value in files and on the wire: lower case, stable for ever. */
+    String text();
+}

@@ -1,0 +1,2 @@
+/** Stretches of time and their union. Instants inside, the school's zone only at the edges. */
+package juricast.core.time;

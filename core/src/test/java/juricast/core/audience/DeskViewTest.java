@@ -1,0 +1,111 @@
+package juricast.core.audience;
+
+import static juricast.core.lesson.LiveLesson.*;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import juricast.core.identity.PersonId;
+import juricast.core.identity.VisitId;
+import juricast.core.lesson.LessonOrder;
+import juricast.core.lesson.LiveLesson;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Permission;
+import juricast.core.rules.RuleValue;
+import juricast.core.rules.Setting.Force;
+import org.junit.jupiter.api.Test;
+
+class DeskViewTest {
+    @Test
+    void a_cell_shows_the_pass_of_that_pupil_and_the_column_what_holds_for_all() {
+        var lesson = open().present(INES)
+                .present(JORY)
+                .order(new LessonOrder.GivePass(INES, Catalogue.SHARE_SCREEN, minutes(5), ORLA))
+                .order(new LessonOrder.GiveCurb(JORY, Catalogue.CAMERA, minutes(5), ORLA));
+
+        assertThat(cell(lesson, INES, 4).ruling().value()).isEqualTo(Permission.OPEN);
+        assertThat(cell(lesson, INES, 4).loan().orElseThrow().force()).isEqualTo(Force.PASS);
+        assertThat(cell(lesson, JORY, 4).loan()).isEmpty();
+        assertThat(cell(lesson, JORY, 1).ruling().value()).isEqualTo(Permission.CLOSED);
+        assertThat(lesson.desk().rights().get(4).value()).isEqualTo(Permission.ON_REQUEST);
+
+        lesson.time("10:05");
+        assertThat(cell(lesson, INES, 4).loan())
+                .as("over, even before the clock has ticked")
+                .isEmpty();
+    }
+
+    @Test
+    void a_monitor_keeps_the_rights_of_a_monitor_and_a_live_order_reaches_them_too() {
+        var lesson = open().present(KESTER);
+        assertThat(cell(lesson, KESTER, 0).ruling().value()).isEqualTo(Permission.OPEN);
+
+        lesson.order(new LessonOrder.SetLive(new RuleValue(Catalogue.SPEAK, Permission.CLOSED), ORLA));
+        assertThat(cell(lesson, KESTER, 0).ruling().value()).isEqualTo(Permission.CLOSED);
+
+        lesson.order(new LessonOrder.GivePass(KESTER, Catalogue.SPEAK, minutes(2), ORLA));
+        assertThat(cell(lesson, KESTER, 0).ruling().value()).isEqualTo(Permission.OPEN);
+        lesson.order(new LessonOrder.EndLoan(KESTER, Catalogue.SPEAK, TAM));
+        assertThat(lesson.refused()).as("Tam is not in the room").isPresent();
+        lesson.order(new LessonOrder.EndLoan(KESTER, Catalogue.SPEAK, ORLA));
+        assertThat(cell(lesson, KESTER, 0).ruling().value()).isEqualTo(Permission.CLOSED);
+    }
+
+    @Test
+    void hands_stand_in_the_order_in_which_they_went_up_and_go_with_their_owner() {
+        var lesson = open().present(INES).present(JORY).present(KESTER);
+        for (PersonId pupil : new PersonId[] {JORY, KESTER, INES}) {
+            lesson.order(new LessonOrder.RaiseHand(visitOf(pupil)));
+        }
+
+        assertThat(lesson.desk().hands()).containsExactly(JORY, KESTER, INES);
+        assertThat(lesson.seat("ines").handsBefore()).isEqualTo(2);
+        lesson.order(new LessonOrder.LoseConnection(visitOf(KESTER)));
+        lesson.order(new LessonOrder.LowerHand(JORY, ORLA));
+        assertThat(lesson.desk().hands()).containsExactly(INES);
+        assertThat(lesson.seat("ines").handsBefore()).isZero();
+    }
+
+    @Test
+    void refused_arrivals_are_shown_latest_first_for_half_an_hour() {
+        var lesson = open().knock("first", "a")
+                .order(new LessonOrder.TurnAway(new VisitId("a"), ORLA))
+                .time("10:10");
+        lesson.knock("second", "b").order(new LessonOrder.TurnAway(new VisitId("b"), ORLA));
+
+        assertThat(lesson.desk().refused())
+                .extracting(visit -> visit.arrival().claimedName())
+                .containsExactly("second", "first");
+        assertThat(lesson.time("10:31").desk().refused()).hasSize(1);
+    }
+
+    @Test
+    void a_shown_name_needs_the_right_and_the_class_list_keeps_its_own() {
+        var lesson = open().present(INES).order(new LessonOrder.Rename(visitOf(INES), "Captain"));
+        assertThat(lesson.refused()).isPresent();
+
+        lesson.order(new LessonOrder.GivePass(INES, Catalogue.RENAME, minutes(5), ORLA))
+                .order(new LessonOrder.Rename(visitOf(INES), " Captain 🐙 "));
+
+        assertThat(lesson.seat("ines").shownName()).contains("Captain 🐙");
+        assertThat(lesson.desk().rows().get(0).member().name()).isEqualTo("Ines Carrow");
+    }
+
+    @Test
+    void the_phases_follow_each_other() {
+        var lesson = planned();
+        assertThat(lesson.desk().phase()).isEqualTo(DeskView.Phase.PLANNED);
+        lesson.order(new LessonOrder.Open(ORLA)).adult(ORLA);
+        assertThat(lesson.desk().phase()).isEqualTo(DeskView.Phase.OPEN);
+        lesson.order(new LessonOrder.Dismiss(ORLA));
+        assertThat(lesson.desk().phase()).isEqualTo(DeskView.Phase.OVER);
+        assertThat(lesson.desk().adults()).noneMatch(DeskView.AdultRow::isIn);
+    }
+
+    private static DeskView.Cell cell(LiveLesson lesson, PersonId pupil, int right) {
+        return lesson.desk().rows().stream()
+                .filter(row -> row.member().person().equals(pupil))
+                .findFirst()
+                .orElseThrow()
+                .rights()
+                .get(right);
+    }
+}

@@ -1,0 +1,88 @@
+package juricast.core.audience;
+
+import static juricast.core.lesson.LiveLesson.*;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Optional;
+import juricast.core.entry.ReasonCode;
+import juricast.core.identity.VisitId;
+import juricast.core.lesson.LessonOrder;
+import juricast.core.lesson.Readers;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Permission;
+import juricast.core.rules.RuleValue;
+import org.junit.jupiter.api.Test;
+
+class SeatViewTest {
+    @Test
+    void a_seat_shows_nothing_of_others_passes_curbs_hands_removals_and_private_words() {
+        var lesson = open().adult(TAM)
+                .present(INES)
+                .present(JORY)
+                .present(KESTER)
+                .order(new LessonOrder.Say(visitOf(JORY), Readers.ADULTS, "SECRET to adults"))
+                .order(new LessonOrder.Say(visitOf(ORLA), Readers.only(JORY), "SECRET to jory"))
+                .order(new LessonOrder.Say(visitOf(ORLA), Readers.ADULTS, "SECRET among adults"))
+                .order(new LessonOrder.Say(visitOf(ORLA), Readers.CLASS, "good morning"))
+                .order(new LessonOrder.GivePass(JORY, Catalogue.SPEAK, minutes(2), ORLA))
+                .order(new LessonOrder.RaiseHand(visitOf(KESTER)))
+                .order(new LessonOrder.Remove(KESTER, "SECRET reason", ORLA))
+                .knock("SECRET stranger", "SECRET device");
+
+        String ines = lesson.seat("ines").toString();
+
+        assertThat(ines).contains("good morning").doesNotContain("SECRET", "Jory", "jory", "Kester", "kester");
+        assertThat(lesson.seat("jory").words()).hasSize(3);
+        assertThat(lesson.desk().words()).hasSize(4);
+    }
+
+    @Test
+    void an_arrival_is_told_reasons_but_nobodys_name() {
+        var lesson = open().present(INES).knock("Ines Carow", "double");
+
+        var seat = lesson.seat("double");
+
+        assertThat(seat.reasons()).contains(ReasonCode.NAME_SIMILAR, ReasonCode.ALREADY_HERE);
+        assertThat(seat.toString()).doesNotContain("Carrow").doesNotContain("ines");
+    }
+
+    @Test
+    void who_was_put_out_sees_nothing_of_the_lesson_any_more() {
+        var lesson = open().present(JORY)
+                .order(new LessonOrder.Say(visitOf(ORLA), Readers.CLASS, "SECRET"))
+                .order(new LessonOrder.Remove(JORY, "SECRET", ORLA));
+
+        assertThat(lesson.seat("jory").toString()).doesNotContain("SECRET");
+    }
+
+    @Test
+    void what_pupils_write_to_each_other_alone_is_read_by_nobody_else() {
+        var lesson = open().present(INES)
+                .present(JORY)
+                .present(KESTER)
+                .order(new LessonOrder.SetLive(new RuleValue(Catalogue.PRIVATE_CHAT, Permission.OPEN), ORLA))
+                .order(new LessonOrder.Say(visitOf(INES), Readers.only(JORY), "SECRET"));
+
+        assertThat(lesson.seat("jory").words()).hasSize(1);
+        assertThat(lesson.seat("kester").words()).isEmpty();
+        assertThat(lesson.desk().words()).isEmpty();
+    }
+
+    @Test
+    void the_desk_says_where_everyone_of_the_list_is() {
+        var lesson = open().present(INES)
+                .order(new LessonOrder.LoseConnection(visitOf(INES)))
+                .knock("Jory Pell", "jory");
+
+        assertThat(lesson.desk().rows())
+                .extracting(DeskView.Row::whereabouts)
+                .containsExactly(
+                        DeskView.Whereabouts.CONNECTION_LOST,
+                        DeskView.Whereabouts.WAITING,
+                        DeskView.Whereabouts.MISSING);
+
+        lesson.order(new LessonOrder.Admit(new VisitId("jory"), Optional.empty(), ORLA))
+                .order(new LessonOrder.Leave(visitOf(JORY)));
+        assertThat(lesson.desk().rows().get(1).whereabouts()).isEqualTo(DeskView.Whereabouts.GONE);
+    }
+}

@@ -1,0 +1,178 @@
+package juricast.core.entry;
+
+import static juricast.core.entry.ReasonCode.*;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import juricast.core.identity.DeviceId;
+import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.identity.VisitId;
+import juricast.core.rules.Layer;
+import juricast.core.rules.RuleValue;
+import juricast.core.rules.Rulebook;
+import juricast.core.rules.Setting;
+import juricast.core.time.Span;
+import org.junit.jupiter.api.Test;
+
+class EntryTest {
+    private static final Instant TEN = Instant.parse("2026-09-14T10:00:00Z");
+    private static final PersonId INES = new PersonId("ines");
+    private static final PersonId JORY = new PersonId("jory");
+
+    private boolean adultIsIn = true;
+    private boolean over;
+    private final Map<PersonId, Set<DeviceId>> present = new java.util.HashMap<>();
+    private final Map<PersonId, Set<DeviceId>> removed = new java.util.HashMap<>();
+    private Set<DeviceId> turnedAway = Set.of();
+    private final List<Setting> settings = new ArrayList<>();
+
+    @Test
+    void a_pupil_of_the_list_walks_through_an_open_door() {
+        set("entry.door=open");
+
+        assertThat(verdict("Ines Carrow"))
+                .isEqualTo(new Verdict(Outcome.ADMIT, List.of(Reason.of(ON_CLASS_LIST, INES))));
+    }
+
+    @Test
+    void every_reason_is_kept_and_the_strictest_decides_and_stands_first() {
+        adultIsIn = false;
+        removed.put(JORY, Set.of(new DeviceId("tablet")));
+        set("entry.re-entry=never");
+
+        Verdict verdict = verdict("Jory Pel");
+
+        assertThat(verdict.outcome()).isEqualTo(Outcome.TURN_AWAY);
+        assertThat(codes(verdict)).containsExactly(REMOVED_FOR_GOOD, NAME_SIMILAR, NO_ADULT_YET, DOOR_KNOCK);
+    }
+
+    @Test
+    void a_lesson_that_is_over_turns_everyone_away() {
+        over = true;
+        set("entry.door=open");
+
+        assertThat(verdict("Ines Carrow").outcome()).isEqualTo(Outcome.TURN_AWAY);
+    }
+
+    @Test
+    void an_account_goes_before_any_name() {
+        set("entry.door=open");
+
+        var asInes = Entry.judge(arrival("some nickname", Optional.of(INES)), doorway(), TEN);
+        var stranger =
+                Entry.judge(arrival("Ines Carrow", Optional.of(new PersonId("of another class"))), doorway(), TEN);
+
+        assertThat(asInes.person()).contains(INES);
+        assertThat(asInes.verdict().outcome()).isEqualTo(Outcome.ADMIT);
+        assertThat(stranger.person()).isEmpty();
+        assertThat(codes(stranger.verdict())).containsExactly(NOT_ON_LIST);
+    }
+
+    @Test
+    void who_was_removed_is_known_by_the_device_under_any_name() {
+        removed.put(JORY, Set.of(new DeviceId("tablet")));
+        set("entry.door=open");
+
+        Verdict verdict = verdict("Ines Carrow");
+
+        assertThat(verdict.reasons().get(0)).isEqualTo(Reason.of(REMOVED_EARLIER, JORY));
+        assertThat(verdict.onlyTheDoorIsBetween()).isFalse();
+    }
+
+    @Test
+    void where_the_rule_says_like_anyone_a_removal_is_no_reason() {
+        removed.put(INES, Set.of());
+        set("entry.re-entry=like-anyone", "entry.door=open");
+
+        assertThat(verdict("Ines Carrow").outcome()).isEqualTo(Outcome.ADMIT);
+    }
+
+    @Test
+    void the_door_alone_is_between_only_where_the_person_is_certain() {
+        assertThat(verdict("Ines Carrow").onlyTheDoorIsBetween()).isTrue();
+        assertThat(verdict("Ines Carow").onlyTheDoorIsBetween()).isFalse();
+        assertThat(verdict("Nobody").onlyTheDoorIsBetween()).isFalse();
+
+        present.put(INES, Set.of(new DeviceId("another")));
+        assertThat(codes(verdict("Ines Carrow"))).containsExactly(ALREADY_HERE, DOOR_KNOCK, ON_CLASS_LIST);
+        assertThat(verdict("Ines Carrow").onlyTheDoorIsBetween()).isFalse();
+    }
+
+    @Test
+    void a_device_that_was_turned_away_is_never_let_in_with_all() {
+        turnedAway = Set.of(new DeviceId("tablet"));
+
+        assertThat(verdict("Ines Carrow").onlyTheDoorIsBetween()).isFalse();
+    }
+
+    @Test
+    void early_is_before_the_rules_minutes_and_exactly_on_them_is_not() {
+        set("entry.door=open");
+
+        assertThat(codes(at("Ines Carrow", TEN.minusSeconds(601)))).contains(TOO_EARLY);
+        assertThat(codes(at("Ines Carrow", TEN.minusSeconds(600)))).doesNotContain(TOO_EARLY);
+    }
+
+    @Test
+    void no_verdict_goes_unexplained_whatever_is_claimed() {
+        set("entry.door=open", "entry.adults-first=no");
+
+        for (String name : List.of("", " ", "🐙", "x".repeat(300), "<script>", "Ines", "\u202Eenil", "null")) {
+            assertThat(verdict(name).reasons()).as(name).isNotEmpty();
+            assertThat(verdict(name).outcome()).as(name).isEqualTo(Outcome.WAIT);
+        }
+        assertThatThrownBy(() -> new Verdict(Outcome.ADMIT, List.of())).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    private Verdict verdict(String name) {
+        return at(name, TEN);
+    }
+
+    private Verdict at(String name, Instant now) {
+        return Entry.judge(arrival(name, Optional.empty()), doorway(), now).verdict();
+    }
+
+    private static Arrival arrival(String name, Optional<PersonId> account) {
+        return new Arrival(new VisitId("v"), new DeviceId("tablet"), name, account, Arrival.Link.CURRENT);
+    }
+
+    private Doorway doorway() {
+        List<Member> list =
+                List.of(new Member(INES, "Ines Carrow", Role.PUPIL), new Member(JORY, "Jory Pell", Role.PUPIL));
+        return new Doorway(
+                new Span(TEN, TEN.plusSeconds(3000)),
+                list,
+                Rulebook.of(settings),
+                adultIsIn,
+                over,
+                present,
+                removed,
+                turnedAway);
+    }
+
+    private void set(String... values) {
+        Stream.of(values)
+                .map(RuleValue::parse)
+                .forEach(value -> settings.add(new Setting(
+                        value,
+                        Role.PUPIL,
+                        Layer.SCHOOL,
+                        Setting.Force.USUAL,
+                        new PersonId("maren"),
+                        Instant.EPOCH,
+                        Setting.FOR_EVER)));
+    }
+
+    private static List<ReasonCode> codes(Verdict verdict) {
+        return verdict.reasons().stream().map(Reason::code).toList();
+    }
+}

@@ -1,0 +1,183 @@
+package juricast.core.lesson;
+
+import static juricast.core.lesson.LiveLesson.*;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Optional;
+import juricast.core.entry.ReasonCode;
+import juricast.core.identity.VisitId;
+import juricast.core.lesson.Refusal.Code;
+import juricast.core.lesson.Visit.Status;
+import juricast.core.rules.RuleValue;
+import juricast.core.rules.Setting.Force;
+import org.junit.jupiter.api.Test;
+
+class DoorTest {
+    @Test
+    void nobody_is_in_before_an_adult_even_where_the_door_is_open() {
+        var lesson = planned()
+                .school("entry.door", "open", Force.USUAL)
+                .time("09:55")
+                .knock("Ines Carrow", "ines");
+
+        assertThat(lesson.visit("ines").status()).isEqualTo(Status.WAITING);
+        assertThat(lesson.visit("ines").verdict().reasons().get(0).code()).isEqualTo(ReasonCode.NO_ADULT_YET);
+        assertThat(lesson.desk().waiting()).hasSize(1);
+    }
+
+    @Test
+    void with_the_door_open_the_class_list_walks_in_as_soon_as_the_adult_is_there_and_strangers_wait() {
+        var lesson = planned()
+                .school("entry.door", "open", Force.USUAL)
+                .knock("Ines Carrow", "ines")
+                .knock("Somebody Else", "stranger")
+                .order(new LessonOrder.Open(ORLA));
+
+        assertThat(lesson.state().isPresent(INES))
+                .as("opened, but no adult in the room" + lesson)
+                .isFalse();
+
+        lesson.adult(ORLA);
+
+        assertThat(lesson.state().isPresent(INES)).isTrue();
+        assertThat(lesson.visit("stranger").status()).isEqualTo(Status.WAITING);
+    }
+
+    @Test
+    void an_adult_opens_no_earlier_than_the_rule_says_and_only_once() {
+        var lesson = planned().time("09:29").order(new LessonOrder.Open(ORLA));
+        assertThat(lesson.refused()).contains(Code.TOO_EARLY_TO_OPEN);
+
+        lesson.time("09:30").order(new LessonOrder.Open(ORLA));
+        assertThat(lesson.refused()).isEmpty();
+
+        lesson.order(new LessonOrder.Open(TAM));
+        assertThat(lesson.refused()).contains(Code.ALREADY_OPEN);
+    }
+
+    @Test
+    void letting_in_all_on_the_list_leaves_the_tablet_the_double_the_stranger_and_the_slip_waiting() {
+        var lesson = open().present(INES)
+                .knock("Jory Pell", "jory")
+                .knock("kestrel-tab-4", "tablet")
+                .knock("Ines Carrow", "second device of ines")
+                .knock("Wolf Harrow", "stranger")
+                .knock("Kester Tab", "slip")
+                .order(new LessonOrder.AdmitAllListed(ORLA));
+
+        assertThat(lesson.state().isPresent(JORY)).isTrue();
+        assertThat(lesson.state().waiting())
+                .extracting(visit -> visit.id().value())
+                .containsExactly("tablet", "second device of ines", "stranger", "slip");
+    }
+
+    @Test
+    void two_devices_under_one_name_are_not_both_let_in_by_the_bulk_action() {
+        var lesson = open().knock("Jory Pell", "first")
+                .knock("Jory Pell", "second")
+                .order(new LessonOrder.AdmitAllListed(ORLA));
+
+        assertThat(lesson.visit("first").status()).isEqualTo(Status.IN);
+        assertThat(lesson.visit("second").status()).isEqualTo(Status.WAITING);
+        assertThat(lesson.visit("second").verdict().has(ReasonCode.DOOR_KNOCK)).isTrue();
+    }
+
+    @Test
+    void someone_unknown_is_let_in_only_as_somebody_on_the_list() {
+        var lesson = open().knock("kestrel-tab-4", "tablet");
+
+        lesson.order(new LessonOrder.Admit(new VisitId("tablet"), Optional.empty(), ORLA));
+        assertThat(lesson.refused()).contains(Code.WHO_IS_IT);
+
+        lesson.order(new LessonOrder.Admit(new VisitId("tablet"), Optional.of(TAM), ORLA));
+        assertThat(lesson.refused()).contains(Code.NOT_ON_LIST);
+
+        lesson.order(new LessonOrder.Admit(new VisitId("tablet"), Optional.of(KESTER), ORLA));
+        assertThat(lesson.state().isPresent(KESTER)).isTrue();
+    }
+
+    @Test
+    void who_comes_too_early_waits_and_the_clock_judges_again() {
+        var lesson = planned()
+                .school("entry.door", "open", Force.USUAL)
+                .time("09:40")
+                .order(new LessonOrder.Open(ORLA))
+                .adult(ORLA)
+                .knock("Ines Carrow", "ines");
+
+        assertThat(lesson.visit("ines").verdict().has(ReasonCode.TOO_EARLY)).isTrue();
+        assertThat(lesson.rules().nextTick()).isEqualTo(at("09:50"));
+
+        lesson.time("09:50").order(new LessonOrder.Tick());
+        assertThat(lesson.state().isPresent(INES)).isTrue();
+    }
+
+    @Test
+    void an_adult_cannot_let_a_pupil_in_before_the_rule_allows_it() {
+        var lesson = planned()
+                .time("09:45")
+                .order(new LessonOrder.Open(ORLA))
+                .adult(ORLA)
+                .present(INES);
+
+        assertThat(lesson.refused()).contains(Code.TOO_EARLY_TO_ADMIT);
+    }
+
+    @Test
+    void removed_means_removed_by_name_and_by_device_until_an_adult_approves() {
+        var lesson = open().present(JORY).order(new LessonOrder.Remove(JORY, "shouting", ORLA));
+        assertThat(lesson.state().isPresent(JORY)).isFalse();
+
+        lesson.knock("Jory Pell", "another device").knock("Ines Carrow", "jory");
+        assertThat(lesson.visit("another device").verdict().has(ReasonCode.REMOVED_EARLIER))
+                .isTrue();
+        assertThat(lesson.visit("jory").verdict().has(ReasonCode.REMOVED_EARLIER))
+                .isTrue();
+
+        lesson.order(new LessonOrder.AdmitAllListed(ORLA));
+        assertThat(lesson.state().waiting()).hasSize(2);
+
+        lesson.order(new LessonOrder.Admit(new VisitId("another device"), Optional.empty(), ORLA));
+        assertThat(lesson.state().isPresent(JORY)).isTrue();
+        assertThat(lesson.visit("jory").verdict().has(ReasonCode.REMOVED_EARLIER))
+                .isFalse();
+    }
+
+    @Test
+    void where_the_rule_says_never_a_removed_pupil_is_turned_away_and_no_adult_can_approve() {
+        var lesson = open().school("entry.re-entry", "never", Force.BINDING)
+                .present(JORY)
+                .order(new LessonOrder.Remove(JORY, "shouting", ORLA))
+                .knock("Jory Pell", "another device");
+
+        assertThat(lesson.visit("another device").status()).isEqualTo(Status.TURNED_AWAY);
+        assertThat(lesson.desk().refused()).hasSize(1);
+        assertThat(lesson.order(new LessonOrder.AllowBack(JORY, ORLA)).refused())
+                .contains(Code.RULE_CLOSED);
+    }
+
+    @Test
+    void a_door_that_the_charter_binds_shut_cannot_be_opened_from_the_desk() {
+        var lesson = open().school("entry.door", "knock", Force.BINDING)
+                .order(new LessonOrder.SetLive(RuleValue.parse("entry.door=open"), ORLA));
+        assertThat(lesson.refused()).contains(Code.RULE_BOUND);
+
+        lesson.order(new LessonOrder.SetLive(RuleValue.parse("entry.door=shut"), ORLA))
+                .knock("Ines Carrow", "ines");
+        assertThat(lesson.visit("ines").verdict().has(ReasonCode.DOOR_SHUT)).isTrue();
+    }
+
+    @Test
+    void who_waits_and_knocks_again_under_another_name_stands_at_the_door_once() {
+        var lesson = open().knock("nobody", "tablet");
+        lesson.order(new LessonOrder.Knock(new juricast.core.entry.Arrival(
+                new VisitId("again"),
+                new juricast.core.identity.DeviceId("tablet"),
+                "Ines Carrow",
+                Optional.empty(),
+                juricast.core.entry.Arrival.Link.CURRENT)));
+
+        assertThat(lesson.state().waiting()).singleElement().satisfies(visit -> assertThat(visit.person())
+                .contains(INES));
+    }
+}

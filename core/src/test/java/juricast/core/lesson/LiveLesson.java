@@ -1,0 +1,163 @@
+package juricast.core.lesson;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import juricast.core.audience.DeskView;
+import juricast.core.audience.SeatView;
+import juricast.core.entry.Arrival;
+import juricast.core.identity.DeviceId;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.identity.VisitId;
+import juricast.core.rules.Layer;
+import juricast.core.rules.RuleValue;
+import juricast.core.rules.Rulebook;
+import juricast.core.rules.Setting;
+import juricast.core.rules.Setting.Force;
+import juricast.core.time.Span;
+
+/** The small language of lesson tests: a lesson from 10:00 to 10:50 that plays orders and remembers its story. */
+public final class LiveLesson {
+    public static final PersonId ORLA = new PersonId("orla");
+    public static final PersonId TAM = new PersonId("tam");
+    public static final PersonId INES = new PersonId("ines");
+    public static final PersonId JORY = new PersonId("jory");
+    public static final PersonId KESTER = new PersonId("kester");
+
+    private static final LessonPlan PLAN = new LessonPlan(
+            new LessonId("tidal"),
+            "Tidal Navigation 8",
+            new Span(at("10:00"), at("10:50")),
+            List.of(
+                    new Member(ORLA, "Orla Venn", Role.LEAD_ADULT),
+                    new Member(TAM, "Tam Birket", Role.SECOND_ADULT),
+                    new Member(INES, "Ines Carrow", Role.PUPIL),
+                    new Member(JORY, "Jory Pell", Role.PUPIL),
+                    new Member(KESTER, "Kester Tabb", Role.CLASS_MONITOR)));
+
+    private final List<LessonEvent> events = new ArrayList<>();
+    private final List<Setting> settings = new ArrayList<>();
+    private Instant now = at("09:55");
+    private Optional<Refusal> lastRefusal = Optional.empty();
+
+    public static LiveLesson planned() {
+        return new LiveLesson();
+    }
+
+    /** Open, with Orla in the room, at 10:00. */
+    public static LiveLesson open() {
+        return planned()
+                .time("09:50")
+                .order(new LessonOrder.Open(ORLA))
+                .adult(ORLA)
+                .time("10:00");
+    }
+
+    public static Instant at(String time) {
+        return LocalDate.of(2026, 9, 14).atTime(LocalTime.parse(time)).toInstant(ZoneOffset.UTC);
+    }
+
+    public LiveLesson school(String key, String value, Force force) {
+        for (Role role : RuleValue.of(key, value).orElseThrow().rule().roles()) {
+            settings.add(new Setting(
+                    RuleValue.of(key, value).orElseThrow(),
+                    role,
+                    Layer.SCHOOL,
+                    force,
+                    new PersonId("maren"),
+                    at("00:00"),
+                    Setting.FOR_EVER));
+        }
+        return this;
+    }
+
+    public LiveLesson time(String time) {
+        now = at(time);
+        return this;
+    }
+
+    public LiveLesson adult(PersonId adult) {
+        return order(new LessonOrder.Join(visitOf(adult), new DeviceId("desk of " + adult), adult));
+    }
+
+    /** Somebody at the door without an account; the visit has the device's name. */
+    public LiveLesson knock(String name, String device) {
+        return order(new LessonOrder.Knock(
+                new Arrival(new VisitId(device), new DeviceId(device), name, Optional.empty(), Arrival.Link.CURRENT)));
+    }
+
+    /** A pupil of the list, let in by Orla on a device of the same name. */
+    public LiveLesson present(PersonId pupil) {
+        return knock(PLAN.nameOf(pupil), pupil.value())
+                .order(new LessonOrder.Admit(new VisitId(pupil.value()), Optional.empty(), ORLA));
+    }
+
+    public LiveLesson order(LessonOrder order) {
+        lastRefusal = rules().decide(order)
+                .either(
+                        done -> {
+                            events.addAll(done);
+                            return Optional.empty();
+                        },
+                        Optional::of);
+        return this;
+    }
+
+    public Optional<Refusal.Code> refused() {
+        return lastRefusal.map(Refusal::code);
+    }
+
+    public LessonState state() {
+        return LessonState.NEW.after(events);
+    }
+
+    public List<LessonEvent> events() {
+        return List.copyOf(events);
+    }
+
+    public LessonPlan plan() {
+        return PLAN;
+    }
+
+    public Rulebook rulebook() {
+        return Rulebook.of(settings);
+    }
+
+    public Visit visit(String device) {
+        return state().visit(new VisitId(device)).orElseThrow(() -> new AssertionError("No visit " + device + this));
+    }
+
+    public SeatView seat(String device) {
+        return SeatView.of(PLAN, state(), rulebook(), new VisitId(device), now);
+    }
+
+    public DeskView desk() {
+        return DeskView.of(PLAN, state(), events, rulebook(), now);
+    }
+
+    public LessonRules rules() {
+        return new LessonRules(PLAN, state(), rulebook(), now);
+    }
+
+    public static VisitId visitOf(PersonId person) {
+        return new VisitId(person.value());
+    }
+
+    public static Duration minutes(int count) {
+        return Duration.ofMinutes(count);
+    }
+
+    @Override
+    public String toString() {
+        return "\nThe story of this lesson:\n"
+                + String.join("\n", events.stream().map(Object::toString).toList());
+    }
+}

@@ -1,0 +1,111 @@
+package juricast.core.register;
+
+import static juricast.core.lesson.LiveLesson.*;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Duration;
+import java.util.Map;
+import java.util.Optional;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.VisitId;
+import juricast.core.lesson.LessonOrder;
+import juricast.core.lesson.LiveLesson;
+import org.junit.jupiter.api.Test;
+
+class RegisterTest {
+    @Test
+    void time_at_the_door_is_not_the_pupils_fault() {
+        var lesson = open().time("10:01")
+                .knock("Ines Carrow", "ines")
+                .time("10:12")
+                .order(new LessonOrder.Admit(new VisitId("ines"), Optional.empty(), ORLA))
+                .time("10:50")
+                .order(new LessonOrder.Dismiss(ORLA));
+
+        RegisterLine ines = line(lesson, INES);
+
+        assertThat(ines.mark()).isEqualTo(Mark.PRESENT);
+        assertThat(ines.waited()).isEqualTo(Duration.ofMinutes(11));
+        assertThat(ines.minutes()).isEqualTo(38);
+    }
+
+    @Test
+    void late_is_later_than_the_rules_minutes_and_exactly_on_them_is_not() {
+        var lesson = open().time("10:05")
+                .present(INES)
+                .time("10:05:01")
+                .present(JORY)
+                .time("10:50");
+
+        lesson.order(new LessonOrder.Dismiss(ORLA));
+
+        assertThat(line(lesson, INES).mark()).isEqualTo(Mark.PRESENT);
+        assertThat(line(lesson, JORY).mark()).isEqualTo(Mark.LATE);
+        assertThat(line(lesson, JORY).lateMinutes()).isEqualTo(5);
+        assertThat(line(lesson, KESTER).mark()).isEqualTo(Mark.ABSENT);
+    }
+
+    @Test
+    void a_short_drop_is_bridged_and_a_long_one_is_a_gap() {
+        var lesson = open().present(INES).present(JORY);
+        drop(lesson, INES, "10:10", "10:11:30");
+        drop(lesson, JORY, "10:20", "10:25");
+        lesson.time("10:50").order(new LessonOrder.Dismiss(ORLA));
+
+        assertThat(line(lesson, INES).minutes()).isEqualTo(50);
+        assertThat(line(lesson, INES).attendance().longestGap()).isZero();
+        assertThat(line(lesson, JORY).minutes()).isEqualTo(45);
+        assertThat(line(lesson, JORY).attendance().longestGap()).isEqualTo(Duration.ofMinutes(5));
+    }
+
+    @Test
+    void two_devices_count_once_and_minutes_outside_the_lesson_do_not_count() {
+        var lesson = open().time("09:55").present(INES).time("10:10").knock("Ines Carrow", "phone");
+        lesson.order(new LessonOrder.Admit(new VisitId("phone"), Optional.empty(), ORLA))
+                .time("10:20")
+                .order(new LessonOrder.Leave(visitOf(INES)))
+                .time("10:55")
+                .order(new LessonOrder.Dismiss(ORLA));
+
+        assertThat(line(lesson, INES).minutes()).isEqualTo(50);
+        assertThat(line(lesson, INES).attendance().firstIn()).contains(at("09:55"));
+        assertThat(line(lesson, INES).attendance().lastOut()).contains(at("10:55"));
+    }
+
+    @Test
+    void a_correction_stands_beside_the_computed_mark() {
+        var lesson = open().time("10:50").order(new LessonOrder.Dismiss(ORLA));
+        var correction = new Correction(INES, Mark.EXCUSED, 0, "sick bed, told by phone", ORLA, at("11:00"));
+
+        var register =
+                Register.of(lesson.plan(), lesson.events(), at("10:50"), lesson.rulebook(), Map.of(INES, correction));
+
+        assertThat(register.lines().get(0).mark()).isEqualTo(Mark.EXCUSED);
+        assertThat(register.lines().get(0).computed()).isEqualTo(Mark.ABSENT);
+        assertThat(register.count(Mark.ABSENT)).isEqualTo(2);
+        assertThatThrownBy(() -> new Correction(INES, Mark.PRESENT, 0, " ", ORLA, at("11:00")))
+                .isInstanceOf(IllegalArgumentException.class);
+    }
+
+    private static void drop(LiveLesson lesson, PersonId who, String from, String until) {
+        lesson.time(from)
+                .order(new LessonOrder.LoseConnection(visitOf(who)))
+                .time(until)
+                .order(new LessonOrder.ComeBack(visitOf(who)));
+    }
+
+    private static RegisterLine line(LiveLesson lesson, PersonId pupil) {
+        return Register.of(
+                        lesson.plan(),
+                        lesson.events(),
+                        lesson.state().dismissedAt().orElseThrow(),
+                        lesson.rulebook(),
+                        Map.of())
+                .lines()
+                .stream()
+                .filter(line -> line.pupil().person().equals(pupil))
+                .findFirst()
+                .orElseThrow();
+    }
+}

@@ -1,0 +1,104 @@
+package juricast.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** Every screen with a full school: usable by everybody, by day and night, on a small laptop, and on a pupil's phone. */
+class EveryScreenTest {
+    private static RunningSchool school;
+
+    @BeforeAll
+    static void start() {
+        school = RunningSchool.demo();
+    }
+
+    @AfterAll
+    static void stop() {
+        school.close();
+    }
+
+    @Test
+    void a_teachers_screens_on_a_small_laptop() {
+        Screen orla = signedIn("Orla Venn", 1024, 768, ColorScheme.LIGHT);
+        check(orla, "/lessons/tidal-navigation-8-1.3-2/desk", "of 30 here");
+        check(orla, "/lessons/weather-lab-8-1.6-2/desk", "Not open yet");
+        check(orla, "/lessons/seabird-ecology-8-1.1-2/register", "Export as CSV");
+        check(orla, "/classes", "Your classes");
+        check(orla, "/classes/tidal-navigation-8", "Import a roster");
+        check(orla, "/charter", "The door when a lesson opens");
+        check(orla, "/looks", "The look");
+    }
+
+    @Test
+    void the_same_by_night() {
+        Screen orla = signedIn("Orla Venn", 1280, 800, ColorScheme.DARK);
+        check(orla, "/today", "live now");
+        check(orla, "/lessons/tidal-navigation-8-1.3-2/desk", "of 30 here");
+        check(orla, "/lessons/seabird-ecology-8-1.1-2/register", "Export as CSV");
+        check(orla, "/charter", "The door when a lesson opens");
+        check(orla, "/looks", "The look");
+    }
+
+    @Test
+    void thirty_pupils_and_what_is_urgent_fit_without_scrolling() {
+        Screen orla = signedIn("Orla Venn", 1280, 800, ColorScheme.LIGHT);
+        orla.open("/lessons/tidal-navigation-8-1.3-2/desk");
+        orla.text("of 30 here").waitFor();
+
+        var last = orla.row("Zeb Corran").boundingBox();
+        assertThat(last.y + last.height).isLessThan(800);
+        assertThat(orla.page.evaluate("document.documentElement.scrollHeight <= innerHeight"))
+                .isEqualTo(true);
+    }
+
+    @Test
+    void a_leads_screens() {
+        Screen maren = signedIn("Maren Oddlund", 1024, 768, ColorScheme.LIGHT);
+        check(maren, "/today", "live now");
+        check(maren, "/classes", "All classes");
+        check(maren, "/people", "Add a person");
+    }
+
+    @Test
+    void a_pupils_way_in_on_a_phone() {
+        Screen bo = signedIn("Bo Lindqvar", 360, 720, ColorScheme.DARK);
+        check(bo, "/today", "Go to the door");
+        bo.text("Go to the door").click();
+        bo.button("Knock").waitFor();
+        checkHere(bo);
+        bo.button("Knock").click();
+        bo.text("You are at the door").waitFor();
+        checkHere(bo);
+    }
+
+    private static void check(Screen screen, String path, String awaited) {
+        screen.open(path);
+        screen.text(awaited).waitFor();
+        checkHere(screen);
+    }
+
+    private static void checkHere(Screen screen) {
+        Accessibility.check(screen.page);
+        assertThat(screen.page.evaluate("document.documentElement.scrollWidth <= innerWidth"))
+                .as("nothing sticks out sideways on %s", screen.page.url())
+                .isEqualTo(true);
+        assertThat(screen.complaints()).isEmpty();
+    }
+
+    private static Screen signedIn(String name, int width, int height, ColorScheme scheme) {
+        var screen = new Screen(school.newBrowser(width, height, scheme));
+        screen.open("/sign-in");
+        screen.field("Find a person").fill(name);
+        Page page = screen.page;
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name))
+                .click();
+        page.waitForURL("**/today");
+        return screen;
+    }
+}

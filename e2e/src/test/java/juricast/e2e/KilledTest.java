@@ -1,0 +1,121 @@
+package juricast.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.io.IOException;
+import java.net.HttpURLConnection;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
+
+/** The process is killed in the middle of a lesson: what was acknowledged is there, and browsers come back by themselves. */
+class KilledTest {
+    @Test
+    void a_killed_process_loses_nothing_that_was_acknowledged_and_browsers_reconnect() throws Exception {
+        Path file = Files.createTempDirectory("juricast").resolve("school.db");
+        int port = freePort();
+        Process first = start(file, port);
+        try (Playwright playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))) {
+            Browser browser = RunningSchool.launch(playwright);
+            String address = "http://localhost:" + port;
+            Screen corvin = demoPerson(browser, address, "corvin-hale");
+            Screen pupil = demoPerson(browser, address, "ines-carrow");
+            corvin.open("/lessons/weather-lab-9-1.3-2/desk");
+            corvin.text("of 26 here").waitFor();
+            corvin.button("Come in").or(corvin.button("Dismiss class")).first().waitFor();
+            corvin.page.keyboard().press("w");
+            corvin.page.keyboard().type("written before the power went");
+            corvin.page.keyboard().press("Enter");
+            corvin.text("written before the power went").waitFor();
+            corvin.page.keyboard().press("Escape");
+            corvin.page.keyboard().press("d");
+            assertThat(corvin.exactly("shut")).hasAttribute("aria-pressed", "true");
+            pupil.open("/today");
+            pupil.text("Go to the door").click();
+            pupil.button("Knock").click();
+            pupil.text("You are at the door").waitFor();
+
+            first.destroyForcibly().waitFor();
+            assertThat(corvin.text("No connection. Trying again…")).isVisible();
+            Process second = start(file, port);
+            try {
+                assertThat(corvin.text("No connection. Trying again…")).not().isVisible();
+                assertThat(corvin.text("written before the power went")).isVisible();
+                assertThat(corvin.exactly("shut")).hasAttribute("aria-pressed", "true");
+                assertThat(pupil.text("You are at the door")).isVisible();
+                // The line works in both directions again, without a reload or a new sign-in.
+                corvin.exactly("knock").click();
+                assertThat(corvin.exactly("knock")).hasAttribute("aria-pressed", "true");
+                corvin.page.reload();
+                assertThat(corvin.text("written before the power went")).isVisible();
+                Assertions.assertThat(second.isAlive()).isTrue();
+            } finally {
+                second.destroyForcibly().waitFor();
+            }
+        } finally {
+            first.destroyForcibly();
+        }
+    }
+
+    private static Screen demoPerson(Browser browser, String address, String id) {
+        Page page = browser.newContext(new Browser.NewContextOptions().setBaseURL(address))
+                .newPage();
+        page.setDefaultTimeout(30_000);
+        Screen screen = new Screen(page);
+        screen.open("/sign-in");
+        screen.field("Find a person").fill(id.replace('-', ' '));
+        page.getByText(id.replace('-', ' '), new Page.GetByTextOptions())
+                .first()
+                .click();
+        page.waitForURL("**/today");
+        return screen;
+    }
+
+    private static Process start(Path file, int port) throws Exception {
+        Process process = new ProcessBuilder(
+                        "java",
+                        "-jar",
+                        "../server/target/server-0.1.0-app.jar",
+                        "--server.port=" + port,
+                        "--juricast.demo=true",
+                        "--juricast.data=" + file)
+                .redirectErrorStream(true)
+                .redirectOutput(
+                        file.resolveSibling("log-" + System.nanoTime() + ".txt").toFile())
+                .start();
+        long deadline = System.nanoTime() + 90_000_000_000L;
+        while (!answers(port)) {
+            if (!process.isAlive() || System.nanoTime() > deadline) {
+                throw new IllegalStateException("The application did not start; see " + file.getParent());
+            }
+            Thread.onSpinWait();
+        }
+        return process;
+    }
+
+    /** Ready when the demo has been laid out: the sign-in page then has people. */
+    private static boolean answers(int port) {
+        try {
+            var line = (HttpURLConnection) URI.create("http://localhost:" + port + "/api/demo/people")
+                    .toURL()
+                    .openConnection();
+            return line.getResponseCode() == 200 && line.getInputStream().readAllBytes().length > 1000;
+        } catch (IOException notYet) {
+            return false;
+        }
+    }
+
+    private static int freePort() throws IOException {
+        try (ServerSocket any = new ServerSocket(0)) {
+            return any.getLocalPort();
+        }
+    }
+}

@@ -1,0 +1,309 @@
+package juricast.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.options.FilePayload;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.time.Duration;
+import java.util.List;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
+
+/** One lesson, from an empty school to the register, with an adult, two pupils and a stranger in their own browsers. */
+class OneLessonTest {
+    private static final String ROSTER =
+            """
+            Family name;First name;Year
+            Carrow;Ines;8
+            Pell;Jory;8
+            ;;8
+            Tabb;Kester;Year 40
+            """;
+
+    @Test
+    void one_lesson_from_the_roster_to_the_register() throws IOException {
+        try (RunningSchool school = RunningSchool.empty()) {
+            Screen maren = new Screen(school.newBrowser());
+            Screen orla = new Screen(school.newBrowser());
+            Screen ines = new Screen(school.newBrowser());
+            Screen jory = new Screen(school.newBrowser());
+            Screen stranger = new Screen(school.newBrowser());
+
+            foundTheSchool(maren);
+            writeTheCharter(maren);
+            giveAccounts(maren);
+            String link = planALesson(orla.signIn("orla", "a first password"));
+            String word = orla.page.locator("dd").nth(1).textContent();
+
+            arrive(ines, link, word, "Ines Carrow");
+            arrive(stranger, link, word, "Wulf Harrowgate");
+            open(orla, ines);
+            letIn(school, orla, ines, jory, stranger, link, word);
+            steer(school, orla, ines, jory);
+            removeAndRefuse(orla, jory, link, word);
+            dismiss(school, orla, ines);
+            register(orla);
+
+            for (Screen screen : List.of(maren, orla, ines, jory, stranger)) {
+                Assertions.assertThat(screen.complaints()).isEmpty();
+            }
+        }
+    }
+
+    private void foundTheSchool(Screen maren) {
+        maren.open("/");
+        maren.page.waitForURL("**/first-start");
+        Accessibility.check(maren.page);
+        maren.field("School").fill("Halvorn Reach School");
+        maren.field("Time zone").fill("UTC");
+        maren.field("Your name").fill("Maren Oddlund");
+        maren.field("Name to sign in with").fill("maren");
+        maren.field("Password").fill("nine islands, two ships");
+        maren.button("Begin").click();
+        maren.page.waitForURL("**/charter");
+    }
+
+    private void writeTheCharter(Screen maren) {
+        maren.button("Write privately to another pupil, Pupil").click();
+        maren.field(
+                        "Binding: what stands below may only be stricter No class, no live order and no pass goes beyond it.")
+                .or(maren.page.getByRole(com.microsoft.playwright.options.AriaRole.CHECKBOX))
+                .first()
+                .check();
+        Accessibility.check(maren.page);
+        maren.button("Put in force").click();
+        assertThat(maren.button("Write privately to another pupil, Pupil: closed, binding"))
+                .isVisible();
+        maren.button("Write privately to another pupil, Pupil").click();
+        maren.button("Why?").click();
+        assertThat(maren.text("Charter, binding, by Maren Oddlund")).isVisible();
+        maren.page.keyboard().press("Escape");
+        Accessibility.check(maren.page);
+    }
+
+    private void giveAccounts(Screen maren) {
+        maren.link("People").click();
+        maren.field("Name").fill("Orla Venn");
+        maren.field("Name to sign in with").fill("orla");
+        maren.field("First password").fill("a first password");
+        maren.exactly("Add").click();
+        assertThat(maren.text("Orla Venn")).isVisible();
+        Accessibility.check(maren.page);
+    }
+
+    /** Makes a class, imports its roster, schedules it, refines a rule; gives the joining link. */
+    private String planALesson(Screen orla) {
+        assertThat(orla.text("No lesson today")).isVisible();
+        Accessibility.check(orla.page);
+        orla.link("Classes").click();
+        orla.button("Make a class").click();
+        orla.field("Title").fill("Tidal Navigation 8");
+        orla.button("Make the class").click();
+
+        orla.field("Roster file")
+                .setInputFiles(new FilePayload("roster.csv", "text/csv", ROSTER.getBytes(StandardCharsets.UTF_8)));
+        assertThat(orla.text("2 are new to the school:")).isVisible();
+        assertThat(orla.text("Line 4: The name is missing.")).isVisible();
+        assertThat(orla.text("Line 5: “Year 40” is not a year group")).isVisible();
+        Accessibility.check(orla.page);
+        orla.button("Take this roster").click();
+        assertThat(orla.text("Tidal Navigation 8")).isVisible();
+        assertThat(orla.text("2 pupils")).isVisible();
+
+        orla.tab("Lessons").click();
+        orla.field("First date").fill("2026-09-14");
+        orla.field("Last date").fill("2026-10-30");
+        orla.exactly("Mon").click();
+        orla.exactly("Thu").click();
+        orla.field("Begins at").fill("10:20");
+        orla.button("Schedule").click();
+        assertThat(orla.text("14 lessons are planned.")).isVisible();
+        Accessibility.check(orla.page);
+
+        orla.tab("Rules").click();
+        orla.button("Write privately to another pupil, Pupil").click();
+        orla.page
+                .getByRole(com.microsoft.playwright.options.AriaRole.RADIO)
+                .first()
+                .waitFor();
+        orla.page.locator("input[value=open]").check();
+        orla.button("Put in force").click();
+        assertThat(orla.alert()).containsText("The charter binds “Write privately to another pupil”");
+        orla.page.keyboard().press("Escape");
+
+        orla.tab("Joining").click();
+        orla.button("Copy the note").click();
+        assertThat(orla.text("Copied.")).isVisible();
+        String note = (String) orla.page.evaluate("navigator.clipboard.readText()");
+        Assertions.assertThat(note).contains("Monday 14 September, 10:20 to 11:10 (50 min)", "Join word:");
+        Accessibility.check(orla.page);
+        return note.replaceAll("(?s).*Join: (\\S+).*", "$1");
+    }
+
+    private void arrive(Screen who, String link, String word, String name) {
+        who.open(link);
+        who.field("Your first and last name").fill(name);
+        who.field("Join word").fill("not the word");
+        who.button("Knock").click();
+        assertThat(who.alert()).containsText("That is not the join word of this class");
+        assertThat(who.field("Your first and last name")).hasValue(name);
+        who.field("Join word").fill(word.toUpperCase(java.util.Locale.ROOT));
+        Accessibility.check(who.page);
+        who.button("Knock").click();
+        assertThat(who.text("You are at the door")).isVisible();
+    }
+
+    private void open(Screen orla, Screen ines) {
+        orla.link("Today").click();
+        orla.link("Get ready").click();
+        assertThat(orla.text("Not open yet")).isVisible();
+        assertThat(orla.text("Wulf Harrowgate")).isVisible();
+        assertThat(ines.text("Your teacher is not there yet")).isVisible();
+        Accessibility.check(ines.page);
+        Accessibility.check(orla.page);
+        orla.button("Open the lesson").click();
+        assertThat(ines.text("Your teacher sees you and will let you in")).isVisible();
+    }
+
+    private void letIn(
+            RunningSchool school, Screen orla, Screen ines, Screen jory, Screen stranger, String link, String word) {
+        assertThat(orla.text("Ines Carrow waits")).isVisible();
+        assertThat(orla.text("“Wulf Harrowgate”")).isVisible();
+        Accessibility.check(orla.page);
+        orla.page.keyboard().press("a");
+        assertThat(ines.text("Raise my hand")).isVisible();
+        assertThat(stranger.text("This name is not on the class list")).isVisible();
+        assertThat(orla.text("1 of 2 here")).isVisible();
+
+        arrive(jory, link, word, "a tablet of the boatshed");
+        assertThat(orla.text("“a tablet of the boatshed”")).isVisible();
+        orla.page
+                .getByRole(com.microsoft.playwright.options.AriaRole.ARTICLE)
+                .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("boatshed"))
+                .getByText("Let in as…")
+                .click();
+        orla.field("Who is a tablet of the boatshed?").selectOption("Jory Pell");
+        assertThat(jory.text("Raise my hand")).isVisible();
+        assertThat(jory.text("Jory Pell")).isVisible();
+
+        Screen second = new Screen(school.newBrowser());
+        arrive(second, link, word, "Ines Carrow");
+        assertThat(orla.text("Ines Carrow is already here on another device.")).isVisible();
+        orla.page
+                .getByRole(com.microsoft.playwright.options.AriaRole.ARTICLE)
+                .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("already here"))
+                .getByText("Turn away")
+                .click();
+        assertThat(second.text("You cannot come in now")).isVisible();
+        orla.exactly("Turn away").click();
+        assertThat(stranger.text("You cannot come in now")).isVisible();
+        Accessibility.check(stranger.page);
+    }
+
+    private void steer(RunningSchool school, Screen orla, Screen ines, Screen jory) {
+        ines.button("Raise my hand").click();
+        assertThat(orla.text("Ines Carrow raises a hand")).isVisible();
+        orla.page.keyboard().press("s");
+        assertThat(ines.text("until 10:19, then it ends by itself")).isVisible();
+        ines.button("Switch my microphone on").click();
+        assertThat(orla.row("Ines Carrow")).containsText("speaks");
+        school.clock().advance(Duration.ofMinutes(2));
+        assertThat(ines.text("when a teacher calls you: raise your hand")).isVisible();
+        assertThat(orla.row("Ines Carrow")).not().containsText("speaks");
+
+        orla.button("Speak for the class").click();
+        orla.choice("open for all pupils").click();
+        jory.button("Switch my microphone on").click();
+        assertThat(orla.row("Jory Pell")).containsText("speaks");
+        orla.button("More for Jory Pell").click();
+        orla.choice("Mute").click();
+        assertThat(jory.button("Switch my microphone on")).isVisible();
+        jory.button("Switch my microphone on").click();
+        assertThat(orla.row("Jory Pell")).containsText("speaks");
+        orla.page.keyboard().press("m");
+        assertThat(orla.row("Jory Pell")).not().containsText("speaks");
+        assertThat(jory.button("Switch my microphone on")).not().isVisible();
+
+        orla.button("Write for the class").click();
+        orla.choice("closed for all pupils").click();
+        assertThat(ines.text("closed for now by your teacher")).isVisible();
+        ines.field("Write").fill("can I still write?");
+        ines.button("Send").click();
+        assertThat(ines.alert()).containsText("Not sent.");
+        assertThat(ines.field("Write")).hasValue("can I still write?");
+        Accessibility.check(ines.page);
+        ines.page.getByLabel("Why: Write to the whole class").click();
+        assertThat(ines.text("Your teacher, at 10:19")).isVisible();
+        ines.page.keyboard().press("Escape");
+        ines.field("To whom").selectOption("ADULTS");
+        ines.button("Send").click();
+        assertThat(orla.text("can I still write?")).isVisible();
+        assertThat(jory.text("can I still write?")).not().isVisible();
+        orla.button("Write for the class").click();
+        orla.choice("open for all pupils").click();
+        orla.page.keyboard().press("w");
+        orla.page.keyboard().type("Charts out, page 4, please. <b>Now</b>");
+        orla.page.keyboard().press("Enter");
+        assertThat(ines.text("Charts out, page 4, please. <b>Now</b>")).isVisible();
+        assertThat(jory.text("Charts out, page 4, please. <b>Now</b>")).isVisible();
+    }
+
+    private void removeAndRefuse(Screen orla, Screen jory, String link, String word) {
+        orla.button("More for Jory Pell").click();
+        orla.choice("Remove from the lesson…").click();
+        orla.field("What happened").fill("shouting after two reminders");
+        Accessibility.check(orla.page);
+        orla.exactly("Remove").click();
+        assertThat(jory.text("You were sent out of the lesson")).isVisible();
+        Accessibility.check(jory.page);
+        arrive(jory, link, word, "Jory Pell");
+        assertThat(jory.text("Your teacher decides whether you may come back")).isVisible();
+        assertThat(orla.text("Jory Pell was removed earlier in this lesson")).isVisible();
+        orla.page.keyboard().press("a");
+        assertThat(orla.row("Jory Pell")).containsText("removed");
+        orla.exactly("Turn away").click();
+        assertThat(jory.text("You cannot come in now")).isVisible();
+
+        orla.page.keyboard().press("d");
+        assertThat(orla.exactly("shut")).hasAttribute("aria-pressed", "true");
+        jory.open(link);
+        jory.field("Your first and last name").fill("Kester Tabb");
+        jory.field("Join word").fill(word);
+        jory.button("Knock").click();
+        assertThat(orla.text("“Kester Tabb”")).isVisible();
+    }
+
+    private void dismiss(RunningSchool school, Screen orla, Screen ines) {
+        Accessibility.check(orla.page);
+        school.clock().advance(Duration.ofMinutes(40));
+        orla.exactly("Dismiss class").click();
+        orla.exactly("Dismiss now").click();
+        assertThat(ines.text("The lesson is over")).isVisible();
+        Accessibility.check(ines.page);
+        assertThat(orla.text("Everyone is out, the door is shut")).isVisible();
+    }
+
+    private void register(Screen orla) throws IOException {
+        orla.link("Look at the register").click();
+        assertThat(orla.row("Ines Carrow")).containsText("present");
+        assertThat(orla.row("Jory Pell")).containsText("present");
+        orla.button("Correct Jory Pell").click();
+        orla.field("Mark").selectOption("EXCUSED");
+        orla.button("Keep the correction").click();
+        orla.field("Reason").fill("went to the nurse, told by phone");
+        Accessibility.check(orla.page);
+        orla.button("Keep the correction").click();
+        assertThat(orla.row("Jory Pell")).containsText("excused");
+        assertThat(orla.row("Jory Pell")).containsText("computed: present");
+        Accessibility.check(orla.page);
+        Download csv =
+                orla.page.waitForDownload(() -> orla.link("Export as CSV").click());
+        Assertions.assertThat(Files.readString(csv.path()))
+                .contains("Tidal Navigation 8,2026-09-14,Ines Carrow,present")
+                .contains("Jory Pell,excused")
+                .contains("went to the nurse");
+    }
+}

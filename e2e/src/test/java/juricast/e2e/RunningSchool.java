@@ -1,0 +1,107 @@
+package juricast.e2e;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ColorScheme;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import juricast.server.Juricast;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.support.GenericApplicationContext;
+
+/** The real application on a fresh database and a clock of its own, with a browser to drive it. */
+final class RunningSchool implements AutoCloseable {
+    /** Monday 14 September 2026, 10:17 in Halvorn, which then lies in UTC. */
+    static final Instant MONDAY = Instant.parse("2026-09-14T10:17:00Z");
+
+    private final SteppingClock clock;
+    private final ConfigurableApplicationContext application;
+    private final Playwright playwright;
+    private final Browser browser;
+
+    private RunningSchool(Instant now, boolean demo) {
+        clock = new SteppingClock(now);
+        application = new SpringApplicationBuilder(Juricast.class)
+                .initializers(context ->
+                        ((GenericApplicationContext) context).registerBean("clock", Clock.class, () -> clock))
+                .run(
+                        "--server.port=0",
+                        "--juricast.data=" + newFile(),
+                        "--juricast.demo=" + demo,
+                        "--spring.main.allow-bean-definition-overriding=false",
+                        "--logging.level.root=WARN");
+        playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = launch(playwright);
+    }
+
+    static RunningSchool empty() {
+        return new RunningSchool(MONDAY, false);
+    }
+
+    static RunningSchool demo() {
+        return new RunningSchool(MONDAY, true);
+    }
+
+    static Browser launch(Playwright playwright) {
+        return playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(List.of(
+                                "--no-sandbox",
+                                "--disable-gpu",
+                                "--disable-quic",
+                                "--disable-background-networking",
+                                "--disable-component-update",
+                                "--no-first-run")));
+    }
+
+    SteppingClock clock() {
+        return clock;
+    }
+
+    String address() {
+        return "http://localhost:" + application.getEnvironment().getProperty("local.server.port");
+    }
+
+    /** A browser of somebody else: own cookies, own window. */
+    Page newBrowser() {
+        return newBrowser(1280, 800, ColorScheme.LIGHT);
+    }
+
+    Page newBrowser(int width, int height, ColorScheme scheme) {
+        BrowserContext context = browser.newContext(new Browser.NewContextOptions()
+                .setBaseURL(address())
+                .setViewportSize(width, height)
+                .setColorScheme(scheme)
+                .setPermissions(List.of("clipboard-read", "clipboard-write")));
+        context.setDefaultTimeout(15_000);
+        return context.newPage();
+    }
+
+    private static Path newFile() {
+        try {
+            return Files.createTempDirectory("juricast").resolve("school.db");
+        } catch (IOException noDisk) {
+            throw new UncheckedIOException(noDisk);
+        }
+    }
+
+    @Override
+    public void close() {
+        browser.close();
+        playwright.close();
+        application.close();
+    }
+}

@@ -1,0 +1,83 @@
+package juricast.e2e;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.List;
+
+/** One person's browser, driven as a person does: by what is read and pressed. */
+final class Screen {
+    final Page page;
+    private final List<String> complaints = new ArrayList<>();
+
+    Screen(Page page) {
+        this.page = page;
+        page.onConsoleMessage(message -> {
+            if (message.type().equals("error") && message.text().contains("Content Security Policy")) {
+                complaints.add(message.text());
+            }
+        });
+        page.onPageError(complaints::add);
+    }
+
+    /** What the browser itself complained about: blocked parts, scripts that failed. */
+    List<String> complaints() {
+        return complaints;
+    }
+
+    Screen open(String path) {
+        page.navigate(path);
+        return this;
+    }
+
+    Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name))
+                .first();
+    }
+
+    Locator exactly(String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    Locator link(String name) {
+        return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name))
+                .first();
+    }
+
+    Locator tab(String name) {
+        return page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(name));
+    }
+
+    Locator choice(String name) {
+        return page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(name));
+    }
+
+    Locator row(String name) {
+        return page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName(name))
+                .first();
+    }
+
+    Locator text(String text) {
+        return page.getByText(text).first();
+    }
+
+    Locator field(String label) {
+        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true))
+                .first();
+    }
+
+    Locator alert() {
+        return page.getByRole(AriaRole.ALERT).first();
+    }
+
+    Screen signIn(String name, String password) {
+        open("/sign-in");
+        field("Name").fill(name);
+        field("Password").fill(password);
+        button("Sign in").click();
+        page.waitForURL("**/today");
+        return this;
+    }
+}

@@ -1,0 +1,73 @@
+package juricast.server.access;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.List;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.core.authority.AuthorityUtils;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/** Sessions, CSRF protection and headers by Spring Security; who may call what by {@link Gate}. */
+@Configuration
+class AccessConfiguration implements WebMvcConfigurer {
+    @Bean
+    SecurityFilterChain security(HttpSecurity http, Sessions sessions) throws Exception {
+        return http.csrf(csrf -> csrf.spa())
+                .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                .logout(logout -> logout.disable())
+                .requestCache(cache -> cache.disable())
+                .anonymous(anonymous -> anonymous.disable())
+                .headers(headers -> headers.referrerPolicy(policy -> policy.policy(
+                        org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy
+                                .NO_REFERRER)))
+                .addFilterBefore(new WhoCalls(sessions), UsernamePasswordAuthenticationFilter.class)
+                .build();
+    }
+
+    @Bean
+    PasswordEncoder passwords() {
+        return new BCryptPasswordEncoder();
+    }
+
+    @Override
+    public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(new Gate());
+    }
+
+    /** Finds out who calls, from the session cookie. */
+    private static final class WhoCalls extends OncePerRequestFilter {
+        private final Sessions sessions;
+
+        WhoCalls(Sessions sessions) {
+            this.sessions = sessions;
+        }
+
+        @Override
+        protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+                throws ServletException, IOException {
+            if (request.getRequestURI().startsWith("/api/")) {
+                Cookies.session(request).flatMap(sessions::find).ifPresent(who -> SecurityContextHolder.getContext()
+                        .setAuthentication(new UsernamePasswordAuthenticationToken(
+                                who,
+                                List.of(),
+                                AuthorityUtils.createAuthorityList(
+                                        "ROLE_" + who.position().name()))));
+            }
+            chain.doFilter(request, response);
+        }
+    }
+}

@@ -1,0 +1,45 @@
+package juricast.server.classes;
+
+import java.time.Clock;
+import juricast.core.identity.ClassId;
+import juricast.server.access.SignedIn;
+import juricast.server.problems.Problem;
+import org.springframework.stereotype.Component;
+
+/** Whose class it is: its adults change it, the safeguarding lead sees all. */
+@Component
+public class AccessToClasses {
+    private final Classes classes;
+    private final Clock clock;
+
+    AccessToClasses(Classes classes, Clock clock) {
+        this.classes = classes;
+        this.clock = clock;
+    }
+
+    /** The class, for one of its adults or the safeguarding lead; 403 for others. */
+    public Classes.SchoolClass seenBy(SignedIn caller, String id) {
+        return caller.isLead() ? find(id) : runBy(caller, id);
+    }
+
+    /** The class, for one of its adults; 403 for others. */
+    public Classes.SchoolClass runBy(SignedIn caller, String id) {
+        Classes.SchoolClass found = find(id);
+        if (!isAdultOf(caller, found.id())) {
+            throw Problem.notYours(
+                    "You are not an adult of “%s”".formatted(found.title()),
+                    "Ask one of its adults, or the safeguarding lead.");
+        }
+        return found;
+    }
+
+    private boolean isAdultOf(SignedIn caller, ClassId id) {
+        return classes.members(id, clock.instant()).stream()
+                .anyMatch(one ->
+                        one.person().equals(caller.person()) && one.role().isAdultInCharge());
+    }
+
+    private Classes.SchoolClass find(String id) {
+        return classes.find(new ClassId(id)).orElseThrow(() -> Problem.notThere("This class"));
+    }
+}

@@ -1,0 +1,350 @@
+package juricast.server.classes;
+
+import static juricast.server.access.Position.LEAD;
+import static juricast.server.access.Position.PUPIL;
+import static juricast.server.access.Position.TEACHER;
+
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import juricast.core.audience.DeskView;
+import juricast.core.identity.ClassId;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.joining.JoinWord;
+import juricast.core.joining.LinkKey;
+import juricast.core.limits.Limits;
+import juricast.core.time.Span;
+import juricast.core.timetable.WeeklySeries;
+import juricast.server.access.For;
+import juricast.server.access.SignedIn;
+import juricast.server.data.Database;
+import juricast.server.data.Ids;
+import juricast.server.data.School;
+import juricast.server.people.People;
+import juricast.server.problems.Problem;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.*;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+
+/** Classes and their lessons: made, looked at, scheduled. */
+@RestController
+@RequestMapping("/api")
+class ClassController {
+    private final AccessToClasses access;
+    private final Classes classes;
+    private final People people;
+    private final School school;
+    private final Database database;
+    private final JoiningNote notes;
+    private final Clock clock;
+
+    ClassController(
+            AccessToClasses access,
+            Classes classes,
+            People people,
+            School school,
+            Database database,
+            JoiningNote notes,
+            Clock clock) {
+        this.access = access;
+        this.classes = classes;
+        this.people = people;
+        this.school = school;
+        this.database = database;
+        this.notes = notes;
+        this.clock = clock;
+    }
+
+    record ClassLine(String id, String title, int year, int pupils, List<String> adults, @Nullable Instant next) {}
+
+    record NewClass(String title, int year, @Nullable String secondAdult) {}
+
+    record Colleague(String id, String name) {}
+
+    /** A class with all that its page shows. @param note the joining note @param link the address pupils open */
+    record ClassPage(
+            String id,
+            String title,
+            int year,
+            boolean mine,
+            List<Person> adults,
+            List<Person> pupils,
+            List<LessonLine> lessons,
+            String link,
+            String word,
+            String note) {}
+
+    record Person(String id, String name, Role role) {}
+
+    /** A lesson of today or of a class. @param joinPath for pupils, where to join it; none until shortly before */
+    record LessonLine(
+            String id,
+            String classId,
+            String title,
+            Instant starts,
+            Instant ends,
+            DeskView.Phase phase,
+            @Nullable Instant openedAt,
+            List<String> adults,
+            int pupils,
+            boolean mine,
+            @Nullable String joinPath) {}
+
+    record SeriesRequest(String first, String until, Set<DayOfWeek> days, String start, int minutes) {}
+
+    /** @param left how many fell on a time when the class has a lesson already, and were left out */
+    record Scheduled(int added, int left) {}
+
+    /** Today's lessons: one's own, or all of the school for the safeguarding lead. */
+    @GetMapping("/today")
+    @For({TEACHER, LEAD, PUPIL})
+    List<LessonLine> today(@AuthenticationPrincipal SignedIn caller) {
+        Instant now = clock.instant();
+        LocalDate date = school.date(now);
+        var day = new Span(
+                date.atStartOfDay(school.zone()).toInstant(),
+                date.plusDays(1).atStartOfDay(school.zone()).toInstant());
+        Map<ClassId, Classes.SchoolClass> seen = new LinkedHashMap<>();
+        (caller.isLead() ? classes.all() : classes.of(caller.person(), now)).forEach(one -> seen.put(one.id(), one));
+        return classes.lessons(day).stream()
+                .filter(one -> seen.containsKey(one.ofClass()))
+                .map(one -> line(one, caller, Optional.of(seen.get(one.ofClass()))))
+                .toList();
+    }
+
+    @GetMapping("/classes")
+    @For({TEACHER, LEAD})
+    List<ClassLine> list(@AuthenticationPrincipal SignedIn caller) {
+        Instant now = clock.instant();
+        return (caller.isLead() ? classes.all() : classes.of(caller.person(), now))
+                .stream().map(one -> classLine(one, now)).toList();
+    }
+
+    /** Adults who could help with a class. */
+    @GetMapping("/adults")
+    @For({TEACHER, LEAD})
+    List<Colleague> adults() {
+        return people.inPosition(TEACHER).stream()
+                .map(one -> new Colleague(one.id().value(), one.name()))
+                .toList();
+    }
+
+    /** Makes a class whose lead adult is the caller. */
+    @PostMapping("/classes")
+    @For(TEACHER)
+    ClassLine make(@RequestBody NewClass wanted, @AuthenticationPrincipal SignedIn caller) {
+        String title = wanted.title == null ? "" : wanted.title.strip().replaceAll("\\s+", " ");
+        if (title.isEmpty() || title.length() > Limits.NAME || wanted.year < 0 || wanted.year > 13) {
+            throw Problem.notReadable(
+                    "This class cannot be made",
+                    "Nothing was stored.",
+                    "Give a title of 1 to 80 characters, and a year group of 1 to 13 or none.",
+                    List.of(new Problem.Wrong("title", "1 to 80 characters")));
+        }
+        var adults = new LinkedHashMap<PersonId, Role>();
+        Optional.ofNullable(wanted.secondAdult)
+                .filter(id -> !id.isBlank())
+                .map(PersonId::new)
+                .flatMap(people::find)
+                .filter(one -> one.position() != PUPIL)
+                .ifPresent(one -> adults.put(one.id(), Role.SECOND_ADULT));
+        adults.put(caller.person(), Role.LEAD_ADULT);
+        var made = new Classes.SchoolClass(
+                new ClassId(Ids.next()),
+                title,
+                wanted.year,
+                new LinkKey.Link(classes.nextLinkNumber(), 0),
+                JoinWord.choose(new SecureRandom(), classes.joinWords()));
+        if (!classes.add(made, adults, clock.instant())) {
+            throw Problem.refused(
+                    "title-taken",
+                    "There is a class “%s” already".formatted(title),
+                    "Nothing was stored.",
+                    "Give it another title, such as the year group with it.");
+        }
+        return classLine(made, clock.instant());
+    }
+
+    @GetMapping("/classes/{id}")
+    @For({TEACHER, LEAD})
+    ClassPage page(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
+        Classes.SchoolClass found = access.seenBy(caller, id);
+        Instant now = clock.instant();
+        List<Member> members = classes.members(found.id(), now);
+        List<Classes.Planned> lessons = classes.lessonsOf(found.id());
+        String link = ServletUriComponentsBuilder.fromCurrentContextPath()
+                .path(joinPath(found))
+                .toUriString();
+        Optional<Span> next = lessons.stream()
+                .map(Classes.Planned::time)
+                .filter(time -> time.until().isAfter(now))
+                .findFirst();
+        return new ClassPage(
+                found.id().value(),
+                found.title(),
+                found.year(),
+                members.stream().anyMatch(one -> one.person().equals(caller.person())),
+                members.stream()
+                        .filter(one -> one.role().isAdultInCharge())
+                        .map(ClassController::person)
+                        .toList(),
+                members.stream()
+                        .filter(one -> !one.role().isAdultInCharge())
+                        .map(ClassController::person)
+                        .toList(),
+                lessons.stream().map(one -> line(one, caller, Optional.empty())).toList(),
+                link,
+                found.word().text(),
+                notes.text(found, next, link));
+    }
+
+    /** Schedules a lesson weekly on chosen days until a date. */
+    @PostMapping("/classes/{id}/series")
+    @For(TEACHER)
+    Scheduled schedule(
+            @PathVariable String id, @RequestBody SeriesRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+        Classes.SchoolClass found = access.runBy(caller, id);
+        WeeklySeries series = read(wanted);
+        if (!series.faults().isEmpty()) {
+            throw Problem.notReadable(
+                    "This cannot be scheduled",
+                    "Nothing was stored.",
+                    "Mend what is marked.",
+                    series.faults().stream().map(ClassController::wrong).toList());
+        }
+        var lessons = new LinkedHashMap<LessonId, Span>();
+        series.lessons().forEach(time -> lessons.put(new LessonId(Ids.next()), time));
+        int added = classes.schedule(found.id(), lessons);
+        return new Scheduled(added, lessons.size() - added);
+    }
+
+    /** Renews the link; who comes with the old one is told so. */
+    @PostMapping("/classes/{id}/link/renew")
+    @For(TEACHER)
+    ClassPage renew(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
+        classes.renewLink(access.runBy(caller, id).id());
+        return page(id, caller);
+    }
+
+    private ClassLine classLine(Classes.SchoolClass one, Instant now) {
+        List<Member> members = classes.members(one.id(), now);
+        return new ClassLine(
+                one.id().value(),
+                one.title(),
+                one.year(),
+                (int) members.stream()
+                        .filter(member -> !member.role().isAdultInCharge())
+                        .count(),
+                adultNames(members),
+                classes.lessonsOf(one.id()).stream()
+                        .map(lesson -> lesson.time().from())
+                        .filter(from -> from.isAfter(now))
+                        .findFirst()
+                        .orElse(null));
+    }
+
+    private LessonLine line(Classes.Planned one, SignedIn caller, Optional<Classes.SchoolClass> forJoining) {
+        record Stage(DeskView.Phase phase, @Nullable Instant openedAt) {}
+        Stage stage = database.read()
+                .sql(
+                        """
+                    SELECT kind, json_extract(body, '$.at') AS at FROM lesson_event
+                    WHERE lesson = :lesson AND kind IN ('Opened', 'Dismissed') ORDER BY number DESC LIMIT 1""")
+                .param("lesson", one.id().value())
+                .query((row, n) -> new Stage(
+                        row.getString("kind").equals("Opened") ? DeskView.Phase.OPEN : DeskView.Phase.OVER,
+                        Instant.parse(row.getString("at"))))
+                .optional()
+                .orElse(new Stage(DeskView.Phase.PLANNED, null));
+        List<Member> members = classes.members(one.ofClass(), clock.instant());
+        boolean isPupil = caller.position() == PUPIL;
+        boolean near = clock.instant().isAfter(one.time().from().minus(Duration.ofMinutes(60)))
+                && stage.phase != DeskView.Phase.OVER;
+        return new LessonLine(
+                one.id().value(),
+                one.ofClass().value(),
+                one.title(),
+                one.time().from(),
+                one.time().until(),
+                stage.phase,
+                isPupil || stage.phase != DeskView.Phase.OPEN ? null : stage.openedAt,
+                adultNames(members),
+                isPupil
+                        ? 0
+                        : (int) members.stream()
+                                .filter(member -> !member.role().isAdultInCharge())
+                                .count(),
+                members.stream().anyMatch(member -> member.person().equals(caller.person())),
+                isPupil && near ? forJoining.map(this::joinPath).orElse(null) : null);
+    }
+
+    private String joinPath(Classes.SchoolClass found) {
+        return "/join/" + school.linkKey().token(found.link());
+    }
+
+    private static List<String> adultNames(List<Member> members) {
+        return members.stream()
+                .filter(member -> member.role().isAdultInCharge())
+                .sorted((a, b) -> a.role().compareTo(b.role()))
+                .map(Member::name)
+                .toList();
+    }
+
+    private static Person person(Member member) {
+        return new Person(member.person().value(), member.name(), member.role());
+    }
+
+    private WeeklySeries read(SeriesRequest wanted) {
+        var wrong = new ArrayList<Problem.Wrong>();
+        LocalDate first = date(wanted.first, "first", wrong);
+        LocalDate until = date(wanted.until, "until", wrong);
+        LocalTime start = LocalTime.MIDNIGHT;
+        try {
+            start = LocalTime.parse(String.valueOf(wanted.start));
+        } catch (DateTimeParseException unreadable) {
+            wrong.add(new Problem.Wrong("start", "A time such as 10:05"));
+        }
+        if (!wrong.isEmpty()) {
+            throw Problem.notReadable("This cannot be scheduled", "Nothing was stored.", "Mend what is marked.", wrong);
+        }
+        Set<DayOfWeek> days = wanted.days == null ? Set.of() : wanted.days;
+        return new WeeklySeries(first, until, days, start, wanted.minutes, school.zone());
+    }
+
+    private static LocalDate date(@Nullable String text, String field, List<Problem.Wrong> wrong) {
+        try {
+            return LocalDate.parse(String.valueOf(text));
+        } catch (DateTimeParseException unreadable) {
+            wrong.add(new Problem.Wrong(field, "A date"));
+            return LocalDate.EPOCH;
+        }
+    }
+
+    private static Problem.Wrong wrong(WeeklySeries.Fault fault) {
+        return switch (fault) {
+            case NO_DAYS -> new Problem.Wrong("days", "Choose at least one day of the week");
+            case ENDS_BEFORE_IT_BEGINS -> new Problem.Wrong("until", "The last date lies before the first");
+            case LENGTH_OUT_OF_RANGE -> new Problem.Wrong(
+                    "minutes",
+                    "A lesson lasts %d to %d minutes".formatted(WeeklySeries.SHORTEST, WeeklySeries.LONGEST));
+            case NO_LESSON_IN_THAT_TIME -> new Problem.Wrong("days", "None of these days lies between the two dates");
+            case TOO_MANY_LESSONS -> new Problem.Wrong(
+                    "until", "That would be more than %d lessons".formatted(WeeklySeries.MOST));
+        };
+    }
+}

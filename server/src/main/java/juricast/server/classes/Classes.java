@@ -1,0 +1,236 @@
+package juricast.server.classes;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import juricast.core.identity.ClassId;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.joining.JoinWord;
+import juricast.core.joining.LinkKey;
+import juricast.core.lesson.LessonPlan;
+import juricast.core.rules.Setting;
+import juricast.core.time.Span;
+import juricast.server.data.Database;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** The classes of the school, who belongs to them, and when they meet. */
+@Component
+public class Classes {
+    private final Database database;
+
+    Classes(Database database) {
+        this.database = database;
+    }
+
+    /** A class. @param year 0 where it is for several year groups */
+    public record SchoolClass(ClassId id, String title, int year, LinkKey.Link link, JoinWord word) {}
+
+    /** A planned lesson of a class. */
+    public record Planned(LessonId id, ClassId ofClass, String title, Span time) {}
+
+    public Optional<SchoolClass> find(ClassId id) {
+        return database.read()
+                .sql("SELECT * FROM class WHERE id = :id")
+                .param("id", id.value())
+                .query((row, n) -> schoolClass(row))
+                .optional();
+    }
+
+    public Optional<SchoolClass> byLink(int linkNumber) {
+        return database.read()
+                .sql("SELECT * FROM class WHERE link_number = :number")
+                .param("number", linkNumber)
+                .query((row, n) -> schoolClass(row))
+                .optional();
+    }
+
+    public List<SchoolClass> all() {
+        return database.read()
+                .sql("SELECT * FROM class ORDER BY title")
+                .query((row, n) -> schoolClass(row))
+                .list();
+    }
+
+    /** The classes somebody belongs to at that moment. */
+    public List<SchoolClass> of(PersonId person, Instant now) {
+        return database.read()
+                .sql(
+                        """
+                    SELECT class.* FROM class JOIN class_member ON class_member.class = class.id
+                    WHERE person = :person AND since <= :now AND until > :now ORDER BY title""")
+                .param("person", person.value())
+                .param("now", now.toEpochMilli())
+                .query((row, n) -> schoolClass(row))
+                .list();
+    }
+
+    /** Who belongs to a class at that moment: adults first, then pupils by name. */
+    public List<Member> members(ClassId id, Instant now) {
+        return database.read()
+                .sql(
+                        """
+                    SELECT person.id, person.name, class_member.role FROM class_member
+                    JOIN person ON person.id = class_member.person
+                    WHERE class = :class AND since <= :now AND until > :now ORDER BY person.name, person.id""")
+                .param("class", id.value())
+                .param("now", now.toEpochMilli())
+                .query((row, n) -> new Member(
+                        new PersonId(row.getString("id")), row.getString("name"), Role.valueOf(row.getString("role"))))
+                .list();
+    }
+
+    public Optional<Planned> lesson(LessonId id) {
+        return database.read()
+                .sql(
+                        "SELECT lesson.*, class.title FROM lesson JOIN class ON class.id = lesson.class WHERE lesson.id = :id")
+                .param("id", id.value())
+                .query((row, n) -> planned(row))
+                .optional();
+    }
+
+    /** The lessons that touch a stretch of time, in order. */
+    public List<Planned> lessons(Span window) {
+        return database.read()
+                .sql(
+                        """
+                    SELECT lesson.*, class.title FROM lesson JOIN class ON class.id = lesson.class
+                    WHERE ends > :from AND starts < :until ORDER BY starts, title""")
+                .param("from", window.from().toEpochMilli())
+                .param("until", window.until().toEpochMilli())
+                .query((row, n) -> planned(row))
+                .list();
+    }
+
+    public List<Planned> lessonsOf(ClassId id) {
+        return database.read()
+                .sql(
+                        """
+                    SELECT lesson.*, class.title FROM lesson JOIN class ON class.id = lesson.class
+                    WHERE class = :class ORDER BY starts""")
+                .param("class", id.value())
+                .query((row, n) -> planned(row))
+                .list();
+    }
+
+    /**
+     * The plan of a lesson with the roster of its time: who belongs to the class now, or belonged to it when the lesson
+     * ended.
+     */
+    public Optional<LessonPlan> plan(LessonId id, Instant now) {
+        return lesson(id).map(planned -> {
+            Instant moment = now.isBefore(planned.time.until()) ? now : planned.time.until();
+            return new LessonPlan(id, planned.title, planned.time, members(planned.ofClass, moment));
+        });
+    }
+
+    /** Adds a class with its adults. @return false if there is one of that title */
+    boolean add(SchoolClass added, Map<PersonId, Role> adults, Instant now) {
+        return database.write(sql -> {
+            boolean fits = insert(sql, added);
+            if (fits) {
+                adults.forEach((person, role) -> join(sql, added.id, person, role, now));
+            }
+            return fits;
+        });
+    }
+
+    public static boolean insert(JdbcClient sql, SchoolClass added) {
+        return sql.sql(
+                                """
+                INSERT INTO class (id, title, year, link_number, renewal, join_word)
+                VALUES (:id, :title, nullif(:year, 0), :link, :renewal, :word) ON CONFLICT (title) DO NOTHING""")
+                        .param("id", added.id.value())
+                        .param("title", added.title)
+                        .param("year", added.year)
+                        .param("link", added.link.number())
+                        .param("renewal", added.link.renewal())
+                        .param("word", added.word.text())
+                        .update()
+                == 1;
+    }
+
+    public static void join(JdbcClient sql, ClassId id, PersonId person, Role role, Instant since) {
+        sql.sql(
+                        """
+                INSERT INTO class_member (class, person, role, since, until)
+                VALUES (:class, :person, :role, :since, :until)
+                ON CONFLICT (class, person, since) DO UPDATE SET until = excluded.until""")
+                .param("class", id.value())
+                .param("person", person.value())
+                .param("role", role.name())
+                .param("since", since.toEpochMilli())
+                .param("until", Setting.FOR_EVER.toEpochMilli())
+                .update();
+    }
+
+    static void part(JdbcClient sql, ClassId id, PersonId person, Instant now) {
+        sql.sql("UPDATE class_member SET until = :now WHERE class = :class AND person = :person AND until > :now")
+                .param("now", now.toEpochMilli())
+                .param("class", id.value())
+                .param("person", person.value())
+                .update();
+    }
+
+    /** Adds lessons; one that begins when another of the class does is left out. @return how many were added */
+    int schedule(ClassId id, Map<LessonId, Span> lessons) {
+        return database.write(sql -> lessons.entrySet().stream()
+                .mapToInt(one -> insertLesson(sql, id, one.getKey(), one.getValue()))
+                .sum());
+    }
+
+    public static int insertLesson(JdbcClient sql, ClassId id, LessonId lesson, Span time) {
+        return sql.sql(
+                        """
+                INSERT INTO lesson (id, class, starts, ends) VALUES (:id, :class, :starts, :ends)
+                ON CONFLICT (class, starts) DO NOTHING""")
+                .param("id", lesson.value())
+                .param("class", id.value())
+                .param("starts", time.from().toEpochMilli())
+                .param("ends", time.until().toEpochMilli())
+                .update();
+    }
+
+    /** Renews the link: those who hold the old one are told so at the door. */
+    void renewLink(ClassId id) {
+        database.write(sql -> sql.sql("UPDATE class SET renewal = renewal + 1 WHERE id = :id")
+                .param("id", id.value())
+                .update());
+    }
+
+    int nextLinkNumber() {
+        return database.read()
+                .sql("SELECT coalesce(max(link_number), 0) + 1 FROM class")
+                .query(Integer.class)
+                .single();
+    }
+
+    Set<JoinWord> joinWords() {
+        return all().stream().map(SchoolClass::word).collect(Collectors.toSet());
+    }
+
+    private static SchoolClass schoolClass(ResultSet row) throws SQLException {
+        return new SchoolClass(
+                new ClassId(row.getString("id")),
+                row.getString("title"),
+                row.getInt("year"),
+                new LinkKey.Link(row.getInt("link_number"), row.getInt("renewal")),
+                new JoinWord(row.getString("join_word")));
+    }
+
+    private static Planned planned(ResultSet row) throws SQLException {
+        return new Planned(
+                new LessonId(row.getString("id")),
+                new ClassId(row.getString("class")),
+                row.getString("title"),
+                new Span(Instant.ofEpochMilli(row.getLong("starts")), Instant.ofEpochMilli(row.getLong("ends"))));
+    }
+}

@@ -1,0 +1,167 @@
+package juricast.server.classes;
+
+import static juricast.server.access.Position.TEACHER;
+
+import java.io.IOException;
+import java.time.Clock;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import juricast.core.identity.ClassId;
+import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.roster.RosterChange;
+import juricast.core.roster.RosterReading;
+import juricast.server.access.For;
+import juricast.server.access.Position;
+import juricast.server.access.SignedIn;
+import juricast.server.data.Database;
+import juricast.server.data.Ids;
+import juricast.server.people.People;
+import juricast.server.problems.Problem;
+import org.springframework.http.MediaType;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.*;
+import org.springframework.web.multipart.MultipartFile;
+
+/** Takes class lists from CSV files: first shown, then carried out exactly as shown. */
+@RestController
+@RequestMapping("/api/classes/{id}/roster")
+class RosterController {
+    private final AccessToClasses access;
+    private final Classes classes;
+    private final People people;
+    private final Database database;
+    private final Clock clock;
+
+    RosterController(AccessToClasses access, Classes classes, People people, Database database, Clock clock) {
+        this.access = access;
+        this.classes = classes;
+        this.people = people;
+        this.database = database;
+        this.clock = clock;
+    }
+
+    /** What a file would change. @param fingerprint names exactly this change; it is sent back to carry it out */
+    record Preview(
+            String fingerprint,
+            String encoding,
+            boolean encodingGuessed,
+            List<String> added,
+            List<String> created,
+            List<Renaming> renamed,
+            List<String> dropped,
+            int staying,
+            List<WrongRow> wrong) {}
+
+    record Renaming(String from, String to) {}
+
+    /** @param line in the file, from 1; 0 for the file as a whole */
+    record WrongRow(int line, String message) {}
+
+    @PostMapping(path = "/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    @For(TEACHER)
+    Preview preview(@PathVariable String id, @RequestParam MultipartFile file, @AuthenticationPrincipal SignedIn caller)
+            throws IOException {
+        return preview(compare(access.runBy(caller, id).id(), file));
+    }
+
+    /** Carries out what the preview showed. 409 if the class or the file is not as it was then. */
+    @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    @For(TEACHER)
+    Preview take(
+            @PathVariable String id,
+            @RequestParam MultipartFile file,
+            @RequestParam String fingerprint,
+            @AuthenticationPrincipal SignedIn caller)
+            throws IOException {
+        ClassId ofClass = access.runBy(caller, id).id();
+        Compared compared = compare(ofClass, file);
+        Preview shown = preview(compared);
+        if (!shown.fingerprint.equals(fingerprint)) {
+            throw Problem.refused(
+                    "changed-meanwhile",
+                    "The class or the file has changed since the preview",
+                    "Nothing was changed.",
+                    "Look at the new preview, then take it.");
+        }
+        if (compared.file.reading().rows().isEmpty()) {
+            throw Problem.refused(
+                    "no-rows", "There is nobody to take", "The class is as it was.", "Mend the file first.");
+        }
+        database.write(sql -> carryOut(sql, ofClass, compared.change));
+        return shown;
+    }
+
+    private record Compared(RosterFile file, RosterChange change) {}
+
+    private Compared compare(ClassId ofClass, MultipartFile upload) throws IOException {
+        RosterFile file = RosterFile.read(upload.getBytes());
+        Set<PersonId> now = classes.members(ofClass, clock.instant()).stream()
+                .filter(one -> !one.role().isAdultInCharge())
+                .map(Member::person)
+                .collect(Collectors.toSet());
+        return new Compared(file, RosterChange.between(file.reading().rows(), people.pupils(), now));
+    }
+
+    private int carryOut(JdbcClient sql, ClassId ofClass, RosterChange change) {
+        var now = clock.instant();
+        change.dropped().forEach(pupil -> Classes.part(sql, ofClass, pupil.person(), now));
+        change.renamed().forEach(one -> People.rename(sql, one.pupil().person(), one.name()));
+        change.added().forEach(pupil -> Classes.join(sql, ofClass, pupil.person(), Role.PUPIL, now));
+        for (RosterReading.Row row : change.created()) {
+            var pupil = new People.Person(
+                    new PersonId(Ids.next()),
+                    row.name(),
+                    Position.PUPIL,
+                    row.number(),
+                    row.year().orElse(0),
+                    "");
+            People.add(sql, pupil, "");
+            Classes.join(sql, ofClass, pupil.id(), Role.PUPIL, now);
+        }
+        return change.added().size() + change.created().size();
+    }
+
+    private static Preview preview(Compared compared) {
+        RosterChange change = compared.change;
+        var wrong = new java.util.ArrayList<WrongRow>();
+        compared.file.reading().faults().forEach(fault -> wrong.add(new WrongRow(fault.line(), sentence(fault))));
+        change.unclear()
+                .forEach(row -> wrong.add(new WrongRow(
+                        row.line(),
+                        "“%s” is the name of several pupils, or stands here twice. Add the pupil number."
+                                .formatted(row.name()))));
+        return new Preview(
+                Ids.hash(change.toString()),
+                compared.file.encoding(),
+                compared.file.guessed(),
+                change.added().stream().map(RosterChange.Pupil::name).toList(),
+                change.created().stream().map(RosterReading.Row::name).toList(),
+                change.renamed().stream()
+                        .map(one -> new Renaming(one.pupil().name(), one.name()))
+                        .toList(),
+                change.dropped().stream().map(RosterChange.Pupil::name).toList(),
+                change.staying().size(),
+                List.copyOf(wrong));
+    }
+
+    private static String sentence(RosterReading.Fault fault) {
+        String quote = fault.quote().length() > 60 ? fault.quote().substring(0, 60) + "…" : fault.quote();
+        return switch (fault.problem()) {
+            case NO_ROWS -> "There is a heading, but no pupil below it.";
+            case TOO_MANY_ROWS -> "The file has more than %d rows. A roster is for one class."
+                    .formatted(RosterReading.MOST_ROWS);
+            case NO_NAME_COLUMN -> "No column holds names. The heading is “%s”; one must be “name”, or “first name” and “last name”."
+                    .formatted(quote);
+            case NO_NAME -> "The name is missing.";
+            case NAME_TOO_LONG -> "“%s” is too long for a name: up to 80 characters.".formatted(quote);
+            case SAME_NAME_TWICE -> "“%s” stood in a line above. Add the pupil number to tell two pupils apart."
+                    .formatted(quote);
+            case SAME_NUMBER_TWICE -> "The number “%s” stood in a line above.".formatted(quote);
+            case NOT_A_YEAR -> "“%s” is not a year group, 1 to 13.".formatted(quote);
+        };
+    }
+}

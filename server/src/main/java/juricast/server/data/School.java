@@ -1,0 +1,79 @@
+package juricast.server.data;
+
+import java.security.SecureRandom;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import java.util.Optional;
+import juricast.core.joining.LinkKey;
+import org.springframework.stereotype.Component;
+
+/** The school itself: its name, its zone, and the key its links are made with. */
+@Component
+public class School {
+    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.UK);
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.UK);
+
+    private final Database database;
+
+    School(Database database) {
+        this.database = database;
+    }
+
+    /** A name and a zone. */
+    public record Identity(String name, ZoneId zone) {}
+
+    /** Nothing until the school was founded, at the first start. */
+    public Optional<Identity> identity() {
+        return database.read()
+                .sql("SELECT name, zone FROM school")
+                .query((row, n) -> new Identity(row.getString("name"), ZoneId.of(row.getString("zone"))))
+                .optional();
+    }
+
+    /** The school's zone; UTC before it was founded. */
+    public ZoneId zone() {
+        return identity().map(Identity::zone).orElse(ZoneId.of("UTC"));
+    }
+
+    /** @throws DateTimeException if there is no such zone @return false if the school was founded before */
+    public boolean found(String name, String zone) {
+        byte[] key = new byte[32];
+        new SecureRandom().nextBytes(key);
+        String known = ZoneId.of(zone).getId();
+        return database.write(sql -> sql.sql(
+                                "INSERT INTO school (only_one, name, zone, link_key) VALUES (1, :name, :zone, :key)"
+                                        + " ON CONFLICT DO NOTHING")
+                        .param("name", name)
+                        .param("zone", known)
+                        .param("key", key)
+                        .update())
+                == 1;
+    }
+
+    /** @throws java.util.NoSuchElementException before the school was founded */
+    public LinkKey linkKey() {
+        return new LinkKey(database.read()
+                .sql("SELECT link_key FROM school")
+                .query((row, n) -> row.getBytes(1))
+                .optional()
+                .orElseThrow());
+    }
+
+    /** The time of day at the school, as 10:05. */
+    public String clockTime(Instant instant) {
+        return CLOCK.format(instant.atZone(zone()));
+    }
+
+    /** The day at the school, as Monday 14 September. */
+    public String day(Instant instant) {
+        return DAY.format(instant.atZone(zone()));
+    }
+
+    public LocalDate date(Instant instant) {
+        return instant.atZone(zone()).toLocalDate();
+    }
+}

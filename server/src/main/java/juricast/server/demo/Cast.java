@@ -1,0 +1,186 @@
+package juricast.server.demo;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Random;
+import java.util.function.Supplier;
+import juricast.core.entry.Arrival;
+import juricast.core.identity.DeviceId;
+import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.VisitId;
+import juricast.core.lesson.Appliance;
+import juricast.core.lesson.LessonOrder;
+import juricast.core.lesson.LessonPlan;
+import juricast.core.lesson.LessonState;
+import juricast.core.lesson.Readers;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Permission;
+import juricast.core.rules.Rule;
+import org.apache.commons.csv.CSVRecord;
+
+/**
+ * The simulated cast of one lesson: reads its script and gives the core the same orders that browsers give. The same
+ * script and seed give the same lesson.
+ */
+final class Cast {
+    private static final String VISIT = "cast-";
+
+    private final LessonPlan plan;
+    private final List<Step> steps;
+    private final Random random;
+
+    /** What somebody does at an instant. */
+    private record Step(Instant at, String who, String does, String with) {}
+
+    /** An order with its time; what it is may depend on how the lesson stands then. */
+    record Cue(Instant at, Supplier<Optional<LessonOrder>> order) {}
+
+    Cast(LessonPlan plan, List<CSVRecord> script) {
+        this.plan = plan;
+        this.random = new Random(plan.lesson().value().hashCode());
+        this.steps = new ArrayList<>();
+        List<String> named = script.stream()
+                .filter(row -> row.get("does").equals("knocks"))
+                .map(row -> row.get("who"))
+                .toList();
+        for (CSVRecord row : script) {
+            if (row.get("who").equals("the class")) {
+                everyoneElseKnocks(row.get("with"), named);
+            } else {
+                steps.add(new Step(
+                        minute(Double.parseDouble(row.get("minute"))),
+                        row.get("who"),
+                        row.get("does"),
+                        row.get("with")));
+            }
+        }
+        steps.sort(Comparator.comparing(Step::at));
+    }
+
+    static boolean isCast(VisitId visit) {
+        return visit.value().startsWith(VISIT);
+    }
+
+    /** What is to happen, in order. @param state how the lesson stands when an order is due */
+    List<Cue> cues(Supplier<LessonState> state) {
+        return steps.stream()
+                .map(step -> new Cue(step.at, () -> order(step, state.get())))
+                .toList();
+    }
+
+    /** Those on the class list who are not named by the script knock once, most of them around the start. */
+    private void everyoneElseKnocks(String range, List<String> named) {
+        String[] minutes = range.split(" to ");
+        double from = Double.parseDouble(minutes[0]);
+        double until = Double.parseDouble(minutes[1]);
+        for (Member pupil : plan.classList()) {
+            double chance = random.nextDouble();
+            double minute = from + (until - from) * Math.pow(random.nextDouble(), 1.6);
+            boolean stayAway = chance < 0.04;
+            boolean comesByScript = named.contains(pupil.name())
+                    && !pupil.name().startsWith("Zeb ")
+                    && !pupil.name().startsWith("Dagny ");
+            if (!stayAway && !comesByScript) {
+                steps.add(new Step(minute(minute), pupil.name(), "knocks", ""));
+            }
+        }
+    }
+
+    private Instant minute(double minutes) {
+        return plan.time().from().plus(Duration.ofMillis(Math.round(minutes * 60_000)));
+    }
+
+    private Optional<LessonOrder> order(Step step, LessonState state) {
+        PersonId me = personOf(step.who);
+        String does = step.does;
+        if (does.startsWith("writes to ")) {
+            return visitOf(me, state).map(visit -> new LessonOrder.Say(visit, readers(does.substring(10)), step.with));
+        }
+        if (does.startsWith("removes ")) {
+            return Optional.of(new LessonOrder.Remove(personOf(does.substring(8)), step.with, me));
+        }
+        if (does.startsWith("closes for ")) {
+            return Optional.of(new LessonOrder.GiveCurb(
+                    personOf(does.substring(11)), right(step.with), Duration.ofMinutes(10), me));
+        }
+        if (does.startsWith("gives a pass to ")) {
+            return Optional.of(new LessonOrder.GivePass(
+                    personOf(does.substring(16)), right(step.with), Duration.ofMinutes(6), me));
+        }
+        return switch (does) {
+            case "opens" -> Optional.of(new LessonOrder.Open(me));
+            case "comes in" -> Optional.of(new LessonOrder.Join(visit(step), device(step), me));
+            case "knocks" -> Optional.of(new LessonOrder.Knock(
+                    new Arrival(visit(step), device(step), step.who, account(step), Arrival.Link.CURRENT)));
+            case "lets all in" -> Optional.of(new LessonOrder.AdmitAllListed(me));
+            case "dismisses" -> Optional.of(new LessonOrder.Dismiss(me));
+            case "raises a hand" -> visitOf(me, state).map(LessonOrder.RaiseHand::new);
+            case "loses connection" -> visitOf(me, state).map(LessonOrder.LoseConnection::new);
+            case "comes back" -> visitOf(me, state).map(LessonOrder.ComeBack::new);
+            case "switches on" -> visitOf(me, state)
+                    .map(visit -> new LessonOrder.TurnOn(visit, Appliance.valueOf(step.with)));
+            default -> throw new IllegalStateException("The cast cannot play: " + does);
+        };
+    }
+
+    /** Whoever opens comes in at once. */
+    Optional<LessonOrder> follows(LessonOrder order) {
+        return order instanceof LessonOrder.Open open
+                ? Optional.of(new LessonOrder.Join(
+                        new VisitId(VISIT + plan.lesson() + "-desk-of-" + open.by()),
+                        new DeviceId("desk of " + open.by()),
+                        open.by()))
+                : Optional.empty();
+    }
+
+    private VisitId visit(Step step) {
+        return new VisitId(VISIT + plan.lesson() + "-" + slug(step.who) + "-" + step.at.toEpochMilli());
+    }
+
+    private static DeviceId device(Step step) {
+        return new DeviceId("cast device of " + slug(step.who) + " " + slug(step.with));
+    }
+
+    /** A pupil on the own device is signed in; one on another device comes by name. */
+    private Optional<PersonId> account(Step step) {
+        return step.with.isEmpty()
+                ? plan.classList().stream()
+                        .filter(one -> one.name().equals(step.who))
+                        .map(Member::person)
+                        .findFirst()
+                : Optional.empty();
+    }
+
+    private static Optional<VisitId> visitOf(PersonId person, LessonState state) {
+        return state.visits().stream()
+                .filter(visit -> visit.goesOn() && visit.person().equals(Optional.of(person)))
+                .map(visit -> visit.id())
+                .findFirst();
+    }
+
+    private PersonId personOf(String name) {
+        return name.equals("the lead adult") ? plan.adults().get(0).person() : DemoSchool.idOf(name);
+    }
+
+    private Readers readers(String whom) {
+        return switch (whom) {
+            case "all" -> Readers.CLASS;
+            case "adults" -> Readers.ADULTS;
+            default -> Readers.only(DemoSchool.idOf(whom));
+        };
+    }
+
+    private static Rule<Permission> right(String key) {
+        return Catalogue.rightByKey(key).orElseThrow();
+    }
+
+    private static String slug(String text) {
+        return text.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+    }
+}

@@ -1,0 +1,177 @@
+package juricast.server.demo;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.stream.Collectors;
+import juricast.core.identity.LessonId;
+import juricast.core.lesson.LessonEvent;
+import juricast.core.lesson.LessonOrder;
+import juricast.core.lesson.LessonPlan;
+import juricast.core.lesson.LessonRules;
+import juricast.core.lesson.LessonState;
+import juricast.core.rules.Rulebook;
+import juricast.core.time.Span;
+import juricast.server.classes.Classes;
+import juricast.server.data.Database;
+import juricast.server.data.School;
+import juricast.server.lesson.LiveLessons;
+import juricast.server.lesson.Records;
+import juricast.server.rules.Settings;
+import org.apache.commons.csv.CSVRecord;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
+import org.springframework.core.env.Environment;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+
+/** Sets the demo up: the school, what has happened until now, and a cast that goes on from there in real time. */
+@Component
+@ConditionalOnProperty("juricast.demo")
+class Demo {
+    private static final Logger LOG = LoggerFactory.getLogger(Demo.class);
+    private static final Duration HISTORY = Duration.ofDays(8);
+    private static final Duration AHEAD = Duration.ofMinutes(30);
+
+    private final Database database;
+    private final School school;
+    private final PasswordEncoder passwords;
+    private final Classes classes;
+    private final Settings settings;
+    private final Records records;
+    private final LiveLessons lessons;
+    private final Clock clock;
+    private final Environment environment;
+    private final Map<LessonId, Deque<Cast.Cue>> toCome = new ConcurrentHashMap<>();
+    private final Map<LessonId, Cast> casts = new ConcurrentHashMap<>();
+
+    Demo(
+            Database database,
+            School school,
+            PasswordEncoder passwords,
+            Classes classes,
+            Settings settings,
+            Records records,
+            LiveLessons lessons,
+            Clock clock,
+            Environment environment) {
+        this.database = database;
+        this.school = school;
+        this.passwords = passwords;
+        this.classes = classes;
+        this.settings = settings;
+        this.records = records;
+        this.lessons = lessons;
+        this.clock = clock;
+        this.environment = environment;
+        lessons.keepConnected(Cast::isCast);
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    @Order(0)
+    void begin() {
+        boolean fresh = school.identity().isEmpty();
+        if (fresh) {
+            new DemoSchool(database, school, passwords, clock).fill();
+        }
+        Instant now = lessons.now();
+        for (Classes.Planned planned : classes.lessons(new Span(now.minus(HISTORY), now.plus(AHEAD)))) {
+            play(planned, now, fresh);
+        }
+        LOG.info(
+                """
+
+
+                Halvorn Reach School is open: http://localhost:{}
+                It is {} there ({}). The password of everybody is {}
+                  maren.oddlund   safeguarding lead: the charter, all classes and registers
+                  orla.venn       teacher: runs Tidal Navigation 8, live now
+                  ilse.brandt     teacher: opens Knotwork & Rigging 7 in some minutes
+                  ines.carrow     pupil: waits at the door of Tidal Navigation 8
+                The sign-in page lists more people to sign in as.
+                """,
+                environment.getProperty("local.server.port"),
+                school.clockTime(now),
+                school.zone(),
+                DemoSchool.PASSWORD);
+    }
+
+    /** Plays what is past at once, and keeps what is to come. */
+    private void play(Classes.Planned planned, Instant now, boolean fresh) {
+        LessonPlan plan = classes.plan(planned.id(), now).orElseThrow();
+        var cast = new Cast(plan, script(planned, now));
+        var stage = new AtomicReference<>(LessonState.NEW);
+        Rulebook rules = settings.ofClass(planned.ofClass());
+        var events = new ArrayList<LessonEvent>();
+        for (Cast.Cue cue : cast.cues(stage::get)) {
+            if (fresh && !cue.at().isAfter(now)) {
+                cue.order().get().ifPresent(order -> {
+                    decide(plan, stage, rules, cue.at(), order, events);
+                    cast.follows(order).ifPresent(next -> decide(plan, stage, rules, cue.at(), next, events));
+                });
+            }
+        }
+        if (!events.isEmpty()) {
+            records.write(planned.id(), events);
+        }
+        var toPlay = cast.cues(() -> records.state(planned.id())).stream()
+                .filter(cue -> cue.at().isAfter(now))
+                .collect(Collectors.toCollection(ArrayDeque::new));
+        if (!toPlay.isEmpty()) {
+            casts.put(planned.id(), cast);
+            toCome.put(planned.id(), toPlay);
+        }
+    }
+
+    private static void decide(
+            LessonPlan plan,
+            AtomicReference<LessonState> stage,
+            Rulebook rules,
+            Instant at,
+            LessonOrder order,
+            List<LessonEvent> events) {
+        new LessonRules(plan, stage.get(), rules, at)
+                .decide(order)
+                .either(
+                        done -> {
+                            stage.set(stage.get().after(done));
+                            events.addAll(done);
+                            return null;
+                        },
+                        refusal -> null);
+    }
+
+    private static List<CSVRecord> script(Classes.Planned planned, Instant now) {
+        if (!planned.time().until().isAfter(now)) {
+            return DemoFile.read("cast/any-finished-lesson.csv");
+        }
+        return DemoFile.find("cast/" + planned.ofClass() + ".csv")
+                .orElseGet(() -> DemoFile.read("cast/any-live-lesson.csv"));
+    }
+
+    /** The cast goes on. Each lesson plays its cues in order, so a clock that jumps plays none twice and skips none. */
+    @Scheduled(fixedDelay = 500)
+    void goOn() {
+        Instant now = lessons.now();
+        toCome.forEach((lesson, cues) -> {
+            while (!cues.isEmpty() && !cues.peek().at().isAfter(now)) {
+                cues.poll().order().get().ifPresent(order -> {
+                    lessons.carryOut(lesson, order);
+                    casts.get(lesson).follows(order).ifPresent(next -> lessons.carryOut(lesson, next));
+                });
+            }
+        });
+    }
+}

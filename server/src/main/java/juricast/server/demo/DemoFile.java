@@ -1,0 +1,39 @@
+package juricast.server.demo;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+
+/** Reads the files of the demo: CSV with a heading; lines that begin with # are remarks. */
+final class DemoFile {
+    private static final CSVFormat FORMAT = CSVFormat.DEFAULT
+            .builder()
+            .setHeader()
+            .setSkipHeaderRecord(true)
+            .setCommentMarker('#')
+            .setIgnoreEmptyLines(true)
+            .get();
+
+    private DemoFile() {}
+
+    static List<CSVRecord> read(String name) {
+        return find(name).orElseThrow(() -> new IllegalStateException("The demo has no file " + name));
+    }
+
+    static Optional<List<CSVRecord>> find(String name) {
+        try (InputStream file = DemoFile.class.getResourceAsStream("/demo/" + name)) {
+            return file == null
+                    ? Optional.empty()
+                    : Optional.of(FORMAT.parse(new InputStreamReader(file, StandardCharsets.UTF_8))
+                            .getRecords());
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+}

@@ -1,0 +1,199 @@
+package juricast.server.demo;
+
+import java.time.Clock;
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import juricast.core.identity.ClassId;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.joining.JoinWord;
+import juricast.core.joining.LinkKey;
+import juricast.core.rules.RuleValue;
+import juricast.core.time.Span;
+import juricast.server.access.Position;
+import juricast.server.classes.Classes;
+import juricast.server.data.Database;
+import juricast.server.data.School;
+import juricast.server.people.People;
+import juricast.server.rules.Settings;
+import org.apache.commons.csv.CSVRecord;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.security.crypto.password.PasswordEncoder;
+
+/**
+ * Fills an empty database with Halvorn Reach School. Its zone is chosen so that it is mid-morning there, and its third
+ * period began a quarter of an hour ago: whenever the demo starts, lessons are finished, live and coming.
+ */
+final class DemoSchool {
+    /** For everybody with an account in the demo. */
+    static final String PASSWORD = "lantern-tide-9";
+
+    private static final Duration INTO_THIRD_PERIOD = Duration.ofMinutes(12);
+    private static final int LESSON_MINUTES = 50;
+    private static final int PERIOD_MINUTES = 60;
+    private static final int WEEKS_BEFORE = 2;
+    private static final int WEEKS_AFTER = 4;
+
+    private final Database database;
+    private final School school;
+    private final String passwordHash;
+    private final Instant now;
+    private final ZoneId zone;
+    private final Instant termBegan;
+
+    DemoSchool(Database database, School school, PasswordEncoder passwords, Clock clock) {
+        this.database = database;
+        this.school = school;
+        this.passwordHash = passwords.encode(PASSWORD);
+        this.now = clock.instant();
+        this.zone = midMorningZone(now);
+        this.termBegan = now.minus(Duration.ofDays(60));
+    }
+
+    void fill() {
+        school.found("Halvorn Reach School", zone.getId());
+        database.write(sql -> {
+            people(sql);
+            charter(sql);
+            classes(sql);
+            return null;
+        });
+    }
+
+    /** The whole-hour zone in which it is between 10 and 11 o'clock; GMT names have the sign turned round. */
+    private static ZoneId midMorningZone(Instant now) {
+        int hour = now.atZone(ZoneId.of("UTC")).getHour();
+        int ahead = Math.floorMod(10 - hour + 12, 24) - 12;
+        return ahead == 0 ? ZoneId.of("UTC") : ZoneId.of("Etc/GMT" + (ahead > 0 ? "-" : "+") + Math.abs(ahead));
+    }
+
+    static PersonId idOf(String name) {
+        return new PersonId(name.toLowerCase(Locale.ROOT).replaceAll("[^a-z]+", "-"));
+    }
+
+    private void people(JdbcClient sql) {
+        for (CSVRecord row : DemoFile.read("staff.csv")) {
+            String name = row.get("name");
+            var position = Position.valueOf(row.get("position"));
+            People.add(sql, new People.Person(idOf(name), name, position, "", 0, signIn(name)), passwordHash);
+        }
+        for (CSVRecord row : DemoFile.read("pupils.csv")) {
+            String name = row.get("name");
+            People.add(
+                    sql,
+                    new People.Person(
+                            idOf(name),
+                            name,
+                            Position.PUPIL,
+                            row.get("number"),
+                            Integer.parseInt(row.get("year")),
+                            signIn(name)),
+                    passwordHash);
+        }
+    }
+
+    private static String signIn(String name) {
+        return name.toLowerCase(Locale.ROOT).replaceAll("[^a-z]+", ".");
+    }
+
+    private void charter(JdbcClient sql) {
+        for (CSVRecord row : DemoFile.read("charter.csv")) {
+            RuleValue value = RuleValue.of(row.get("rule"), row.get("value")).orElseThrow();
+            var role = Role.valueOf(row.get("role"));
+            boolean binding = row.get("binding").equals("yes");
+            Settings.add(sql, Optional.empty(), value, role, binding, idOf("Maren Oddlund"), termBegan);
+        }
+        var speak = RuleValue.parse("voice.speak=open");
+        Settings.add(
+                sql,
+                Optional.of(new ClassId("weather-lab-9")),
+                speak,
+                Role.PUPIL,
+                false,
+                idOf("Corvin Hale"),
+                termBegan);
+    }
+
+    private void classes(JdbcClient sql) {
+        var random = new Random(11);
+        var taken = new java.util.HashSet<JoinWord>();
+        int number = 0;
+        for (CSVRecord row : DemoFile.read("classes.csv")) {
+            number++;
+            JoinWord word = JoinWord.choose(random, taken);
+            taken.add(word);
+            String title = row.get("title");
+            var id = new ClassId(idOf(title).value() + row.get("year"));
+            Classes.insert(
+                    sql,
+                    new Classes.SchoolClass(
+                            id, title, Integer.parseInt(row.get("year")), new LinkKey.Link(number, 0), word));
+            Classes.join(sql, id, idOf(row.get("lead")), Role.LEAD_ADULT, termBegan);
+            if (!row.get("second").isEmpty()) {
+                Classes.join(sql, id, idOf(row.get("second")), Role.SECOND_ADULT, termBegan);
+            }
+            pupilsOf(row).forEach(pupil -> Classes.join(sql, id, pupil, Role.PUPIL, termBegan));
+            lessons(sql, id, row.get("slots"));
+        }
+    }
+
+    /** The pupils "1-30" of a year, in the order of the file. */
+    private static List<PersonId> pupilsOf(CSVRecord ofClass) {
+        List<PersonId> year = DemoFile.read("pupils.csv").stream()
+                .filter(row -> row.get("year").equals(ofClass.get("year")))
+                .map(row -> idOf(row.get("name")))
+                .toList();
+        String[] range = ofClass.get("pupils").split("-");
+        return year.subList(Integer.parseInt(range[0]) - 1, Math.min(year.size(), Integer.parseInt(range[1])));
+    }
+
+    /** Slots such as "1.3 4.1": school day 1, which is today, third period; "1.3+20" is twenty minutes later. */
+    private void lessons(JdbcClient sql, ClassId id, String slots) {
+        List<LocalDate> week = schoolWeek();
+        for (String slot : slots.split(" ")) {
+            String[] parts = slot.split("[.+]");
+            int shift = parts.length > 2 ? Integer.parseInt(parts[2]) : 0;
+            LocalDate day = week.get(Integer.parseInt(parts[0]) - 1);
+            LocalTime start = firstPeriod()
+                    .plusMinutes((Integer.parseInt(parts[1]) - 1L) * PERIOD_MINUTES)
+                    .plusMinutes(shift);
+            for (int weeks = -WEEKS_BEFORE; weeks <= WEEKS_AFTER; weeks++) {
+                Instant from = day.plusWeeks(weeks).atTime(start).atZone(zone).toInstant();
+                var lesson = new LessonId(id.value() + "-" + slot.replace('+', '-') + "-" + (weeks + WEEKS_BEFORE));
+                Classes.insertLesson(sql, id, lesson, new Span(from, from.plus(Duration.ofMinutes(LESSON_MINUTES))));
+            }
+        }
+    }
+
+    private LocalTime firstPeriod() {
+        ZonedDateTime third = now.minus(INTO_THIRD_PERIOD).atZone(zone).truncatedTo(ChronoUnit.MINUTES);
+        return third.minusMinutes(third.getMinute() % 5).toLocalTime().minusMinutes(2L * PERIOD_MINUTES);
+    }
+
+    /** Five days of which today is the first; a weekend is school only if the demo starts on it. */
+    private List<LocalDate> schoolWeek() {
+        LocalDate today = now.atZone(zone).toLocalDate();
+        Set<DayOfWeek> weekend = Set.of(DayOfWeek.SATURDAY, DayOfWeek.SUNDAY);
+        List<LocalDate> others = Stream.iterate(today.plusDays(1), day -> day.plusDays(1))
+                .filter(day -> !weekend.contains(day.getDayOfWeek()))
+                .limit(4)
+                .collect(Collectors.toCollection(ArrayList::new));
+        others.add(0, today);
+        return others;
+    }
+}

@@ -1,0 +1,72 @@
+package juricast.server.front;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import juricast.server.access.For;
+import juricast.server.data.Ids;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/** One page for all addresses of the front end; its styles carry a number that is new each time. */
+@RestController
+class FrontPage {
+    private static final String NONCE = "%NONCE%";
+    private static final String POLICY = "default-src 'self'; style-src 'self' 'nonce-%s'; img-src 'self' data:;"
+            + " object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+
+    private final String page;
+
+    FrontPage() throws IOException {
+        try (InputStream built = FrontPage.class.getResourceAsStream("/web/index.html")) {
+            page = built == null
+                    ? "<!doctype html><title>Juricast</title><p>The front end is not built. Run ./juricast build"
+                    : new String(built.readAllBytes(), StandardCharsets.UTF_8);
+        }
+    }
+
+    @For(anyone = true)
+    @GetMapping(
+            path = {
+                "/",
+                "/sign-in",
+                "/first-start",
+                "/today",
+                "/charter",
+                "/people",
+                "/classes",
+                "/classes/**",
+                "/lessons/**",
+                "/join/**",
+                "/seat/**",
+                "/looks"
+            },
+            produces = MediaType.TEXT_HTML_VALUE)
+    @io.swagger.v3.oas.annotations.Hidden
+    ResponseEntity<String> page() {
+        String nonce = Ids.next();
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.noStore())
+                .header("Content-Security-Policy", POLICY.formatted(nonce))
+                .body(page.replace(NONCE, nonce));
+    }
+
+    /** Built files have their content's hash in the name, so they may be kept for ever. */
+    @Configuration
+    static class Files implements WebMvcConfigurer {
+        @Override
+        public void addResourceHandlers(ResourceHandlerRegistry registry) {
+            registry.addResourceHandler("/assets/**")
+                    .addResourceLocations("classpath:/web/assets/")
+                    .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePublic());
+            registry.addResourceHandler("/favicon.svg").addResourceLocations("classpath:/web/");
+        }
+    }
+}

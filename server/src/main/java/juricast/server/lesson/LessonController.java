@@ -1,0 +1,348 @@
+package juricast.server.lesson;
+
+import static juricast.server.access.Position.LEAD;
+import static juricast.server.access.Position.TEACHER;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import juricast.core.identity.DeviceId;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.identity.VisitId;
+import juricast.core.lesson.Appliance;
+import juricast.core.lesson.LessonOrder;
+import juricast.core.lesson.Readers;
+import juricast.core.lesson.Visit;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Permission;
+import juricast.core.rules.Rule;
+import juricast.core.rules.RuleValue;
+import juricast.server.access.Cookies;
+import juricast.server.access.For;
+import juricast.server.access.SignedIn;
+import juricast.server.data.Ids;
+import juricast.server.problems.Problem;
+import juricast.server.words.RefusalWords;
+import juricast.server.words.RuleWords;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.*;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What adults do in a lesson. Each order answers with the desk as it is afterwards, or with why it was refused. */
+@RestController
+@RequestMapping("/api/lessons/{lesson}")
+class LessonController {
+    private final LiveLessons lessons;
+    private final Viewers viewers;
+    private final DeskJson desks;
+    private final RefusalWords refusals;
+    private final RuleWords words;
+    private final JsonMapper json;
+
+    LessonController(
+            LiveLessons lessons,
+            Viewers viewers,
+            DeskJson desks,
+            RefusalWords refusals,
+            RuleWords words,
+            JsonMapper json) {
+        this.lessons = lessons;
+        this.viewers = viewers;
+        this.desks = desks;
+        this.refusals = refusals;
+        this.words = words;
+        this.json = json;
+    }
+
+    /** Under whose name to let somebody in; none where the door knows who it is. */
+    record AdmitRequest(@Nullable String as) {}
+
+    record MuteRequest(boolean keepMuted) {}
+
+    record SettingRequest(String rule, String value) {}
+
+    record LoanRequest(String person, String rule, int minutes) {}
+
+    record RemoveRequest(String why) {}
+
+    /** @param person to whom, for one; none otherwise */
+    record SayRequest(Readers.Kind to, @Nullable String person, String text) {}
+
+    /** The lesson as this adult sees it; looking never opens it (need D1). */
+    @GetMapping("/desk")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk desk(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
+        return seen(known(lesson, caller), caller, 0);
+    }
+
+    @GetMapping(path = "/desk/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    @For({TEACHER, LEAD})
+    SseEmitter stream(
+            @PathVariable String lesson,
+            @RequestHeader(name = "Last-Event-ID", defaultValue = "0") int last,
+            @AuthenticationPrincipal SignedIn caller,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        LessonId id = known(lesson, caller);
+        DeviceId device = Cookies.deviceOrNew(request, response);
+        VisitId visit = lessons.look(id)
+                .state()
+                .visitOf(device)
+                .filter(one -> one.person().equals(Optional.of(caller.person())))
+                .map(Visit::id)
+                .orElse(new VisitId("a look from " + Ids.next()));
+        return viewers.open(id, visit, last, after -> {
+            DeskJson.Desk desk = seen(id, caller, after);
+            return new Viewer.Numbered(desk.number(), json.writeValueAsString(desk));
+        });
+    }
+
+    /** Opens the lesson and comes in. */
+    @PostMapping("/open")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk open(
+            @PathVariable String lesson,
+            @AuthenticationPrincipal SignedIn caller,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        order(lesson, caller, new LessonOrder.Open(caller.person()));
+        return join(lesson, caller, request, response);
+    }
+
+    /** Comes in as an adult, to help or again. */
+    @PostMapping("/join")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk join(
+            @PathVariable String lesson,
+            @AuthenticationPrincipal SignedIn caller,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        LessonId id = known(lesson, caller);
+        DeviceId device = Cookies.deviceOrNew(request, response);
+        Optional<Visit> before = lessons.look(id).state().visitOf(device).filter(one -> one.person()
+                .equals(Optional.of(caller.person())));
+        return before.isPresent()
+                ? order(lesson, caller, new LessonOrder.ComeBack(before.get().id()))
+                : order(lesson, caller, new LessonOrder.Join(new VisitId(Ids.next()), device, caller.person()));
+    }
+
+    @PostMapping("/leave")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk leave(
+            @PathVariable String lesson, @AuthenticationPrincipal SignedIn caller, HttpServletRequest request) {
+        LessonId id = known(lesson, caller);
+        return Cookies.device(request)
+                .flatMap(device -> lessons.look(id).state().visitOf(device))
+                .filter(one -> one.person().equals(Optional.of(caller.person())))
+                .map(visit -> order(lesson, caller, new LessonOrder.Leave(visit.id())))
+                .orElseGet(() -> seen(id, caller, 0));
+    }
+
+    @PostMapping("/visits/{visit}/admit")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk admit(
+            @PathVariable String lesson,
+            @PathVariable String visit,
+            @RequestBody AdmitRequest request,
+            @AuthenticationPrincipal SignedIn caller) {
+        Optional<PersonId> as = Optional.ofNullable(request.as).map(PersonId::new);
+        return order(lesson, caller, new LessonOrder.Admit(new VisitId(visit), as, caller.person()));
+    }
+
+    @PostMapping("/admit-all-listed")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk admitAllListed(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
+        return order(lesson, caller, new LessonOrder.AdmitAllListed(caller.person()));
+    }
+
+    @PostMapping("/visits/{visit}/turn-away")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk turnAway(
+            @PathVariable String lesson, @PathVariable String visit, @AuthenticationPrincipal SignedIn caller) {
+        return order(lesson, caller, new LessonOrder.TurnAway(new VisitId(visit), caller.person()));
+    }
+
+    @PostMapping("/mute-all")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk muteAll(
+            @PathVariable String lesson, @RequestBody MuteRequest request, @AuthenticationPrincipal SignedIn caller) {
+        return order(lesson, caller, new LessonOrder.MuteAll(request.keepMuted, caller.person()));
+    }
+
+    /** Switches something of a pupil off. There is no way to switch anything of somebody else's on. */
+    @PostMapping("/people/{person}/off/{what}")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk turnOff(
+            @PathVariable String lesson,
+            @PathVariable String person,
+            @PathVariable Appliance what,
+            @AuthenticationPrincipal SignedIn caller) {
+        return order(lesson, caller, new LessonOrder.TurnOff(new PersonId(person), what, caller.person()));
+    }
+
+    @PostMapping("/people/{person}/lower-hand")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk lowerHand(
+            @PathVariable String lesson, @PathVariable String person, @AuthenticationPrincipal SignedIn caller) {
+        return order(lesson, caller, new LessonOrder.LowerHand(new PersonId(person), caller.person()));
+    }
+
+    /** The door or a right, for all pupils, while this lesson lasts. */
+    @PutMapping("/live-setting")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk setLive(
+            @PathVariable String lesson,
+            @RequestBody SettingRequest request,
+            @AuthenticationPrincipal SignedIn caller) {
+        RuleValue value = RuleValue.of(String.valueOf(request.rule), String.valueOf(request.value))
+                .filter(one -> one.rule().equals(Catalogue.DOOR) || Catalogue.RIGHTS.contains(one.rule()))
+                .orElseThrow(() -> Problem.notReadable(
+                        "This cannot be set from the desk",
+                        "“%s” cannot be “%s”. Nothing was changed.".formatted(request.rule, request.value),
+                        "Choose one of the values shown.",
+                        List.of()));
+        return order(lesson, caller, new LessonOrder.SetLive(value, caller.person()));
+    }
+
+    @PostMapping("/passes")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk givePass(
+            @PathVariable String lesson, @RequestBody LoanRequest request, @AuthenticationPrincipal SignedIn caller) {
+        return order(
+                lesson,
+                caller,
+                new LessonOrder.GivePass(
+                        person(request.person), right(request.rule), minutes(request.minutes), caller.person()));
+    }
+
+    @PostMapping("/curbs")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk giveCurb(
+            @PathVariable String lesson, @RequestBody LoanRequest request, @AuthenticationPrincipal SignedIn caller) {
+        return order(
+                lesson,
+                caller,
+                new LessonOrder.GiveCurb(
+                        person(request.person), right(request.rule), minutes(request.minutes), caller.person()));
+    }
+
+    @DeleteMapping("/people/{person}/loans/{rule}")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk endLoan(
+            @PathVariable String lesson,
+            @PathVariable String person,
+            @PathVariable String rule,
+            @AuthenticationPrincipal SignedIn caller) {
+        return order(lesson, caller, new LessonOrder.EndLoan(new PersonId(person), right(rule), caller.person()));
+    }
+
+    @PostMapping("/people/{person}/remove")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk remove(
+            @PathVariable String lesson,
+            @PathVariable String person,
+            @RequestBody RemoveRequest request,
+            @AuthenticationPrincipal SignedIn caller) {
+        String why = request.why == null ? "" : request.why;
+        return order(lesson, caller, new LessonOrder.Remove(new PersonId(person), why, caller.person()));
+    }
+
+    @PostMapping("/people/{person}/allow-back")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk allowBack(
+            @PathVariable String lesson, @PathVariable String person, @AuthenticationPrincipal SignedIn caller) {
+        return order(lesson, caller, new LessonOrder.AllowBack(new PersonId(person), caller.person()));
+    }
+
+    @PostMapping("/words")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk say(
+            @PathVariable String lesson, @RequestBody SayRequest request, @AuthenticationPrincipal SignedIn caller) {
+        LessonId id = known(lesson, caller);
+        VisitId visit = lessons.look(id).state().visits().stream()
+                .filter(one -> one.isPresent() && one.person().equals(Optional.of(caller.person())))
+                .map(Visit::id)
+                .findFirst()
+                .orElse(new VisitId("not in"));
+        return order(lesson, caller, new LessonOrder.Say(visit, readers(request.to, request.person), request.text));
+    }
+
+    @PostMapping("/dismiss")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk dismiss(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
+        return order(lesson, caller, new LessonOrder.Dismiss(caller.person()));
+    }
+
+    /** Why a right, or the door, is as it is. @param person one pupil; none for the whole class */
+    @GetMapping("/why/{rule}")
+    @For({TEACHER, LEAD})
+    RuleWords.Why why(
+            @PathVariable String lesson,
+            @PathVariable String rule,
+            @RequestParam(required = false) @Nullable String person,
+            @AuthenticationPrincipal SignedIn caller) {
+        LiveLesson.Snapshot live = lessons.look(known(lesson, caller));
+        Rule<?> asked = Catalogue.byKey(rule).orElseThrow(() -> Problem.notThere("This rule"));
+        if (person == null) {
+            return words.forAdults(live.state().rules(live.rules()).ruling(asked, Role.PUPIL, lessons.now()));
+        }
+        var pupil = live.plan().member(new PersonId(person)).orElseThrow(() -> Problem.notThere("This pupil"));
+        return words.forAdults(
+                live.state().rulesFor(pupil.person(), live.rules()).ruling(asked, pupil.role(), lessons.now()));
+    }
+
+    private DeskJson.Desk order(String lesson, SignedIn caller, LessonOrder order) {
+        LessonId id = known(lesson, caller);
+        return lessons.carryOut(id, order).either(done -> seen(id, caller, 0), refusal -> {
+            throw refusals.problem(refusal, lessons.look(id).plan(), false);
+        });
+    }
+
+    /** The lesson, if the caller is one of its adults. */
+    private LessonId known(String lesson, SignedIn caller) {
+        var id = new LessonId(lesson);
+        var plan = lessons.look(id).plan();
+        if (plan.adults().stream().noneMatch(adult -> adult.person().equals(caller.person()))) {
+            throw Problem.notYours(
+                    "You are not an adult of “%s”".formatted(plan.title()),
+                    "Ask %s, or the safeguarding lead."
+                            .formatted(plan.adults().stream()
+                                    .map(adult -> adult.name())
+                                    .findFirst()
+                                    .orElse("the office")));
+        }
+        return id;
+    }
+
+    private DeskJson.Desk seen(LessonId id, SignedIn caller, int after) {
+        return desks.of(lessons.look(id), caller.person(), after, lessons.now());
+    }
+
+    static Readers readers(Readers.Kind kind, @Nullable String person) {
+        return kind == Readers.Kind.ONE
+                ? Readers.only(person(person))
+                : kind == Readers.Kind.ADULTS ? Readers.ADULTS : Readers.CLASS;
+    }
+
+    private static PersonId person(@Nullable String id) {
+        if (id == null || id.isBlank()) {
+            throw Problem.notReadable("Nobody is named", "Nothing was changed.", "Choose a person.", List.of());
+        }
+        return new PersonId(id);
+    }
+
+    private static Rule<Permission> right(String key) {
+        return Catalogue.rightByKey(String.valueOf(key)).orElseThrow(() -> Problem.notThere("This right"));
+    }
+
+    private static Duration minutes(int count) {
+        return Duration.ofMinutes(count);
+    }
+}

@@ -1,0 +1,67 @@
+package juricast.server.lesson;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import juricast.core.lesson.LessonEvent;
+import juricast.core.lesson.LessonPlan;
+import juricast.core.lesson.LessonRules;
+import juricast.core.lesson.LessonState;
+import juricast.core.rules.Rulebook;
+
+/** One lesson in memory. Orders change it one at a time, under its own lock; readers take a {@link Snapshot}. */
+final class LiveLesson {
+    /** Who looks on; see {@link Viewer}. */
+    final Set<Viewer> viewers = ConcurrentHashMap.newKeySet();
+
+    private final List<LessonEvent> events = new ArrayList<>();
+    private String hash;
+    private long revision = -1;
+    private volatile Snapshot snapshot;
+
+    LiveLesson(LessonPlan plan, Rulebook rules, LessonJournal.Record record, long revision) {
+        events.addAll(record.events());
+        hash = record.hash();
+        this.revision = revision;
+        snapshot = new Snapshot(plan, rules, LessonState.NEW.after(record.events()), List.copyOf(events));
+    }
+
+    /** A lesson as it stood at one moment; never changes. */
+    record Snapshot(LessonPlan plan, Rulebook rules, LessonState state, List<LessonEvent> events) {
+        LessonRules at(Instant now) {
+            return new LessonRules(plan, state, rules, now);
+        }
+    }
+
+    Snapshot snapshot() {
+        return snapshot;
+    }
+
+    String hash() {
+        return hash;
+    }
+
+    long revision() {
+        return revision;
+    }
+
+    /** Takes up a plan and rules that were changed. */
+    void planned(LessonPlan plan, Rulebook rules, long asOf) {
+        revision = asOf;
+        snapshot = new Snapshot(plan, rules, snapshot.state, snapshot.events);
+    }
+
+    /** Takes up events that are on the disk. */
+    void happened(List<LessonEvent> more, String lastHash) {
+        events.addAll(more);
+        hash = lastHash;
+        snapshot = new Snapshot(
+                snapshot.plan,
+                snapshot.rules,
+                snapshot.state.after(more),
+                Collections.unmodifiableList(new ArrayList<>(events)));
+    }
+}

@@ -1,0 +1,190 @@
+package juricast.server.lesson;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.VisitId;
+import juricast.core.lesson.Decision;
+import juricast.core.lesson.LessonEvent;
+import juricast.core.lesson.LessonOrder;
+import juricast.core.lesson.LessonPlan;
+import juricast.core.lesson.Visit;
+import juricast.core.rules.Rulebook;
+import juricast.server.classes.Classes;
+import juricast.server.data.Database;
+import juricast.server.problems.Problem;
+import juricast.server.rules.Settings;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+
+/**
+ * All lessons that run. An order is decided under its lesson's lock, is on the disk before it is acknowledged, and is
+ * then shown to every viewer. After a restart, lessons are what their events say.
+ */
+@Component
+public class LiveLessons {
+    private static final Logger LOG = LoggerFactory.getLogger(LiveLessons.class);
+
+    /** After a start, browsers have this long to come back before their silence is counted. */
+    private static final int SILENCE_MS = 20_000;
+
+    private static final int SILENT_ROUNDS = 4;
+
+    private final Map<LessonId, LiveLesson> lessons = new ConcurrentHashMap<>();
+    private final Map<VisitId, Integer> silent = new ConcurrentHashMap<>();
+    private final Classes classes;
+    private final Settings settings;
+    private final LessonJournal journal;
+    private final Database database;
+    private final Clock clock;
+    private volatile Predicate<VisitId> simulated = visit -> false;
+
+    LiveLessons(Classes classes, Settings settings, LessonJournal journal, Database database, Clock clock) {
+        this.classes = classes;
+        this.settings = settings;
+        this.journal = journal;
+        this.database = database;
+        this.clock = clock;
+    }
+
+    /** Names the visits that a stand-in keeps connected, because no browser of theirs ever will. */
+    public void keepConnected(Predicate<VisitId> visits) {
+        simulated = visits;
+    }
+
+    /** The time, to the millisecond that is stored. */
+    public Instant now() {
+        return clock.instant().truncatedTo(ChronoUnit.MILLIS);
+    }
+
+    /** Carries an order out. When it returns, the order counts even if the process is killed, or it did nothing. */
+    public Decision carryOut(LessonId id, LessonOrder order) {
+        LiveLesson lesson = of(id);
+        Decision decision;
+        synchronized (lesson) {
+            refresh(id, lesson);
+            decision = lesson.snapshot().at(now()).decide(order);
+            decision.either(
+                    events -> {
+                        keep(id, lesson, events);
+                        return null;
+                    },
+                    refusal -> null);
+        }
+        lesson.viewers.forEach(Viewer::wake);
+        return decision;
+    }
+
+    private void keep(LessonId id, LiveLesson lesson, List<LessonEvent> events) {
+        if (events.isEmpty()) {
+            return;
+        }
+        int after = lesson.snapshot().events().size();
+        lesson.happened(events, journal.append(id, after, lesson.hash(), events).join());
+    }
+
+    /** A lesson as it is now. */
+    public LiveLesson.Snapshot look(LessonId id) {
+        LiveLesson lesson = of(id);
+        synchronized (lesson) {
+            refresh(id, lesson);
+        }
+        return lesson.snapshot();
+    }
+
+    /** The lesson itself; it is read from the disk when somebody first asks. */
+    LiveLesson of(LessonId id) {
+        return lessons.computeIfAbsent(id, this::load);
+    }
+
+    private LiveLesson load(LessonId id) {
+        long revision = database.revision();
+        return new LiveLesson(plan(id), rules(id), journal.read(id), revision);
+    }
+
+    private void refresh(LessonId id, LiveLesson lesson) {
+        long revision = database.revision();
+        if (lesson.revision() != revision) {
+            lesson.planned(plan(id), rules(id), revision);
+        }
+    }
+
+    private LessonPlan plan(LessonId id) {
+        return classes.plan(id, now()).orElseThrow(() -> Problem.notThere("This lesson"));
+    }
+
+    private Rulebook rules(LessonId id) {
+        return settings.ofClass(classes.lesson(id)
+                .orElseThrow(() -> Problem.notThere("This lesson"))
+                .ofClass());
+    }
+
+    /** After a start, everyone who was in has a moment to come back; who does not has lost the connection. */
+    @EventListener(ApplicationReadyEvent.class)
+    @Order(1) // after the demo, if there is one, has written what is past
+    void goOn() {
+        for (LessonId id : journal.begunAndNotOver()) {
+            try {
+                of(id);
+            } catch (LessonJournal.DamagedRecord damaged) {
+                LOG.error("{}. This lesson cannot go on; all others can.", damaged.getMessage());
+            }
+        }
+        LOG.info("{} lessons go on where they were", lessons.size());
+    }
+
+    /** Ends what ends by itself, and shows changed rules; a quarter of a second is soon enough for a countdown. */
+    @Scheduled(fixedDelay = 250)
+    void tick() {
+        lessons.forEach((id, lesson) -> {
+            try {
+                boolean due = !now().isBefore(lesson.snapshot().at(now()).nextTick());
+                if (!lesson.snapshot().state().isOver() && (due || lesson.revision() != database.revision())) {
+                    carryOut(id, new LessonOrder.Tick());
+                }
+            } catch (RuntimeException failed) {
+                LOG.error("The clock could not tick in lesson {}", id, failed);
+            }
+        });
+    }
+
+    /** Notices devices that have been without a line for a while. */
+    @Scheduled(initialDelay = SILENCE_MS, fixedDelay = 2000)
+    void noticeSilence() {
+        lessons.forEach((id, lesson) -> lesson.snapshot().state().visits().stream()
+                .filter(visit -> visit.goesOn() && visit.connected() && !simulated.test(visit.id()))
+                .map(Visit::id)
+                .filter(visit -> lesson.viewers.stream().noneMatch(viewer -> viewer.isOf(visit)))
+                .forEach(visit -> silent.merge(visit, 1, Integer::sum)));
+        silent.forEach((visit, rounds) -> {
+            LessonId lesson = lessonOf(visit);
+            boolean heard = lesson == null || of(lesson).viewers.stream().anyMatch(viewer -> viewer.isOf(visit));
+            if (heard) {
+                silent.remove(visit);
+            } else if (rounds >= SILENT_ROUNDS) {
+                silent.remove(visit);
+                carryOut(lesson, new LessonOrder.LoseConnection(visit));
+            }
+        });
+    }
+
+    /** Where a visit belongs, if it is of a lesson in memory; null otherwise. */
+    @org.jspecify.annotations.Nullable
+    LessonId lessonOf(VisitId visit) {
+        return lessons.entrySet().stream()
+                .filter(one -> one.getValue().snapshot().state().visit(visit).isPresent())
+                .map(Map.Entry::getKey)
+                .findFirst()
+                .orElse(null);
+    }
+}

@@ -1,0 +1,47 @@
+package juricast.server.lesson;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import juricast.core.identity.LessonId;
+import juricast.core.lesson.LessonEvent;
+import juricast.core.lesson.LessonPlan;
+import juricast.core.lesson.LessonState;
+import juricast.core.rules.Rulebook;
+import org.springframework.stereotype.Component;
+
+/** What happened in a lesson, whole: the register reads it, later the replay. */
+@Component
+public class Records {
+    private final LiveLessons lessons;
+    private final LessonJournal journal;
+
+    Records(LiveLessons lessons, LessonJournal journal) {
+        this.lessons = lessons;
+        this.journal = journal;
+    }
+
+    /** The whole record of a lesson. @param begun whether anything has happened in it yet */
+    public record Record(
+            LessonPlan plan, Rulebook rules, List<LessonEvent> events, boolean begun, Optional<Instant> dismissedAt) {}
+
+    public Record of(LessonId id) {
+        LiveLesson.Snapshot lesson = lessons.look(id);
+        return new Record(
+                lesson.plan(),
+                lesson.rules(),
+                lesson.events(),
+                lesson.state().opened().isPresent(),
+                lesson.state().dismissedAt());
+    }
+
+    /** How a lesson stands. */
+    public LessonState state(LessonId id) {
+        return lessons.look(id).state();
+    }
+
+    /** Writes the whole record of a lesson that has none yet, before anybody looks at it: for lessons played ahead. */
+    public void write(LessonId id, List<LessonEvent> events) {
+        journal.append(id, 0, LessonJournal.BEGINNING, events).join();
+    }
+}

@@ -1,0 +1,372 @@
+package juricast.server.lesson;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import juricast.core.entry.Arrival;
+import juricast.core.identity.DeviceId;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.VisitId;
+import juricast.core.joining.LinkKey;
+import juricast.core.lesson.Appliance;
+import juricast.core.lesson.LessonOrder;
+import juricast.core.lesson.LessonPlan;
+import juricast.core.lesson.Readers;
+import juricast.core.lesson.Visit;
+import juricast.core.limits.Limits;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Rule;
+import juricast.core.time.Span;
+import juricast.server.access.Cookies;
+import juricast.server.access.For;
+import juricast.server.access.Position;
+import juricast.server.access.SignedIn;
+import juricast.server.access.TryLimit;
+import juricast.server.classes.Classes;
+import juricast.server.data.Ids;
+import juricast.server.data.School;
+import juricast.server.problems.Problem;
+import juricast.server.words.RefusalWords;
+import juricast.server.words.RuleWords;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.*;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What arrivals and pupils do. A visit belongs to the device that knocked: nobody else can see it or act for it. */
+@RestController
+@RequestMapping("/api")
+class SeatController {
+    /** How long before its planned start a lesson is the one that a link leads to. */
+    private static final Duration LINK_LEADS_FROM = Duration.ofMinutes(60);
+
+    private static final Duration LINK_LEADS_UNTIL = Duration.ofMinutes(30);
+    private static final Duration LOOK_AHEAD = Duration.ofDays(21);
+
+    private final LiveLessons lessons;
+    private final Viewers viewers;
+    private final SeatJson seats;
+    private final RefusalWords refusals;
+    private final RuleWords words;
+    private final JsonMapper json;
+    private final Classes classes;
+    private final School school;
+    private final TryLimit wordLimit;
+    private final TryLimit guessLimit;
+    private final TryLimit knockLimit;
+
+    SeatController(
+            LiveLessons lessons,
+            Viewers viewers,
+            SeatJson seats,
+            RefusalWords refusals,
+            RuleWords words,
+            Classes classes,
+            School school,
+            JsonMapper json,
+            Clock clock) {
+        this.lessons = lessons;
+        this.viewers = viewers;
+        this.seats = seats;
+        this.refusals = refusals;
+        this.words = words;
+        this.classes = classes;
+        this.school = school;
+        this.json = json;
+        this.wordLimit = new TryLimit(6, Duration.ofMinutes(2), clock);
+        // A family or a whole ship may share one address; somebody who drops the cookie is held by this one.
+        this.guessLimit = new TryLimit(60, Duration.ofMinutes(2), clock);
+        this.knockLimit = new TryLimit(12, Duration.ofMinutes(1), clock);
+    }
+
+    /**
+     * What a link leads to, before anyone knocks: the least that is needed. @param lesson none if no lesson is near
+     *
+     * @param next when the next lesson is, if none is near
+     * @param needsWord whether the join word is asked for; not of those who are signed in and on the list
+     */
+    record Doorstep(
+            String title,
+            List<String> adults,
+            @Nullable String lesson,
+            @Nullable Instant starts,
+            @Nullable Instant ends,
+            @Nullable Instant next,
+            boolean needsWord,
+            @Nullable String name,
+            @Nullable String visit) {}
+
+    record KnockRequest(String name, @Nullable String word) {}
+
+    record Knocked(String visit) {}
+
+    record SaySeatRequest(Readers.Kind to, @Nullable String person, String text) {}
+
+    record NameRequest(String name) {}
+
+    @GetMapping("/doorsteps/{token}")
+    @For(anyone = true)
+    Doorstep doorstep(
+            @PathVariable String token,
+            @AuthenticationPrincipal @Nullable SignedIn caller,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        Classes.SchoolClass found = classOf(token);
+        DeviceId device = Cookies.deviceOrNew(request, response);
+        List<Classes.Planned> near = near(found);
+        Optional<Classes.Planned> lesson = current(near);
+        boolean isMember = caller != null && isListed(found, caller.person());
+        Optional<String> visit = lesson.flatMap(
+                        one -> lessons.look(one.id()).state().visitOf(device))
+                .map(one -> one.id().value());
+        return new Doorstep(
+                found.title(),
+                classes.members(found.id(), lessons.now()).stream()
+                        .filter(one -> one.role().isAdultInCharge())
+                        .map(Member::name)
+                        .toList(),
+                lesson.map(one -> one.id().value()).orElse(null),
+                lesson.map(one -> one.time().from()).orElse(null),
+                lesson.map(one -> one.time().until()).orElse(null),
+                near.stream()
+                        .map(one -> one.time().from())
+                        .filter(from -> from.isAfter(lessons.now()))
+                        .findFirst()
+                        .orElse(null),
+                !isMember,
+                caller == null || caller.position() != Position.PUPIL ? null : caller.name(),
+                visit.orElse(null));
+    }
+
+    /** Knocks. The answer is a visit; what becomes of it comes on its stream. */
+    @PostMapping("/doorsteps/{token}/knock")
+    @For(anyone = true)
+    Knocked knock(
+            @PathVariable String token,
+            @RequestBody KnockRequest wanted,
+            @AuthenticationPrincipal @Nullable SignedIn caller,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        Classes.SchoolClass found = classOf(token);
+        DeviceId device = Cookies.deviceOrNew(request, response);
+        String address = request.getRemoteAddr() + " at " + found.id();
+        if (knockLimit.isReached(device + address)
+                || wordLimit.isReached(device + address)
+                || guessLimit.isReached(address)) {
+            throw Problem.tooMany(
+                    "Too many tries", "Wait two minutes, then try again with the word your teacher gave you.");
+        }
+        boolean isMember = caller != null && isListed(found, caller.person());
+        if (!isMember && !found.word().isSaidBy(wanted.word == null ? "" : wanted.word)) {
+            wordLimit.failed(device + address);
+            guessLimit.failed(address);
+            throw Problem.refused(
+                    "wrong-word",
+                    "That is not the join word of this class",
+                    "You have not knocked yet. Your name is still here.",
+                    "Look at your joining note again: two words and a number, such as amber-kelp-47.");
+        }
+        String name = nameOf(wanted, caller, isMember);
+        Classes.Planned lesson = current(near(found))
+                .orElseThrow(() -> Problem.refused(
+                        "no-lesson-now",
+                        "There is no lesson now",
+                        "Nobody is there to let you in.",
+                        "Come back shortly before your lesson begins."));
+        Optional<Visit> before =
+                lessons.look(lesson.id()).state().visitOf(device).filter(visit -> !visit.isWaiting());
+        if (before.isPresent()) {
+            return new Knocked(before.get().id().value());
+        }
+        knockLimit.failed(device + address);
+        var visit = new VisitId(Ids.next());
+        Optional<PersonId> account = isMember ? Optional.of(caller.person()) : Optional.empty();
+        var link = isCurrent(token, found) ? Arrival.Link.CURRENT : Arrival.Link.RETIRED;
+        carryOut(lesson.id(), new LessonOrder.Knock(new Arrival(visit, device, name, account, link)));
+        return new Knocked(visit.value());
+    }
+
+    @GetMapping("/seats/{visit}")
+    @For(anyone = true)
+    SeatJson.Seat seat(@PathVariable String visit, HttpServletRequest request) {
+        Mine mine = mine(visit, request);
+        return seats.of(lessons.look(mine.lesson), mine.visit, 0, lessons.now());
+    }
+
+    @GetMapping(path = "/seats/{visit}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    @For(anyone = true)
+    SseEmitter stream(
+            @PathVariable String visit,
+            @RequestHeader(name = "Last-Event-ID", defaultValue = "0") int last,
+            HttpServletRequest request) {
+        Mine mine = mine(visit, request);
+        return viewers.open(mine.lesson, mine.visit, last, after -> {
+            SeatJson.Seat seat = seats.of(lessons.look(mine.lesson), mine.visit, after, lessons.now());
+            return new Viewer.Numbered(seat.number(), json.writeValueAsString(seat));
+        });
+    }
+
+    @PostMapping("/seats/{visit}/on/{what}")
+    @For(anyone = true)
+    SeatJson.Seat turnOn(@PathVariable String visit, @PathVariable Appliance what, HttpServletRequest request) {
+        return order(mine(visit, request), new LessonOrder.TurnOn(new VisitId(visit), what));
+    }
+
+    @PostMapping("/seats/{visit}/off/{what}")
+    @For(anyone = true)
+    SeatJson.Seat turnOff(@PathVariable String visit, @PathVariable Appliance what, HttpServletRequest request) {
+        Mine mine = mine(visit, request);
+        PersonId me = mine.person();
+        return order(mine, new LessonOrder.TurnOff(me, what, me));
+    }
+
+    @PutMapping("/seats/{visit}/hand")
+    @For(anyone = true)
+    SeatJson.Seat raiseHand(@PathVariable String visit, HttpServletRequest request) {
+        return order(mine(visit, request), new LessonOrder.RaiseHand(new VisitId(visit)));
+    }
+
+    @DeleteMapping("/seats/{visit}/hand")
+    @For(anyone = true)
+    SeatJson.Seat lowerHand(@PathVariable String visit, HttpServletRequest request) {
+        Mine mine = mine(visit, request);
+        PersonId me = mine.person();
+        return order(mine, new LessonOrder.LowerHand(me, me));
+    }
+
+    @PostMapping("/seats/{visit}/words")
+    @For(anyone = true)
+    SeatJson.Seat say(@PathVariable String visit, @RequestBody SaySeatRequest said, HttpServletRequest request) {
+        Readers to = LessonController.readers(said.to, said.person);
+        return order(
+                mine(visit, request), new LessonOrder.Say(new VisitId(visit), to, said.text == null ? "" : said.text));
+    }
+
+    @PutMapping("/seats/{visit}/name")
+    @For(anyone = true)
+    SeatJson.Seat rename(@PathVariable String visit, @RequestBody NameRequest wanted, HttpServletRequest request) {
+        return order(
+                mine(visit, request),
+                new LessonOrder.Rename(new VisitId(visit), wanted.name == null ? "" : wanted.name));
+    }
+
+    @PostMapping("/seats/{visit}/leave")
+    @For(anyone = true)
+    SeatJson.Seat leave(@PathVariable String visit, HttpServletRequest request) {
+        return order(mine(visit, request), new LessonOrder.Leave(new VisitId(visit)));
+    }
+
+    /** Why one of one's own rights is as it is, in a pupil's words. */
+    @GetMapping("/seats/{visit}/why/{rule}")
+    @For(anyone = true)
+    RuleWords.Why why(@PathVariable String visit, @PathVariable String rule, HttpServletRequest request) {
+        Mine mine = mine(visit, request);
+        LiveLesson.Snapshot live = lessons.look(mine.lesson);
+        PersonId me = mine.person();
+        Rule<?> asked = Catalogue.rightByKey(rule).orElseThrow(() -> Problem.notThere("This rule"));
+        return words.forPupils(live.state()
+                .rulesFor(me, live.rules())
+                .ruling(asked, live.plan().roleOf(me), lessons.now()));
+    }
+
+    /** A visit of the calling device. */
+    private record Mine(LessonId lesson, VisitId visit, Visit now) {
+        PersonId person() {
+            return now.person().orElseThrow(() -> Problem.notThere("Your seat"));
+        }
+    }
+
+    private Mine mine(String visit, HttpServletRequest request) {
+        var id = new VisitId(visit);
+        LessonId lesson = lessons.lessonOf(id);
+        if (lesson == null) {
+            throw Problem.notThere("This seat");
+        }
+        Visit found = lessons.look(lesson).state().visit(id).orElseThrow();
+        boolean isMine = Cookies.device(request)
+                .filter(device -> device.equals(found.arrival().device()))
+                .isPresent();
+        if (!isMine) {
+            throw Problem.notThere("This seat");
+        }
+        return new Mine(lesson, id, found);
+    }
+
+    private SeatJson.Seat order(Mine mine, LessonOrder order) {
+        carryOut(mine.lesson, order);
+        return seats.of(lessons.look(mine.lesson), mine.visit, 0, lessons.now());
+    }
+
+    private void carryOut(LessonId lesson, LessonOrder order) {
+        lessons.carryOut(lesson, order).either(done -> null, refusal -> {
+            LessonPlan plan = lessons.look(lesson).plan();
+            throw refusals.problem(refusal, plan, true);
+        });
+    }
+
+    private Classes.SchoolClass classOf(String token) {
+        return school.linkKey()
+                .read(token)
+                .flatMap(link -> classes.byLink(link.number())
+                        .filter(found -> link.renewal() <= found.link().renewal()))
+                .orElseThrow(() -> Problem.refused(
+                        "unknown-link",
+                        "This link leads nowhere",
+                        "A letter may be missing, or it is not a link of this school.",
+                        "Open the link in your joining note again, or ask your teacher for it."));
+    }
+
+    private boolean isCurrent(String token, Classes.SchoolClass found) {
+        return school.linkKey().read(token).map(LinkKey.Link::renewal).orElse(-1)
+                == found.link().renewal();
+    }
+
+    private boolean isListed(Classes.SchoolClass found, PersonId person) {
+        return classes.members(found.id(), lessons.now()).stream()
+                .anyMatch(one -> one.person().equals(person) && !one.role().isAdultInCharge());
+    }
+
+    private static String nameOf(KnockRequest wanted, @Nullable SignedIn caller, boolean isMember) {
+        if (isMember && caller != null) {
+            return caller.name();
+        }
+        String name = wanted.name == null ? "" : wanted.name.strip().replaceAll("\\s+", " ");
+        if (name.isEmpty() || name.length() > Limits.NAME) {
+            throw Problem.notReadable(
+                    "Please give your name",
+                    "You have not knocked yet.",
+                    "First and last name, up to " + Limits.NAME + " characters.",
+                    List.of(new Problem.Wrong("name", "1 to " + Limits.NAME + " characters")));
+        }
+        return name;
+    }
+
+    private List<Classes.Planned> near(Classes.SchoolClass found) {
+        Instant now = lessons.now();
+        var window = new Span(now.minus(Duration.ofHours(12)), now.plus(LOOK_AHEAD));
+        return classes.lessons(window).stream()
+                .filter(one -> one.ofClass().equals(found.id()))
+                .toList();
+    }
+
+    /** The lesson that a link leads to now: one that is open goes first, then one whose time is near. */
+    private Optional<Classes.Planned> current(List<Classes.Planned> near) {
+        Instant now = lessons.now();
+        return near.stream()
+                .filter(one -> lessons.look(one.id()).state().isOpen())
+                .findFirst()
+                .or(() -> near.stream()
+                        .filter(one -> !now.isBefore(one.time().from().minus(LINK_LEADS_FROM))
+                                && now.isBefore(one.time().until().plus(LINK_LEADS_UNTIL))
+                                && !lessons.look(one.id()).state().isOver())
+                        .findFirst());
+    }
+}

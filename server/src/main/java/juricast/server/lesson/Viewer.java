@@ -1,0 +1,88 @@
+package juricast.server.lesson;
+
+import java.io.IOException;
+import java.util.concurrent.Executor;
+import java.util.concurrent.atomic.AtomicBoolean;
+import juricast.core.identity.VisitId;
+import org.springframework.http.MediaType;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/**
+ * One open browser. It is told the newest view whenever something has changed since its last one, so a slow line skips
+ * what is outdated instead of piling it up; what is written is never skipped, because each view brings all words after
+ * the last number that went out.
+ */
+final class Viewer {
+    /** Makes the view for words after a number. */
+    interface View {
+        Numbered after(int wordsNumber);
+    }
+
+    /** A view in JSON and the number of the event it shows. */
+    record Numbered(int number, String json) {}
+
+    private final SseEmitter line = new SseEmitter(0L);
+    private final VisitId visit;
+    private final View view;
+    private final Executor executor;
+    private final AtomicBoolean scheduled = new AtomicBoolean();
+    private int last;
+
+    Viewer(VisitId visit, int last, View view, Executor executor) {
+        this.visit = visit;
+        this.last = last;
+        this.view = view;
+        this.executor = executor;
+    }
+
+    SseEmitter line() {
+        return line;
+    }
+
+    boolean isOf(VisitId other) {
+        return visit.equals(other);
+    }
+
+    /** Ends the line, if it has not ended by itself meanwhile. */
+    void end() {
+        try {
+            line.complete();
+        } catch (IllegalStateException endedAlready) {
+            // That is what was wanted.
+        }
+    }
+
+    /** Something may have changed. */
+    void wake() {
+        if (scheduled.compareAndSet(false, true)) {
+            executor.execute(this::send);
+        }
+    }
+
+    /** Keeps the line alive, and finds out that it is not. */
+    void heartbeat() {
+        executor.execute(() -> write(SseEmitter.event().comment("still here")));
+    }
+
+    private void send() {
+        scheduled.set(false);
+        Numbered next;
+        synchronized (this) {
+            next = view.after(last);
+            last = next.number();
+        }
+        write(SseEmitter.event()
+                .id(Integer.toString(next.number()))
+                .name("view")
+                .data(next.json(), MediaType.TEXT_PLAIN));
+    }
+
+    private void write(SseEmitter.SseEventBuilder event) {
+        try {
+            line.send(event);
+        } catch (IOException | IllegalStateException gone) {
+            // Nobody is left to be told; the browser opens a new line if it still wants one.
+            end();
+        }
+    }
+}

@@ -1,0 +1,57 @@
+package juricast.server.lesson;
+
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.VisitId;
+import juricast.core.lesson.LessonOrder;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/** Opens lines to browsers and closes them. */
+@Component
+class Viewers implements DisposableBean {
+    private final LiveLessons lessons;
+    private final ExecutorService executor = Executors.newFixedThreadPool(8);
+    private final Map<Viewer, LiveLesson> open = new ConcurrentHashMap<>();
+
+    Viewers(LiveLessons lessons) {
+        this.lessons = lessons;
+    }
+
+    /** A line that brings the view now and after every change. @param last the number the browser saw last, or 0 */
+    SseEmitter open(LessonId id, VisitId visit, int last, Viewer.View view) {
+        LiveLesson lesson = lessons.of(id);
+        var viewer = new Viewer(visit, last, view, executor);
+        viewer.line().onCompletion(() -> close(viewer));
+        viewer.line().onError(failed -> close(viewer));
+        open.put(viewer, lesson);
+        lesson.viewers.add(viewer);
+        // Wakes every viewer of the lesson, this one too, so that it gets its first view.
+        lessons.carryOut(id, new LessonOrder.ComeBack(visit));
+        return viewer.line();
+    }
+
+    private void close(Viewer viewer) {
+        LiveLesson lesson = open.remove(viewer);
+        if (lesson != null) {
+            lesson.viewers.remove(viewer);
+        }
+    }
+
+    @Scheduled(fixedDelay = 5000)
+    void heartbeat() {
+        open.keySet().forEach(Viewer::heartbeat);
+    }
+
+    /** Lines are ended first, so that a stop does not wait for browsers. */
+    @Override
+    public void destroy() {
+        open.keySet().forEach(Viewer::end);
+        executor.shutdown();
+    }
+}

@@ -1,0 +1,62 @@
+package juricast.server.problems;
+
+import java.util.List;
+
+/**
+ * An answer that says no: what happened, what is as it was, what to do.
+ *
+ * @param wrong each field or line that is wrong; empty where it is not about fields
+ */
+public final class Problem extends RuntimeException {
+    private static final long serialVersionUID = 1;
+
+    private final transient Body body;
+
+    private Problem(Body body) {
+        super(body.title());
+        this.body = body;
+    }
+
+    /** On the wire, as application/problem+json. */
+    public record Body(String type, String title, int status, String detail, String whatToDo, List<Wrong> wrong) {}
+
+    /** One thing that is wrong. */
+    public record Wrong(String field, String message) {}
+
+    public static Problem notReadable(String title, String detail, String whatToDo, List<Wrong> wrong) {
+        return new Problem(new Body("/problems/not-readable", title, 400, detail, whatToDo, wrong));
+    }
+
+    public static Problem notSignedIn() {
+        return of(401, "not-signed-in", "You are not signed in", "Nothing was changed.", "Sign in and try again.");
+    }
+
+    public static Problem notYours(String title, String whatToDo) {
+        return of(403, "not-yours", title, "Nothing was changed.", whatToDo);
+    }
+
+    public static Problem notThere(String what) {
+        return of(
+                404,
+                "not-there",
+                what + " is not there",
+                "It does not exist, or it is not for you to see.",
+                "Go back and choose again.");
+    }
+
+    public static Problem refused(String type, String title, String detail, String whatToDo) {
+        return of(409, type, title, detail, whatToDo);
+    }
+
+    public static Problem tooMany(String title, String whatToDo) {
+        return of(429, "too-many-tries", title, "Nothing was changed.", whatToDo);
+    }
+
+    static Problem of(int status, String type, String title, String detail, String whatToDo) {
+        return new Problem(new Body("/problems/" + type, title, status, detail, whatToDo, List.of()));
+    }
+
+    public Body body() {
+        return body;
+    }
+}

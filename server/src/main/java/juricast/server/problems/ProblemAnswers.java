@@ -1,0 +1,85 @@
+package juricast.server.problems;
+
+import java.util.List;
+import juricast.server.data.Ids;
+import org.apache.catalina.connector.ClientAbortException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.ErrorResponse;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
+import org.springframework.web.context.request.async.AsyncRequestTimeoutException;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+
+/** Turns everything that goes wrong into a problem answer, in one place. */
+@RestControllerAdvice
+class ProblemAnswers {
+    private static final Logger LOG = LoggerFactory.getLogger(ProblemAnswers.class);
+
+    @ExceptionHandler
+    ResponseEntity<Problem.Body> problem(Problem problem) {
+        return answer(problem.body());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<Problem.Body> unreadable(HttpMessageNotReadableException unreadable) {
+        return answer(Problem.notReadable(
+                        "This could not be read",
+                        "What was sent is not what is expected here. Nothing was changed.",
+                        "Reload the page and try again.",
+                        List.of())
+                .body());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<Problem.Body> tooLarge(MaxUploadSizeExceededException tooLarge) {
+        return answer(Problem.notReadable(
+                        "The file is too large",
+                        "Files may have up to 2 MB. Nothing was changed.",
+                        "Send a smaller file: one class at a time.",
+                        List.of())
+                .body());
+    }
+
+    /** A browser that went away while we wrote to it: nothing is wrong and nobody is left to be told. */
+    @ExceptionHandler({
+        AsyncRequestNotUsableException.class,
+        AsyncRequestTimeoutException.class,
+        ClientAbortException.class
+    })
+    void goneAway() {}
+
+    @ExceptionHandler
+    ResponseEntity<Problem.Body> other(Exception other) {
+        if (other instanceof ErrorResponse known && known.getStatusCode().is4xxClientError()) {
+            HttpStatusCode status = known.getStatusCode();
+            return answer(Problem.of(
+                            status.value(),
+                            "not-understood",
+                            status.value() == 404 ? "There is nothing at this address" : "This was not understood",
+                            "Nothing was changed.",
+                            "Reload the page and try again.")
+                    .body());
+        }
+        String number = Ids.next().substring(0, 8);
+        LOG.error("Our fault, number {}", number, other);
+        return answer(Problem.of(
+                        500,
+                        "our-fault",
+                        "Something went wrong on our side",
+                        "What was confirmed before is safe. This was not carried out.",
+                        "Try again. If it stays so, tell the school's administrator the number " + number + ".")
+                .body());
+    }
+
+    private static ResponseEntity<Problem.Body> answer(Problem.Body body) {
+        return ResponseEntity.status(body.status())
+                .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                .body(body);
+    }
+}

@@ -1,0 +1,272 @@
+package juricast.server.register;
+
+import static juricast.server.access.Position.LEAD;
+import static juricast.server.access.Position.TEACHER;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.PersonId;
+import juricast.core.register.Correction;
+import juricast.core.register.Mark;
+import juricast.core.register.Register;
+import juricast.core.register.RegisterLine;
+import juricast.server.access.For;
+import juricast.server.access.SignedIn;
+import juricast.server.classes.AccessToClasses;
+import juricast.server.classes.Classes;
+import juricast.server.data.School;
+import juricast.server.lesson.LiveLessons;
+import juricast.server.lesson.Records;
+import juricast.server.people.People;
+import juricast.server.problems.Problem;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.*;
+
+/** The register of a lesson, for its adults and the safeguarding lead. */
+@RestController
+@RequestMapping("/api/lessons/{lesson}")
+class RegisterController {
+    private final Records records;
+    private final LiveLessons lessons;
+    private final Classes classes;
+    private final AccessToClasses access;
+    private final Corrections corrections;
+    private final People people;
+    private final School school;
+
+    RegisterController(
+            Records records,
+            LiveLessons lessons,
+            Classes classes,
+            AccessToClasses access,
+            Corrections corrections,
+            People people,
+            School school) {
+        this.records = records;
+        this.lessons = lessons;
+        this.classes = classes;
+        this.access = access;
+        this.corrections = corrections;
+        this.people = people;
+        this.school = school;
+    }
+
+    /** @param draft whether the lesson still runs, so that everything can change */
+    record RegisterPage(
+            String lesson,
+            String classId,
+            String title,
+            Instant starts,
+            Instant ends,
+            boolean begun,
+            boolean draft,
+            boolean editable,
+            long present,
+            long late,
+            long absent,
+            long excused,
+            List<Line> lines) {}
+
+    record Stretch(Instant from, Instant until) {}
+
+    record Line(
+            String person,
+            String name,
+            Mark mark,
+            int lateMinutes,
+            Mark computed,
+            int computedLateMinutes,
+            long minutes,
+            @Nullable Instant firstIn,
+            @Nullable Instant lastOut,
+            long longestGapMinutes,
+            long waitedMinutes,
+            List<Stretch> stays,
+            List<Stretch> waits,
+            List<Written> corrections) {}
+
+    record Written(Mark mark, int lateMinutes, String reason, String by, Instant at) {}
+
+    record CorrectionRequest(String person, Mark mark, int lateMinutes, String reason) {}
+
+    @GetMapping("/register")
+    @For({TEACHER, LEAD})
+    RegisterPage register(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
+        Classes.Planned planned = planned(lesson);
+        access.seenBy(caller, planned.ofClass().value());
+        Records.Record record = records.of(planned.id());
+        Register register = compute(planned.id(), record);
+        List<Correction> written = corrections.of(planned.id());
+        return new RegisterPage(
+                lesson,
+                planned.ofClass().value(),
+                planned.title(),
+                register.window().from(),
+                register.window().until(),
+                record.begun(),
+                record.dismissedAt().isEmpty(),
+                !caller.isLead(),
+                register.count(Mark.PRESENT),
+                register.count(Mark.LATE),
+                register.count(Mark.ABSENT),
+                register.count(Mark.EXCUSED),
+                register.lines().stream().map(line -> line(line, written)).toList());
+    }
+
+    /** Writes a correction beside a computed mark. 409 while the lesson runs. */
+    @PostMapping("/register/corrections")
+    @For(TEACHER)
+    RegisterPage correct(
+            @PathVariable String lesson,
+            @RequestBody CorrectionRequest wanted,
+            @AuthenticationPrincipal SignedIn caller) {
+        Classes.Planned planned = planned(lesson);
+        access.runBy(caller, planned.ofClass().value());
+        Records.Record record = records.of(planned.id());
+        if (record.dismissedAt().isEmpty()) {
+            throw Problem.refused(
+                    "lesson-runs",
+                    "The register is still being drawn up",
+                    "Nothing was changed.",
+                    "Correct it when the class is dismissed.");
+        }
+        boolean listed = wanted.person != null
+                && record.plan().classList().stream()
+                        .anyMatch(one -> one.person().value().equals(wanted.person));
+        if (!listed) {
+            throw Problem.notThere("This pupil");
+        }
+        try {
+            corrections.add(
+                    planned.id(),
+                    new Correction(
+                            new PersonId(wanted.person),
+                            wanted.mark,
+                            wanted.lateMinutes,
+                            wanted.reason == null ? "" : wanted.reason.strip(),
+                            caller.person(),
+                            lessons.now()));
+        } catch (IllegalArgumentException wrong) {
+            throw Problem.notReadable(
+                    "This correction cannot be kept",
+                    wrong.getMessage() + ". Nothing was changed.",
+                    "Give a reason of a few words, and minutes where somebody was late.",
+                    List.of(new Problem.Wrong("reason", wrong.getMessage())));
+        }
+        return register(lesson, caller);
+    }
+
+    /** The register as CSV, in UTF-8 with a mark so that spreadsheets read it right. */
+    @GetMapping(path = "/register.csv", produces = "text/csv")
+    @For({TEACHER, LEAD})
+    ResponseEntity<byte[]> csv(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
+        RegisterPage page = register(lesson, caller);
+        var text = new StringBuilder("\uFEFF");
+        try (var csv = new CSVPrinter(
+                text,
+                CSVFormat.DEFAULT
+                        .builder()
+                        .setHeader(
+                                "Class",
+                                "Date",
+                                "Pupil",
+                                "Mark",
+                                "Minutes late",
+                                "Minutes present",
+                                "First in",
+                                "Last out",
+                                "Longest gap, minutes",
+                                "Waited at the door, minutes",
+                                "Computed mark",
+                                "Reason of correction",
+                                "Corrected by")
+                        .get())) {
+            for (Line line : page.lines) {
+                Written last = line.corrections.isEmpty() ? null : line.corrections.get(line.corrections.size() - 1);
+                csv.printRecord(
+                        harmless(page.title),
+                        school.date(page.starts),
+                        harmless(line.name),
+                        line.mark.name().toLowerCase(Locale.ROOT),
+                        line.lateMinutes == 0 ? "" : line.lateMinutes,
+                        line.minutes,
+                        line.firstIn == null ? "" : school.clockTime(line.firstIn),
+                        line.lastOut == null ? "" : school.clockTime(line.lastOut),
+                        line.longestGapMinutes,
+                        line.waitedMinutes,
+                        line.computed.name().toLowerCase(Locale.ROOT),
+                        last == null ? "" : harmless(last.reason),
+                        last == null ? "" : harmless(last.by));
+            }
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
+        String file = "register-" + school.date(page.starts) + "-"
+                + page.title.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-") + ".csv";
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment().filename(file).build().toString())
+                .body(text.toString().getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** A spreadsheet would run what begins like a formula; an apostrophe before it makes it text. */
+    static String harmless(String text) {
+        return text.matches("(?s)[=+\\-@\\t\\r\\n].*") ? "'" + text : text;
+    }
+
+    private Register compute(LessonId id, Records.Record record) {
+        return Register.of(
+                record.plan(),
+                record.events(),
+                record.dismissedAt().orElse(lessons.now()),
+                record.rules(),
+                corrections.latest(id));
+    }
+
+    private Classes.Planned planned(String lesson) {
+        return classes.lesson(new LessonId(lesson)).orElseThrow(() -> Problem.notThere("This lesson"));
+    }
+
+    private Line line(RegisterLine line, List<Correction> written) {
+        return new Line(
+                line.pupil().person().value(),
+                line.pupil().name(),
+                line.mark(),
+                line.minutesLate(),
+                line.computed(),
+                line.lateMinutes(),
+                line.minutes(),
+                line.attendance().firstIn().orElse(null),
+                line.attendance().lastOut().orElse(null),
+                minutes(line.attendance().longestGap()),
+                minutes(line.waited()),
+                line.attendance().stays().stream()
+                        .map(one -> new Stretch(one.from(), one.until()))
+                        .toList(),
+                line.attendance().waits().stream()
+                        .map(one -> new Stretch(one.from(), one.until()))
+                        .toList(),
+                written.stream()
+                        .filter(one -> one.person().equals(line.pupil().person()))
+                        .map(one -> new Written(
+                                one.mark(), one.lateMinutes(), one.reason(), people.nameOf(one.by()), one.at()))
+                        .toList());
+    }
+
+    private static long minutes(Duration length) {
+        return length.toMinutes();
+    }
+}

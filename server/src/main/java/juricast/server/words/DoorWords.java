@@ -1,0 +1,102 @@
+package juricast.server.words;
+
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import juricast.core.entry.Reason;
+import juricast.core.entry.ReasonCode;
+import juricast.core.identity.PersonId;
+import juricast.core.lesson.LessonPlan;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Rulebook;
+import juricast.server.data.School;
+import org.springframework.stereotype.Component;
+
+/** The table that turns reasons at the door into sentences: one column for adults, one for the arrival. */
+@Component
+public class DoorWords {
+    private final School school;
+    private final Map<ReasonCode, Sentence> table = new EnumMap<>(ReasonCode.class);
+
+    private record Sentence(String adults, String arrival) {}
+
+    DoorWords(School school) {
+        this.school = school;
+        put(ReasonCode.LESSON_OVER, "The lesson is over.", "This lesson is over. Your next one is on your own page.");
+        put(
+                ReasonCode.LINK_RETIRED,
+                "Came with a link that was renewed.",
+                "This link was renewed and counts no more. Ask your teacher for the new one.");
+        put(
+                ReasonCode.REMOVED_FOR_GOOD,
+                "{who} was removed; the charter lets nobody back into the same lesson.",
+                "You were sent out of this lesson and cannot come back to it. Your teacher will talk with you.");
+        put(
+                ReasonCode.REMOVED_EARLIER,
+                "{who} was removed earlier in this lesson, by name or by this device.",
+                "You were sent out. Your teacher decides whether you may come back; please wait.");
+        put(
+                ReasonCode.TURNED_AWAY_EARLIER,
+                "This device was turned away earlier.",
+                "You were turned away before. A teacher looks at it once more; please wait.");
+        put(
+                ReasonCode.NAME_UNCLEAR,
+                "May be {who}: ask which.",
+                "We are not sure who you are. Knock again with your first and last name, or wait for your teacher.");
+        put(
+                ReasonCode.NAME_SIMILAR,
+                "Nearly the name of {who}.",
+                "Your name is written a little differently on the class list. Your teacher looks at it.");
+        put(
+                ReasonCode.NOT_ON_LIST,
+                "No such name on the class list{nearest}.",
+                "This name is not on the class list. Knock again with your first and last name, or wait for your teacher.");
+        put(
+                ReasonCode.ALREADY_HERE,
+                "{who} is already here on another device.",
+                "Somebody of this name is in the lesson already. Your teacher looks at it.");
+        put(
+                ReasonCode.TOO_EARLY,
+                "Early: nobody is let in before {opens}.",
+                "You are early. The door opens at {opens}.");
+        put(
+                ReasonCode.NO_ADULT_YET,
+                "No adult is in the room yet.",
+                "Your teacher is not there yet. You will be let in when they are; you need not do anything.");
+        put(
+                ReasonCode.DOOR_SHUT,
+                "Knocked while the door was shut.",
+                "The door is shut. Your teacher sees that you knock.");
+        put(ReasonCode.DOOR_KNOCK, "Everyone knocks.", "Your teacher sees you and will let you in.");
+        put(ReasonCode.ON_CLASS_LIST, "On the class list.", "You are on the class list.");
+    }
+
+    private void put(ReasonCode code, String adults, String arrival) {
+        table.put(code, new Sentence(adults, arrival));
+    }
+
+    /** A reason for the adults, with the names of those it is about. */
+    public String forAdults(Reason reason, LessonPlan plan, Rulebook rules) {
+        Function<PersonId, String> name = plan::nameOf;
+        String who = reason.about().stream().map(name).collect(Collectors.joining(" or "));
+        return table.get(reason.code())
+                .adults
+                .replace("{who}", who)
+                .replace("{nearest}", who.isEmpty() ? "" : "; nearest is " + who)
+                .replace("{opens}", opens(plan, rules));
+    }
+
+    /** A reason for the arrival: kind, true, and about nobody else. */
+    public String forArrival(ReasonCode code, LessonPlan plan, Rulebook rules) {
+        return table.get(code).arrival.replace("{opens}", opens(plan, rules));
+    }
+
+    private String opens(LessonPlan plan, Rulebook rules) {
+        var early = rules.value(
+                Catalogue.EARLY_MINUTES,
+                juricast.core.identity.Role.PUPIL,
+                plan.time().from());
+        return school.clockTime(plan.time().from().minus(early.length()));
+    }
+}

@@ -1,0 +1,124 @@
+package juricast.server.words;
+
+import java.util.stream.Collectors;
+import juricast.core.lesson.LessonPlan;
+import juricast.core.lesson.Refusal;
+import juricast.core.limits.Limits;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Layer;
+import juricast.core.rules.Ruling;
+import juricast.core.rules.Setting;
+import juricast.server.data.School;
+import juricast.server.people.People;
+import juricast.server.problems.Problem;
+import org.springframework.stereotype.Component;
+
+/** Turns the core's refusals into problems: what happened, what is as it was, what to do. */
+@Component
+public class RefusalWords {
+    private final School school;
+    private final People people;
+
+    RefusalWords(School school, People people) {
+        this.school = school;
+        this.people = people;
+    }
+
+    /** A refusal for whoever gave the order. @param pupil whether in a pupil's words */
+    public Problem problem(Refusal refusal, LessonPlan plan, boolean pupil) {
+        String who = refusal.about().stream().map(plan::nameOf).collect(Collectors.joining(", "));
+        String type = refusal.code().name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+        return switch (refusal.code()) {
+            case NOT_AN_ADULT_HERE -> Problem.notYours(
+                    "Only the adults of this class do that", "Ask one of the adults of the class.");
+            case ADULT_NOT_IN -> say(type, "You are not in the room", "Come in first, then do it again.");
+            case TOO_EARLY_TO_OPEN -> say(
+                    type,
+                    "It is too early to open",
+                    "You may open from %s: %s before the start, by the charter."
+                            .formatted(
+                                    school.clockTime(plan.time()
+                                            .from()
+                                            .minus(((juricast.core.rules.Minutes) refusal.ruling()
+                                                            .orElseThrow()
+                                                            .value())
+                                                    .length())),
+                                    RuleWords.value(
+                                            Catalogue.EARLY_MINUTES,
+                                            refusal.ruling().orElseThrow().value())));
+            case ALREADY_OPEN -> say(type, who + " has opened this lesson already", "You can come in to help.");
+            case NOT_OPEN -> say(type, "This lesson is not open yet", "Open it first.");
+            case LESSON_OVER -> say(type, "This lesson is over", "Nothing more can be done in it.");
+            case NO_SUCH_VISIT -> say(type, "Nobody stands there any more", "Look at the list again.");
+            case NOT_WAITING -> say(
+                    type,
+                    (who.isEmpty() ? "This arrival" : who) + " does not wait any more",
+                    "Look at the list again.");
+            case NOT_PRESENT -> pupil
+                    ? say(type, "You are not in the lesson", "Knock again at the doorstep.")
+                    : say(
+                            type,
+                            (who.isEmpty() ? "This person" : who) + " is not in the lesson",
+                            "Do it when they are.");
+            case WHO_IS_IT -> say(type, "Nobody knows who this is", "Let them in as somebody on the class list.");
+            case NOT_ON_LIST -> say(type, "This person is not on the class list", "Choose somebody who is.");
+            case RULE_CLOSED, RULE_ON_REQUEST -> byRule(type, refusal, pupil);
+            case RULE_BOUND -> bound(type, refusal.ruling().orElseThrow());
+            case ALREADY_ALLOWED -> say(type, "They may do that already", "No pass is needed.");
+            case TOO_EARLY_TO_ADMIT -> say(
+                    type, "It is too early to let pupils in", "They are let in when the charter's time has come.");
+            case NOT_REMOVED -> say(type, who + " was not removed", "Nothing needs to be done.");
+            case LAST_ADULT -> say(
+                    type,
+                    "You are the only adult in the room",
+                    "Dismiss the class, or wait until another adult is in. Pupils are never left alone.");
+            case EMPTY_TEXT -> say(type, "There is nothing to send", "Write something first.");
+            case TEXT_TOO_LONG -> say(
+                    type,
+                    "That is too long",
+                    "Shorten it to " + Limits.MESSAGE + " characters. Your text is still here.");
+            case WRONG_LENGTH -> say(type, "That is no length for a pass", "Choose 1 to 120 minutes.");
+            case TOO_MANY_ARRIVALS -> say(
+                    type, "Too many have knocked at this door", "Ask your teacher, who can let you in another way.");
+        };
+    }
+
+    private Problem byRule(String type, Refusal refusal, boolean pupil) {
+        Ruling<?> ruling = refusal.ruling().orElseThrow();
+        if (!pupil) {
+            return say(type, "The rules do not allow it: " + ruling.rule().title(), "Look at why, beside the rule.");
+        }
+        String what = ruling.rule().pupilWords();
+        boolean ask = refusal.code() == Refusal.Code.RULE_ON_REQUEST;
+        boolean live = ruling.chain().stream()
+                .anyMatch(step -> step.effect() == Ruling.Effect.DECIDES
+                        && step.setting()
+                                .filter(one -> one.layer() == Layer.LIVE_ORDER)
+                                .isPresent());
+        String detail = ask
+                ? "To " + what + " you need a teacher's yes."
+                : live ? "Your teacher has closed that for now: to " + what + "." : "Here you may not " + what + ".";
+        String instead =
+                ruling.rule().equals(Catalogue.CLASS_CHAT) || ruling.rule().equals(Catalogue.PRIVATE_CHAT)
+                        ? "You can always write to your teachers."
+                        : ask ? "Raise your hand." : "If you need it, write to your teachers.";
+        boolean chat =
+                ruling.rule().equals(Catalogue.CLASS_CHAT) || ruling.rule().equals(Catalogue.PRIVATE_CHAT);
+        return Problem.refused(
+                type, chat ? "Not sent" : "Not now", detail, (chat ? "Your text is still here. " : "") + instead);
+    }
+
+    private Problem bound(String type, Ruling<?> ruling) {
+        Setting floor = ruling.floor().orElseThrow();
+        return Problem.refused(
+                type,
+                "The charter binds this: " + ruling.rule().title(),
+                "It is set to “%s” by %s and may only be made stricter. Nothing was changed."
+                        .formatted(RuleWords.value(ruling.rule(), floor.set().value()), people.nameOf(floor.by())),
+                "The safeguarding lead can change it.");
+    }
+
+    private static Problem say(String type, String title, String whatToDo) {
+        return Problem.refused(type, title, "Nothing was changed.", whatToDo);
+    }
+}

@@ -1,0 +1,46 @@
+package juricast.server;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+import org.springframework.web.bind.annotation.RestController;
+
+@AnalyzeClasses(packages = "juricast", importOptions = DoNotIncludeTests.class)
+class ArchitectureTest {
+    @ArchTest
+    static final ArchRule the_core_knows_nothing_of_the_server = noClasses()
+            .that()
+            .resideInAPackage("juricast.core..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("juricast.server..")
+            .because("the rules must be usable and testable without the program around them");
+
+    @ArchTest
+    static final ArchRule subjects_do_not_go_in_circles = slices().matching("juricast.server.(*)..")
+            .should()
+            .beFreeOfCycles()
+            .because("a change in one subject must not come back to it through another");
+
+    @ArchTest
+    static final ArchRule nobody_depends_on_the_demo = noClasses()
+            .that()
+            .resideOutsideOfPackage("juricast.server.demo..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("juricast.server.demo..")
+            .because("a real school runs without it");
+
+    @ArchTest
+    static final ArchRule controllers_are_nobodys_tool = classes()
+            .that()
+            .areAnnotatedWith(RestController.class)
+            .should()
+            .bePackagePrivate()
+            .because("a controller translates; what others need belongs on a type that decides, keeps or shows");
+}

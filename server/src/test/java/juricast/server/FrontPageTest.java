@@ -1,0 +1,31 @@
+package juricast.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+class FrontPageTest {
+    @RegisterExtension
+    static final RunningServer SERVER = RunningServer.empty();
+
+    @Test
+    void every_address_of_the_front_end_can_be_opened_directly_and_its_styles_have_a_new_number_each_time() {
+        for (String path : new String[] {
+            "/", "/today", "/people", "/charter", "/classes/x", "/lessons/x/desk", "/join/x", "/seat/x"
+        }) {
+            var page = SERVER.browser().get(path);
+            assertThat(page.status()).as(path).isEqualTo(200);
+            assertThat(page.text()).as(path).contains("style-nonce").doesNotContain("%NONCE%");
+        }
+        assertThat(SERVER.browser().get("/").text())
+                .isNotEqualTo(SERVER.browser().get("/").text());
+    }
+
+    @Test
+    void what_is_not_there_is_said_so_and_the_sign_of_the_page_is_there() {
+        assertThat(SERVER.browser().get("/api/nothing").status()).isEqualTo(404);
+        assertThat(SERVER.browser().get("/assets/nothing.js").status()).isEqualTo(404);
+        assertThat(SERVER.browser().get("/favicon.svg").text()).startsWith("<svg");
+    }
+}

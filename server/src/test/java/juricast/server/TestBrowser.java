@@ -1,0 +1,124 @@
+package juricast.server;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What a browser does over HTTP: keeps cookies, and sends the CSRF token back. */
+public final class TestBrowser {
+    private static final JsonMapper JSON = new JsonMapper();
+
+    private final String address;
+    private final CookieManager cookies;
+    private final HttpClient client;
+
+    TestBrowser(String address) {
+        this(address, new CookieManager());
+        get("/api/standing");
+    }
+
+    private TestBrowser(String address, CookieManager cookies) {
+        this.address = address;
+        this.cookies = cookies;
+        this.client = HttpClient.newBuilder().cookieHandler(cookies).build();
+    }
+
+    /** The same browser, with its cookies, at another address of the server. */
+    TestBrowser movedTo(String other) {
+        return new TestBrowser(other, cookies);
+    }
+
+    /** An answer. */
+    public record Answer(int status, String text) {
+        public JsonNode json() {
+            return JSON.readTree(text);
+        }
+    }
+
+    public Answer get(String path) {
+        return send("GET", path, null, "application/json");
+    }
+
+    public Answer post(String path, String body) {
+        return send("POST", path, body, "application/json");
+    }
+
+    public Answer put(String path, String body) {
+        return send("PUT", path, body, "application/json");
+    }
+
+    public Answer delete(String path) {
+        return send("DELETE", path, null, "application/json");
+    }
+
+    /** Uploads a file, and a fingerprint if it is not empty. */
+    public Answer upload(String path, byte[] file, String fingerprint) {
+        String text = new String(file, StandardCharsets.ISO_8859_1);
+        String body = "--part\r\nContent-Disposition: form-data; name=\"file\"; filename=\"roster.csv\"\r\n\r\n" + text
+                + (fingerprint.isEmpty()
+                        ? ""
+                        : "\r\n--part\r\nContent-Disposition: form-data; name=\"fingerprint\"\r\n\r\n" + fingerprint)
+                + "\r\n--part--\r\n";
+        return send("POST", path, body, "multipart/form-data; boundary=part");
+    }
+
+    /** Sends without the token, as another site would make a browser do. */
+    public Answer forgedPost(String path, String body) {
+        return send(HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/json")
+                .POST(HttpRequest.BodyPublishers.ofString(body))
+                .build());
+    }
+
+    public Answer send(String method, String path, String body, String type) {
+        var publisher = body == null
+                ? HttpRequest.BodyPublishers.noBody()
+                : HttpRequest.BodyPublishers.ofString(body, charset(type));
+        return send(HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", type)
+                .header("X-XSRF-TOKEN", token())
+                .method(method, publisher)
+                .build());
+    }
+
+    /** Listens to a stream, from the number that was seen last, until the test ends. */
+    public void lines(String path, int last, java.util.function.Consumer<String> hear) {
+        client.sendAsync(
+                        HttpRequest.newBuilder(URI.create(address + path))
+                                .header("Last-Event-ID", Integer.toString(last))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofLines())
+                .thenAccept(answer -> answer.body().forEach(hear));
+    }
+
+    private static java.nio.charset.Charset charset(String type) {
+        return type.startsWith("multipart") ? StandardCharsets.ISO_8859_1 : StandardCharsets.UTF_8;
+    }
+
+    private Answer send(HttpRequest request) {
+        try {
+            HttpResponse<String> answer = client.send(request, HttpResponse.BodyHandlers.ofString());
+            return new Answer(answer.statusCode(), answer.body());
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        } catch (InterruptedException stopped) {
+            throw new IllegalStateException(stopped);
+        }
+    }
+
+    private String token() {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElse("none");
+    }
+}

@@ -1,0 +1,123 @@
+package juricast.server.access;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Arrays;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import juricast.server.RunningServer;
+import juricast.server.TestBrowser;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.method.HandlerMethod;
+import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+/** Goes through every endpoint with every position and none. */
+class EveryEndpointTest {
+    @RegisterExtension
+    static final RunningServer SERVER = RunningServer.demo();
+
+    private record Endpoint(String method, String path, HandlerMethod handler) {
+        boolean isFor(Position position) {
+            For named = handler.getMethodAnnotation(For.class);
+            return named.anyone() || Arrays.asList(named.value()).contains(position);
+        }
+    }
+
+    @Test
+    void each_endpoint_names_who_may_call_it() {
+        assertThat(endpoints()).hasSizeGreaterThan(50).allSatisfy(endpoint -> {
+            For named = endpoint.handler.getMethodAnnotation(For.class);
+            assertThat(named).as(endpoint.path).isNotNull();
+            assertThat(named.anyone() == (named.value().length == 0))
+                    .as(endpoint.path)
+                    .isTrue();
+        });
+    }
+
+    @Test
+    void each_endpoint_is_closed_to_those_it_does_not_name() {
+        Map<Position, TestBrowser> browsers = new TreeMap<>(Map.of(
+                Position.LEAD, SERVER.signedIn("maren-oddlund"),
+                Position.TEACHER, SERVER.signedIn("anton-prowse"),
+                Position.PUPIL, SERVER.signedIn("ines-carrow")));
+        endpoints().filter(endpoint -> !endpoint.path.equals("/api/session")).forEach(endpoint -> {
+            TestBrowser nobody = SERVER.browser();
+            int withoutSignIn = call(nobody, endpoint);
+            For named = endpoint.handler.getMethodAnnotation(For.class);
+            assertThat(withoutSignIn == 401)
+                    .as("%s %s without sign-in: %d", endpoint.method, endpoint.path, withoutSignIn)
+                    .isEqualTo(!named.anyone());
+            browsers.forEach((position, browser) -> {
+                int status = call(browser, endpoint);
+                if (!endpoint.isFor(position)) {
+                    assertThat(status)
+                            .as("%s %s as %s", endpoint.method, endpoint.path, position)
+                            .isEqualTo(403);
+                } else {
+                    assertThat(status)
+                            .as("%s %s as %s", endpoint.method, endpoint.path, position)
+                            .isLessThan(500)
+                            .isNotEqualTo(401);
+                }
+            });
+        });
+    }
+
+    @Test
+    void a_teacher_gets_nothing_of_other_teachers_classes_and_lessons() {
+        TestBrowser anton = SERVER.signedIn("anton-prowse");
+
+        assertThat(anton.get("/api/lessons/tidal-navigation-8-1.3-2/desk").status())
+                .isEqualTo(403);
+        assertThat(anton.get("/api/lessons/tidal-navigation-8-1.3-2/register").status())
+                .isEqualTo(403);
+        assertThat(anton.get("/api/classes/tidal-navigation-8").status()).isEqualTo(403);
+        assertThat(anton.post("/api/lessons/tidal-navigation-8-1.3-2/dismiss", "{}")
+                        .status())
+                .isEqualTo(403);
+        assertThat(anton.put(
+                                "/api/classes/tidal-navigation-8/rules/chat.class/PUPIL",
+                                "{\"value\":\"open\",\"binding\":false}")
+                        .status())
+                .isEqualTo(403);
+    }
+
+    @Test
+    void a_change_without_the_token_is_refused_as_another_site_would_send_it() {
+        TestBrowser orla = SERVER.signedIn("orla-venn");
+
+        assertThat(orla.forgedPost("/api/lessons/tidal-navigation-8-1.3-2/mute-all", "{\"keepMuted\":true}")
+                        .status())
+                .isEqualTo(403);
+    }
+
+    private static Stream<Endpoint> endpoints() {
+        return SERVER.bean(RequestMappingHandlerMapping.class).getHandlerMethods().entrySet().stream()
+                .filter(one -> one.getValue().getBeanType().getName().startsWith("juricast."))
+                .flatMap(one -> paths(one.getKey())
+                        .filter(path -> path.startsWith("/api/"))
+                        .flatMap(path -> one.getKey().getMethodsCondition().getMethods().stream()
+                                .map(RequestMethod::name)
+                                .map(method -> new Endpoint(method, path, one.getValue()))));
+    }
+
+    private static Stream<String> paths(RequestMappingInfo info) {
+        return info.getPatternValues().stream();
+    }
+
+    private static int call(TestBrowser browser, Endpoint endpoint) {
+        String path = endpoint.path
+                .replace("{role}", "PUPIL")
+                .replace("{what}", "CAMERA")
+                .replaceAll("\\{[a-z]+}", "nothing");
+        boolean file = endpoint.path.contains("/roster");
+        return file
+                ? browser.upload(path, "name\nA".getBytes(), "x").status()
+                : browser.send(endpoint.method, path, endpoint.method.equals("GET") ? null : "{}", "application/json")
+                        .status();
+    }
+}

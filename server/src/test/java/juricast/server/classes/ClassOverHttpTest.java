@@ -1,0 +1,153 @@
+package juricast.server.classes;
+
+import static java.nio.charset.StandardCharsets.UTF_8;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import juricast.server.RunningServer;
+import juricast.server.TestBrowser;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+
+class ClassOverHttpTest {
+    @RegisterExtension
+    static final RunningServer SERVER = RunningServer.demo();
+
+    private static int made;
+    private TestBrowser thora;
+    private String path;
+
+    @BeforeEach
+    void a_new_class() {
+        thora = SERVER.signedIn("thora-melling");
+        JsonNode answer = thora.post("/api/classes", "{\"title\":\"Rope Songs %d\",\"year\":8}".formatted(++made))
+                .json();
+        path = "/api/classes/" + answer.get("id").asString();
+    }
+
+    @Test
+    void a_roster_is_taken_exactly_as_it_was_shown_and_a_change_meanwhile_stops_it() {
+        byte[] file = "name,year\nInes Carrow,8\n<b>Bold</b> Name,8\n,8\nNobody,Year 40\n".getBytes(UTF_8);
+        JsonNode preview = thora.upload(path + "/roster/preview", file, "").json();
+
+        assertThat(preview.get("added").get(0).asString()).isEqualTo("Ines Carrow");
+        assertThat(preview.get("created").get(0).asString()).isEqualTo("<b>Bold</b> Name");
+        assertThat(preview.get("wrong").size()).isEqualTo(2);
+        assertThat(preview.get("wrong").get(0).get("line").asInt()).isEqualTo(4);
+        assertThat(thora.get(path).json().get("pupils").size())
+                .as("nothing yet")
+                .isZero();
+
+        String fingerprint = preview.get("fingerprint").asString();
+        assertThat(thora.upload(path + "/roster", "name\nJory Pell".getBytes(UTF_8), fingerprint)
+                        .status())
+                .isEqualTo(409);
+        assertThat(thora.upload(path + "/roster", file, fingerprint).status()).isEqualTo(200);
+        assertThat(thora.get(path).json().get("pupils").size()).isEqualTo(2);
+        assertThat(thora.upload(path + "/roster", file, fingerprint).status())
+                .as("the same again is another change")
+                .isEqualTo(409);
+    }
+
+    @Test
+    void twenty_thousand_rows_and_none_are_told_and_change_nothing() {
+        String many = IntStream.range(0, 20_000).mapToObj(i -> "Pupil " + i).collect(Collectors.joining("\n"));
+
+        assertThat(thora.upload(path + "/roster/preview", ("name\n" + many).getBytes(UTF_8), "")
+                        .json()
+                        .at("/wrong/0/message")
+                        .asString())
+                .contains("more than 5000 rows");
+        assertThat(thora.upload(path + "/roster/preview", "name\n".getBytes(UTF_8), "")
+                        .json()
+                        .at("/wrong/0/message")
+                        .asString())
+                .contains("no pupil below");
+        assertThat(thora.get(path).json().get("pupils").size()).isZero();
+    }
+
+    @Test
+    void a_file_without_anybody_never_empties_a_class() {
+        byte[] good = "name\nInes Carrow".getBytes(UTF_8);
+        byte[] bad = "name\n".getBytes(UTF_8);
+        take(good);
+
+        assertThat(take(bad)).isEqualTo(409);
+        assertThat(thora.get(path).json().get("pupils").size()).isEqualTo(1);
+    }
+
+    @Test
+    void lessons_are_scheduled_weekly_and_twice_the_same_is_left_out() {
+        String series =
+                """
+                {"first":"2026-09-15","until":"2026-10-06","days":["TUESDAY","THURSDAY"],"start":"14:00","minutes":45}""";
+
+        assertThat(thora.post(path + "/series", series).json().get("added").asInt())
+                .isEqualTo(7);
+        assertThat(thora.post(path + "/series", series).json().get("left").asInt())
+                .isEqualTo(7);
+        assertThat(thora.post(path + "/series", "{\"first\":\"tomorrow\",\"start\":\"25:00\",\"minutes\":50}")
+                        .json()
+                        .get("wrong")
+                        .size())
+                .isEqualTo(3);
+        assertThat(thora.get(path).json().get("lessons").size()).isEqualTo(7);
+        assertThat(thora.get(path).json().get("note").asString())
+                .contains("Tuesday 15 September, 14:00 to 14:45 (45 min)", "Join word:", "/join/");
+    }
+
+    @Test
+    void a_renewed_link_refuses_the_old_one_kindly_and_a_mistyped_one_leads_nowhere() {
+        String old = thora.get(path).json().get("link").asString().replaceAll(".*/join/", "");
+        thora.post(
+                path + "/series",
+                """
+                {"first":"2026-09-14","until":"2026-09-14","days":["MONDAY"],"start":"10:15","minutes":45}""");
+        String word = thora.get(path).json().get("word").asString();
+        thora.post(path + "/link/renew", "{}");
+        TestBrowser stranger = SERVER.browser();
+
+        var knocked = stranger.post(
+                "/api/doorsteps/" + old + "/knock", "{\"name\":\"Ines Carrow\",\"word\":\"%s\"}".formatted(word));
+        JsonNode seat = stranger.get("/api/seats/" + knocked.json().get("visit").asString())
+                .json();
+
+        assertThat(seat.get("status").asString()).isEqualTo("TURNED_AWAY");
+        assertThat(seat.at("/why/0").asString()).contains("renewed");
+        assertThat(stranger.get("/api/doorsteps/" + old.substring(0, 31) + "x")
+                        .json()
+                        .get("title")
+                        .asString())
+                .isEqualTo("This link leads nowhere");
+    }
+
+    @Test
+    void a_class_may_be_stricter_than_the_charter_but_not_looser() {
+        String speak = path + "/rules/chat.private/PUPIL";
+
+        var refused = thora.put(speak, "{\"value\":\"open\",\"binding\":false}");
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.json().get("detail").asString()).contains("may only be stricter");
+
+        assertThat(thora.put(path + "/rules/chat.class/PUPIL", "{\"value\":\"closed\",\"binding\":true}")
+                        .status())
+                .isEqualTo(200);
+        JsonNode why = thora.get(path + "/rules/chat.class/PUPIL/why").json();
+        assertThat(why.get("value").asString()).isEqualTo("closed");
+        assertThat(why.at("/chain/1/text").asString()).contains("Class rules, binding, by Thora Melling");
+        assertThat(thora.put(path + "/rules/register.late-after/PUPIL", "{\"value\":\"61\",\"binding\":false}")
+                        .status())
+                .isEqualTo(400);
+    }
+
+    private int take(byte[] file) {
+        String fingerprint = thora.upload(path + "/roster/preview", file, "")
+                .json()
+                .get("fingerprint")
+                .asString();
+        return thora.upload(path + "/roster", file, fingerprint).status();
+    }
+}

@@ -1,0 +1,83 @@
+package juricast.server.lesson;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import juricast.core.entry.Arrival;
+import juricast.core.entry.Outcome;
+import juricast.core.entry.Reason;
+import juricast.core.entry.ReasonCode;
+import juricast.core.entry.Verdict;
+import juricast.core.identity.DeviceId;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.identity.VisitId;
+import juricast.core.lesson.Appliance;
+import juricast.core.lesson.LessonEvent;
+import juricast.core.lesson.Readers;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.RuleValue;
+import org.junit.jupiter.api.Test;
+
+class LessonEventJsonTest {
+    private static final Instant AT = Instant.parse("2026-09-14T10:02:03.004Z");
+    private static final PersonId INES = new PersonId("ines");
+    private static final PersonId ORLA = new PersonId("orla");
+    private static final VisitId VISIT = new VisitId("v");
+    private static final Verdict VERDICT =
+            new Verdict(Outcome.WAIT, List.of(new Reason(ReasonCode.NAME_UNCLEAR, List.of(INES, ORLA))));
+    private static final List<LessonEvent> ONE_OF_EACH = List.of(
+            new LessonEvent.Opened(ORLA, AT),
+            new LessonEvent.AdultJoined(VISIT, new DeviceId("d"), ORLA, Role.LEAD_ADULT, AT),
+            new LessonEvent.Knocked(
+                    new Arrival(VISIT, new DeviceId("d"), "小川 \"光\" 🐙 \n<b>", Optional.empty(), Arrival.Link.RETIRED),
+                    Optional.of(INES),
+                    Role.PUPIL,
+                    VERDICT,
+                    AT),
+            new LessonEvent.Judged(VISIT, VERDICT, AT),
+            new LessonEvent.Admitted(VISIT, INES, Role.CLASS_MONITOR, PersonId.RULES, AT),
+            new LessonEvent.TurnedAway(VISIT, ORLA, AT),
+            new LessonEvent.Left(VISIT, AT),
+            new LessonEvent.ConnectionLost(VISIT, AT),
+            new LessonEvent.CameBack(VISIT, AT),
+            new LessonEvent.TurnedOn(INES, Appliance.SCREEN, AT),
+            new LessonEvent.TurnedOff(INES, Appliance.CAMERA, ORLA, AT),
+            new LessonEvent.HandRaised(INES, AT),
+            new LessonEvent.HandLowered(INES, ORLA, AT),
+            new LessonEvent.Said(INES, Readers.only(ORLA), "is it \\ high water?", AT),
+            new LessonEvent.LiveSet(RuleValue.parse("entry.door=shut"), ORLA, AT),
+            new LessonEvent.PassGiven(INES, Catalogue.SPEAK, AT.plusSeconds(120), ORLA, AT),
+            new LessonEvent.CurbGiven(INES, Catalogue.CLASS_CHAT, AT.plusSeconds(120), ORLA, AT),
+            new LessonEvent.LoanEnded(INES, Catalogue.SPEAK, PersonId.CLOCK, AT),
+            new LessonEvent.Renamed(INES, "Captain", AT),
+            new LessonEvent.Removed(INES, "shouting", ORLA, AT),
+            new LessonEvent.AllowedBack(INES, ORLA, AT),
+            new LessonEvent.Dismissed(ORLA, AT));
+
+    @Test
+    void every_kind_of_event_is_read_again_as_it_was_written() {
+        assertThat(ONE_OF_EACH.stream().map(one -> one.getClass().getSimpleName()))
+                .as("one of each kind there is")
+                .containsExactlyInAnyOrderElementsOf(Arrays.stream(LessonEvent.class.getPermittedSubclasses())
+                        .map(Class::getSimpleName)
+                        .toList());
+        assertThat(ONE_OF_EACH).allSatisfy(event -> assertThat(
+                        LessonEventJson.read(LessonEventJson.kind(event), LessonEventJson.body(event)))
+                .isEqualTo(event));
+    }
+
+    @Test
+    void the_shape_on_the_disk_stays_what_older_records_hold() {
+        assertThat(LessonEventJson.read(
+                        "PassGiven",
+                        "{\"person\":\"ines\",\"right\":\"voice.speak\",\"until\":\"2026-09-14T10:04:03.004Z\","
+                                + "\"by\":\"orla\",\"at\":\"2026-09-14T10:02:03.004Z\"}"))
+                .isEqualTo(ONE_OF_EACH.get(15));
+        assertThatThrownBy(() -> LessonEventJson.read("Vanished", "{}")).isInstanceOf(IllegalArgumentException.class);
+    }
+}

@@ -1,0 +1,82 @@
+package juricast.server.lesson;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import juricast.server.RunningServer;
+import juricast.server.TestBrowser;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+class StreamTest {
+    private static final String DESK = "/api/lessons/tidal-navigation-8-1.3-2";
+
+    @RegisterExtension
+    static final RunningServer SERVER = RunningServer.demo();
+
+    @Test
+    void a_change_reaches_an_open_line_and_one_that_comes_back_gets_exactly_what_it_missed() throws Exception {
+        TestBrowser orla = SERVER.signedIn("orla-venn");
+        orla.post(DESK + "/join", "{}");
+        BlockingQueue<JsonNode> views = listen(orla, DESK + "/desk/stream", 0);
+        JsonNode first = next(views);
+        assertThat(first.get("words").size()).isGreaterThan(5);
+
+        orla.post(DESK + "/words", "{\"to\":\"CLASS\",\"text\":\"first\"}");
+        JsonNode second = nextWithWords(views);
+        assertThat(texts(second)).containsExactly("first");
+        assertThat(second.get("number").asInt())
+                .isGreaterThan(first.get("number").asInt());
+
+        orla.post(DESK + "/words", "{\"to\":\"CLASS\",\"text\":\"missed one\"}");
+        orla.post(DESK + "/words", "{\"to\":\"CLASS\",\"text\":\"missed two\"}");
+        JsonNode back = nextWithWords(
+                listen(orla, DESK + "/desk/stream", second.get("number").asInt()));
+        assertThat(texts(back)).containsExactly("missed one", "missed two");
+    }
+
+    @Test
+    void a_stream_is_for_its_own_device_only() {
+        assertThat(SERVER.browser().get("/api/seats/nothing/stream").status()).isEqualTo(404);
+        assertThat(SERVER.signedIn("anton-prowse").get(DESK + "/desk/stream").status())
+                .isEqualTo(403);
+    }
+
+    private static BlockingQueue<JsonNode> listen(TestBrowser browser, String path, int last) {
+        var views = new LinkedBlockingQueue<JsonNode>();
+        var json = new JsonMapper();
+        browser.lines(path, last, line -> {
+            if (line.startsWith("data:")) {
+                views.add(json.readTree(line.substring(5)));
+            }
+        });
+        return views;
+    }
+
+    private static JsonNode next(BlockingQueue<JsonNode> views) throws InterruptedException {
+        JsonNode view = views.poll(10, TimeUnit.SECONDS);
+        assertThat(view).as("a view within ten seconds").isNotNull();
+        return view;
+    }
+
+    /** Passes over views that only show the same again, as after a tick of the clock. */
+    private static JsonNode nextWithWords(BlockingQueue<JsonNode> views) throws InterruptedException {
+        JsonNode view = next(views);
+        while (view.get("words").isEmpty()) {
+            view = next(views);
+        }
+        return view;
+    }
+
+    private static List<String> texts(JsonNode view) {
+        var texts = new ArrayList<String>();
+        view.get("words").forEach(words -> texts.add(words.get("text").asString()));
+        return texts;
+    }
+}

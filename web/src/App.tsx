@@ -1,0 +1,47 @@
+import { useQuery } from '@tanstack/react-query'
+import { lazy, Suspense } from 'react'
+import { Navigate, Route, Routes } from 'react-router'
+import { standing } from './shared/standing'
+import { SchoolZone } from './shared/time'
+import { Guard } from './shared/ui/Guard'
+import { LoadingNote } from './shared/ui/Notes'
+
+const SignInScreen = lazy(() => import('./areas/entrance/SignInScreen'))
+const FirstStartScreen = lazy(() => import('./areas/entrance/FirstStartScreen'))
+const TodayScreen = lazy(() => import('./areas/today/TodayScreen'))
+const ClassesScreen = lazy(() => import('./areas/classes/ClassesScreen'))
+const ClassScreen = lazy(() => import('./areas/classes/ClassScreen'))
+const PeopleScreen = lazy(() => import('./areas/people/PeopleScreen'))
+const CharterScreen = lazy(() => import('./areas/charter/CharterScreen'))
+const DeskScreen = lazy(() => import('./areas/desk/DeskScreen'))
+const RegisterScreen = lazy(() => import('./areas/register/RegisterScreen'))
+const DoorstepScreen = lazy(() => import('./areas/seat/DoorstepScreen'))
+const SeatScreen = lazy(() => import('./areas/seat/SeatScreen'))
+const LooksScreen = lazy(() => import('./areas/looks/LooksScreen'))
+
+export function App() {
+  const { data } = useQuery(standing)
+  return (
+    <SchoolZone.Provider value={data?.zone ?? 'UTC'}>
+      <Guard>
+        <Suspense fallback={<LoadingNote what="the page" />}>
+          <Routes>
+            <Route path="/sign-in" element={<SignInScreen />} />
+            <Route path="/first-start" element={<FirstStartScreen />} />
+            <Route path="/today" element={<TodayScreen />} />
+            <Route path="/classes" element={<ClassesScreen />} />
+            <Route path="/classes/:id" element={<ClassScreen />} />
+            <Route path="/people" element={<PeopleScreen />} />
+            <Route path="/charter" element={<CharterScreen />} />
+            <Route path="/lessons/:id/desk" element={<DeskScreen />} />
+            <Route path="/lessons/:id/register" element={<RegisterScreen />} />
+            <Route path="/join/:token" element={<DoorstepScreen />} />
+            <Route path="/seat/:visit" element={<SeatScreen />} />
+            <Route path="/looks" element={<LooksScreen />} />
+            <Route path="*" element={<Navigate to="/today" replace />} />
+          </Routes>
+        </Suspense>
+      </Guard>
+    </SchoolZone.Provider>
+  )
+}

@@ -1,0 +1,173 @@
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { useQuery } from '@tanstack/react-query'
+import { useState, type ReactNode } from 'react'
+import { Link, useParams } from 'react-router'
+import { get } from '../../shared/api/http'
+import type { Charter, ClassPage, LessonLine } from '../../shared/api/types'
+import { RuleTable } from '../../shared/rules/RuleTable'
+import { useNow, useSchoolTime } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { Page } from '../../shared/ui/Page'
+import { JoiningNote } from './JoiningNote'
+import { RosterImport } from './RosterImport'
+import { ScheduleForm } from './ScheduleForm'
+
+const PARTS = ['Roster', 'Lessons', 'Joining', 'Rules'] as const
+type Part = (typeof PARTS)[number]
+
+/** One class: who belongs to it, when it meets, how one joins, and what it refines of the charter. */
+export default function ClassScreen() {
+  const { id = '' } = useParams()
+  return <Page title="Class">{() => <Shown id={id} />}</Page>
+}
+
+function Shown({ id }: { id: string }) {
+  const [part, setPart] = useState<Part>('Roster')
+  const { data, error } = useQuery({
+    queryKey: ['class', id],
+    queryFn: () => get<ClassPage>(`/api/classes/${id}`),
+  })
+  if (error) return <ProblemNote problem={error} />
+  if (!data) return <LoadingNote what="the class" />
+  const views: Record<Part, ReactNode> = {
+    Roster: <Roster page={data} />,
+    Lessons: <Lessons page={data} />,
+    Joining: <JoiningNote page={data} />,
+    Rules: <Rules page={data} />,
+  }
+  return (
+    <Box maxW="1060px" mx="auto" px="20px" py="18px">
+      <chakra.h1 fontSize="27px">{data.title}</chakra.h1>
+      <chakra.p color="ink2">
+        {data.adults.map((one) => `${one.name}, ${one.role === 'LEAD_ADULT' ? 'lead adult' : 'second adult'}`).join('; ')} ·{' '}
+        {data.pupils.length} pupils
+      </chakra.p>
+      <Flex role="tablist" gap="20px" my="12px" borderBottom="1.5px solid" borderColor="ink">
+        {PARTS.map((one) => (
+          <chakra.button
+            key={one}
+            role="tab"
+            type="button"
+            aria-selected={part === one}
+            py="5px"
+            cursor="pointer"
+            fontWeight={part === one ? 650 : 400}
+            color={part === one ? 'ink' : 'ink2'}
+            boxShadow={part === one ? 'inset 0 -4px 0 var(--chakra-colors-mark)' : 'none'}
+            onClick={() => setPart(one)}
+          >
+            {one}
+          </chakra.button>
+        ))}
+      </Flex>
+      <Box role="tabpanel" aria-label={part}>
+        {views[part]}
+      </Box>
+    </Box>
+  )
+}
+
+function Roster({ page }: { page: ClassPage }) {
+  return (
+    <Grid templateColumns={{ base: '1fr', md: page.mine ? '1fr 400px' : '1fr' }} gap="28px">
+      <Box>
+        {page.pupils.length === 0 ? (
+          <EmptyNote>Nobody is on the class list yet. Import a roster: a CSV file with a column “name”.</EmptyNote>
+        ) : (
+          <chakra.ol
+            bg="sheet"
+            borderTop="1.5px solid"
+            borderColor="ink"
+            css={{ columns: 2, columnGap: '24px' }}
+            listStyleType="none"
+          >
+            {page.pupils.map((one, place) => (
+              <chakra.li
+                key={one.id}
+                display="flex"
+                gap="10px"
+                px="10px"
+                py="3px"
+                borderBottom="1px solid"
+                borderColor="line"
+                breakInside="avoid"
+              >
+                <chakra.span fontFamily="mono" fontSize="12px" color="ink3" w="20px" textAlign="right">
+                  {place + 1}
+                </chakra.span>
+                <chakra.span overflowWrap="anywhere">{one.name}</chakra.span>
+              </chakra.li>
+            ))}
+          </chakra.ol>
+        )}
+      </Box>
+      {page.mine && <RosterImport id={page.id} />}
+    </Grid>
+  )
+}
+
+function Lessons({ page }: { page: ClassPage }) {
+  const now = useNow()
+  const coming = page.lessons.filter((one) => Date.parse(one.ends) > now && one.phase !== 'OVER')
+  const past = page.lessons.filter((one) => !coming.includes(one)).reverse()
+  return (
+    <Grid templateColumns={{ base: '1fr', md: page.mine ? '1fr 400px' : '1fr' }} gap="28px">
+      <Box>
+        <chakra.h2 fontSize="17px" mb="4px">
+          Coming
+        </chakra.h2>
+        {coming.length === 0 && <EmptyNote>No lesson is planned. Schedule it weekly on chosen days.</EmptyNote>}
+        <LessonList lessons={coming} mine={page.mine} />
+        {past.length > 0 && (
+          <>
+            <chakra.h2 fontSize="17px" mt="16px" mb="4px">
+              Past
+            </chakra.h2>
+            <LessonList lessons={past} mine={page.mine} />
+          </>
+        )}
+      </Box>
+      {page.mine && <ScheduleForm id={page.id} />}
+    </Grid>
+  )
+}
+
+function LessonList({ lessons, mine }: { lessons: LessonLine[]; mine: boolean }) {
+  const time = useSchoolTime()
+  return (
+    <Box bg="sheet" borderTop={lessons.length > 0 ? '1.5px solid' : 'none'} borderColor="ink">
+      {lessons.map((one) => (
+        <Flex key={one.id} px="10px" py="4px" gap="12px" align="center" borderBottom="1px solid" borderColor="line">
+          <Box w="130px">{time.day(one.starts)}</Box>
+          <Box fontFamily="mono" fontSize="13px">
+            {time.clock(one.starts)}–{time.clock(one.ends)}
+          </Box>
+          <Box flex="1" color="ink2">
+            {one.phase === 'OPEN' ? 'live now' : ''}
+          </Box>
+          {one.phase === 'OVER' && <Link to={`/lessons/${one.id}/register`}>Register</Link>}
+          {one.phase !== 'OVER' && mine && <Link to={`/lessons/${one.id}/desk`}>Desk</Link>}
+        </Flex>
+      ))}
+    </Box>
+  )
+}
+
+function Rules({ page }: { page: ClassPage }) {
+  const key = ['class-rules', page.id]
+  const path = `/api/classes/${page.id}/rules`
+  const { data, error } = useQuery({ queryKey: key, queryFn: () => get<Charter>(path) })
+  if (error) return <ProblemNote problem={error} />
+  if (!data) return <LoadingNote what="the rules" />
+  return (
+    <>
+      <chakra.p color="ink2" mb="10px">
+        What holds in this class: the charter, and what the class refines of it. A sill or a line under a value says that it is
+        bound; bold says that the class sets it.
+      </chakra.p>
+      <RuleTable charter={data} path={path} cacheKey={key} />
+      {!data.editable && <Button disabled>Only the adults of the class refine its rules</Button>}
+    </>
+  )
+}

@@ -1,0 +1,155 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { post } from '../../shared/api/http'
+import type { RosterPreview } from '../../shared/api/types'
+import { Button } from '../../shared/ui/Button'
+import { ProblemNote } from '../../shared/ui/Notes'
+
+/** A roster from a file: first what it would change, then, if wanted, exactly that (need B1). */
+export function RosterImport({ id }: { id: string }) {
+  const cache = useQueryClient()
+  const [file, setFile] = useState<File | null>(null)
+  const path = `/api/classes/${id}/roster`
+  const preview = useMutation({
+    mutationFn: (chosen: File) => post<RosterPreview>(`${path}/preview`, form(chosen)),
+  })
+  const take = useMutation({
+    mutationFn: () => post<RosterPreview>(path, form(file!, preview.data?.fingerprint)),
+    onSuccess: () => {
+      preview.reset()
+      setFile(null)
+      return cache.invalidateQueries({ queryKey: ['class', id] })
+    },
+  })
+  return (
+    <chakra.section aria-label="Import a roster">
+      <chakra.h2 fontSize="17px" mb="6px">
+        Import a roster
+      </chakra.h2>
+      <chakra.p color="ink2" mb="8px">
+        A CSV file with a heading: “name”, or “first name” and “last name”; if you have them, “number” and “year”. Nothing changes
+        before you have seen it.
+      </chakra.p>
+      <chakra.label
+        display="block"
+        mb="8px"
+        css={{
+          '& input::file-selector-button': {
+            font: 'inherit',
+            color: 'inherit',
+            background: 'transparent',
+            border: '1px solid var(--chakra-colors-line-strong)',
+            borderRadius: '3px',
+            padding: '3px 9px',
+            marginRight: '10px',
+            cursor: 'pointer',
+          },
+        }}
+      >
+        <chakra.span srOnly>Roster file</chakra.span>
+        <input
+          type="file"
+          accept=".csv,.txt,text/csv"
+          onChange={(event) => {
+            const chosen = event.target.files?.[0]
+            event.target.value = ''
+            take.reset()
+            if (chosen) {
+              setFile(chosen)
+              preview.mutate(chosen)
+            }
+          }}
+        />
+      </chakra.label>
+      <ProblemNote problem={preview.error ?? take.error} />
+      {preview.isPending && <span role="status">Reading {file?.name}…</span>}
+      {take.data && (
+        <chakra.p role="status">
+          The roster is taken: {take.data.added.length + take.data.created.length} came, {take.data.dropped.length} went.
+        </chakra.p>
+      )}
+      {preview.data && (
+        <Box
+          bg="sheet"
+          border="1.5px solid"
+          borderColor="ink"
+          px="14px"
+          py="10px"
+          aria-label="What the file would change"
+          role="region"
+        >
+          <chakra.h3 fontSize="15px" mb="4px" overflowWrap="anywhere">
+            {file?.name}
+          </chakra.h3>
+          {preview.data.encodingGuessed && (
+            <p>Read as {preview.data.encoding}, for it is not UTF-8. Look at names with accents.</p>
+          )}
+          <Names label="join the class" names={preview.data.added} />
+          <Names label="are new to the school" names={preview.data.created} />
+          <Names label="are written differently" names={preview.data.renamed.map((one) => `${one.from} becomes ${one.to}`)} />
+          <Names label="are not in the file and leave the class" names={preview.data.dropped} />
+          <p>
+            <strong>{preview.data.staying}</strong> stay.
+          </p>
+          {preview.data.wrong.length > 0 && (
+            <Box
+              bg="verdict.awaySoft"
+              borderLeft="4px solid"
+              borderColor="verdict.away"
+              px="10px"
+              py="5px"
+              my="6px"
+              maxH="180px"
+              overflowY="auto"
+              tabIndex={0}
+              role="region"
+              aria-label="Rows that are wrong"
+            >
+              <strong>
+                {preview.data.wrong.length === 1 ? '1 row is left out' : `${preview.data.wrong.length} rows are left out`}
+              </strong>
+              {preview.data.wrong.map((one) => (
+                <Box key={one.line + one.message} overflowWrap="anywhere">
+                  {one.line > 0 && `Line ${one.line}: `}
+                  {one.message}
+                </Box>
+              ))}
+            </Box>
+          )}
+          <Flex gap="8px" mt="8px">
+            <Button look="main" disabled={take.isPending || changes(preview.data) === 0} onClick={() => take.mutate()}>
+              {changes(preview.data) === 0 ? 'Nothing to take' : 'Take this roster'}
+            </Button>
+            <Button onClick={() => preview.reset()}>Leave it</Button>
+          </Flex>
+        </Box>
+      )}
+    </chakra.section>
+  )
+}
+
+function changes(preview: RosterPreview): number {
+  const rows = preview.added.length + preview.created.length + preview.renamed.length + preview.staying
+  return rows === 0 ? 0 : preview.added.length + preview.created.length + preview.renamed.length + preview.dropped.length
+}
+
+function Names({ label, names }: { label: string; names: string[] }) {
+  if (names.length === 0) return null
+  return (
+    <chakra.p mb="4px" overflowWrap="anywhere">
+      <strong>
+        {names.length} {label}:
+      </strong>{' '}
+      {names.slice(0, 40).join(', ')}
+      {names.length > 40 && ` and ${names.length - 40} more`}
+    </chakra.p>
+  )
+}
+
+function form(file: File, fingerprint?: string): FormData {
+  const data = new FormData()
+  data.append('file', file)
+  if (fingerprint) data.append('fingerprint', fingerprint)
+  return data
+}

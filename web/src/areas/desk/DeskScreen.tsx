@@ -1,0 +1,90 @@
+import { Box, Flex, Grid } from '@chakra-ui/react'
+import { useEffect, useMemo, useState } from 'react'
+import { useParams } from 'react-router'
+import { useLive } from '../../shared/live/useLive'
+import type { Desk, Message } from '../../shared/api/types'
+import { useNow } from '../../shared/time'
+import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { Page } from '../../shared/ui/Page'
+import { WhySheet } from '../../shared/ui/Why'
+import { useOrders, type Order } from './api'
+import { useDeskKeys } from './hooks/useDeskKeys'
+import { DeskHead } from './parts/DeskHead'
+import { NeedsYou } from './parts/NeedsYou'
+import { OpeningNote, OverNote } from './parts/OpeningNote'
+import { Score } from './parts/Score'
+import { WordsPanel } from './parts/WordsPanel'
+import { needs } from './queue'
+
+/** One live lesson, for its adults: who is here, who waits and why, what each may do, and what needs somebody now. */
+export default function DeskScreen() {
+  const { id = '' } = useParams()
+  return (
+    <Page title="Desk" bare>
+      {() => <LiveDesk lesson={id} />}
+    </Page>
+  )
+}
+
+function LiveDesk({ lesson }: { lesson: string }) {
+  const path = `/api/lessons/${encodeURIComponent(lesson)}/desk`
+  const { view: desk, connected } = useLive<Message, Desk>(`${path}/stream`)
+  const orders = useOrders(lesson)
+  const now = useNow(desk?.now)
+  const [why, setWhy] = useState<string | null>(null)
+  const give = (order: Order) => orders.mutate(order)
+  const queue = useMemo(() => (desk?.phase === 'OPEN' ? needs(desk, now) : []), [desk, now])
+  useDeskKeys(desk, queue, give)
+  useEffect(() => {
+    if (desk) document.title = `${desk.title} · desk`
+  }, [desk])
+  if (!desk) return <LoadingNote what="the lesson" />
+  const rightsPath = (rule: string, person?: string) =>
+    `/api/lessons/${encodeURIComponent(lesson)}/why/${rule}${person ? `?person=${encodeURIComponent(person)}` : ''}`
+  const live = desk.phase === 'OPEN'
+  return (
+    <Flex direction="column" h={{ base: 'auto', lg: '100vh' }} minH="0">
+      <DeskHead
+        desk={desk}
+        now={now}
+        connected={connected}
+        give={give}
+        busy={orders.isPending}
+        onWhy={(rule) => setWhy(rightsPath(rule))}
+      />
+      {orders.error && (
+        <Box
+          position="fixed"
+          bottom="52px"
+          left="50%"
+          transform="translateX(-50%)"
+          zIndex="5"
+          maxW="640px"
+          border="1px solid"
+          borderColor="verdict.away"
+        >
+          <Box my="-8px">
+            <ProblemNote problem={orders.error} />
+          </Box>
+        </Box>
+      )}
+      <Grid templateColumns={{ base: '1fr', lg: '318px 1fr' }} flex="1" minH="0">
+        <Flex
+          as="section"
+          direction="column"
+          minH="0"
+          borderRight="1px solid"
+          borderColor="lineStrong"
+          aria-label="What needs you"
+        >
+          {desk.phase === 'PLANNED' && <OpeningNote desk={desk} now={now} give={give} busy={orders.isPending} />}
+          {desk.phase === 'OVER' && <OverNote desk={desk} />}
+          {live && <NeedsYou queue={queue} desk={desk} now={now} give={give} />}
+          {live && <WordsPanel desk={desk} lesson={lesson} onWhy={() => setWhy(rightsPath('chat.class'))} />}
+        </Flex>
+        <Score desk={desk} now={now} give={give} onWhy={(rule, person) => setWhy(rightsPath(rule, person))} />
+      </Grid>
+      <WhySheet path={why} onClose={() => setWhy(null)} />
+    </Flex>
+  )
+}

@@ -1,0 +1,283 @@
+import { screen, waitFor, within } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { describe, expect, it, vi } from 'vitest'
+import type { Desk, DeskPupil, Waiting } from '../../shared/api/types'
+import { show } from '../../shared/testing'
+import type { Order } from './api'
+import { useDeskKeys } from './hooks/useDeskKeys'
+import { DeskHead } from './parts/DeskHead'
+import { NeedsYou } from './parts/NeedsYou'
+import { OpeningNote } from './parts/OpeningNote'
+import { Score } from './parts/Score'
+import { needs } from './queue'
+
+const NOW = Date.parse('2026-09-14T10:17:00Z')
+const at = (time: string) => `2026-09-14T${time}Z`
+
+function pupil(name: string, more: Partial<DeskPupil> = {}): DeskPupil {
+  return {
+    id: name.toLowerCase().replace(' ', '-'),
+    name,
+    whereabouts: 'IN',
+    stays: [{ from: at('10:05:00'), until: at('10:17:00') }],
+    waits: [],
+    microphone: false,
+    camera: false,
+    screen: false,
+    timesSpoken: 0,
+    cells: [{ rule: 'voice.speak', value: 'on-request', bound: false, loan: 'NONE' }],
+    ...more,
+  }
+}
+
+function waiting(name: string, since: string, more: Partial<Waiting> = {}): Waiting {
+  return {
+    visit: `visit of ${name}`,
+    name,
+    since: at(since),
+    connected: true,
+    listed: false,
+    reasons: ['No such name on the class list.'],
+    ...more,
+  }
+}
+
+function desk(more: Partial<Desk> = {}): Desk {
+  return {
+    number: 9,
+    now: at('10:17:00'),
+    lesson: 'tidal',
+    title: 'Tidal Navigation 8',
+    starts: at('10:05:00'),
+    ends: at('10:55:00'),
+    phase: 'OPEN',
+    iAmIn: true,
+    door: { value: 'knock', bound: false },
+    columns: [{ rule: 'voice.speak', title: 'Speak', value: 'on-request', bound: true }],
+    adults: [{ id: 'orla', name: 'Orla Venn', role: 'LEAD_ADULT', in: true }],
+    pupils: [pupil('Ines Carrow'), pupil('Jory Pell')],
+    waiting: [],
+    refused: [],
+    words: [],
+    ...more,
+  }
+}
+
+describe('the queue that needs somebody', () => {
+  it('is oldest first, with the class list as one entry and everybody unsure on their own', () => {
+    const queue = needs(
+      desk({
+        pupils: [pupil('Ines Carrow', { handSince: at('10:16:30') })],
+        waiting: [
+          waiting('kestrel-tab-4', '10:15:00'),
+          waiting('Bo Lindqvar', '10:16:00', { listed: true }),
+          waiting('Sefa Mauri', '10:14:00', { listed: true }),
+          waiting('gone again', '10:10:00', { connected: false }),
+        ],
+      }),
+      NOW,
+    )
+
+    expect(queue.map((need) => need.key)).toEqual(['listed', 'visit of kestrel-tab-4', 'hand ines-carrow'])
+    expect(queue[0]?.kind === 'listed' && queue[0].waiting.length).toBe(2)
+  })
+
+  it('tells of a pass in its last minute, not before, and never of a curb', () => {
+    const lent = (until: string, loan: 'PASS' | 'CURB') =>
+      desk({
+        pupils: [pupil('Jory Pell', { cells: [{ rule: 'voice.speak', value: 'open', bound: false, loan, until: at(until) }] })],
+      })
+
+    expect(needs(lent('10:18:01', 'PASS'), NOW)).toHaveLength(0)
+    expect(needs(lent('10:18:00', 'PASS'), NOW)).toMatchObject([{ kind: 'ending', title: 'Speak' }])
+    expect(needs(lent('10:17:30', 'CURB'), NOW)).toHaveLength(0)
+  })
+
+  it('tells who lost the connection, since when', () => {
+    const lost = pupil('Mira Solberg', {
+      whereabouts: 'CONNECTION_LOST',
+      stays: [{ from: at('10:05:00'), until: at('10:12:00') }],
+    })
+
+    expect(needs(desk({ pupils: [lost] }), NOW)).toMatchObject([{ kind: 'lost', since: Date.parse(at('10:12:00')) }])
+  })
+})
+
+describe('the cards', () => {
+  const showCards = (shown: Desk) => {
+    const give = vi.fn<(order: Order) => void>()
+    show(<NeedsYou queue={needs(shown, NOW)} desk={shown} now={NOW} give={give} />)
+    return give
+  }
+
+  it('say that all is well when nothing needs anybody', () => {
+    showCards(desk())
+
+    expect(screen.getByText('Nobody waits, no hand is up. Teach on.')).toBeTruthy()
+  })
+
+  it('let everyone on the list in with one press, or one by one', async () => {
+    const give = showCards(
+      desk({
+        waiting: ['Bo Lindqvar', 'Sefa Mauri'].map((name) =>
+          waiting(name, '10:16:00', { listed: true, person: name, personName: name }),
+        ),
+      }),
+    )
+
+    await userEvent.click(screen.getByRole('button', { name: /Let all 2 in/ }))
+    await userEvent.click(screen.getByRole('button', { name: 'One by one' }))
+    await userEvent.click(screen.getAllByRole('button', { name: 'Let in' })[1]!)
+
+    expect(give.mock.calls.map(([order]) => order)).toEqual([
+      { do: 'admit-all-listed' },
+      { do: 'admit', visit: 'visit of Sefa Mauri', as: 'Sefa Mauri' },
+    ])
+  })
+
+  it('let somebody unknown in only as somebody of the list who is not here', async () => {
+    const give = showCards(
+      desk({
+        pupils: [pupil('Ines Carrow'), pupil('Kester Tabb', { whereabouts: 'MISSING' })],
+        waiting: [waiting('kestrel-tab-4', '10:15:00')],
+      }),
+    )
+
+    await userEvent.click(screen.getByRole('button', { name: 'Let in as…' }))
+    const choices = within(screen.getByLabelText('Who is kestrel-tab-4?')).getAllByRole('option')
+    expect(choices.map((choice) => choice.textContent)).toEqual(['Who of those not here?', 'Kester Tabb'])
+    await userEvent.selectOptions(screen.getByLabelText('Who is kestrel-tab-4?'), 'Kester Tabb')
+
+    expect(give).toHaveBeenCalledWith({ do: 'admit', visit: 'visit of kestrel-tab-4', as: 'kester-tabb' })
+  })
+
+  it('call on a raised hand for two minutes and say how often the pupil has spoken', async () => {
+    const give = showCards(desk({ pupils: [pupil('Wen Ostrander', { handSince: at('10:16:30'), timesSpoken: 2 })] }))
+
+    expect(screen.getByText('Has spoken 2 times.')).toBeTruthy()
+    expect(screen.getByText('0:30')).toBeTruthy()
+    await userEvent.click(screen.getByRole('button', { name: /Let speak 2 min/ }))
+
+    expect(give).toHaveBeenCalledWith({ do: 'pass', person: 'wen-ostrander', rule: 'voice.speak', minutes: 2 })
+  })
+
+  it('show whom the door has refused, with the reason', () => {
+    showCards(desk({ refused: [{ visit: 'x', name: 'Zeb Corran', at: at('10:16:00'), reasons: ['Zeb Corran was removed.'] }] }))
+
+    expect(screen.getByText(/turned away. Zeb Corran was removed./)).toBeTruthy()
+  })
+})
+
+describe('the head', () => {
+  const showHead = (shown: Desk) => {
+    const give = vi.fn<(order: Order) => void>()
+    show(<DeskHead desk={shown} now={NOW} connected={false} give={give} busy={false} onWhy={() => {}} />)
+    return give
+  }
+
+  it('dismisses only after one question, which says who still waits', async () => {
+    const give = showHead(desk({ waiting: [waiting('Bo Lindqvar', '10:16:00')] }))
+
+    await userEvent.click(screen.getByRole('button', { name: 'Dismiss class' }))
+    expect(give).not.toHaveBeenCalled()
+    expect(await screen.findByText(/1 who wait at the door are told/)).toBeTruthy()
+    await userEvent.click(screen.getByRole('button', { name: 'Dismiss now' }))
+
+    expect(give).toHaveBeenCalledWith({ do: 'dismiss' })
+  })
+
+  it('says honestly when there is no connection, and how much time is left', () => {
+    showHead(desk())
+
+    expect(screen.getByText('No connection. Trying again…')).toBeTruthy()
+    expect(screen.getByText(/38:00 left/)).toBeTruthy()
+  })
+
+  it('offers only coming in to an adult who is not in the room', () => {
+    showHead(desk({ iAmIn: false }))
+
+    expect(screen.getByRole('button', { name: 'Come in' })).toBeTruthy()
+    expect(screen.queryByRole('button', { name: 'Dismiss class' })).toBeNull()
+  })
+})
+
+describe('the score', () => {
+  it('counts who is here, and lends a right to one pupil from the cell', async () => {
+    const give = vi.fn<(order: Order) => void>()
+    const shown = desk({ pupils: [pupil('Ines Carrow'), pupil('Ciro Vance', { whereabouts: 'MISSING', stays: [] })] })
+    show(<Score desk={shown} now={NOW} give={give} onWhy={() => {}} />)
+
+    expect(screen.getByText('1 of 2 here')).toBeTruthy()
+    expect(screen.getByText('1 missing')).toBeTruthy()
+    const row = screen.getByRole('row', { name: 'Ines Carrow' })
+    await userEvent.click(within(row).getByRole('button', { name: 'Ines Carrow, Speak: on request' }))
+    await userEvent.click(await screen.findByRole('menuitem', { name: 'pass for 5 min' }))
+
+    expect(give).toHaveBeenCalledWith({ do: 'pass', person: 'ines-carrow', rule: 'voice.speak', minutes: 5 })
+  })
+
+  it('never offers to switch something of a pupil on', async () => {
+    const shown = desk({ pupils: [pupil('Ines Carrow', { microphone: true })] })
+    show(<Score desk={shown} now={NOW} give={() => {}} onWhy={() => {}} />)
+
+    await userEvent.click(screen.getByRole('button', { name: 'More for Ines Carrow' }))
+    const items = (await screen.findAllByRole('menuitem')).map((item) => item.textContent)
+
+    expect(items).toEqual(['Mute', 'Remove from the lesson…'])
+  })
+
+  it('asks what happened before it removes anybody', async () => {
+    const give = vi.fn<(order: Order) => void>()
+    show(<Score desk={desk()} now={NOW} give={give} onWhy={() => {}} />)
+
+    await userEvent.click(screen.getByRole('button', { name: 'More for Jory Pell' }))
+    await userEvent.click(await screen.findByRole('menuitem', { name: 'Remove from the lesson…' }))
+    await userEvent.type(await screen.findByLabelText('What happened'), 'shouting')
+    expect(give).not.toHaveBeenCalled()
+    await userEvent.click(screen.getByRole('button', { name: 'Remove' }))
+
+    expect(give).toHaveBeenCalledWith({ do: 'remove', person: 'jory-pell', why: 'shouting' })
+  })
+})
+
+describe('the opening', () => {
+  it('shows who knocks and opens only when the button is pressed', async () => {
+    const give = vi.fn<(order: Order) => void>()
+    const shown = desk({ phase: 'PLANNED', starts: at('10:25:00'), waiting: [waiting('boatshed-tablet', '10:16:00')] })
+    show(<OpeningNote desk={shown} now={NOW} give={give} busy={false} />)
+
+    expect(screen.getByText(/Begins in 8:00/)).toBeTruthy()
+    expect(screen.getByText(/boatshed-tablet/)).toBeTruthy()
+    expect(give).not.toHaveBeenCalled()
+    await userEvent.click(screen.getByRole('button', { name: 'Open the lesson' }))
+
+    expect(give).toHaveBeenCalledWith({ do: 'open' })
+  })
+})
+
+describe('the keys', () => {
+  function Keys({ shown, give }: { shown: Desk; give: (order: Order) => void }) {
+    useDeskKeys(shown, needs(shown, NOW), give)
+    return <input aria-label="box" />
+  }
+
+  it('work while nothing is typed, and are letters while something is', async () => {
+    const give = vi.fn<(order: Order) => void>()
+    show(<Keys shown={desk({ pupils: [pupil('Wen Ostrander', { handSince: at('10:16:30') })] })} give={give} />)
+
+    await userEvent.keyboard('adms')
+    await userEvent.type(screen.getByLabelText('box'), 'adms')
+
+    await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('box').value).toBe('adms'))
+    expect(give.mock.calls.map(([order]) => order.do)).toEqual(['admit-all-listed', 'set', 'mute-all', 'pass'])
+  })
+
+  it('do nothing before the lesson is open', async () => {
+    const give = vi.fn<(order: Order) => void>()
+    show(<Keys shown={desk({ phase: 'PLANNED' })} give={give} />)
+
+    await userEvent.keyboard('adms')
+
+    expect(give).not.toHaveBeenCalled()
+  })
+})

@@ -1,0 +1,35 @@
+import { useLayoutEffect } from 'react'
+import type { Desk } from '../../../shared/api/types'
+import type { Give } from '../api'
+import type { Need } from '../queue'
+
+/** Where the keys write: the box with this id gets the focus. */
+export const WRITE_BOX = 'write-to-the-class'
+
+/** The desk by keyboard, while nothing is being typed: D door, A all on the list, S next hand speaks, M mute, W write. */
+export function useDeskKeys(desk: Desk | undefined, queue: Need[], give: Give) {
+  // Together with what is shown, so that a key never acts on the queue of a moment ago.
+  useLayoutEffect(() => {
+    if (desk?.phase !== 'OPEN') return
+    const press = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement
+      const typing = target.closest('input, textarea, select, [role=dialog], [role=menu]')
+      if (typing || event.ctrlKey || event.metaKey || event.altKey) return
+      const hand = queue.find((need) => need.kind === 'hand')
+      const keys: Record<string, () => void> = {
+        a: () => give({ do: 'admit-all-listed' }),
+        d: () => give({ do: 'set', rule: 'entry.door', value: desk.door.value === 'shut' ? 'knock' : 'shut' }),
+        m: () => give({ do: 'mute-all', keepMuted: true }),
+        s: () => hand && give({ do: 'pass', person: hand.pupil.id, rule: 'voice.speak', minutes: 2 }),
+        w: () => document.getElementById(WRITE_BOX)?.focus(),
+      }
+      const act = keys[event.key.toLowerCase()]
+      if (act) {
+        event.preventDefault()
+        act()
+      }
+    }
+    window.addEventListener('keydown', press)
+    return () => window.removeEventListener('keydown', press)
+  })
+}

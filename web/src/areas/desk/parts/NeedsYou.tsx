@@ -1,0 +1,226 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useState, type ReactNode } from 'react'
+import type { Desk, Waiting } from '../../../shared/api/types'
+import { countdown } from '../../../shared/time'
+import { Button } from '../../../shared/ui/Button'
+import { Select } from '../../../shared/ui/Fields'
+import { Key } from '../../../shared/ui/Key'
+import { VerdictMark } from '../../../shared/ui/VerdictMark'
+import type { Give } from '../api'
+import type { Need } from '../queue'
+
+interface NeedsYouProps {
+  queue: Need[]
+  desk: Desk
+  now: number
+  give: Give
+}
+
+/** The only place that asks for attention: oldest first, with what is known and the likely actions. */
+export function NeedsYou({ queue, desk, now, give }: NeedsYouProps) {
+  const refused = desk.refused.slice(0, 3)
+  return (
+    <Box flex="1 1 64%" minH="0" overflowY="auto" pb="4px" tabIndex={0} role="region" aria-label="Needs you">
+      <Flex as="h2" justify="space-between" align="baseline" px="14px" pt="9px" pb="5px" fontSize="15px">
+        Needs you
+        <chakra.span fontFamily="body" fontWeight="400" fontSize="12px" color="ink2">
+          {queue.length > 0 ? `${queue.length}, oldest first` : ''}
+        </chakra.span>
+      </Flex>
+      <Box aria-live="polite">
+        {queue.length === 0 && (
+          <Box px="14px" pb="8px" color="ink2">
+            Nobody waits, no hand is up. Teach on.
+          </Box>
+        )}
+        {queue.map((need, place) => (
+          <Card key={need.key} first={place === 0} age={age(need, now)}>
+            <Body need={need} desk={desk} give={give} />
+          </Card>
+        ))}
+      </Box>
+      {refused.length > 0 && (
+        <Box mx="10px" mt="6px" fontSize="12.5px" color="ink2">
+          {refused.map((one) => (
+            <Flex key={one.visit} gap="6px" py="2px">
+              <VerdictMark verdict="away" />
+              <span>
+                <strong>{one.name}</strong> turned away. {one.reasons[0]}
+              </span>
+            </Flex>
+          ))}
+        </Box>
+      )}
+    </Box>
+  )
+}
+
+function age(need: Need, now: number): string {
+  return need.kind === 'ending' ? `in ${countdown(need.until - now)}` : countdown(now - need.since)
+}
+
+function Card({ first, age: shown, children }: { first: boolean; age: string; children: ReactNode }) {
+  return (
+    <Box
+      as="article"
+      position="relative"
+      mx="10px"
+      mb="5px"
+      px="9px"
+      py="5px"
+      bg={first ? 'markSoft' : 'sheet'}
+      border="1px solid"
+      borderColor={first ? 'mark' : 'line'}
+      borderLeft="4px solid"
+      borderLeftColor="mark"
+    >
+      <chakra.span position="absolute" right="9px" top="6px" fontFamily="mono" fontSize="12px" color="ink2">
+        {shown}
+      </chakra.span>
+      {children}
+    </Box>
+  )
+}
+
+function Body({ need, desk, give }: { need: Need; desk: Desk; give: Give }) {
+  switch (need.kind) {
+    case 'listed':
+      return <Listed waiting={need.waiting} give={give} />
+    case 'unsure':
+      return <Unsure waiting={need.waiting} desk={desk} give={give} />
+    case 'hand':
+      return (
+        <>
+          <Title>{need.pupil.name} raises a hand</Title>
+          <Small>{spoken(need.pupil.timesSpoken)}</Small>
+          <Actions>
+            <Button onClick={() => give({ do: 'pass', person: need.pupil.id, rule: 'voice.speak', minutes: 2 })}>
+              Let speak 2 min <Key>S</Key>
+            </Button>
+            <Button onClick={() => give({ do: 'lower-hand', person: need.pupil.id })}>Lower</Button>
+          </Actions>
+        </>
+      )
+    case 'ending':
+      return (
+        <>
+          <Title>{need.pupil.name}: pass ends</Title>
+          <Small>{need.title}</Small>
+          <Actions>
+            <Button onClick={() => give({ do: 'pass', person: need.pupil.id, rule: need.rule, minutes: 2 })}>2 min more</Button>
+            <Button onClick={() => give({ do: 'end-loan', person: need.pupil.id, rule: need.rule })}>End now</Button>
+          </Actions>
+        </>
+      )
+    case 'lost':
+      return (
+        <>
+          <Title>{need.pupil.name} lost the connection</Title>
+          <Small>The seat is kept; coming back needs no knock.</Small>
+        </>
+      )
+  }
+}
+
+function Listed({ waiting, give }: { waiting: Waiting[]; give: Give }) {
+  const [single, setSingle] = useState(false)
+  return (
+    <>
+      <Title mark>{waiting.length === 1 ? waiting[0]?.name + ' waits' : `${waiting.length} on the class list wait`}</Title>
+      <Small>
+        {waiting.length > 1 && waiting.map((one) => one.name).join(', ') + '. '}
+        {waiting[0]?.reasons[0]}
+      </Small>
+      <Actions>
+        <Button look="main" onClick={() => give({ do: 'admit-all-listed' })}>
+          {waiting.length === 1 ? 'Let in' : `Let all ${waiting.length} in`} <Key>A</Key>
+        </Button>
+        <Button onClick={() => setSingle(!single)} aria-expanded={single}>
+          {waiting.length === 1 ? 'More' : 'One by one'}
+        </Button>
+      </Actions>
+      {single &&
+        waiting.map((one) => (
+          <Flex key={one.visit} align="center" gap="6px" mt="4px">
+            <Box flex="1">{one.personName}</Box>
+            <Button size="small" onClick={() => give({ do: 'admit', visit: one.visit, as: one.person ?? null })}>
+              Let in
+            </Button>
+            <Button size="small" onClick={() => give({ do: 'turn-away', visit: one.visit })}>
+              Turn away
+            </Button>
+          </Flex>
+        ))}
+    </>
+  )
+}
+
+function Unsure({ waiting, desk, give }: { waiting: Waiting; desk: Desk; give: Give }) {
+  const [asking, setAsking] = useState(false)
+  const missing = desk.pupils.filter((pupil) => pupil.whereabouts !== 'IN')
+  return (
+    <>
+      <Title mark>“{waiting.name}”</Title>
+      <Small>{waiting.reasons.filter((reason) => !/^(Everyone knocks|On the class list)/.test(reason)).join(' ')}</Small>
+      <Actions>
+        {waiting.person && (
+          <Button onClick={() => give({ do: 'admit', visit: waiting.visit, as: waiting.person ?? null })}>
+            Let in as {waiting.personName}
+          </Button>
+        )}
+        {!waiting.person && (
+          <Button onClick={() => setAsking(!asking)} aria-expanded={asking}>
+            Let in as…
+          </Button>
+        )}
+        <Button onClick={() => give({ do: 'turn-away', visit: waiting.visit })}>Turn away</Button>
+      </Actions>
+      {asking && (
+        <Select
+          mt="5px"
+          aria-label={`Who is ${waiting.name}?`}
+          defaultValue=""
+          onChange={(event) => give({ do: 'admit', visit: waiting.visit, as: event.target.value })}
+        >
+          <option value="" disabled>
+            Who of those not here?
+          </option>
+          {missing.map((pupil) => (
+            <option key={pupil.id} value={pupil.id}>
+              {pupil.name}
+            </option>
+          ))}
+        </Select>
+      )}
+    </>
+  )
+}
+
+function Title({ mark, children }: { mark?: boolean; children: ReactNode }) {
+  return (
+    <Flex gap="7px" align="baseline" pr="52px" fontWeight="650" overflowWrap="anywhere">
+      {mark && <VerdictMark verdict="wait" />}
+      <span>{children}</span>
+    </Flex>
+  )
+}
+
+function Small({ children }: { children: ReactNode }) {
+  return (
+    <Box fontSize="12px" color="ink2">
+      {children}
+    </Box>
+  )
+}
+
+function Actions({ children }: { children: ReactNode }) {
+  return (
+    <Flex gap="6px" mt="3px" wrap="wrap">
+      {children}
+    </Flex>
+  )
+}
+
+function spoken(times: number): string {
+  return times === 0 ? 'Has not spoken yet in this lesson.' : times === 1 ? 'Has spoken once.' : `Has spoken ${times} times.`
+}

@@ -1,0 +1,306 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { memo } from 'react'
+import type { Desk, DeskPupil } from '../../../shared/api/types'
+import { useSchoolTime } from '../../../shared/time'
+import { Strip } from '../../../shared/ui/Strip'
+import type { Give } from '../api'
+import { ClassRight, PupilRight } from './RightCells'
+import { RowMenu } from './RowMenu'
+
+const SHORT: Record<string, string> = {
+  'voice.speak': 'Speak',
+  'voice.camera': 'Camera',
+  'chat.class': 'Write',
+  'chat.private': 'Whisper',
+  'share.screen': 'Share',
+  'names.rename': 'Rename',
+}
+
+/** The columns: name, time, and one for each right. */
+export const COLUMNS = '168px minmax(120px, 1fr) repeat(6, 58px) 30px'
+
+interface ScoreProps {
+  desk: Desk
+  now: number
+  give: Give
+  onWhy: (rule: string, person?: string) => void
+}
+
+/** The class list as a score: each pupil a line of presence over the lesson's time, and what each may do beside it. */
+export function Score({ desk, now, give, onWhy }: ScoreProps) {
+  const from = Date.parse(desk.starts) - 6 * 60_000
+  const until = Math.max(Date.parse(desk.ends), Math.min(now, Date.parse(desk.dismissedAt ?? desk.now)))
+  const count = (where: DeskPupil['whereabouts']) => desk.pupils.filter((pupil) => pupil.whereabouts === where).length
+  const here = count('IN')
+  const live = desk.phase === 'OPEN' && desk.iAmIn
+  const rest = [
+    [count('WAITING'), 'wait'],
+    [count('MISSING'), 'missing'],
+    [count('CONNECTION_LOST'), 'lost the line'],
+    [count('REMOVED'), 'removed'],
+    [count('GONE'), 'gone'],
+  ] as const
+  return (
+    <Flex as="section" direction="column" bg="sheet" minW="0" overflowX="auto" aria-label="Class list">
+      <Box
+        role="table"
+        aria-label="Class list with presence and rights"
+        minW="700px"
+        flex="1"
+        display="flex"
+        flexDirection="column"
+        minH="0"
+      >
+        <Box role="rowgroup">
+          <Box
+            role="row"
+            display="grid"
+            gridTemplateColumns={COLUMNS}
+            alignItems="end"
+            px="14px"
+            pt="6px"
+            pb="4px"
+            borderBottom="1.5px solid"
+            borderColor="ink"
+          >
+            <Box role="columnheader">
+              <chakra.h2 fontSize="15px" aria-live="polite">
+                {here} of {desk.pupils.length} here
+              </chakra.h2>
+              <chakra.span fontSize="12px" color="ink2">
+                {rest
+                  .filter(([many]) => many > 0)
+                  .map(([many, what]) => `${many} ${what}`)
+                  .join(' · ') || 'everyone is in'}
+              </chakra.span>
+            </Box>
+            <Box role="columnheader" aria-label="Presence over time">
+              <Axis desk={desk} from={from} until={until} now={now} />
+            </Box>
+            {desk.columns.map((column) => (
+              <Box role="columnheader" key={column.rule} textAlign="center">
+                <ClassRight column={column} short={SHORT[column.rule] ?? column.title} live={live} give={give} onWhy={onWhy} />
+              </Box>
+            ))}
+            <Box role="columnheader">
+              <chakra.span srOnly>More</chakra.span>
+            </Box>
+          </Box>
+        </Box>
+        <Box role="rowgroup" flex="1" overflowY="auto" minH="0">
+          {desk.pupils.length === 0 && <Box p="14px">Nobody is on the class list yet. Import a roster on the class page.</Box>}
+          {desk.pupils.map((pupil, place) => (
+            <Row
+              key={pupil.id}
+              pupil={pupil}
+              from={from}
+              until={until}
+              now={Math.floor(now / 5000) * 5000}
+              live={live}
+              fifth={place % 5 === 4}
+              give={give}
+              onWhy={onWhy}
+            />
+          ))}
+        </Box>
+        <Flex
+          as="footer"
+          gap="18px"
+          px="14px"
+          py="5px"
+          borderTop="1.5px solid"
+          borderColor="ink"
+          fontSize="12px"
+          color="ink2"
+          wrap="wrap"
+        >
+          <span>A heading sets it for the whole class, a cell for one pupil.</span>
+          <Legend />
+        </Flex>
+      </Box>
+    </Flex>
+  )
+}
+
+function Legend() {
+  return (
+    <Flex gap="12px" ml="auto">
+      <span>
+        <Sample kind="in" /> in
+      </span>
+      <span>
+        <Sample kind="wait" /> waits
+      </span>
+      <span>sill under a sign: bound by the charter</span>
+    </Flex>
+  )
+}
+
+function Sample({ kind }: { kind: 'in' | 'wait' }) {
+  return (
+    <chakra.span display="inline-block" w="18px" h="8px" position="relative">
+      <Strip
+        stays={kind === 'in' ? [{ from: 0, until: 1 }] : []}
+        waits={kind === 'wait' ? [{ from: 0, until: 1 }] : []}
+        from={0}
+        until={1}
+        height={8}
+      />
+    </chakra.span>
+  )
+}
+
+function Axis({ desk, from, until, now }: { desk: Desk; from: number; until: number; now: number }) {
+  const time = useSchoolTime()
+  const place = (instant: number) => `${(100 * (instant - from)) / (until - from)}%`
+  const start = Date.parse(desk.starts)
+  const ticks = Array.from({ length: Math.ceil((until - start) / 600_000) }, (_, i) => start + i * 600_000)
+  const shown = now >= from && now <= until && desk.phase !== 'OVER'
+  return (
+    <Box position="relative" h="34px" mr="14px" fontFamily="mono">
+      {shown && (
+        <Box
+          position="absolute"
+          top="0"
+          left={place(now)}
+          transform="translateX(-50%)"
+          bg="mark"
+          color="onMark"
+          px="5px"
+          fontSize="12px"
+          fontWeight="600"
+          borderRadius="2px"
+        >
+          {time.clock(now)}
+        </Box>
+      )}
+      {ticks.map((tick) => (
+        <Box
+          key={tick}
+          position="absolute"
+          bottom="0"
+          left={place(tick)}
+          transform="translateX(-50%)"
+          fontSize="10.5px"
+          color="ink3"
+        >
+          {time.clock(tick)}
+        </Box>
+      ))}
+    </Box>
+  )
+}
+
+interface RowProps {
+  pupil: DeskPupil
+  from: number
+  until: number
+  now: number
+  live: boolean
+  fifth: boolean
+  give: Give
+  onWhy: ScoreProps['onWhy']
+}
+
+const WHERE: Partial<Record<DeskPupil['whereabouts'], string>> = {
+  MISSING: 'missing',
+  WAITING: 'waits',
+  CONNECTION_LOST: 'line lost',
+  GONE: 'gone',
+  REMOVED: 'removed',
+}
+
+const Row = memo(
+  function Row({ pupil, from, until, now, live, fifth, give, onWhy }: RowProps) {
+    const isIn = pupil.whereabouts === 'IN'
+    return (
+      <Box
+        role="row"
+        aria-label={pupil.name}
+        display="grid"
+        gridTemplateColumns={COLUMNS}
+        alignItems="center"
+        h="20.6px"
+        px="14px"
+        borderBottom="1px solid"
+        borderColor={fifth ? 'lineStrong' : 'line'}
+      >
+        <Box
+          role="rowheader"
+          display="flex"
+          alignItems="center"
+          gap="6px"
+          minW="0"
+          fontSize="13.5px"
+          color={isIn ? 'ink' : 'ink3'}
+          fontWeight={pupil.handSince ? 650 : 400}
+        >
+          <chakra.span
+            truncate
+            bg={pupil.handSince ? 'mark' : 'transparent'}
+            color={pupil.handSince ? 'onMark' : 'inherit'}
+            px={pupil.handSince ? '3px' : '0'}
+          >
+            {pupil.shownName ?? pupil.name}
+          </chakra.span>
+          {WHERE[pupil.whereabouts] && (
+            <chakra.span fontSize="11.5px" flexShrink={0} color={pupil.whereabouts === 'REMOVED' ? 'verdict.away' : 'ink3'}>
+              {WHERE[pupil.whereabouts]}
+            </chakra.span>
+          )}
+          {pupil.microphone && <On word="speaks" />}
+          {pupil.screen && <On word="shows" />}
+        </Box>
+        <Box role="cell" position="relative" h="20px" mr="14px">
+          <Strip
+            stays={instants(pupil.stays)}
+            waits={instants(pupil.waits)}
+            from={from}
+            until={until}
+            now={now}
+            cut={pupil.whereabouts === 'REMOVED'}
+          />
+        </Box>
+        {pupil.cells.map((cell) => (
+          <Box role="cell" key={cell.rule} textAlign="center" opacity={isIn ? 1 : 0.35}>
+            <PupilRight
+              pupil={pupil}
+              cell={cell}
+              title={SHORT[cell.rule] ?? cell.rule}
+              live={live && isIn}
+              give={give}
+              onWhy={onWhy}
+            />
+          </Box>
+        ))}
+        <Box role="cell">{live && <RowMenu pupil={pupil} give={give} />}</Box>
+      </Box>
+    )
+  },
+  (before, after) =>
+    JSON.stringify(before.pupil) === JSON.stringify(after.pupil) &&
+    before.now === after.now &&
+    before.live === after.live &&
+    before.until === after.until,
+)
+
+function instants(stretches: { from: string; until: string }[]) {
+  return stretches.map((one) => ({ from: Date.parse(one.from), until: Date.parse(one.until) }))
+}
+
+function On({ word }: { word: string }) {
+  return (
+    <chakra.span
+      fontSize="11px"
+      flexShrink={0}
+      color="verdict.in"
+      fontWeight="650"
+      border="1px solid"
+      borderColor="verdict.in"
+      px="3px"
+      lineHeight="14px"
+    >
+      {word}
+    </chakra.span>
+  )
+}

@@ -1,0 +1,107 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useEffect, useRef, useState } from 'react'
+import type { Desk, Message } from '../../../shared/api/types'
+import { useSchoolTime } from '../../../shared/time'
+import { Button } from '../../../shared/ui/Button'
+import { Select, TextInput } from '../../../shared/ui/Fields'
+import { Key } from '../../../shared/ui/Key'
+import { ProblemNote } from '../../../shared/ui/Notes'
+import { useOrders } from '../api'
+import { WRITE_BOX } from '../hooks/useDeskKeys'
+
+const CHAT: Record<string, string> = {
+  open: 'pupils write to all',
+  'on-request': 'pupils write to adults only',
+  closed: 'pupils write to adults only',
+}
+
+/** What is written, and the box to write in. Text stays in the box until the server has it. */
+export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string; onWhy: () => void }) {
+  const [text, setText] = useState('')
+  const [to, setTo] = useState('')
+  const say = useOrders(lesson)
+  const end = useRef<HTMLDivElement>(null)
+  const time = useSchoolTime()
+  useEffect(() => {
+    end.current?.scrollIntoView({ block: 'nearest' })
+  }, [desk.words.length])
+  const chat = desk.columns.find((column) => column.rule === 'chat.class')?.value ?? 'open'
+  const send = () =>
+    say.mutate(to ? { do: 'say', to: 'ONE', person: to, text } : { do: 'say', to: 'CLASS', person: null, text }, {
+      onSuccess: () => setText(''),
+    })
+  return (
+    <Flex direction="column" flex="1 1 36%" minH="190px" borderTop="1px solid" borderColor="lineStrong">
+      <Flex as="h2" justify="space-between" align="baseline" px="14px" pt="7px" pb="3px" fontSize="15px">
+        Words
+        <chakra.span fontFamily="body" fontWeight="400" fontSize="12px" color="ink2">
+          {CHAT[chat]} ·{' '}
+          <Button look="quiet" fontSize="12px" onClick={onWhy} aria-label="Why may pupils write so?">
+            why
+          </Button>
+        </chakra.span>
+      </Flex>
+      <Box flex="1" overflowY="auto" px="14px" tabIndex={0} role="log" aria-label="Words of the lesson">
+        {desk.words.length === 0 && <Box color="ink2">Nothing is written yet.</Box>}
+        {desk.words.map((words) => (
+          <Said key={words.number} words={words} clock={time.clock(words.at)} />
+        ))}
+        <div ref={end} />
+      </Box>
+      <ProblemNote problem={say.error} compact />
+      {desk.iAmIn && (
+        <chakra.form
+          display="flex"
+          gap="6px"
+          p="8px 10px"
+          onSubmit={(event) => {
+            event.preventDefault()
+            send()
+          }}
+        >
+          <Select
+            w="92px"
+            flexShrink={0}
+            aria-label="To whom"
+            value={to}
+            onChange={(event) => setTo(event.target.value)}
+            px="4px"
+          >
+            <option value="">to all</option>
+            {desk.pupils
+              .filter((pupil) => pupil.whereabouts === 'IN')
+              .map((pupil) => (
+                <option key={pupil.id} value={pupil.id}>
+                  {pupil.name}
+                </option>
+              ))}
+          </Select>
+          <TextInput
+            id={WRITE_BOX}
+            aria-label={to ? 'Write to one pupil' : 'Write to the class'}
+            placeholder={to ? 'A private word' : 'Write to all'}
+            value={text}
+            maxLength={1000}
+            onChange={(event) => setText(event.target.value)}
+            onKeyDown={(event) => event.key === 'Escape' && event.currentTarget.blur()}
+          />
+          <Button type="submit" disabled={say.isPending}>
+            Send <Key>W</Key>
+          </Button>
+        </chakra.form>
+      )}
+    </Flex>
+  )
+}
+
+function Said({ words, clock }: { words: Message; clock: string }) {
+  const whom = words.to === 'CLASS' ? 'to all' : words.to === 'ADULTS' ? 'to adults' : `to ${words.toName}`
+  return (
+    <Box py="2px" borderBottom="1px dotted" borderColor="line" overflowWrap="anywhere">
+      <chakra.span fontFamily="mono" fontSize="12px" color="ink3" mr="6px">
+        {clock}
+      </chakra.span>
+      <strong>{words.fromName}</strong> <chakra.span color="ink2">{whom}:</chakra.span> {words.text}
+    </Box>
+  )
+}

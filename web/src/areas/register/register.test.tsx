@@ -1,0 +1,115 @@
+import { screen, within } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { describe, expect, it } from 'vitest'
+import type { RegisterLine, RegisterPage } from '../../shared/api/types'
+import { serve, show, standingOf } from '../../shared/testing'
+import RegisterScreen from './RegisterScreen'
+
+function line(name: string, more: Partial<RegisterLine> = {}): RegisterLine {
+  return {
+    person: name,
+    name,
+    mark: 'PRESENT',
+    lateMinutes: 0,
+    computed: 'PRESENT',
+    computedLateMinutes: 0,
+    minutes: 48,
+    firstIn: '2026-09-14T08:07:00Z',
+    lastOut: '2026-09-14T08:55:00Z',
+    longestGapMinutes: 0,
+    waitedMinutes: 2,
+    stays: [{ from: '2026-09-14T08:07:00Z', until: '2026-09-14T08:55:00Z' }],
+    waits: [],
+    corrections: [],
+    ...more,
+  }
+}
+
+function page(more: Partial<RegisterPage> = {}): RegisterPage {
+  return {
+    lesson: 'l',
+    classId: 'c',
+    title: 'Seabird Ecology 8',
+    starts: '2026-09-14T08:05:00Z',
+    ends: '2026-09-14T08:55:00Z',
+    begun: true,
+    draft: false,
+    editable: true,
+    present: 1,
+    late: 1,
+    absent: 0,
+    excused: 0,
+    lines: [line('Ines Carrow'), line('Jory Pell', { mark: 'LATE', lateMinutes: 7, computed: 'LATE', computedLateMinutes: 7 })],
+    ...more,
+  }
+}
+
+const AT = '/api/lessons/l/register'
+
+function register(shown: RegisterPage, more: Record<string, unknown> = {}) {
+  const asked = serve({ 'GET /api/standing': standingOf('TEACHER'), [`GET ${AT}`]: shown, ...more })
+  show(<RegisterScreen />, '/lessons/l/register', '/lessons/:id/register')
+  return asked
+}
+
+describe('the register', () => {
+  it('says marks in words, with minutes and times as the school tells them', async () => {
+    register(page())
+
+    const jory = await screen.findByRole('row', { name: /Jory Pell/ })
+    expect(within(jory).getByText('late by 7 min')).toBeTruthy()
+    expect(within(jory).getByText('08:07')).toBeTruthy()
+    expect(screen.getByRole('link', { name: 'Export as CSV' }).getAttribute('href')).toBe('/api/lessons/l/register.csv')
+  })
+
+  it('keeps a correction with its reason, and the computed mark beside it', async () => {
+    const written = {
+      mark: 'EXCUSED' as const,
+      lateMinutes: 0,
+      reason: 'ferry did not sail',
+      by: 'Orla Venn',
+      at: '2026-09-14T09:00:00Z',
+    }
+    const corrected = page({
+      lines: [line('Jory Pell', { mark: 'EXCUSED', computed: 'LATE', computedLateMinutes: 7, corrections: [written] })],
+    })
+    const asked = register(page(), { [`POST ${AT}/corrections`]: corrected })
+
+    await userEvent.click(await screen.findByRole('button', { name: 'Correct Jory Pell' }))
+    await userEvent.selectOptions(await screen.findByLabelText('Mark'), 'excused')
+    await userEvent.type(screen.getByLabelText('Reason'), 'ferry did not sail')
+    await userEvent.click(screen.getByRole('button', { name: 'Keep the correction' }))
+
+    expect(await screen.findByText(/computed: late by 7 min; Orla Venn: ferry did not sail/)).toBeTruthy()
+    expect(asked.find((one) => one.method === 'POST')?.body).toEqual({
+      person: 'Jory Pell',
+      mark: 'EXCUSED',
+      lateMinutes: 0,
+      reason: 'ferry did not sail',
+    })
+  })
+
+  it('is only a draft while the lesson runs: nothing to correct yet', async () => {
+    register(page({ draft: true }))
+
+    expect(await screen.findByText(/this is a draft/)).toBeTruthy()
+    expect(screen.queryByRole('button', { name: 'Correct Jory Pell' })).toBeNull()
+  })
+
+  it('says whose it is when it is not yours', async () => {
+    register(page(), {
+      [`GET ${AT}`]: {
+        problem: {
+          type: '/problems/not-yours',
+          title: 'You are not an adult of “Seabird Ecology 8”',
+          status: 403,
+          detail: '',
+          whatToDo: 'Ask Orla Venn.',
+          wrong: [],
+        },
+      },
+    })
+
+    expect((await screen.findByRole('alert')).textContent).toContain('Ask Orla Venn.')
+  })
+})

@@ -1,0 +1,109 @@
+import { Box, chakra } from '@chakra-ui/react'
+import { useMutation, useQuery } from '@tanstack/react-query'
+import { useEffect, useState } from 'react'
+import { Navigate, useNavigate, useParams } from 'react-router'
+import { get, post } from '../../shared/api/http'
+import type { Doorstep } from '../../shared/api/types'
+import { standing } from '../../shared/standing'
+import { useSchoolTime } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+import { TextField } from '../../shared/ui/Fields'
+import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { Quiet } from './Quiet'
+
+/** Where a link leads: who one is, the join word, and a knock. */
+export default function DoorstepScreen() {
+  const { token = '' } = useParams()
+  const path = `/api/doorsteps/${encodeURIComponent(token)}`
+  const navigate = useNavigate()
+  const time = useSchoolTime()
+  const [name, setName] = useState('')
+  const [word, setWord] = useState('')
+  const school = useQuery(standing)
+  const { data, error } = useQuery({
+    queryKey: ['doorstep', token],
+    queryFn: () => get<Doorstep>(path),
+    enabled: !!school.data,
+    refetchInterval: 20_000,
+    retry: false,
+  })
+  const knock = useMutation({
+    mutationFn: () => post<{ visit: string }>(`${path}/knock`, { name: data?.name ?? name, word }),
+    onSuccess: (knocked) => navigate(`/seat/${knocked.visit}`),
+  })
+  useEffect(() => {
+    document.title = data ? `${data.title} · door` : 'Door'
+  }, [data])
+  if (error)
+    return (
+      <Quiet title="This door cannot be found">
+        <ProblemNote problem={error} />
+      </Quiet>
+    )
+  if (!data) return <LoadingNote what="the door" />
+  if (data.visit) return <Navigate to={`/seat/${data.visit}`} replace />
+  return (
+    <Quiet title={data.title}>
+      <chakra.p color="ink2">with {data.adults.join(' and ') || 'your teacher'}</chakra.p>
+      {!data.lesson && (
+        <Box my="16px">
+          <chakra.p fontWeight="650">There is no lesson now.</chakra.p>
+          <p>
+            {data.next
+              ? `The next one is on ${time.longDay(data.next)} at ${time.clock(data.next)}. Come back shortly before.`
+              : 'None is planned for the next weeks.'}
+          </p>
+        </Box>
+      )}
+      {data.lesson && data.starts && data.ends && (
+        <chakra.form
+          mt="14px"
+          onSubmit={(event) => {
+            event.preventDefault()
+            knock.mutate()
+          }}
+        >
+          <chakra.p mb="14px">
+            {time.clock(data.starts)} to {time.clock(data.ends)} at the school.
+          </chakra.p>
+          {data.name ? (
+            <chakra.p mb="14px">
+              You come as <strong>{data.name}</strong>.
+            </chakra.p>
+          ) : (
+            <TextField
+              label="Your first and last name"
+              autoComplete="name"
+              value={name}
+              maxLength={300}
+              onChange={(event) => setName(event.target.value)}
+              required
+            />
+          )}
+          {data.needsWord && (
+            <TextField
+              label="Join word"
+              hint="Two words and a number, from your joining note."
+              autoComplete="off"
+              value={word}
+              onChange={(event) => setWord(event.target.value)}
+              required
+            />
+          )}
+          <ProblemNote problem={knock.error} />
+          <Button
+            type="submit"
+            size="large"
+            bg="mark"
+            color="onMark"
+            borderColor="ink"
+            fontWeight="650"
+            disabled={knock.isPending}
+          >
+            Knock
+          </Button>
+        </chakra.form>
+      )}
+    </Quiet>
+  )
+}

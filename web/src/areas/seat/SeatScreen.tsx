@@ -1,0 +1,213 @@
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { useEffect, useState, type ReactNode } from 'react'
+import { useParams } from 'react-router'
+import type { Heard, Seat } from '../../shared/api/types'
+import { useLive } from '../../shared/live/useLive'
+import { countdown, useNow, useSchoolTime } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { VerdictMark } from '../../shared/ui/VerdictMark'
+import { WhySheet } from '../../shared/ui/Why'
+import { useActs } from './api'
+import { HandButton } from './parts/HandButton'
+import { Rights } from './parts/Rights'
+import { SeatWords } from './parts/SeatWords'
+import { Quiet } from './Quiet'
+
+/** A pupil's place in a lesson, from the wait at the door to the goodbye. */
+export default function SeatScreen() {
+  const { visit = '' } = useParams()
+  const { view: seat, connected } = useLive<Heard, Seat>(`/api/seats/${encodeURIComponent(visit)}/stream`)
+  const now = useNow(seat?.now)
+  useEffect(() => {
+    if (seat) document.title = seat.title
+  }, [seat])
+  if (!seat) return <LoadingNote what="your seat" />
+  const line = !connected && (
+    <Box role="status" bg="mark" color="onMark" px="16px" py="6px" fontWeight="650">
+      No connection. Your seat is kept; trying again…
+    </Box>
+  )
+  switch (seat.status) {
+    case 'IN':
+      return <Inside seat={seat} visit={visit} line={line} now={now} />
+    case 'WAITING':
+      return (
+        <>
+          {line}
+          <Waiting seat={seat} visit={visit} now={now} />
+        </>
+      )
+    default:
+      return <Outside seat={seat} />
+  }
+}
+
+function Waiting({ seat, visit, now }: { seat: Seat; visit: string; now: number }) {
+  const time = useSchoolTime()
+  const acts = useActs(visit)
+  const before = Date.parse(seat.starts) - now
+  return (
+    <Quiet title="You are at the door">
+      <chakra.p mb="10px">
+        {seat.title}, with {seat.adults.join(' and ')}.{' '}
+        {before > 0 ? `Begins at ${time.clock(seat.starts)}, in ${countdown(before)}.` : `Began at ${time.clock(seat.starts)}.`}
+      </chakra.p>
+      <Box aria-live="polite" bg="verdict.waitSoft" borderLeft="4px solid" borderColor="verdict.wait" px="14px" py="10px">
+        {seat.why.slice(0, 1).map((reason) => (
+          <Flex key={reason} gap="10px" align="baseline" fontSize="18px">
+            <VerdictMark verdict="wait" size={15} />
+            <span>{reason}</span>
+          </Flex>
+        ))}
+      </Box>
+      <Tide />
+      <chakra.p color="ink2" fontSize="15px">
+        Stay on this page: it opens by itself. Time at the door is not counted as late.
+      </chakra.p>
+      <Button mt="12px" onClick={() => acts.mutate({ do: 'leave' })}>
+        Step away from the door
+      </Button>
+    </Quiet>
+  )
+}
+
+/** Something calm to look at: a tide that rises and falls with the minute. */
+function Tide() {
+  return (
+    <chakra.svg viewBox="0 0 480 70" w="100%" h="70px" my="14px" aria-hidden color="lineStrong">
+      {[0, 1, 2, 3].map((row) => (
+        <path
+          key={row}
+          d={`M0 ${20 + row * 13} q 30 -12 60 0 t 60 0 t 60 0 t 60 0 t 60 0 t 60 0 t 60 0 t 60 0`}
+          fill="none"
+          stroke="currentColor"
+          strokeWidth="1.5"
+          opacity={1 - row * 0.2}
+        />
+      ))}
+    </chakra.svg>
+  )
+}
+
+const GOODBYE: Record<string, string> = {
+  LEFT: 'You have left',
+  TURNED_AWAY: 'You cannot come in now',
+  REMOVED: 'You were sent out of the lesson',
+  DISMISSED: 'The lesson is over',
+}
+
+function Outside({ seat }: { seat: Seat }) {
+  const refused = seat.status === 'TURNED_AWAY' || seat.status === 'REMOVED'
+  return (
+    <Quiet title={GOODBYE[seat.status] ?? 'The lesson is over'}>
+      <chakra.p color="ink2">{seat.title}</chakra.p>
+      {refused && (
+        <Flex
+          gap="10px"
+          align="baseline"
+          bg="verdict.awaySoft"
+          borderLeft="4px solid"
+          borderColor="verdict.away"
+          px="14px"
+          py="10px"
+          my="12px"
+        >
+          <VerdictMark verdict="away" size={15} />
+          <span>
+            {seat.status === 'REMOVED'
+              ? 'Your teacher decided this and will talk with you. If you are unwell or upset, tell an adult at home.'
+              : (seat.why[0] ?? 'Your teacher decided this.')}
+          </span>
+        </Flex>
+      )}
+      {seat.status === 'DISMISSED' && (
+        <chakra.p my="12px">Thank you for coming. Your attendance is noted; you need not do anything.</chakra.p>
+      )}
+      {seat.status !== 'DISMISSED' && seat.status !== 'REMOVED' && (
+        <chakra.p my="12px">You can open the link in your joining note again and knock.</chakra.p>
+      )}
+      <chakra.a href="/today" textDecoration="underline">
+        To your own page
+      </chakra.a>
+    </Quiet>
+  )
+}
+
+function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: ReactNode; now: number }) {
+  const acts = useActs(visit)
+  const time = useSchoolTime()
+  const [why, setWhy] = useState<string | null>(null)
+  const left = Date.parse(seat.ends) - now
+  return (
+    <Flex direction="column" minH="100%" h={{ base: 'auto', md: '100vh' }} fontSize="16px">
+      <Flex
+        as="header"
+        align="center"
+        gap="14px"
+        px={{ base: '14px', md: '22px' }}
+        py="9px"
+        bg="sheet"
+        borderBottom="3px double"
+        borderColor="ink"
+        wrap="wrap"
+      >
+        <chakra.h1 fontSize="21px">{seat.title}</chakra.h1>
+        <chakra.span fontSize="14px" color="ink2">
+          with {seat.adults.join(' and ')}, until {time.clock(seat.ends)}
+          {left > 0 && ` (${countdown(left)} left)`}
+        </chakra.span>
+        <Box flex="1" />
+        <chakra.span fontSize="14px" color="ink2">
+          {seat.shownName ?? seat.name}
+        </chakra.span>
+        <Button onClick={() => acts.mutate({ do: 'leave' })}>Leave the lesson</Button>
+      </Flex>
+      {line}
+      <Grid as="main" templateColumns={{ base: '1fr', md: '320px 1fr' }} flex="1" minH="0">
+        <Box
+          as="section"
+          borderRight={{ md: '1px solid' }}
+          borderColor={{ md: 'lineStrong' }}
+          py="16px"
+          overflowY="auto"
+          aria-label="What you may do now"
+        >
+          <HandButton
+            seat={seat}
+            onRaise={() => acts.mutate({ do: 'raise-hand' })}
+            onLower={() => acts.mutate({ do: 'lower-hand' })}
+          />
+          <Box px="16px">
+            <ProblemNote problem={acts.error} />
+          </Box>
+          <Rights seat={seat} act={acts.mutate} onWhy={(rule) => setWhy(`/api/seats/${encodeURIComponent(visit)}/why/${rule}`)} />
+        </Box>
+        <Flex direction="column" px={{ base: '14px', md: '22px' }} py="16px" minH="0" gap="12px">
+          <Flex
+            flex={{ base: '0 0 120px', md: '1' }}
+            minH="90px"
+            bg="sheet"
+            border="1.5px solid"
+            borderColor="ink"
+            align="center"
+            justify="center"
+            textAlign="center"
+            px="20px"
+            color="ink2"
+          >
+            {seat.showing ? (
+              <span>
+                <strong>{seat.showing}</strong> shows a screen
+              </span>
+            ) : (
+              'Nothing is shown at the moment. Listen to your teacher.'
+            )}
+          </Flex>
+          <SeatWords seat={seat} visit={visit} />
+        </Flex>
+      </Grid>
+      <WhySheet path={why} onClose={() => setWhy(null)} />
+    </Flex>
+  )
+}

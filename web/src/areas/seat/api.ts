@@ -1,0 +1,33 @@
+import { useMutation } from '@tanstack/react-query'
+import { post, put, remove } from '../../shared/api/http'
+import type { Seat } from '../../shared/api/types'
+
+/** What a pupil can do at the own seat. */
+export type Act =
+  | { do: 'on' | 'off'; what: 'MICROPHONE' | 'CAMERA' | 'SCREEN' }
+  | { do: 'raise-hand' | 'lower-hand' | 'leave' }
+  | { do: 'say'; to: 'CLASS' | 'ADULTS' | 'ONE'; person: string | null; text: string }
+  | { do: 'rename'; name: string }
+
+function send(visit: string, act: Act): Promise<Seat> {
+  const at = `/api/seats/${encodeURIComponent(visit)}`
+  switch (act.do) {
+    case 'on':
+    case 'off':
+      return post(`${at}/${act.do}/${act.what}`)
+    case 'raise-hand':
+      return put(`${at}/hand`)
+    case 'lower-hand':
+      return remove(`${at}/hand`)
+    case 'say':
+      return post(`${at}/words`, { to: act.to, person: act.person, text: act.text })
+    case 'rename':
+      return put(`${at}/name`, { name: act.name })
+    case 'leave':
+      return post(`${at}/leave`)
+  }
+}
+
+export function useActs(visit: string) {
+  return useMutation({ mutationFn: (act: Act) => send(visit, act) })
+}

@@ -1,0 +1,208 @@
+import { screen, waitFor } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { describe, expect, it, vi } from 'vitest'
+import type { Seat, SeatRight } from '../../shared/api/types'
+import { serve, show, standingOf } from '../../shared/testing'
+import DoorstepScreen from './DoorstepScreen'
+import { HandButton } from './parts/HandButton'
+import { Rights } from './parts/Rights'
+import { SeatWords } from './parts/SeatWords'
+
+function right(rule: string, title: string, value: string, more: Partial<SeatRight> = {}): SeatRight {
+  return { rule, title, value, bound: false, loan: 'NONE', line: 'as you like', ...more }
+}
+
+function seat(more: Partial<Seat> = {}): Seat {
+  return {
+    number: 4,
+    now: '2026-09-14T10:17:00Z',
+    title: 'Tidal Navigation 8',
+    starts: '2026-09-14T10:05:00Z',
+    ends: '2026-09-14T10:55:00Z',
+    adults: ['Orla Venn'],
+    status: 'IN',
+    why: [],
+    name: 'Ines Carrow',
+    rights: [right('voice.speak', 'Speak', 'on-request'), right('chat.class', 'Write to the whole class', 'open')],
+    microphone: false,
+    camera: false,
+    screen: false,
+    handsBefore: 0,
+    classmates: [],
+    words: [],
+    ...more,
+  }
+}
+
+describe('the hand', () => {
+  it('goes up and down by button and by key, and tells how many are before', async () => {
+    const raise = vi.fn()
+    const lower = vi.fn()
+    const { unmount } = show(<HandButton seat={seat()} onRaise={raise} onLower={lower} />)
+    await userEvent.click(screen.getByRole('button', { name: /Raise my hand/ }))
+    await userEvent.keyboard('h')
+    expect(raise).toHaveBeenCalledTimes(2)
+    unmount()
+
+    show(<HandButton seat={seat({ handSince: '2026-09-14T10:16:00Z', handsBefore: 1 })} onRaise={raise} onLower={lower} />)
+    expect(screen.getByRole('button', { name: /one is before you/ }).getAttribute('aria-pressed')).toBe('true')
+    await userEvent.keyboard('h')
+    expect(lower).toHaveBeenCalledTimes(1)
+  })
+})
+
+describe('what I may do', () => {
+  it('says each right in words beside its sign, and offers a switch only where it is open', () => {
+    show(<Rights seat={seat()} act={() => {}} onWhy={() => {}} />)
+
+    expect(screen.getByText(': on request')).toBeTruthy()
+    expect(screen.queryByRole('button', { name: 'Switch my microphone on' })).toBeNull()
+  })
+
+  it('shows a pass with its clock and lets me use it', async () => {
+    const act = vi.fn()
+    const lent = right('voice.speak', 'Speak', 'open', { loan: 'PASS', until: '2099-01-01T00:00:00Z', line: 'until 10:19' })
+    show(<Rights seat={seat({ rights: [lent] })} act={act} onWhy={() => {}} />)
+
+    expect(screen.getByText(': open, by a pass')).toBeTruthy()
+    await userEvent.click(screen.getByRole('button', { name: 'Switch my microphone on' }))
+
+    expect(act).toHaveBeenCalledWith({ do: 'on', what: 'MICROPHONE' })
+  })
+
+  it('always lets me switch off what is on, also when the right has gone', () => {
+    show(<Rights seat={seat({ microphone: true })} act={() => {}} onWhy={() => {}} />)
+
+    expect(screen.getByRole('button', { name: 'Mute me' })).toBeTruthy()
+  })
+})
+
+describe('writing', () => {
+  const refusal = {
+    problem: {
+      type: '/problems/rule-closed',
+      title: 'Not sent',
+      status: 409,
+      detail: 'Your teacher has closed that for now.',
+      whatToDo: 'Your text is still here. You can always write to your teachers.',
+      wrong: [],
+    },
+  }
+
+  it('keeps a refused text in the box and says why at once', async () => {
+    serve({ 'POST /api/seats/v/words': refusal })
+    show(<SeatWords seat={seat()} visit="v" />)
+
+    await userEvent.type(screen.getByRole('textbox', { name: 'Write' }), 'hello all{Enter}')
+
+    expect((await screen.findByRole('alert')).textContent).toContain('Not sent. Your teacher has closed that for now.')
+    expect(screen.getByRole<HTMLTextAreaElement>('textbox', { name: 'Write' }).value).toBe('hello all')
+  })
+
+  it('empties the box when the server has the text, and sends it where it was meant to go', async () => {
+    const asked = serve({ 'POST /api/seats/v/words': seat() })
+    show(<SeatWords seat={seat({ classmates: [{ id: 'jory', name: 'Jory Pell' }] })} visit="v" />)
+
+    await userEvent.selectOptions(screen.getByLabelText('To whom'), 'to Jory Pell alone')
+    await userEvent.type(screen.getByRole('textbox', { name: 'Write' }), 'psst{Enter}')
+
+    await waitFor(() => expect(screen.getByRole<HTMLTextAreaElement>('textbox', { name: 'Write' }).value).toBe(''))
+    expect(asked[0]?.body).toEqual({ to: 'ONE', person: 'jory', text: 'psst' })
+  })
+
+  it('says no connection when there is none, and keeps the text', async () => {
+    serve({})
+    show(<SeatWords seat={seat()} visit="v" />)
+
+    await userEvent.type(screen.getByRole('textbox', { name: 'Write' }), 'help{Enter}')
+
+    expect((await screen.findByRole('alert')).textContent).toContain('Juricast cannot be reached')
+    expect(screen.getByRole<HTMLTextAreaElement>('textbox', { name: 'Write' }).value).toBe('help')
+  })
+
+  it('shows markup as the letters it is', () => {
+    const text = '<img src=x onerror=alert(1)>'
+    show(
+      <SeatWords
+        seat={seat({
+          words: [{ number: 1, at: '2026-09-14T10:10:00Z', mine: false, from: 'Orla Venn', to: 'CLASS', toName: '', text }],
+        })}
+        visit="v"
+      />,
+    )
+
+    expect(screen.getByRole('log').textContent).toContain(text)
+    expect(document.querySelector('img')).toBeNull()
+  })
+})
+
+describe('the doorstep', () => {
+  const step = { title: 'Tidal Navigation 8', adults: ['Orla Venn'], needsWord: true }
+  const near = { ...step, lesson: 'l', starts: '2026-09-14T10:20:00Z', ends: '2026-09-14T11:10:00Z' }
+  const door = (answers: Record<string, unknown>) => {
+    const asked = serve({ 'GET /api/standing': standingOf('PUPIL'), ...answers })
+    show(<DoorstepScreen />, '/join/t', '/join/:token')
+    return asked
+  }
+
+  it('tells when the next lesson is, where there is none now', async () => {
+    door({ 'GET /api/doorsteps/t': { ...step, next: '2026-09-17T10:20:00Z' } })
+
+    expect(await screen.findByText(/The next one is on Thursday,? 17 September at 10:20/)).toBeTruthy()
+    expect(screen.queryByRole('button', { name: 'Knock' })).toBeNull()
+  })
+
+  it('asks nobody for a name or a word who is signed in and on the list', async () => {
+    const asked = door({
+      'GET /api/doorsteps/t': { ...near, needsWord: false, name: 'Ines Carrow' },
+      'POST /api/doorsteps/t/knock': { visit: 'v' },
+    })
+
+    expect(await screen.findByText('Ines Carrow')).toBeTruthy()
+    expect(screen.queryByLabelText('Join word')).toBeNull()
+    await userEvent.click(screen.getByRole('button', { name: 'Knock' }))
+
+    expect(await screen.findByText('another page')).toBeTruthy()
+    expect(asked.at(-1)?.body).toMatchObject({ name: 'Ines Carrow' })
+  })
+
+  it('keeps name and word when the word is wrong', async () => {
+    door({
+      'GET /api/doorsteps/t': near,
+      'POST /api/doorsteps/t/knock': {
+        problem: {
+          type: '/problems/wrong-word',
+          title: 'That is not the join word of this class',
+          status: 409,
+          detail: '',
+          whatToDo: '',
+          wrong: [],
+        },
+      },
+    })
+
+    await userEvent.type(await screen.findByLabelText('Your first and last name'), 'Ines Carrow')
+    await userEvent.type(screen.getByLabelText('Join word'), 'wrong')
+    await userEvent.click(screen.getByRole('button', { name: 'Knock' }))
+
+    expect((await screen.findByRole('alert')).textContent).toContain('That is not the join word of this class')
+    expect(screen.getByLabelText<HTMLInputElement>('Your first and last name').value).toBe('Ines Carrow')
+  })
+
+  it('says what to do with a link that leads nowhere', async () => {
+    door({
+      'GET /api/doorsteps/t': {
+        problem: {
+          type: '/problems/unknown-link',
+          title: 'This link leads nowhere',
+          status: 409,
+          detail: '',
+          whatToDo: 'Ask your teacher for it.',
+          wrong: [],
+        },
+      },
+    })
+
+    expect((await screen.findByRole('alert')).textContent).toContain('Ask your teacher for it.')
+  })
+})

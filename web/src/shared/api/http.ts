@@ -1,0 +1,57 @@
+/** What the server says when it says no: what happened, what is as it was, what to do. */
+export interface ProblemBody {
+  type: string
+  title: string
+  status: number
+  detail: string
+  whatToDo: string
+  wrong: { field: string; message: string }[]
+}
+
+export class Problem extends Error {
+  constructor(readonly body: ProblemBody) {
+    super(body.title)
+  }
+}
+
+const NO_LINE: ProblemBody = {
+  type: '/problems/no-line',
+  title: 'Juricast cannot be reached',
+  status: 0,
+  detail: 'What you did was not carried out.',
+  whatToDo: 'Check your connection and try again; what you typed is still here.',
+  wrong: [],
+}
+
+export const get = <T>(path: string) => send<T>('GET', path)
+export const post = <T>(path: string, body: unknown = {}) => send<T>('POST', path, body)
+export const put = <T>(path: string, body: unknown = {}) => send<T>('PUT', path, body)
+export const remove = <T>(path: string) => send<T>('DELETE', path)
+
+async function send<T>(method: string, path: string, body?: unknown): Promise<T> {
+  const headers: Record<string, string> = { Accept: 'application/json', 'X-XSRF-TOKEN': csrfToken() }
+  const isForm = body instanceof FormData
+  if (body !== undefined && !isForm) headers['Content-Type'] = 'application/json'
+  let answer: Response
+  try {
+    answer = await fetch(path, { method, headers, body: isForm ? body : JSON.stringify(body) })
+  } catch {
+    throw new Problem(NO_LINE)
+  }
+  const text = await answer.text()
+  if (!answer.ok) throw new Problem(problemIn(text, answer.status))
+  return (text ? JSON.parse(text) : undefined) as T
+}
+
+function problemIn(text: string, status: number): ProblemBody {
+  try {
+    return { ...NO_LINE, ...(JSON.parse(text) as ProblemBody) }
+  } catch {
+    return { ...NO_LINE, title: 'This did not work', status }
+  }
+}
+
+/** The server sets it as a cookie with the first answer and wants it back with every change. */
+function csrfToken(): string {
+  return /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? ''
+}

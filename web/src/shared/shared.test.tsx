@@ -1,0 +1,196 @@
+import { act, renderHook, screen } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { describe, expect, it, vi } from 'vitest'
+import { get, post, Problem } from './api/http'
+import type { Charter, RuleCell } from './api/types'
+import { useLive } from './live/useLive'
+import { RuleTable } from './rules/RuleTable'
+import { serve, show } from './testing'
+import { countdown } from './time'
+import { Guard } from './ui/Guard'
+import { Shutter, shutterWords } from './ui/Shutter'
+
+describe('asking the server', () => {
+  it('turns a problem into one that can be shown, and a lost line too', async () => {
+    serve({
+      'GET /x': {
+        problem: {
+          type: '/problems/not-there',
+          title: 'This class is not there',
+          status: 404,
+          detail: 'd',
+          whatToDo: 'w',
+          wrong: [],
+        },
+      },
+    })
+
+    await expect(get('/x')).rejects.toMatchObject({ body: { status: 404, title: 'This class is not there' } })
+    await expect(get('/y')).rejects.toMatchObject({ body: { status: 0, title: 'Juricast cannot be reached' } })
+    await expect(get('/y')).rejects.toBeInstanceOf(Problem)
+  })
+
+  it('sends the token of the cookie with every change', async () => {
+    document.cookie = 'XSRF-TOKEN=abc-123'
+    const seen: Record<string, string>[] = []
+    vi.stubGlobal('fetch', (_: string, init: { headers: Record<string, string> }) => {
+      seen.push(init.headers)
+      return Promise.resolve(new Response('{}'))
+    })
+
+    await post('/x', { a: 1 })
+
+    expect(seen[0]).toMatchObject({ 'X-XSRF-TOKEN': 'abc-123', 'Content-Type': 'application/json' })
+  })
+})
+
+describe('a live page', () => {
+  class Line {
+    static CLOSED = 2
+    static opened: Line[] = []
+    readyState = 1
+    onerror: () => void = () => {}
+    private hear: (event: { data: string }) => void = () => {}
+    constructor(readonly path: string) {
+      Line.opened.push(this)
+    }
+    addEventListener(_: string, hear: (event: { data: string }) => void) {
+      this.hear = hear
+    }
+    close() {}
+    tell(number: number, words: number[]) {
+      act(() => this.hear({ data: JSON.stringify({ number, words: words.map((one) => ({ number: one })) }) }))
+    }
+    breaks(readyState: number) {
+      this.readyState = readyState
+      act(() => this.onerror())
+    }
+  }
+
+  function live() {
+    Line.opened = []
+    vi.stubGlobal('EventSource', Line)
+    return renderHook(() => useLive<{ number: number }, { number: number; words: { number: number }[] }>('/stream')).result
+  }
+
+  it('joins words by number: none lost, none twice, in order', () => {
+    const page = live()
+    const line = Line.opened[0]!
+
+    line.tell(3, [1, 3])
+    line.tell(5, [5])
+    line.tell(5, [1, 3, 5])
+    line.tell(6, [4])
+
+    expect(page.current.view?.number).toBe(6)
+    expect(page.current.view?.words.map((one) => one.number)).toEqual([1, 3, 4, 5])
+  })
+
+  it('says that the line is down, keeps what was shown, and opens a new one when the old is given up', () => {
+    vi.useFakeTimers()
+    const page = live()
+    Line.opened[0]!.tell(3, [1])
+
+    Line.opened[0]!.breaks(Line.CLOSED)
+    expect(page.current).toMatchObject({ connected: false, view: { number: 3 } })
+    vi.advanceTimersByTime(1600)
+    expect(Line.opened).toHaveLength(2)
+
+    Line.opened[1]!.tell(4, [2])
+    expect(page.current).toMatchObject({ connected: true, view: { number: 4 } })
+    vi.useRealTimers()
+  })
+})
+
+describe('signs and times', () => {
+  it('a shutter falls half for on request and has a sill where it binds', () => {
+    const { container } = show(<Shutter value="on-request" bound />)
+
+    expect(container.querySelectorAll('rect')[1]?.getAttribute('height')).toBe('7.8')
+    expect(container.querySelector('path')).not.toBeNull()
+    expect(shutterWords('on-request', true)).toBe('on request, binding')
+    expect(shutterWords('closed', false, 'CURB')).toBe('closed, by a curb')
+  })
+
+  it('a countdown never goes below zero', () => {
+    expect(countdown(125_000)).toBe('2:05')
+    expect(countdown(-5000)).toBe('0:00')
+  })
+
+  it('a page that breaks says so instead of going blank', () => {
+    vi.spyOn(console, 'error').mockImplementation(() => {})
+    const Broken = () => {
+      throw new Error('broken')
+    }
+    show(
+      <Guard>
+        <Broken />
+      </Guard>,
+    )
+
+    expect(screen.getByRole('alert').textContent).toContain('the lesson goes on')
+  })
+})
+
+describe('the rules as a document', () => {
+  const cell = (more: Partial<RuleCell> = {}): RuleCell => ({
+    role: 'PUPIL',
+    value: 'open',
+    words: 'open',
+    own: false,
+    binding: false,
+    bound: false,
+    overruled: false,
+    ...more,
+  })
+  const charter = (one: RuleCell, editable = true): Charter => ({
+    editable,
+    chapters: [
+      {
+        area: 'CHAT',
+        title: 'Chat',
+        rules: [
+          {
+            key: 'chat.class',
+            title: 'Write to the whole class',
+            meaning: 'Whether a person may write.',
+            reason: 'Side talk.',
+            choices: ['closed', 'on-request', 'open'].map((value) => ({ value, words: value.replace('-', ' ') })),
+            min: 0,
+            max: 0,
+            cells: [one],
+          },
+        ],
+      },
+    ],
+  })
+
+  it('puts a binding value in force', async () => {
+    const asked = serve({ 'PUT /api/charter/chat.class/PUPIL': charter(cell()) })
+    show(<RuleTable charter={charter(cell())} path="/api/charter" cacheKey={['charter']} />)
+
+    await userEvent.click(screen.getByRole('button', { name: 'Write to the whole class, Pupil: open' }))
+    await userEvent.click(await screen.findByLabelText(/^closed/))
+    await userEvent.click(screen.getByRole('checkbox'))
+    await userEvent.click(screen.getByRole('button', { name: 'Put in force' }))
+
+    expect(asked[0]).toMatchObject({ method: 'PUT', body: { value: 'closed', binding: true } })
+  })
+
+  it('says in words what is bound, overruled and set here', () => {
+    show(<RuleTable charter={charter(cell({ own: true, overruled: true, bound: true }))} path="/p" cacheKey={[]} />)
+
+    expect(
+      screen.getByRole('button', { name: 'Write to the whole class, Pupil: overruled, open, bound above' }).textContent,
+    ).toContain('overruled')
+  })
+
+  it('lets those who may not edit only read and ask why', async () => {
+    show(<RuleTable charter={charter(cell(), false)} path="/p" cacheKey={[]} />)
+
+    await userEvent.click(screen.getByRole('button', { name: 'Write to the whole class, Pupil: open' }))
+
+    expect(await screen.findByRole('button', { name: 'Why?' })).toBeTruthy()
+    expect(screen.queryByRole('button', { name: 'Put in force' })).toBeNull()
+  })
+})

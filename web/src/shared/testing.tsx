@@ -1,0 +1,80 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { cleanup, render } from '@testing-library/react'
+import type { ReactNode } from 'react'
+import { MemoryRouter, Route, Routes } from 'react-router'
+import { afterEach, vi } from 'vitest'
+import { SchoolZone } from './time'
+import { Look } from './theme/Look'
+
+// jsdom has no layout; what asks for it gets a still answer.
+window.matchMedia ??= ((query: string) => ({
+  matches: false,
+  media: query,
+  addEventListener() {},
+  removeEventListener() {},
+})) as never
+Element.prototype.scrollIntoView ??= () => {}
+globalThis.ResizeObserver ??= class {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+} as never
+
+afterEach(() => {
+  cleanup()
+  vi.restoreAllMocks()
+  vi.unstubAllGlobals()
+})
+
+/** A request as the stand-in server saw it. */
+export interface Asked {
+  method: string
+  path: string
+  body: unknown
+}
+
+type Answer = unknown | { problem: Record<string, unknown> }
+
+/** Answers requests by "METHOD path"; what is not listed is a fault of the test. Returns what was asked. */
+export function serve(answers: Record<string, Answer>): Asked[] {
+  const asked: Asked[] = []
+  vi.stubGlobal('fetch', (path: string, init: { method: string; body?: string | FormData }) => {
+    asked.push({ method: init.method, path, body: typeof init.body === 'string' ? JSON.parse(init.body) : init.body })
+    const answer = answers[`${init.method} ${path}`]
+    if (answer === undefined) return Promise.reject(new Error(`Nobody answers ${init.method} ${path}`))
+    const problem = (answer as { problem?: { status: number } }).problem
+    return Promise.resolve(new Response(JSON.stringify(problem ?? answer), { status: problem?.status ?? 200 }))
+  })
+  return asked
+}
+
+/** Shows something as the application would, at an address. @param route the pattern of the address, if it has parts */
+export function show(what: ReactNode, at = '/', route = '*') {
+  const cache = new QueryClient({ defaultOptions: { queries: { retry: false } } })
+  return render(
+    <QueryClientProvider client={cache}>
+      <Look>
+        <SchoolZone.Provider value="UTC">
+          <MemoryRouter initialEntries={[at]}>
+            <Routes>
+              <Route path={route} element={what} />
+              {route !== '*' && <Route path="*" element={<p>another page</p>} />}
+            </Routes>
+          </MemoryRouter>
+        </SchoolZone.Provider>
+      </Look>
+    </QueryClientProvider>,
+  )
+}
+
+/** A standing of somebody signed in. */
+export function standingOf(position: 'LEAD' | 'TEACHER' | 'PUPIL', name = 'Orla Venn') {
+  return {
+    founded: true,
+    demo: false,
+    school: 'Halvorn Reach School',
+    zone: 'UTC',
+    now: '2026-09-14T10:17:00Z',
+    me: { id: 'me', name, position },
+  }
+}

@@ -1,0 +1,47 @@
+import { Box, chakra } from '@chakra-ui/react'
+import type { ReactNode } from 'react'
+import { Problem } from '../api/http'
+
+/** What went wrong, and what to do. Read out at once. */
+export function ProblemNote({ problem, compact = false }: { problem: unknown; compact?: boolean }) {
+  if (!problem) return null
+  const body = problem instanceof Problem ? problem.body : undefined
+  return (
+    <Box
+      role="alert"
+      bg="verdict.awaySoft"
+      borderLeft="4px solid"
+      borderColor="verdict.away"
+      px="12px"
+      py={compact ? '4px' : '8px'}
+      my={compact ? '4px' : '8px'}
+    >
+      <chakra.strong fontWeight="650">{body?.title ?? 'Something went wrong'}.</chakra.strong> {body?.detail} {body?.whatToDo}
+      {body && body.wrong.length > 0 && (
+        <chakra.ul pl="18px" listStyleType="disc">
+          {body.wrong.map((one) => (
+            <li key={one.field + one.message}>{one.message}</li>
+          ))}
+        </chakra.ul>
+      )}
+    </Box>
+  )
+}
+
+/** Where there is nothing, say so and what comes next. */
+export function EmptyNote({ children }: { children: ReactNode }) {
+  return (
+    <Box px="14px" py="18px" color="ink2" border="1px dashed" borderColor="lineStrong">
+      {children}
+    </Box>
+  )
+}
+
+/** While something is fetched: words, never a bare spinner. */
+export function LoadingNote({ what }: { what: string }) {
+  return (
+    <Box role="status" px="14px" py="18px" color="ink2">
+      Fetching {what}…
+    </Box>
+  )
+}
