@@ -26,7 +26,6 @@ import juricast.core.rules.RuleValue;
 import juricast.core.rules.Rulebook;
 import juricast.core.rules.Ruling;
 import juricast.core.rules.Setting;
-import juricast.core.rules.Value;
 import juricast.core.rules.YesNo;
 
 /** Decides what an order does. Everything it knows comes in, the time too; nothing is changed or stored. */
@@ -249,7 +248,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     public Decision setLive(LessonOrder.SetLive order) {
         return adult(order.by()).orElseGet(() -> {
             Ruling<?> today = liveRules().ruling(order.set().rule(), Role.PUPIL, now);
-            if (isLooserThanFloor(order.set(), today)) {
+            if (!today.allows(order.set().value())) {
                 return Refusal.by(Code.RULE_BOUND, today);
             }
             return done(new LessonEvent.LiveSet(order.set(), order.by(), now));
@@ -364,7 +363,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     /** When the clock should be asked again, or {@link Setting#FOR_EVER} if nothing ends by itself. */
     public Instant nextTick() {
-        Instant soonest = Setting.FOR_EVER;
+        Instant soonest = liveRules().nextEdge(now);
         for (List<Setting> loans : lesson.loans().values()) {
             for (Setting loan : loans) {
                 soonest = loan.until().isBefore(soonest) ? loan.until() : soonest;
@@ -450,8 +449,11 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     }
 
     private Optional<Decision> mayWrite(PersonId from, Readers to) {
-        if (isAdult(from) || to.kind() == Readers.Kind.ADULTS) {
+        if (isAdult(from)) {
             return Optional.empty();
+        }
+        if (to.kind() == Readers.Kind.ADULTS) {
+            return right(from, Catalogue.ADULT_CHAT);
         }
         if (to.kind() == Readers.Kind.CLASS) {
             return right(from, Catalogue.CLASS_CHAT);
@@ -474,16 +476,6 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
             case ON_REQUEST -> Optional.of(Refusal.by(Code.RULE_ON_REQUEST, ruling));
             case CLOSED -> Optional.of(Refusal.by(Code.RULE_CLOSED, ruling));
         };
-    }
-
-    private static boolean isLooserThanFloor(RuleValue wanted, Ruling<? extends Value> today) {
-        return today.floor().isPresent()
-                && isLooser(
-                        wanted.rule(), wanted.value(), today.floor().get().set().value());
-    }
-
-    private static <V extends Value> boolean isLooser(Rule<V> rule, Value a, Value b) {
-        return rule.type().compareStrictFirst(rule.type().cast(a), rule.type().cast(b)) > 0;
     }
 
     private static boolean isWrongLength(Duration length) {

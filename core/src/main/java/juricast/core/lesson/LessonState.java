@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +23,7 @@ import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
 import juricast.core.rules.Catalogue;
+import juricast.core.rules.Fact;
 import juricast.core.rules.Layer;
 import juricast.core.rules.Permission;
 import juricast.core.rules.Rule;
@@ -29,6 +31,7 @@ import juricast.core.rules.RuleValue;
 import juricast.core.rules.Rulebook;
 import juricast.core.rules.Setting;
 import juricast.core.rules.Setting.Force;
+import juricast.core.rules.Situation;
 
 /**
  * A lesson as its events left it. It refuses nothing: what has happened has happened. A state never changes; {@link
@@ -184,14 +187,41 @@ public final class LessonState {
         return words;
     }
 
-    /** The rules of the class together with what this lesson's adults ordered for all. */
+    /** The rules of the class together with what this lesson's adults ordered for all, in the situation of now. */
     public Rulebook rules(Rulebook planned) {
-        return planned.with(live);
+        return planned.with(live).in(situation(planned.situation()));
     }
 
     /** The rules for one person, passes and curbs included. */
     public Rulebook rulesFor(PersonId person, Rulebook planned) {
-        return rules(planned).with(loans(person));
+        Rulebook all = rules(planned);
+        return all.with(loans(person)).in(all.situation().with(Fact.SCHOOL_ACCOUNT, hasAccount(person)));
+    }
+
+    /** What conditions ask about, as far as a lesson knows it; year and time are those of the plan. */
+    private Situation situation(Situation planned) {
+        var present = new HashSet<PersonId>();
+        boolean visitor = false;
+        boolean adult = false;
+        for (Visit visit : visits.values()) {
+            if (visit.isPresent()) {
+                adult |= visit.role().isAdultInCharge();
+                visitor |= visit.role() == Role.VISITOR;
+                if (!visit.role().isAdultInCharge() && visit.role() != Role.OBSERVER) {
+                    present.add(visit.person().orElseThrow());
+                }
+            }
+        }
+        return planned.withPresent(present.size())
+                .with(Fact.VISITOR_PRESENT, visitor)
+                .with(Fact.ADULT_PRESENT, adult);
+    }
+
+    /** Adults and whoever signed in; not who came in by a name alone. */
+    private boolean hasAccount(PersonId person) {
+        return visits.values().stream()
+                .filter(visit -> visit.isOf(person) && visit.goesOn())
+                .allMatch(visit -> visit.arrival().account().isPresent());
     }
 
     Doorway doorway(LessonPlan plan, Rulebook planned) {
@@ -325,16 +355,7 @@ public final class LessonState {
                         .filter(one -> one.role() != role
                                 || !one.set().rule().equals(event.set().rule()))
                         .toList();
-                next = plus(
-                        next,
-                        new Setting(
-                                event.set(),
-                                role,
-                                Layer.LIVE_ORDER,
-                                Force.USUAL,
-                                event.by(),
-                                event.at(),
-                                Setting.FOR_EVER));
+                next = plus(next, Setting.of(event.set(), role, Layer.LIVE_ORDER, Force.USUAL, event.by(), event.at()));
             }
             live = next;
             return null;
@@ -432,7 +453,7 @@ public final class LessonState {
                     .map(Visit::role)
                     .findFirst()
                     .orElse(Role.PUPIL);
-            var setting = new Setting(value, role, Layer.PERSON, force, by, from, until);
+            var setting = Setting.of(value, role, Layer.PERSON, force, by, from).ending(until);
             loans = with(loans, to, plus(loansWithout(to, value.rule()), setting));
         }
 

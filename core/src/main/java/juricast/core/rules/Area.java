@@ -2,20 +2,32 @@ package juricast.core.rules;
 
 /** The chapters of the charter, in reading order. */
 public enum Area {
-    ENTRY("Entry and door"),
-    NAMES("Names and identity"),
-    VOICE_AND_CAMERA("Voice and camera"),
-    CHAT("Chat"),
-    SHARING("Sharing and drawing"),
-    REGISTER("Register");
+    ENTRY("Entry and door", "Who walks in, who waits, and when."),
+    NAMES("Names and identity", "Under which name somebody is seen, and by whom."),
+    VOICE_AND_CAMERA("Voice and camera", "Who is heard and seen."),
+    CHAT("Chat", "Who may write to whom, and what."),
+    SHARING("Sharing and drawing", "What is shown to everyone, and who leaves marks on it."),
+    SIGNALS("Signals and captions", "Taking part without a voice."),
+    RECORDING("Recording", "What is kept of a lesson, and who may see it."),
+    GROUPS("Groups", "Small rooms, and the adults in them."),
+    LINKS("Links and words", "The way to the door."),
+    SUPERVISION("Supervision", "No pupil without an adult, no adult without eyes on them."),
+    REGISTER("Register", "What counts as present, late and absent.");
 
     private final String title;
+    private final String about;
 
-    Area(String title) {
+    Area(String title, String about) {
         this.title = title;
+        this.about = about;
     }
 
     public String title() {
         return title;
+    }
+
+    /** One line under the title. */
+    public String about() {
+        return about;
     }
 }

@@ -1,163 +1,610 @@
 package juricast.core.rules;
 
 import static juricast.core.identity.Role.*;
+import static juricast.core.rules.Area.*;
 import static juricast.core.rules.Permission.*;
+import static juricast.core.rules.Rule.Enforced.*;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import juricast.core.identity.Role;
+import juricast.core.rules.Rule.Enforced;
+import juricast.core.rules.ValueType.Unit;
 
 /**
- * All rules, in the order in which the charter shows them (need A1). To add a rule: one constant here, one entry in
- * {@link #ALL}, and the decision that asks for it.
+ * All rules, in the order in which the charter shows them (needs A1, A8). To add a rule: one constant here, and the
+ * decision that asks for it. One that nothing asks for yet says so by {@link Enforced#NOT_YET}; a test keeps that true.
  */
 public final class Catalogue {
-    public static final Rule<Door> DOOR = new Rule<>(
-            "entry.door",
-            Area.ENTRY,
-            ValueType.DOOR,
-            "The door when a lesson opens",
-            "Open lets the class list walk in, knock makes everyone wait, shut keeps the door closed.",
-            "Whoever has the link can knock; only people whom the school knows should walk in.",
-            "come in",
-            Map.of(CLASS_MONITOR, Door.KNOCK, PUPIL, Door.KNOCK, VISITOR, Door.KNOCK));
-    public static final Rule<YesNo> ADULTS_FIRST = new Rule<>(
-            "entry.adults-first",
-            Area.ENTRY,
-            ValueType.YES_IS_STRICT,
-            "An adult is in first",
-            "Nobody of this role is let in before an adult of the class is in the room.",
-            "Pupils who are alone in a room cannot be protected.",
-            "be in before an adult",
-            Map.of(CLASS_MONITOR, YesNo.YES, PUPIL, YesNo.YES, VISITOR, YesNo.YES));
-    public static final Rule<Minutes> EARLY_MINUTES = new Rule<>(
-            "entry.early-minutes",
-            Area.ENTRY,
-            ValueType.fewerMinutesAreStricter(0, 120),
-            "How early one may come",
-            "Minutes before the planned start from which an adult may open and others are let in.",
-            "The planned time is enforced, so that no room stands open for hours.",
-            "come early",
-            Map.of(
-                    LEAD_ADULT, new Minutes(30),
-                    SECOND_ADULT, new Minutes(30),
-                    CLASS_MONITOR, new Minutes(10),
-                    PUPIL, new Minutes(10),
-                    VISITOR, new Minutes(5)));
-    public static final Rule<ReEntry> RE_ENTRY = new Rule<>(
-            "entry.re-entry",
-            Area.ENTRY,
-            ValueType.RE_ENTRY,
-            "Coming back after a removal",
-            "Never, after an adult allowed it, or like anyone else.",
-            "Removed means removed: by person, account and device.",
-            "come back after being sent out",
-            Map.of(
-                    CLASS_MONITOR, ReEntry.AFTER_APPROVAL,
-                    PUPIL, ReEntry.AFTER_APPROVAL,
-                    VISITOR, ReEntry.NEVER));
-    public static final Rule<Permission> RENAME = new Rule<>(
-            "names.rename",
-            Area.NAMES,
-            ValueType.PERMISSION,
-            "Change one's own shown name",
-            "Whether a person may show another name than the class list's.",
-            "A changed name lets one pupil speak or be punished as another.",
-            "change the name others see",
-            permissions(OPEN, OPEN, CLOSED, CLOSED, CLOSED));
-    public static final Rule<YesNo> ARRIVE_MUTED = new Rule<>(
-            "voice.arrive-muted",
-            Area.VOICE_AND_CAMERA,
-            ValueType.YES_IS_STRICT,
-            "Arrive muted",
-            "The microphone is off when this person comes in.",
-            "Nobody's home is heard before they know that they are in.",
-            "arrive with the microphone on",
-            Map.of(
-                    LEAD_ADULT, YesNo.NO,
-                    SECOND_ADULT, YesNo.YES,
-                    CLASS_MONITOR, YesNo.YES,
-                    PUPIL, YesNo.YES,
-                    VISITOR, YesNo.YES));
-    public static final Rule<Permission> SPEAK = new Rule<>(
-            "voice.speak",
-            Area.VOICE_AND_CAMERA,
-            ValueType.PERMISSION,
-            "Speak",
-            "Whether a person may switch the own microphone on.",
-            "One voice at a time keeps a class teachable; adults can mute, never switch a microphone on.",
-            "speak",
-            permissions(OPEN, OPEN, OPEN, ON_REQUEST, ON_REQUEST));
-    public static final Rule<Permission> CAMERA = new Rule<>(
-            "voice.camera",
-            Area.VOICE_AND_CAMERA,
-            ValueType.PERMISSION,
-            "Camera",
-            "Whether a person may switch the own camera on.",
-            "A camera shows a child's home; it is never switched on by anyone else.",
-            "use your camera",
-            permissions(OPEN, OPEN, OPEN, OPEN, ON_REQUEST));
-    public static final Rule<Permission> CLASS_CHAT = new Rule<>(
-            "chat.class",
-            Area.CHAT,
-            ValueType.PERMISSION,
-            "Write to the whole class",
-            "Whether a person may write what everybody reads. Writing to the adults is always open.",
-            "Side talk in front of all is where most disruption begins.",
-            "write to the whole class",
-            permissions(OPEN, OPEN, OPEN, OPEN, ON_REQUEST));
-    public static final Rule<Permission> PRIVATE_CHAT = new Rule<>(
-            "chat.private",
-            Area.CHAT,
-            ValueType.PERMISSION,
-            "Write privately to another pupil",
-            "Whether pupils may write to each other where no adult reads along.",
-            "What is out of every adult's sight is where bullying and grooming happen.",
-            "write to one pupil alone",
-            Map.of(CLASS_MONITOR, CLOSED, PUPIL, CLOSED, VISITOR, CLOSED));
-    public static final Rule<Permission> SHARE_SCREEN = new Rule<>(
-            "share.screen",
-            Area.SHARING,
-            ValueType.PERMISSION,
-            "Share a screen",
-            "Whether a person may show something from the own device to everyone.",
-            "A shared screen can show anything, to every child, at once.",
-            "share your screen",
-            permissions(OPEN, OPEN, ON_REQUEST, ON_REQUEST, ON_REQUEST));
-    public static final Rule<Minutes> LATE_AFTER = new Rule<>(
-            "register.late-after",
-            Area.REGISTER,
-            ValueType.fewerMinutesAreStricter(0, 60),
-            "Late after",
-            "Minutes after the planned start from which an arrival counts as late; time at the door does not.",
-            "One measure for all classes is fair, and shows a pattern early.",
-            "arrive after the start",
-            Map.of(CLASS_MONITOR, new Minutes(5), PUPIL, new Minutes(5)));
+    private static final List<Rule<?>> WRITTEN = new ArrayList<>();
 
-    public static final List<Rule<?>> ALL = List.of(
-            DOOR,
-            ADULTS_FIRST,
-            EARLY_MINUTES,
-            RE_ENTRY,
-            RENAME,
-            ARRIVE_MUTED,
-            SPEAK,
-            CAMERA,
-            CLASS_CHAT,
-            PRIVATE_CHAT,
-            SHARE_SCREEN,
-            LATE_AFTER);
+    public static final Rule<Door> DOOR = rule("entry.door", ENTRY, ValueType.DOOR)
+            .titled("The door when a lesson opens")
+            .meaning("Open lets the class list walk in, knock makes everyone wait, shut keeps the door closed.")
+            .because("Whoever has the link can knock; only people whom the school knows should walk in.")
+            .pupilsCallIt("coming in")
+            .enforced(AT_THE_DOOR)
+            .usual(CLASS_MONITOR, Door.KNOCK)
+            .usual(PUPIL, Door.KNOCK)
+            .usual(VISITOR, Door.KNOCK)
+            .written();
+
+    public static final Rule<YesNo> ADULTS_FIRST = rule("entry.adults-first", ENTRY, ValueType.YES_IS_STRICT)
+            .titled("An adult is in first")
+            .meaning("Nobody of this role is let in before an adult of the class is in the room.")
+            .because("Pupils who are alone in a room cannot be protected.")
+            .pupilsCallIt("being in before an adult")
+            .enforced(AT_THE_DOOR)
+            .usual(CLASS_MONITOR, YesNo.YES)
+            .usual(PUPIL, YesNo.YES)
+            .usual(VISITOR, YesNo.YES)
+            .written();
+
+    public static final Rule<Minutes> EARLY_MINUTES = rule(
+                    "entry.early-minutes", ENTRY, ValueType.fewerMinutesAreStricter(0, 120))
+            .titled("How early one may come")
+            .meaning("Minutes before the planned start from which an adult may open and others are let in.")
+            .because("The planned time is enforced, so that no room stands open for hours.")
+            .pupilsCallIt("coming early")
+            .enforced(AT_THE_DOOR)
+            .usual(LEAD_ADULT, new Minutes(30))
+            .usual(SECOND_ADULT, new Minutes(30))
+            .usual(CLASS_MONITOR, new Minutes(10))
+            .usual(PUPIL, new Minutes(10))
+            .usual(VISITOR, new Minutes(5))
+            .usual(OBSERVER, new Minutes(5))
+            .written();
+
+    public static final Rule<ReEntry> RE_ENTRY = rule("entry.re-entry", ENTRY, ValueType.RE_ENTRY)
+            .titled("Coming back after a removal")
+            .meaning("Never, after an adult allowed it, or like anyone else.")
+            .because("Removed means removed: by person, account and device.")
+            .pupilsCallIt("coming back after being sent out")
+            .enforced(AT_THE_DOOR)
+            .usual(CLASS_MONITOR, ReEntry.AFTER_APPROVAL)
+            .usual(PUPIL, ReEntry.AFTER_APPROVAL)
+            .usual(VISITOR, ReEntry.NEVER)
+            .written();
+
+    public static final Rule<Permission> SECOND_DEVICE = rule("entry.second-device", ENTRY, ValueType.PERMISSION)
+            .titled("A second device")
+            .meaning("Whether a person may be in with two devices at the same time.")
+            .because("A second device under one name may be a second person.")
+            .pupilsCallIt("come in with a second device")
+            .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, CLOSED, CLOSED));
+
+    public static final Rule<Permission> TELEPHONE = rule("entry.telephone", ENTRY, ValueType.PERMISSION)
+            .titled("Join by telephone")
+            .meaning("Whether a person may take part by an ordinary telephone call.")
+            .because(
+                    "A voice without a face or an account is the hardest to know; on an island it may be all there is.")
+            .pupilsCallIt("join by telephone")
+            .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, CLOSED, CLOSED));
+
+    public static final Rule<Permission> VISITORS = rule("entry.visitors", ENTRY, ValueType.PERMISSION)
+            .titled("Visitors")
+            .meaning(
+                    "Closed: none. On request: only with an invitation for this lesson and an adult present. Open: whoever an adult lets in.")
+            .because("A stranger among children needs a name, a reason and an adult.")
+            .pupilsCallIt("be a visitor of a class")
+            .usual(VISITOR, ON_REQUEST)
+            .written();
+
+    public static final Rule<Permission> OUTSIDE_ACCOUNTS = rule("entry.outside-accounts", ENTRY, ValueType.PERMISSION)
+            .titled("Accounts from outside the school")
+            .meaning("Whether somebody signed in with an account of another place may come in.")
+            .because("The school can vouch only for accounts it gave.")
+            .pupilsCallIt("come in with an account from elsewhere")
+            .usual(CLASS_MONITOR, CLOSED)
+            .usual(PUPIL, CLOSED)
+            .usual(VISITOR, ON_REQUEST)
+            .usual(OBSERVER, CLOSED)
+            .written();
+
+    public static final Rule<Count> CAPACITY = rule(
+                    "entry.capacity", ENTRY, ValueType.fewerAreStricter(1, 300, Unit.PEOPLE))
+            .titled("How many may be in")
+            .meaning("Pupils and visitors in one lesson at the same time.")
+            .because("A room nobody can overlook is a room without supervision.")
+            .pupilsCallIt("how many may be in")
+            .ofWholeLesson(new Count(60));
+
+    public static final Rule<Permission> RENAME = rule("names.rename", NAMES, ValueType.PERMISSION)
+            .titled("Change one's own shown name")
+            .meaning("Whether a person may show another name than the class list's.")
+            .because("A changed name lets one pupil speak or be punished as another.")
+            .pupilsCallIt("change the name others see")
+            .enforced(IN_THE_LESSON)
+            .usual(rights(OPEN, OPEN, CLOSED, CLOSED, CLOSED, CLOSED));
+
+    public static final Rule<Choice> SHOWN_NAME = rule(
+                    "names.shown", NAMES, ValueType.withoutOrder("first-name", "first-name-and-initial", "full-name"))
+            .titled("The name that others see")
+            .meaning("How the name from the class list is written for pupils and visitors.")
+            .because("Visitors and recordings need no full names of children.")
+            .pupilsCallIt("how your name is written")
+            .usual(CLASS_MONITOR, new Choice("full-name"))
+            .usual(PUPIL, new Choice("full-name"))
+            .usual(VISITOR, new Choice("full-name"))
+            .written();
+
+    public static final Rule<Permission> SEE_LIST = rule("names.see-list", NAMES, ValueType.PERMISSION)
+            .titled("See who is present")
+            .meaning("Whether a person sees the list of those present.")
+            .because("A list of children is worth something to strangers.")
+            .pupilsCallIt("see who is here")
+            .usual(rights(OPEN, OPEN, OPEN, OPEN, CLOSED, OPEN));
+
+    public static final Rule<Permission> BACKGROUND = rule("names.background", NAMES, ValueType.PERMISSION)
+            .titled("Background pictures")
+            .meaning("Whether a person may put a picture behind themselves.")
+            .because("A blurred or plain background hides a home; a chosen one can carry anything.")
+            .pupilsCallIt("use a background picture")
+            .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, OPEN, CLOSED));
+
+    public static final Rule<YesNo> ARRIVE_MUTED = rule("voice.arrive-muted", VOICE_AND_CAMERA, ValueType.YES_IS_STRICT)
+            .titled("Arrive muted")
+            .meaning("The microphone is off when this person comes in.")
+            .because("Nobody's home is heard before they know that they are in.")
+            .pupilsCallIt("arriving muted")
+            .enforced(IN_THE_LESSON)
+            .usual(LEAD_ADULT, YesNo.NO)
+            .usual(SECOND_ADULT, YesNo.YES)
+            .usual(CLASS_MONITOR, YesNo.YES)
+            .usual(PUPIL, YesNo.YES)
+            .usual(VISITOR, YesNo.YES)
+            .usual(OBSERVER, YesNo.YES)
+            .written();
+
+    public static final Rule<YesNo> ARRIVE_UNSEEN = rule(
+                    "voice.arrive-camera-off", VOICE_AND_CAMERA, ValueType.YES_IS_STRICT)
+            .titled("Arrive with the camera off")
+            .meaning("The camera is off when this person comes in.")
+            .because("Nobody's home is seen before they know that they are in.")
+            .pupilsCallIt("arriving with the camera off")
+            .usual(LEAD_ADULT, YesNo.NO)
+            .usual(SECOND_ADULT, YesNo.YES)
+            .usual(CLASS_MONITOR, YesNo.YES)
+            .usual(PUPIL, YesNo.YES)
+            .usual(VISITOR, YesNo.YES)
+            .usual(OBSERVER, YesNo.YES)
+            .written();
+
+    public static final Rule<Permission> SPEAK = rule("voice.speak", VOICE_AND_CAMERA, ValueType.PERMISSION)
+            .titled("Speak")
+            .meaning("Whether a person may switch the own microphone on.")
+            .because("One voice at a time keeps a class teachable; adults can mute, never switch a microphone on.")
+            .pupilsCallIt("speak")
+            .enforced(IN_THE_LESSON)
+            .usual(rights(OPEN, OPEN, OPEN, ON_REQUEST, ON_REQUEST, CLOSED));
+
+    public static final Rule<Permission> CAMERA = rule("voice.camera", VOICE_AND_CAMERA, ValueType.PERMISSION)
+            .titled("Camera")
+            .meaning("Whether a person may switch the own camera on.")
+            .because("A camera shows a child's home; it is never switched on by anyone else.")
+            .pupilsCallIt("use your camera")
+            .enforced(IN_THE_LESSON)
+            .usual(rights(OPEN, OPEN, OPEN, OPEN, ON_REQUEST, CLOSED));
+
+    public static final Rule<Permission> SEE_CAMERAS = rule("voice.see-cameras", VOICE_AND_CAMERA, ValueType.PERMISSION)
+            .titled("See others' cameras")
+            .meaning("Whether a person sees the pupils' camera pictures.")
+            .because("Pictures of children are for the adults who teach them, and for few others.")
+            .pupilsCallIt("see the cameras of others")
+            .usual(rights(OPEN, OPEN, OPEN, OPEN, CLOSED, ON_REQUEST));
+
+    public static final Rule<Permission> FOCUS = rule("voice.focus", VOICE_AND_CAMERA, ValueType.PERMISSION)
+            .titled("Be put in focus")
+            .meaning("Whether a person may be shown large to everyone.")
+            .because("To be put in front of all should be a choice.")
+            .pupilsCallIt("be shown large to everyone")
+            .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, ON_REQUEST, CLOSED));
+
+    public static final Rule<Permission> CLASS_CHAT = rule("chat.class", CHAT, ValueType.PERMISSION)
+            .titled("Write to the whole class")
+            .meaning("Whether a person may write what everybody reads.")
+            .because("Side talk in front of all is where most disruption begins.")
+            .pupilsCallIt("write to the whole class")
+            .enforced(IN_THE_LESSON)
+            .usual(rights(OPEN, OPEN, OPEN, OPEN, ON_REQUEST, CLOSED));
+
+    public static final Rule<Permission> ADULT_CHAT = rule("chat.adults", CHAT, ValueType.PERMISSION)
+            .titled("Write to the adults")
+            .meaning("Whether a person may write what only the adults of the lesson read.")
+            .because("Nobody should be without a way to ask for help.")
+            .pupilsCallIt("write to your teachers")
+            .enforced(IN_THE_LESSON)
+            .usual(rights(OPEN, OPEN, OPEN, OPEN, OPEN, CLOSED));
+
+    public static final Rule<Permission> PRIVATE_CHAT = rule("chat.private", CHAT, ValueType.PERMISSION)
+            .titled("Write privately to another pupil")
+            .meaning("Whether pupils may write to each other where no adult reads along.")
+            .because("What is out of every adult's sight is where bullying and grooming happen.")
+            .pupilsCallIt("write to one pupil alone")
+            .enforced(IN_THE_LESSON)
+            .usual(CLASS_MONITOR, CLOSED)
+            .usual(PUPIL, CLOSED)
+            .usual(VISITOR, CLOSED)
+            .written();
+
+    public static final Rule<Permission> CHAT_LINKS = rule("chat.links", CHAT, ValueType.PERMISSION)
+            .titled("Send links")
+            .meaning("Whether a message may hold an address; without the right it waits for an adult.")
+            .because("An address leads anywhere, and thirty children follow.")
+            .pupilsCallIt("send links")
+            .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, ON_REQUEST, CLOSED));
+
+    public static final Rule<Permission> CHAT_FILES = rule("chat.files", CHAT, ValueType.PERMISSION)
+            .titled("Send files")
+            .meaning("Whether a person may send files to those who read the chat.")
+            .because("A file can hold what no adult has seen.")
+            .pupilsCallIt("send files")
+            .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, CLOSED, CLOSED));
+
+    public static final Rule<Kinds> FILE_KINDS = rule(
+                    "chat.file-kinds", CHAT, ValueType.anyOf("documents", "pictures", "slides", "sound", "video"))
+            .titled("Which files")
+            .meaning("The kinds of files this person may send, where files are allowed. Programs never, for anyone.")
+            .because("What can run can harm; what is large drowns a weak link.")
+            .pupilsCallIt("which files you may send")
+            .usual(LEAD_ADULT, Kinds.of("documents", "pictures", "slides", "sound", "video"))
+            .usual(SECOND_ADULT, Kinds.of("documents", "pictures", "slides", "sound", "video"))
+            .usual(CLASS_MONITOR, Kinds.of("documents", "pictures"))
+            .usual(PUPIL, Kinds.of("documents", "pictures"))
+            .usual(VISITOR, Kinds.of("slides"))
+            .written();
+
+    public static final Rule<Permission> CHAT_SAVE = rule("chat.save", CHAT, ValueType.PERMISSION)
+            .titled("Keep a copy of the chat")
+            .meaning("Whether a person may save what was written. The school keeps its own record either way.")
+            .because("A saved chat travels; the record stays.")
+            .pupilsCallIt("keep a copy of the chat")
+            .usual(rights(OPEN, OPEN, CLOSED, CLOSED, CLOSED, CLOSED));
+
+    public static final Rule<Count> CHAT_KEPT = rule(
+                    "chat.kept-days", CHAT, ValueType.fewerAreStricter(1, 3650, Unit.DAYS))
+            .titled("How long the chat is kept")
+            .meaning("Days after the lesson, then its text is deleted; longer for an incident.")
+            .because("Long enough to look into what happened, no longer.")
+            .pupilsCallIt("how long the chat is kept")
+            .ofWholeLesson(new Count(180));
+
+    public static final Rule<Permission> SHARE_SCREEN = rule("share.screen", SHARING, ValueType.PERMISSION)
+            .titled("Share a screen")
+            .meaning("Whether a person may show something from the own device to everyone.")
+            .because("A shared screen can show anything, to every child, at once.")
+            .pupilsCallIt("share your screen")
+            .enforced(IN_THE_LESSON)
+            .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, ON_REQUEST, CLOSED));
+
+    public static final Rule<Permission> WHOLE_SCREEN = rule("share.whole-screen", SHARING, ValueType.PERMISSION)
+            .titled("Show a whole screen")
+            .meaning("Whether it may be the whole screen rather than one window.")
+            .because("Whole screens leak mail, notices and names.")
+            .pupilsCallIt("show your whole screen")
+            .usual(rights(ON_REQUEST, ON_REQUEST, CLOSED, CLOSED, CLOSED, CLOSED));
+
+    public static final Rule<Permission> TAKE_OVER = rule("share.take-over", SHARING, ValueType.PERMISSION)
+            .titled("Take over from who is showing")
+            .meaning("Whether a person may begin to show while another does.")
+            .because("A lesson is lost quickest when anyone can push in.")
+            .pupilsCallIt("take over while somebody shows something")
+            .usual(rights(OPEN, OPEN, CLOSED, CLOSED, CLOSED, CLOSED));
+
+    public static final Rule<Permission> DRAW = rule("share.draw", SHARING, ValueType.PERMISSION)
+            .titled("Draw on shared material")
+            .meaning("Whether a person may make marks that all see; each mark carries its author.")
+            .because("Marks without an author invite what no one would sign.")
+            .pupilsCallIt("draw on what is shown")
+            .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, ON_REQUEST, CLOSED));
+
+    public static final Rule<Permission> SAVE_BOARD = rule("share.save-board", SHARING, ValueType.PERMISSION)
+            .titled("Save the board")
+            .meaning("Whether a person may keep a copy of the board.")
+            .because("Pupils need their notes; a board with names should stay in the school.")
+            .pupilsCallIt("save the board")
+            .usual(rights(OPEN, OPEN, OPEN, OPEN, CLOSED, CLOSED));
+
+    public static final Rule<Permission> HAND_OUT = rule("share.hand-out", SHARING, ValueType.PERMISSION)
+            .titled("Hand out material")
+            .meaning("Whether a person may add links, files and notes to the list of the lesson.")
+            .because("What hangs on the wall all lesson should come from who answers for it.")
+            .pupilsCallIt("hand out material")
+            .usual(rights(OPEN, OPEN, ON_REQUEST, CLOSED, ON_REQUEST, CLOSED));
+
+    public static final Rule<Permission> OUTSIDE_AUDIENCE = rule("share.outside", SHARING, ValueType.PERMISSION)
+            .titled("Pass the lesson on live")
+            .meaning("Whether a person may pass the lesson on to an audience outside the room.")
+            .because("Nobody in the room can know who is watching.")
+            .pupilsCallIt("pass the lesson on to people outside")
+            .usual(rights(CLOSED, CLOSED, CLOSED, CLOSED, CLOSED, CLOSED));
+
+    public static final Rule<Permission> HAND = rule("signals.hand", SIGNALS, ValueType.PERMISSION)
+            .titled("Raise a hand")
+            .meaning("Whether a person may ask for the word.")
+            .because("To be called on fairly, one must be able to ask.")
+            .pupilsCallIt("raise your hand")
+            .usual(rights(OPEN, OPEN, OPEN, OPEN, OPEN, CLOSED));
+
+    public static final Rule<Permission> REACTIONS = rule("signals.reactions", SIGNALS, ValueType.PERMISSION)
+            .titled("Signals")
+            .meaning("Agree, disagree, slower, faster, need a break, cannot hear, without voice.")
+            .because("A quiet child can still be counted.")
+            .pupilsCallIt("give signals")
+            .usual(rights(OPEN, OPEN, OPEN, OPEN, OPEN, CLOSED));
+
+    public static final Rule<Permission> CAPTIONS = rule("signals.captions", SIGNALS, ValueType.PERMISSION)
+            .titled("Read captions")
+            .meaning("Whether a person may switch captions on for themselves.")
+            .because("Some cannot hear; some sit on a ferry.")
+            .pupilsCallIt("read captions")
+            .usual(rights(OPEN, OPEN, OPEN, OPEN, OPEN, OPEN));
+
+    public static final Rule<Permission> WRITE_CAPTIONS = rule("signals.write-captions", SIGNALS, ValueType.PERMISSION)
+            .titled("Write captions")
+            .meaning("Whether a person may be the one who writes the captions.")
+            .because("Captions are read as the truth of what was said.")
+            .pupilsCallIt("write the captions")
+            .usual(rights(OPEN, OPEN, ON_REQUEST, CLOSED, CLOSED, CLOSED));
+
+    public static final Rule<Choice> RECORDING_MODE = rule(
+                    "recording.mode", RECORDING, ValueType.withoutOrder("required", "optional", "forbidden"))
+            .titled("Recording")
+            .meaning("Required: it starts by itself. Optional: who may start it decides. Forbidden: nobody can.")
+            .because("Either way it is decided beforehand, not by who is quickest.")
+            .pupilsCallIt("whether lessons are recorded")
+            .ofWholeLesson(new Choice("optional"));
+
+    public static final Rule<Permission> START_RECORDING = rule("recording.start", RECORDING, ValueType.PERMISSION)
+            .titled("Start a recording")
+            .meaning("Whether a person may start one where it is optional.")
+            .because("Who records must know who may not be recorded.")
+            .pupilsCallIt("start a recording")
+            .usual(rights(OPEN, ON_REQUEST, CLOSED, CLOSED, CLOSED, CLOSED));
+
+    public static final Rule<Permission> PAUSE_RECORDING = rule("recording.pause", RECORDING, ValueType.PERMISSION)
+            .titled("Pause a recording")
+            .meaning("Whether a person may pause it for something confidential.")
+            .because("A child who confides must not be recorded; a pause that is forgotten leaves a gap.")
+            .pupilsCallIt("pause the recording")
+            .usual(rights(OPEN, OPEN, CLOSED, CLOSED, CLOSED, CLOSED));
+
+    public static final Rule<YesNo> ANNOUNCED = rule("recording.announced", RECORDING, ValueType.YES_IS_STRICT)
+            .titled("Recording is announced")
+            .meaning("Everyone is told when it starts, and a mark shows all the time.")
+            .because("Nobody is recorded without knowing.")
+            .pupilsCallIt("being told about recording")
+            .ofWholeLesson(YesNo.YES);
+
+    public static final Rule<Choice> CONSENT = rule(
+                    "recording.consent",
+                    RECORDING,
+                    ValueType.strictToLoose("no-recording", "closed-while-recording", "not-asked"))
+            .titled("Without consent")
+            .meaning(
+                    "What happens where somebody present may not be recorded: no recording, or their voice and camera closed meanwhile.")
+            .because("A family said no, and must be able to rely on it.")
+            .pupilsCallIt("recording if you may not be recorded")
+            .usual(CLASS_MONITOR, new Choice("closed-while-recording"))
+            .usual(PUPIL, new Choice("closed-while-recording"))
+            .usual(VISITOR, new Choice("closed-while-recording"))
+            .written();
+
+    public static final Rule<Permission> WATCH_RECORDING = rule("recording.watch", RECORDING, ValueType.PERMISSION)
+            .titled("Watch a recording")
+            .meaning("Whether a person may watch it afterwards.")
+            .because("A recording of children is shown to those who were there, and to few others.")
+            .pupilsCallIt("watch the recording")
+            .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, CLOSED, CLOSED));
+
+    public static final Rule<Permission> DOWNLOAD_RECORDING = rule(
+                    "recording.download", RECORDING, ValueType.PERMISSION)
+            .titled("Download a recording")
+            .meaning("Whether a person may take a copy.")
+            .because("A copy cannot be deleted on time.")
+            .pupilsCallIt("download the recording")
+            .usual(rights(ON_REQUEST, CLOSED, CLOSED, CLOSED, CLOSED, CLOSED));
+
+    public static final Rule<Count> RECORDING_KEPT = rule(
+                    "recording.kept-days", RECORDING, ValueType.fewerAreStricter(1, 3650, Unit.DAYS))
+            .titled("How long a recording is kept")
+            .meaning("Days after the lesson, then it is deleted; longer for an incident.")
+            .because("Long enough to be of use, no longer.")
+            .pupilsCallIt("how long recordings are kept")
+            .ofWholeLesson(new Count(60));
+
+    public static final Rule<YesNo> RECORDING_ALONE = rule("recording.without-chat", RECORDING, ValueType.YES_IS_STRICT)
+            .titled("Kept without chat and board")
+            .meaning("The recording is kept alone; otherwise chat, polls and board are kept with it.")
+            .because("Chat next to a picture tells more about a child than either alone.")
+            .pupilsCallIt("what is kept with a recording")
+            .ofWholeLesson(YesNo.NO);
+
+    public static final Rule<Permission> MAKE_GROUPS = rule("groups.make", GROUPS, ValueType.PERMISSION)
+            .titled("Make groups")
+            .meaning("Whether a person may divide the class into groups.")
+            .because("Who sits with whom behind a door is for adults to decide.")
+            .pupilsCallIt("make groups")
+            .usual(rights(OPEN, OPEN, CLOSED, CLOSED, CLOSED, CLOSED));
+
+    public static final Rule<Count> GROUP_SIZE = rule(
+                    "groups.smallest", GROUPS, ValueType.moreAreStricter(2, 30, Unit.PEOPLE))
+            .titled("The smallest group")
+            .meaning("Pupils in a group at the least.")
+            .because("Two pupils alone behind a door is not a group.")
+            .pupilsCallIt("how small a group may be")
+            .ofWholeLesson(new Count(3));
+
+    public static final Rule<Minutes> GROUP_MINUTES = rule(
+                    "groups.minutes", GROUPS, ValueType.fewerMinutesAreStricter(1, 120))
+            .titled("The longest time in groups")
+            .meaning("Minutes until everyone is brought back.")
+            .because("The longer the doors are shut, the less anybody knows.")
+            .pupilsCallIt("how long groups last")
+            .ofWholeLesson(new Minutes(20));
+
+    public static final Rule<Permission> GROUP_RETURN = rule("groups.return", GROUPS, ValueType.PERMISSION)
+            .titled("Come back from a group")
+            .meaning("Whether a person may return from a group by themselves.")
+            .because("Who is uneasy must be able to leave.")
+            .pupilsCallIt("come back from your group")
+            .usual(rights(OPEN, OPEN, OPEN, OPEN, OPEN, OPEN));
+
+    public static final Rule<Minutes> GROUP_ALONE = rule(
+                    "groups.alone-minutes", GROUPS, ValueType.fewerMinutesAreStricter(0, 60))
+            .titled("A group without an adult")
+            .meaning("Minutes a group may be without an adult looking in.")
+            .because("An adult who may come in at any time keeps a group kind.")
+            .pupilsCallIt("how long a group is alone")
+            .ofWholeLesson(new Minutes(5));
+
+    public static final Rule<Choice> LINK_RENEWAL = rule(
+                    "links.renewal", LINKS, ValueType.strictToLoose("each-lesson", "each-week", "each-term", "series"))
+            .titled("How long a link is good")
+            .meaning("Until the end of the lesson, week, term or series; then a new one is made.")
+            .because("One link saves reposting; a fresh one keeps out those who kept an old one.")
+            .pupilsCallIt("how long a link is good")
+            .ofWholeLesson(new Choice("series"));
+
+    public static final Rule<Minutes> LINK_SHOWN = rule(
+                    "links.shown-minutes", LINKS, ValueType.fewerMinutesAreStricter(0, 1440))
+            .titled("When the link is shown")
+            .meaning("Minutes before the planned start from which pupils see it on their own page.")
+            .because("A link that is not there cannot be passed on.")
+            .pupilsCallIt("when you see the link")
+            .usual(CLASS_MONITOR, new Minutes(30))
+            .usual(PUPIL, new Minutes(30))
+            .written();
+
+    public static final Rule<Permission> LINK_VISIBLE = rule("links.visible", LINKS, ValueType.PERMISSION)
+            .titled("See the link")
+            .meaning("Whether a person sees the link of the lesson at all.")
+            .because("Where links leak, only the adults hand them out.")
+            .pupilsCallIt("see the link")
+            .usual(rights(OPEN, OPEN, OPEN, OPEN, CLOSED, CLOSED));
+
+    public static final Rule<Count> WORD_STRENGTH = rule(
+                    "links.word-strength", LINKS, ValueType.moreAreStricter(10, 60, Unit.BITS))
+            .titled("The strength of a join word")
+            .meaning("Bits of chance in it at the least; one more bit is twice as hard to guess.")
+            .because("Easy to say must not be easy to guess.")
+            .pupilsCallIt("how a join word is made")
+            .ofWholeLesson(new Count(18));
+
+    public static final Rule<Count> WORD_DISTANCE = rule(
+                    "links.word-distance", LINKS, ValueType.moreAreStricter(1, 6, Unit.LETTERS))
+            .titled("How unlike join words are")
+            .meaning("Letters in which it differs from every other class's word at the least.")
+            .because("Nobody strays into the wrong room by a slip.")
+            .pupilsCallIt("how join words differ")
+            .ofWholeLesson(new Count(2));
+
+    public static final Rule<Minutes> ALONE_MINUTES = rule(
+                    "supervision.alone-minutes", SUPERVISION, ValueType.fewerMinutesAreStricter(0, 15))
+            .titled("Without an adult, at most")
+            .meaning("Minutes pupils may be in a room without an adult until it goes quiet by itself.")
+            .because("A lost line is not a step out, but it must not last.")
+            .pupilsCallIt("being without an adult")
+            .ofWholeLesson(new Minutes(2));
+
+    public static final Rule<Count> ADULTS_PRESENT = rule(
+                    "supervision.adults", SUPERVISION, ValueType.moreAreStricter(1, 5, Unit.PEOPLE))
+            .titled("Adults in a lesson")
+            .meaning("How many adults must be present.")
+            .because("Two pairs of eyes see what one cannot.")
+            .pupilsCallIt("how many adults are here")
+            .ofWholeLesson(new Count(1));
+
+    public static final Rule<YesNo> NEVER_ALONE_WITH_ONE = rule(
+                    "supervision.one-to-one", SUPERVISION, ValueType.YES_IS_STRICT)
+            .titled("No adult alone with one pupil")
+            .meaning("A last private word needs a second adult or a recording.")
+            .because("It protects the child, and the adult.")
+            .pupilsCallIt("being alone with one adult")
+            .ofWholeLesson(YesNo.YES);
+
+    public static final Rule<Permission> LEND = rule("supervision.lend", SUPERVISION, ValueType.PERMISSION)
+            .titled("Lend passes")
+            .meaning("Whether a person may give passes and curbs.")
+            .because("Lent rights should be few and their lender known.")
+            .pupilsCallIt("lend rights to others")
+            .usual(rights(OPEN, OPEN, CLOSED, CLOSED, CLOSED, CLOSED));
+
+    public static final Rule<Minutes> GAP = rule(
+                    "supervision.gap-minutes", SUPERVISION, ValueType.moreMinutesAreStricter(0, 60))
+            .titled("Between two lessons")
+            .meaning("Minutes between the end of a lesson and the next one of the same adult or class.")
+            .because("Without a gap, the last pupils of one lesson are nobody's.")
+            .pupilsCallIt("the time between lessons")
+            .ofWholeLesson(new Minutes(5));
+
+    public static final Rule<Minutes> LATE_AFTER = rule(
+                    "register.late-after", REGISTER, ValueType.fewerMinutesAreStricter(0, 60))
+            .titled("Late after")
+            .meaning("Minutes after the planned start from which an arrival counts as late; time at the door does not.")
+            .because("One measure for all classes is fair, and shows a pattern early.")
+            .pupilsCallIt("arriving after the start")
+            .enforced(IN_THE_REGISTER)
+            .usual(CLASS_MONITOR, new Minutes(5))
+            .usual(PUPIL, new Minutes(5))
+            .written();
+
+    public static final Rule<Count> ABSENT_BELOW = rule(
+                    "register.absent-below", REGISTER, ValueType.moreAreStricter(0, 100, Unit.PERCENT))
+            .titled("Absent below")
+            .meaning("Part of the lesson that somebody must be present at the least not to count as absent.")
+            .because("To look in for a minute is not to attend.")
+            .pupilsCallIt("being there long enough")
+            .usual(CLASS_MONITOR, new Count(50))
+            .usual(PUPIL, new Count(50))
+            .written();
+
+    public static final Rule<Minutes> LEFT_EARLY = rule(
+                    "register.left-early", REGISTER, ValueType.fewerMinutesAreStricter(0, 60))
+            .titled("Left early")
+            .meaning("Minutes before the planned end from which leaving no longer counts as early.")
+            .because("Who is gone before the end may have been hurt, or bored.")
+            .pupilsCallIt("leaving before the end")
+            .usual(CLASS_MONITOR, new Minutes(5))
+            .usual(PUPIL, new Minutes(5))
+            .written();
+
+    public static final Rule<Minutes> BRIDGE = rule(
+                    "register.bridge-minutes", REGISTER, ValueType.fewerMinutesAreStricter(0, 30))
+            .titled("Short drops")
+            .meaning("Minutes of a lost connection that still count as present.")
+            .because("A ferry's link is not a pupil's fault.")
+            .pupilsCallIt("short losses of your connection")
+            .usual(CLASS_MONITOR, new Minutes(3))
+            .usual(PUPIL, new Minutes(3))
+            .written();
+
+    public static final Rule<Count> REGISTER_KEPT = rule(
+                    "register.kept-days", REGISTER, ValueType.fewerAreStricter(30, 3650, Unit.DAYS))
+            .titled("How long registers are kept")
+            .meaning("Days after the lesson, then it is deleted.")
+            .because("Long enough for the year's report, no longer.")
+            .pupilsCallIt("how long registers are kept")
+            .ofWholeLesson(new Count(1095));
+
+    public static final List<Rule<?>> ALL = List.copyOf(WRITTEN);
 
     /** The rights that a desk shows as columns and a seat as a list; passes and curbs are about these. */
     public static final List<Rule<Permission>> RIGHTS =
             List.of(SPEAK, CAMERA, CLASS_CHAT, PRIVATE_CHAT, SHARE_SCREEN, RENAME);
 
+    private static final Map<String, Rule<?>> BY_KEY =
+            ALL.stream().collect(Collectors.toMap(Rule::key, Function.identity()));
+
     private Catalogue() {}
 
     public static Optional<Rule<?>> byKey(String key) {
-        return ALL.stream().filter(rule -> rule.key().equals(key)).findFirst();
+        return Optional.ofNullable(BY_KEY.get(key));
     }
 
     /** The right of that key, if it is one of {@link #RIGHTS}. */
@@ -165,14 +612,93 @@ public final class Catalogue {
         return RIGHTS.stream().filter(rule -> rule.key().equals(key)).findFirst();
     }
 
-    private static Map<Role, Permission> permissions(
-            Permission lead, Permission second, Permission monitor, Permission pupil, Permission visitor) {
-        var usual = new EnumMap<Role, Permission>(Role.class);
-        usual.put(LEAD_ADULT, lead);
-        usual.put(SECOND_ADULT, second);
-        usual.put(CLASS_MONITOR, monitor);
-        usual.put(PUPIL, pupil);
-        usual.put(VISITOR, visitor);
-        return usual;
+    private static <V extends Value> Draft<V> rule(String key, Area area, ValueType<V> type) {
+        return new Draft<>(key, area, type);
+    }
+
+    private static Map<Role, Permission> rights(
+            Permission lead,
+            Permission second,
+            Permission monitor,
+            Permission pupil,
+            Permission visitor,
+            Permission observer) {
+        return new EnumMap<>(Map.of(
+                LEAD_ADULT, lead,
+                SECOND_ADULT, second,
+                CLASS_MONITOR, monitor,
+                PUPIL, pupil,
+                VISITOR, visitor,
+                OBSERVER, observer));
+    }
+
+    /** A rule being written down. */
+    private static final class Draft<V extends Value> {
+        private final String key;
+        private final Area area;
+        private final ValueType<V> type;
+        private final Map<Role, V> usual = new EnumMap<>(Role.class);
+        private String title = "";
+        private String meaning = "";
+        private String reason = "";
+        private String pupilWords = "";
+        private Enforced enforced = NOT_YET;
+
+        Draft(String key, Area area, ValueType<V> type) {
+            this.key = key;
+            this.area = area;
+            this.type = type;
+        }
+
+        Draft<V> titled(String words) {
+            title = words;
+            return this;
+        }
+
+        Draft<V> meaning(String words) {
+            meaning = words;
+            return this;
+        }
+
+        Draft<V> because(String words) {
+            reason = words;
+            return this;
+        }
+
+        Draft<V> pupilsCallIt(String words) {
+            pupilWords = words;
+            return this;
+        }
+
+        Draft<V> enforced(Enforced where) {
+            enforced = where;
+            return this;
+        }
+
+        Draft<V> usual(Role role, V value) {
+            usual.put(role, value);
+            return this;
+        }
+
+        Rule<V> usual(Map<Role, V> values) {
+            usual.putAll(values);
+            return written();
+        }
+
+        Rule<V> ofWholeLesson(V value) {
+            usual.put(Rule.ANSWERS, value);
+            return written(true);
+        }
+
+        Rule<V> written() {
+            return written(false);
+        }
+
+        private Rule<V> written(boolean wholeLesson) {
+            var text = new Rule.Text(key, area, title, meaning, reason, pupilWords);
+            var rule = new Rule<>(WRITTEN.size(), text, type, enforced, wholeLesson, usual);
+            WRITTEN.add(rule);
+            return rule;
+        }
     }
 }

@@ -2,125 +2,158 @@ package juricast.core.rules;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import juricast.core.identity.Role;
-import juricast.core.rules.Ruling.Effect;
-import juricast.core.rules.Ruling.Step;
-import juricast.core.rules.Setting.Force;
 
 /**
- * The settings that speak for one class, lesson or person, and what follows from them (need A3).
+ * The settings that speak for one class, lesson or person, asked in one {@link Situation} (needs A3, A4).
  *
- * <p>From the top layer to the person: a setting replaces the value, unless it is looser than the floor; then it is
- * overruled. A binding setting lowers the floor to its value. A pass may go beyond a floor of "on request", because
- * that is what on request means; a curb never loosens. Within one layer the later setting wins, so the answer does not
- * depend on the order in which settings are stored.
+ * <p>From the top layer to the person: a setting in force whose condition holds replaces the value, unless it is looser
+ * than the floor; then it is clipped to the floor and reported as overruled. A binding setting makes the floor. A pass
+ * may go beyond a floor of "on request", because that is what on request means; a curb never loosens. Within a layer,
+ * what a ready-made set says comes before what was set directly, and a condition that asks for more after one that asks
+ * for less. Of two conditions equally specific that hold together the stricter wins; of two settings without condition,
+ * the later. So the answer does not depend on the order in which settings are stored.
  */
 public final class Rulebook {
-    /**
-     * A total order, so that equal sets give equal answers: by layer, then by when it began. Of two that began together
-     * the stricter comes last and wins.
-     */
+    private static final Setting[] NONE = {};
+    private static final int ROLES = Role.values().length;
+
     private static final Comparator<Setting> RESOLUTION = Comparator.comparing(Setting::layer)
+            .thenComparing(setting -> setting.bundle().isEmpty())
+            .thenComparing(Setting::bundle)
+            .thenComparing(setting -> setting.when().specificity())
+            .thenComparing(setting -> setting.when().text())
             .thenComparing(Setting::from)
-            .thenComparing(setting -> setting.set().rule().key())
-            .thenComparing(Rulebook::looseFirst)
             .thenComparing(Setting::force)
+            .thenComparing(setting -> setting.set().value().text())
             .thenComparing(Setting::until)
-            .thenComparing(setting -> setting.by().value());
+            .thenComparing(setting -> setting.by().value())
+            .thenComparing(setting -> setting.at())
+            .thenComparing(Setting::note);
 
-    private final List<Setting> settings;
+    /** For each rule and role, the settings about it in the order of resolution. */
+    private final Setting[][] cells;
 
-    private Rulebook(List<Setting> sorted) {
-        this.settings = sorted;
+    private final Situation situation;
+
+    private Rulebook(Setting[][] cells, Situation situation) {
+        this.cells = cells;
+        this.situation = situation;
     }
 
-    public static Rulebook of(List<Setting> settings) {
-        return new Rulebook(settings.stream().sorted(RESOLUTION).toList());
+    public static Rulebook of(Collection<Setting> settings) {
+        var empty = new Setting[Catalogue.ALL.size() * ROLES][];
+        Arrays.fill(empty, NONE);
+        return new Rulebook(empty, Situation.ORDINARY).with(settings);
     }
 
     /** This rulebook with more settings, as of a lesson's live orders or a person's passes. */
-    public Rulebook with(List<Setting> more) {
-        return more.isEmpty()
-                ? this
-                : of(Stream.concat(settings.stream(), more.stream()).toList());
+    public Rulebook with(Collection<Setting> more) {
+        if (more.isEmpty()) {
+            return this;
+        }
+        Setting[][] all = cells.clone();
+        for (Setting setting : more) {
+            int cell = cell(setting.set().rule(), setting.role());
+            if (all[cell] == cells[cell]) {
+                all[cell] = Arrays.copyOf(cells[cell], cells[cell].length + 1);
+            } else {
+                all[cell] = Arrays.copyOf(all[cell], all[cell].length + 1);
+            }
+            all[cell][all[cell].length - 1] = setting;
+        }
+        for (int cell = 0; cell < all.length; cell++) {
+            if (all[cell] != cells[cell]) {
+                Arrays.sort(all[cell], RESOLUTION);
+            }
+        }
+        return new Rulebook(all, situation);
+    }
+
+    /** The same settings, asked in another situation. */
+    public Rulebook in(Situation other) {
+        return other == situation ? this : new Rulebook(cells, other);
+    }
+
+    public Situation situation() {
+        return situation;
     }
 
     public List<Setting> settings() {
-        return settings;
+        return Arrays.stream(cells).flatMap(Arrays::stream).toList();
     }
 
-    /** The value alone, where nobody asks why. */
+    /** All settings about a rule for a role, in the order of resolution; also those that do not count now. */
+    public List<Setting> settings(Rule<?> rule, Role role) {
+        return List.of(cells[cell(rule, role)]);
+    }
+
+    /** The value alone, where nobody asks why. @throws IllegalArgumentException if the rule does not speak of the role */
     public <V extends Value> V value(Rule<V> rule, Role role, Instant now) {
-        return ruling(rule, role, now).value();
+        return Weighing.value(rule, role, cells[cell(rule, role)], situation, now);
     }
 
     /** What holds and why. @throws IllegalArgumentException if the rule does not speak of the role */
     public <V extends Value> Ruling<V> ruling(Rule<V> rule, Role role, Instant now) {
-        V value = rule.usualFor(role);
-        Optional<Setting> floor = Optional.empty();
-        Instant until = Setting.FOR_EVER;
-        var chain = new ArrayList<Step>();
-        chain.add(new Step(value, Optional.empty(), Effect.DECIDES));
-        int deciding = 0;
-        for (Setting setting : settings) {
-            if (setting.role() != role || !setting.set().rule().equals(rule)) {
-                continue;
-            }
-            until = earlierChange(setting, now, until);
-            if (!setting.isInForce(now)) {
-                continue;
-            }
-            V wanted = rule.type().cast(setting.set().value());
-            if (counts(setting, rule, wanted, value, floor)) {
-                chain.set(deciding, replaced(chain.get(deciding)));
-                deciding = chain.size();
-                chain.add(new Step(wanted, Optional.of(setting), Effect.DECIDES));
-                value = wanted;
-                floor = setting.isBinding() ? Optional.of(setting) : floor;
-            } else {
-                chain.add(new Step(wanted, Optional.of(setting), Effect.OVERRULED));
+        return Weighing.ruling(rule, role, cells[cell(rule, role)], situation, now);
+    }
+
+    /** All rules for a role, resolved once, for questions that come by the thousand. */
+    public RuleTable table(Role role, Instant now) {
+        return RuleTable.of(this, role, now);
+    }
+
+    /** The next instant after {@code now} at which the clock alone can change any answer. */
+    public Instant nextEdge(Instant now) {
+        Instant next = Setting.FOR_EVER;
+        for (Setting[] cell : cells) {
+            for (Setting setting : cell) {
+                next = Edges.next(setting, situation, now, next);
             }
         }
-        return new Ruling<>(rule, role, value, chain, floor, until);
+        return next;
     }
 
-    private static <V extends Value> boolean counts(
-            Setting setting, Rule<V> rule, V wanted, V value, Optional<Setting> floor) {
-        ValueType<V> type = rule.type();
-        if (setting.force() == Force.CURB) {
-            return type.compareStrictFirst(wanted, value) <= 0;
+    /**
+     * The ruling that takes over from that of {@code now}, if the clock alone brings one: what the value is then, and,
+     * as its {@link Change#at}, from when on.
+     */
+    public <V extends Value> Optional<Change<V>> changes(Rule<V> rule, Role role, Instant now) {
+        Ruling<V> today = ruling(rule, role, now);
+        Instant edge = today.until();
+        while (edge.isBefore(Setting.FOR_EVER)) {
+            Ruling<V> then = ruling(rule, role, edge);
+            if (!then.value().equals(today.value())) {
+                return Optional.of(new Change<>(edge, then));
+            }
+            edge = then.until();
         }
-        if (floor.isEmpty()) {
-            return true;
-        }
-        V bound = type.cast(floor.get().set().value());
-        if (setting.force() == Force.PASS) {
-            return bound != Permission.CLOSED;
-        }
-        return type.compareStrictFirst(wanted, bound) <= 0;
+        return Optional.empty();
     }
 
-    private static Step replaced(Step step) {
-        return new Step(step.value(), step.setting(), Effect.REPLACED);
+    /** A ruling that begins at an instant. */
+    public record Change<V extends Value>(Instant at, Ruling<V> ruling) {}
+
+    /** Settings in force whose condition does not hold now: what would count in another situation. */
+    public Stream<Setting> asleep(Rule<?> rule, Role role, Instant now) {
+        return Arrays.stream(cells[cell(rule, role)])
+                .filter(one -> one.isInForce(now) && !one.when().holds(situation, now));
     }
 
-    private static Instant earlierChange(Setting setting, Instant now, Instant soonest) {
-        Instant change = now.isBefore(setting.from()) ? setting.from() : setting.until();
-        return change.isAfter(now) && change.isBefore(soonest) ? change : soonest;
+    private static int cell(Rule<?> rule, Role role) {
+        return rule.index() * ROLES + role.ordinal();
     }
 
-    private static int looseFirst(Setting a, Setting b) {
-        return a.set().rule().equals(b.set().rule()) ? looseFirst(a.set().rule(), a, b) : 0;
-    }
-
-    private static <V extends Value> int looseFirst(Rule<V> rule, Setting a, Setting b) {
-        return rule.type()
-                .compareStrictFirst(
-                        rule.type().cast(b.set().value()),
-                        rule.type().cast(a.set().value()));
+    /** The settings of one cell, for those who weigh many books against each other. */
+    static Setting[] sorted(List<Setting> settings) {
+        var sorted = new ArrayList<>(settings);
+        sorted.sort(RESOLUTION);
+        return sorted.toArray(NONE);
     }
 }

@@ -8,10 +8,26 @@ import juricast.core.identity.Role;
  * The value that a layer gives to a rule for a role.
  *
  * @param force whether lower layers may only make it stricter, or, at the person layer, whether it lends or restricts
+ * @param when the condition under which it counts
+ * @param by who set it
+ * @param at when it was set
  * @param from when it begins to count, inclusive
  * @param until when it ends, exclusive; {@link #FOR_EVER} where no end is set
+ * @param note why it was set, in its author's words; may be empty
+ * @param bundle the name of the ready-made set it comes from; empty where it was set directly
  */
-public record Setting(RuleValue set, Role role, Layer layer, Force force, PersonId by, Instant from, Instant until) {
+public record Setting(
+        RuleValue set,
+        Role role,
+        Layer layer,
+        Force force,
+        Condition when,
+        PersonId by,
+        Instant at,
+        Instant from,
+        Instant until,
+        String note,
+        String bundle) {
     public static final Instant FOR_EVER = Instant.parse("9999-12-31T00:00:00Z");
 
     /** How a setting weighs against those below it. */
@@ -37,6 +53,28 @@ public record Setting(RuleValue set, Role role, Layer layer, Force force, Person
         }
     }
 
+    /** A setting that always counts, from when it is set and without an end. */
+    public static Setting of(RuleValue set, Role role, Layer layer, Force force, PersonId by, Instant from) {
+        return new Setting(set, role, layer, force, Condition.ALWAYS, by, from, from, FOR_EVER, "", "");
+    }
+
+    public Setting during(Condition condition) {
+        return new Setting(set, role, layer, force, condition, by, at, from, until, note, bundle);
+    }
+
+    public Setting ending(Instant end) {
+        return new Setting(set, role, layer, force, when, by, at, from, end, note, bundle);
+    }
+
+    public Setting beginning(Instant begin) {
+        return new Setting(set, role, layer, force, when, by, at, begin, until, note, bundle);
+    }
+
+    /** The same at another layer, as part of the set of that name. */
+    public Setting inBundle(String name, Layer at) {
+        return new Setting(set, role, at, force, when, by, this.at, from, until, note, name);
+    }
+
     public boolean isInForce(Instant now) {
         return !now.isBefore(from) && now.isBefore(until);
     }
@@ -45,8 +83,8 @@ public record Setting(RuleValue set, Role role, Layer layer, Force force, Person
         return force == Force.BINDING;
     }
 
-    /** The same setting, ended at {@code end}. */
-    public Setting endedAt(Instant end) {
-        return new Setting(set, role, layer, force, by, from, end);
+    /** Whether it speaks of the same rule, role and condition: of two such settings in one place, one takes over. */
+    public boolean isAboutTheSameAs(Setting other) {
+        return set.rule() == other.set.rule() && role == other.role && when.equals(other.when);
     }
 }

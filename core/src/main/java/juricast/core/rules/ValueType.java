@@ -1,80 +1,119 @@
 package juricast.core.rules;
 
-import java.util.Comparator;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.IntFunction;
+import java.util.function.ToIntFunction;
 
 /**
- * The values a rule can have and their order from strict to loose.
+ * The values a rule can have, and what strictness means among them. Two questions are enough for resolving: is a value
+ * within a bound, and what is left of a value that is not.
  *
  * @param <V> the values
  */
-public final class ValueType<V extends Value> {
+public abstract class ValueType<V extends Value> {
     public static final ValueType<Permission> PERMISSION =
-            new ValueType<>(List.of(Permission.values()), Permission.class);
-    public static final ValueType<Door> DOOR = new ValueType<>(List.of(Door.values()), Door.class);
-    public static final ValueType<ReEntry> RE_ENTRY = new ValueType<>(List.of(ReEntry.values()), ReEntry.class);
+            new OneOf<>(List.of(Permission.values()), true, Permission.class);
+    public static final ValueType<Door> DOOR = new OneOf<>(List.of(Door.values()), true, Door.class);
+    public static final ValueType<ReEntry> RE_ENTRY = new OneOf<>(List.of(ReEntry.values()), true, ReEntry.class);
     /** A switch whose strict side is yes. */
-    public static final ValueType<YesNo> YES_IS_STRICT = new ValueType<>(List.of(YesNo.values()), YesNo.class);
-
-    private final List<V> choices;
-    private final Class<V> kind;
-    private final int min;
-    private final int max;
-
-    private ValueType(List<V> strictToLoose, Class<V> kind) {
-        this(strictToLoose, kind, 0, 0);
+    public static final ValueType<YesNo> YES_IS_STRICT = new OneOf<>(List.of(YesNo.values()), true, YesNo.class);
+    /** What there is to choose from, and how it is entered. */
+    public enum Form {
+        CHOICE,
+        NUMBER,
+        KINDS
     }
 
-    private ValueType(List<V> strictToLoose, Class<V> kind, int min, int max) {
-        this.choices = strictToLoose;
+    /** What a number counts. */
+    public enum Unit {
+        NONE,
+        MINUTES,
+        DAYS,
+        PEOPLE,
+        BITS,
+        LETTERS,
+        PERCENT
+    }
+
+    private final Class<V> kind;
+
+    private ValueType(Class<V> kind) {
         this.kind = kind;
-        this.min = min;
-        this.max = max;
+    }
+
+    /** Named possibilities, from strict to loose. */
+    static ValueType<Choice> strictToLoose(String... names) {
+        return new OneOf<>(Arrays.stream(names).map(Choice::new).toList(), true, Choice.class);
+    }
+
+    /** Named possibilities of which none is stricter than another: a binding one fixes the rule. */
+    static ValueType<Choice> withoutOrder(String... names) {
+        return new OneOf<>(Arrays.stream(names).map(Choice::new).toList(), false, Choice.class);
     }
 
     /** Minutes from {@code min} to {@code max}, both included, of which fewer are stricter. */
-    public static ValueType<Minutes> fewerMinutesAreStricter(int min, int max) {
-        return new ValueType<>(List.of(), Minutes.class, min, max);
+    static ValueType<Minutes> fewerMinutesAreStricter(int min, int max) {
+        return new Range<>(Minutes.class, Minutes::new, Minutes::count, min, max, true, Unit.MINUTES);
     }
 
-    /** The values to choose from, strict to loose; empty for a number. */
-    public List<V> choices() {
-        return choices;
+    /** Minutes from {@code min} to {@code max}, both included, of which more are stricter. */
+    static ValueType<Minutes> moreMinutesAreStricter(int min, int max) {
+        return new Range<>(Minutes.class, Minutes::new, Minutes::count, min, max, false, Unit.MINUTES);
     }
 
-    /** The smallest number of minutes; 0 where there are choices. */
+    /** A number from {@code min} to {@code max}, both included, of which fewer are stricter. */
+    static ValueType<Count> fewerAreStricter(int min, int max, Unit unit) {
+        return new Range<>(Count.class, Count::new, Count::number, min, max, true, unit);
+    }
+
+    /** A number from {@code min} to {@code max}, both included, of which more are stricter. */
+    static ValueType<Count> moreAreStricter(int min, int max, Unit unit) {
+        return new Range<>(Count.class, Count::new, Count::number, min, max, false, unit);
+    }
+
+    /** Any of these kinds, of which fewer are stricter. */
+    static ValueType<Kinds> anyOf(String... names) {
+        return new Some(Kinds.of(names));
+    }
+
+    public abstract Form form();
+
+    /** The values to choose from, strict to loose where there is an order; for kinds, each alone; empty for a number. */
+    public abstract List<V> choices();
+
+    /** Whether one value can be stricter than another. */
+    public boolean isOrdered() {
+        return true;
+    }
+
+    /** The smallest number; 0 where there are choices. */
     public int min() {
-        return min;
+        return 0;
     }
 
-    /** The largest number of minutes; 0 where there are choices. */
+    /** The largest number; 0 where there are choices. */
     public int max() {
-        return max;
+        return 0;
     }
 
-    /** Negative if {@code a} is stricter than {@code b}, 0 if equal, positive if looser. */
-    public int compareStrictFirst(V a, V b) {
-        return order().compare(a, b);
+    public Unit unit() {
+        return Unit.NONE;
     }
 
     /** Whether the value is one of this type, and inside its range. */
-    public boolean has(Value value) {
-        return kind.isInstance(value)
-                && (choices.isEmpty()
-                        ? ((Minutes) value).count() >= min && ((Minutes) value).count() <= max
-                        : choices.contains(value));
-    }
+    public abstract boolean has(Value value);
 
     /** The value written as {@code text}, if it is one of this type. */
-    public Optional<V> parse(String text) {
-        if (!choices.isEmpty()) {
-            return choices.stream().filter(value -> value.text().equals(text)).findFirst();
-        }
-        if (!text.matches("\\d{1,4}") || Integer.parseInt(text) > max || Integer.parseInt(text) < min) {
-            return Optional.empty();
-        }
-        return Optional.of(kind.cast(new Minutes(Integer.parseInt(text))));
+    public abstract Optional<V> parse(String text);
+
+    /** Whether {@code value} is the bound or stricter. */
+    public abstract boolean isWithin(V value, V bound);
+
+    /** What a bound leaves of a value: the value itself if it is within the bound, else something that is. */
+    public V clip(V value, V bound) {
+        return isWithin(value, bound) ? value : bound;
     }
 
     /** A value known to be of this type. @throws ClassCastException if it is not */
@@ -82,9 +121,158 @@ public final class ValueType<V extends Value> {
         return kind.cast(value);
     }
 
-    private Comparator<V> order() {
-        return choices.isEmpty()
-                ? Comparator.comparingInt(value -> ((Minutes) value).count())
-                : Comparator.comparingInt(choices::indexOf);
+    private static final class OneOf<V extends Value> extends ValueType<V> {
+        private final List<V> choices;
+        private final boolean ordered;
+
+        OneOf(List<V> choices, boolean ordered, Class<V> kind) {
+            super(kind);
+            this.choices = choices;
+            this.ordered = ordered;
+        }
+
+        @Override
+        public Form form() {
+            return Form.CHOICE;
+        }
+
+        @Override
+        public List<V> choices() {
+            return choices;
+        }
+
+        @Override
+        public boolean isOrdered() {
+            return ordered;
+        }
+
+        @Override
+        public boolean has(Value value) {
+            return choices.contains(value);
+        }
+
+        @Override
+        public Optional<V> parse(String text) {
+            return choices.stream().filter(value -> value.text().equals(text)).findFirst();
+        }
+
+        @Override
+        public boolean isWithin(V value, V bound) {
+            return value.equals(bound) || ordered && choices.indexOf(value) < choices.indexOf(bound);
+        }
+    }
+
+    private static final class Range<V extends Value> extends ValueType<V> {
+        private final IntFunction<V> make;
+        private final ToIntFunction<V> number;
+        private final int min;
+        private final int max;
+        private final boolean fewerAreStricter;
+        private final Unit unit;
+
+        Range(
+                Class<V> kind,
+                IntFunction<V> make,
+                ToIntFunction<V> number,
+                int min,
+                int max,
+                boolean fewerAreStricter,
+                Unit unit) {
+            super(kind);
+            this.make = make;
+            this.number = number;
+            this.min = min;
+            this.max = max;
+            this.fewerAreStricter = fewerAreStricter;
+            this.unit = unit;
+        }
+
+        @Override
+        public Form form() {
+            return Form.NUMBER;
+        }
+
+        @Override
+        public List<V> choices() {
+            return List.of();
+        }
+
+        @Override
+        public int min() {
+            return min;
+        }
+
+        @Override
+        public int max() {
+            return max;
+        }
+
+        @Override
+        public Unit unit() {
+            return unit;
+        }
+
+        @Override
+        public boolean has(Value value) {
+            return value.getClass() == make.apply(min).getClass() && isInside(number.applyAsInt(cast(value)));
+        }
+
+        @Override
+        public Optional<V> parse(String text) {
+            // The length is checked first: a number too long for an int is outside every range anyway.
+            boolean fits = text.matches("0|[1-9]\\d{0,5}") && isInside(Integer.parseInt(text));
+            return fits ? Optional.of(make.apply(Integer.parseInt(text))) : Optional.empty();
+        }
+
+        @Override
+        public boolean isWithin(V value, V bound) {
+            int a = number.applyAsInt(value);
+            int b = number.applyAsInt(bound);
+            return fewerAreStricter ? a <= b : a >= b;
+        }
+
+        private boolean isInside(int wanted) {
+            return wanted >= min && wanted <= max;
+        }
+    }
+
+    private static final class Some extends ValueType<Kinds> {
+        private final Kinds all;
+
+        Some(Kinds all) {
+            super(Kinds.class);
+            this.all = all;
+        }
+
+        @Override
+        public Form form() {
+            return Form.KINDS;
+        }
+
+        @Override
+        public List<Kinds> choices() {
+            return all.names().stream().map(Kinds::of).toList();
+        }
+
+        @Override
+        public boolean has(Value value) {
+            return value instanceof Kinds kinds && kinds.isPartOf(all.names());
+        }
+
+        @Override
+        public Optional<Kinds> parse(String text) {
+            Kinds found = text.equals(Kinds.NONE) ? Kinds.of() : Kinds.of(text.split("\\+"));
+            return has(found) && found.text().equals(text) ? Optional.of(found) : Optional.empty();
+        }
+
+        @Override
+        public boolean isWithin(Kinds value, Kinds bound) {
+            return value.isPartOf(bound.names());
+        }
+
+        @Override
+        public Kinds clip(Kinds value, Kinds bound) {
+            return value.and(bound);
+        }
     }
 }

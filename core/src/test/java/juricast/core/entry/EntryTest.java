@@ -162,14 +162,8 @@ class EntryTest {
     private void set(String... values) {
         Stream.of(values)
                 .map(RuleValue::parse)
-                .forEach(value -> settings.add(new Setting(
-                        value,
-                        Role.PUPIL,
-                        Layer.SCHOOL,
-                        Setting.Force.USUAL,
-                        new PersonId("maren"),
-                        Instant.EPOCH,
-                        Setting.FOR_EVER)));
+                .forEach(value -> settings.add(Setting.of(
+                        value, Role.PUPIL, Layer.SCHOOL, Setting.Force.USUAL, new PersonId("maren"), Instant.EPOCH)));
     }
 
     private static List<ReasonCode> codes(Verdict verdict) {

@@ -67,14 +67,13 @@ public final class LiveLesson {
 
     public LiveLesson school(String key, String value, Force force) {
         for (Role role : RuleValue.of(key, value).orElseThrow().rule().roles()) {
-            settings.add(new Setting(
+            settings.add(Setting.of(
                     RuleValue.of(key, value).orElseThrow(),
                     role,
                     Layer.SCHOOL,
                     force,
                     new PersonId("maren"),
-                    at("00:00"),
-                    Setting.FOR_EVER));
+                    at("00:00")));
         }
         return this;
     }

@@ -26,32 +26,53 @@ class CatalogueProperties {
         for (Value value : valuesOf(rule)) {
             assertThat(RuleValue.parse(new RuleValue(rule, value).text())).isEqualTo(new RuleValue(rule, value));
         }
-        boolean known = valuesOf(rule).stream().anyMatch(value -> value.text().equals(noise));
-        assertThat(RuleValue.of(rule.key(), noise).isPresent()).isEqualTo(known);
+        assertThat(RuleValue.of(rule.key(), noise))
+                .satisfies(read ->
+                        read.ifPresent(found -> assertThat(found.value().text()).isEqualTo(noise)));
     }
 
     @Property
-    void strictness_is_a_total_order(@ForAll("rules") Rule<?> rule) {
-        checkOrder(rule);
+    void a_bound_leaves_of_a_value_something_within_it(@ForAll("rules") Rule<?> rule) {
+        checkClipping(rule);
     }
 
-    private static <V extends Value> void checkOrder(Rule<V> rule) {
-        List<V> values = valuesOf(rule).stream().map(rule.type()::cast).toList();
-        for (int a = 0; a < values.size(); a++) {
-            for (int b = 0; b < values.size(); b++) {
-                int order = rule.type().compareStrictFirst(values.get(a), values.get(b));
-                assertThat(Integer.signum(order)).isEqualTo(Integer.compare(a, b));
+    private static <V extends Value> void checkClipping(Rule<V> rule) {
+        ValueType<V> type = rule.type();
+        List<V> values = valuesOf(rule).stream().map(type::cast).toList();
+        for (V value : values) {
+            for (V bound : values) {
+                V clipped = type.clip(value, bound);
+                assertThat(type.has(clipped)).isTrue();
+                assertThat(type.isWithin(clipped, bound)).isTrue();
+                assertThat(clipped.equals(value)).isEqualTo(type.isWithin(value, bound));
+                if (type.isOrdered()) {
+                    assertThat(type.clip(bound, value)).isEqualTo(clipped);
+                } else {
+                    assertThat(type.isWithin(value, bound)).isEqualTo(value.equals(bound));
+                }
             }
         }
     }
 
-    /** All values, strict to loose. */
+    /** All values; of a long range both ends and some between. */
     private static List<Value> valuesOf(Rule<?> rule) {
-        return rule.type().choices().isEmpty()
-                ? IntStream.rangeClosed(rule.type().min(), rule.type().max())
-                        .<Value>mapToObj(Minutes::new)
-                        .toList()
-                : List.copyOf(rule.type().choices());
+        ValueType<?> type = rule.type();
+        return switch (type.form()) {
+            case CHOICE -> List.copyOf(type.choices());
+            case NUMBER -> IntStream.rangeClosed(type.min(), type.max())
+                    .filter(number -> number < type.min() + 20 || number > type.max() - 3)
+                    .<Value>mapToObj(
+                            number -> type.parse(String.valueOf(number)).orElseThrow())
+                    .toList();
+            case KINDS -> Stream.of(
+                            "none",
+                            "documents",
+                            "documents+slides",
+                            "pictures+slides",
+                            "documents+pictures+slides+sound+video")
+                    .<Value>map(text -> type.parse(text).orElseThrow())
+                    .toList();
+        };
     }
 
     @Provide

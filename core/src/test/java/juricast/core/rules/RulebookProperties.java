@@ -1,100 +1,152 @@
 package juricast.core.rules;
 
+import static juricast.core.rules.AnySetting.NOW;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.Stream;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
+import juricast.core.rules.Ruling.Effect;
 import juricast.core.rules.Setting.Force;
-import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Combinators;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 
+/** What holds of every set of settings, in every situation, for every kind of value. */
 class RulebookProperties {
-    private static final Instant NOW = Instant.parse("2026-09-14T10:00:00Z");
+    /** Settings about one rule, and the situation in which it is asked. */
+    record Asked(Rule<?> rule, List<Setting> settings, Situation situation) {
+        Rulebook book() {
+            return Rulebook.of(settings).in(situation);
+        }
 
-    @Property
-    void lower_layers_and_passes_never_loosen_a_binding_one_beyond_what_it_grants(
-            @ForAll("settings") List<Setting> settings) {
-        var ruling = Rulebook.of(settings).ruling(Catalogue.SPEAK, Role.PUPIL, NOW);
+        Ruling<?> ruling() {
+            return book().ruling(rule, Role.PUPIL, NOW);
+        }
 
+        Stream<Setting> counting() {
+            return settings.stream()
+                    .filter(one -> one.isInForce(NOW) && one.when().holds(situation, NOW));
+        }
+
+        boolean isWithin(Value value, Value bound) {
+            return within(rule, value, bound);
+        }
+
+        private static <V extends Value> boolean within(Rule<V> rule, Value value, Value bound) {
+            return rule.type().isWithin(rule.type().cast(value), rule.type().cast(bound));
+        }
+    }
+
+    @Property(tries = 3000)
+    void no_lower_layer_or_set_ever_yields_a_value_looser_than_a_binding_one_in_force(@ForAll("asked") Asked asked) {
+        boolean pass = asked.counting().anyMatch(one -> one.force() == Force.PASS);
+        var ruling = asked.ruling();
+
+        if (!pass && asked.rule().type().isOrdered()) {
+            assertThat(asked.counting().filter(Setting::isBinding))
+                    .allMatch(binding ->
+                            asked.isWithin(ruling.value(), binding.set().value()));
+        }
         ruling.floor().ifPresent(floor -> {
-            var bound = (Permission) floor.set().value();
-            boolean pass = settings.stream().anyMatch(one -> one.force() == Force.PASS && one.isInForce(NOW));
-            if (bound == Permission.CLOSED || !pass) {
-                assertThat(ruling.value()).isLessThanOrEqualTo(bound);
+            if (!pass || ruling.isBoundClosed()) {
+                assertThat(asked.isWithin(ruling.value(), floor.set().value())
+                                || !asked.rule().type().isOrdered())
+                        .isTrue();
             }
         });
     }
 
-    @Property
-    void a_curb_never_loosens(@ForAll("settings") List<Setting> settings, @ForAll Permission value) {
-        var without =
-                settings.stream().filter(one -> one.layer() != Layer.PERSON).toList();
-        var curb = new Setting(
-                new RuleValue(Catalogue.SPEAK, value),
-                Role.PUPIL,
-                Layer.PERSON,
-                Force.CURB,
-                new PersonId("orla"),
-                NOW,
-                Setting.FOR_EVER);
+    @Property(tries = 1000)
+    void a_pass_never_opens_what_a_binding_one_closes(@ForAll("asked") Asked asked) {
+        boolean closed =
+                asked.counting().anyMatch(one -> one.isBinding() && one.set().value() == Permission.CLOSED);
 
-        var before = Rulebook.of(without).value(Catalogue.SPEAK, Role.PUPIL, NOW);
-        var after = Rulebook.of(without).with(List.of(curb)).value(Catalogue.SPEAK, Role.PUPIL, NOW);
-
-        assertThat(after).isLessThanOrEqualTo(before);
+        if (closed) {
+            assertThat(asked.ruling().value()).isEqualTo(Permission.CLOSED);
+        }
     }
 
     @Property
-    void the_order_in_which_settings_are_stored_does_not_matter(
-            @ForAll("settings") List<Setting> settings, @ForAll Random random) {
-        var shuffled = new java.util.ArrayList<>(settings);
+    void a_curb_never_loosens(@ForAll("asked") Asked asked, @ForAll Permission value) {
+        if (!asked.rule().isRight()) {
+            return;
+        }
+        var curb = Setting.of(
+                new RuleValue(asked.rule(), value), Role.PUPIL, Layer.PERSON, Force.CURB, new PersonId("orla"), NOW);
+
+        Ruling<?> after = asked.book().with(List.of(curb)).ruling(asked.rule(), Role.PUPIL, NOW);
+
+        assertThat(asked.isWithin(after.value(), asked.ruling().value())).isTrue();
+    }
+
+    @Property
+    void the_order_in_which_settings_are_stored_does_not_matter(@ForAll("asked") Asked asked, @ForAll Random random) {
+        var shuffled = new ArrayList<>(asked.settings());
         Collections.shuffle(shuffled, random);
+        var oneByOne = Rulebook.of(List.of()).in(asked.situation());
+        for (Setting setting : shuffled) {
+            oneByOne = oneByOne.with(List.of(setting));
+        }
 
-        assertThat(Rulebook.of(shuffled).ruling(Catalogue.SPEAK, Role.PUPIL, NOW))
-                .isEqualTo(Rulebook.of(settings).ruling(Catalogue.SPEAK, Role.PUPIL, NOW));
+        assertThat(oneByOne.ruling(asked.rule(), Role.PUPIL, NOW)).isEqualTo(asked.ruling());
+    }
+
+    @Property(tries = 2000)
+    void the_explanation_ends_in_the_value_and_one_link_decides(@ForAll("asked") Asked asked) {
+        var ruling = asked.ruling();
+        List<Ruling.Step> chain = List.copyOf(ruling.chain());
+
+        assertThat(chain.get(chain.size() - 1).then()).isEqualTo(ruling.value());
+        assertThat(chain).filteredOn(step -> step.effect() == Effect.DECIDES).hasSize(1);
+        assertThat(chain.size() - 1L).isEqualTo(asked.counting().count());
+        assertThat(asked.book().value(asked.rule(), Role.PUPIL, NOW)).isEqualTo(ruling.value());
+        assertThat(asked.book().table(Role.PUPIL, NOW).value(asked.rule())).isEqualTo(ruling.value());
     }
 
     @Property
-    void exactly_one_step_decides_and_it_is_the_value(@ForAll("settings") List<Setting> settings) {
-        var ruling = Rulebook.of(settings).ruling(Catalogue.SPEAK, Role.PUPIL, NOW);
+    void between_two_edges_the_clock_changes_nothing_and_the_next_change_is_the_first(@ForAll("asked") Asked asked) {
+        var ruling = asked.ruling();
+        Instant change = asked.book()
+                .changes(asked.rule(), Role.PUPIL, NOW)
+                .<Instant>map(next -> next.at())
+                .orElse(Setting.FOR_EVER);
 
-        assertThat(ruling.chain())
-                .filteredOn(step -> step.effect() == Ruling.Effect.DECIDES)
-                .singleElement()
-                .extracting(Ruling.Step::value)
-                .isEqualTo(ruling.value());
+        for (Instant at = NOW; at.isBefore(NOW.plusSeconds(3600)); at = at.plusSeconds(30)) {
+            Value then = asked.book().value(asked.rule(), Role.PUPIL, at);
+            if (at.isBefore(change)) {
+                assertThat(then).isEqualTo(ruling.value());
+            }
+            if (at.equals(change)) {
+                assertThat(then).isNotEqualTo(ruling.value());
+            }
+        }
+        assertThat(change).isAfterOrEqualTo(ruling.until());
+    }
+
+    @Property
+    void a_condition_is_read_as_it_was_written(@ForAll("conditions") Condition condition, @ForAll String noise) {
+        assertThat(Condition.parse(condition.text())).contains(condition);
+        assertThat(Condition.parse(noise))
+                .satisfies(read -> read.ifPresent(
+                        found -> assertThat(Condition.parse(found.text())).contains(found)));
     }
 
     @Provide
-    Arbitrary<List<Setting>> settings() {
-        var layers = Arbitraries.of(Layer.values());
-        var values = Arbitraries.of(Permission.values());
-        var begins = Arbitraries.integers().between(-3, 1);
-        return Combinators.combine(layers, values, begins, Arbitraries.of(true, false))
-                .as((layer, value, begin, flag) -> new Setting(
-                        new RuleValue(Catalogue.SPEAK, value),
-                        Role.PUPIL,
-                        layer,
-                        force(layer, flag),
-                        new PersonId("somebody"),
-                        NOW.plusSeconds(begin * 60L),
-                        NOW.plusSeconds(begin * 60L + 150)))
-                .list()
-                .ofMaxSize(12);
+    Arbitrary<Condition> conditions() {
+        return AnySetting.conditions();
     }
 
-    private static Force force(Layer layer, boolean flag) {
-        if (layer == Layer.PERSON) {
-            return flag ? Force.PASS : Force.CURB;
-        }
-        return flag ? Force.BINDING : Force.USUAL;
+    @Provide
+    Arbitrary<Asked> asked() {
+        return AnySetting.rules().flatMap(rule -> Combinators.combine(AnySetting.about(rule), AnySetting.situations())
+                .as((settings, situation) -> new Asked(rule, settings, situation)));
     }
 }

@@ -72,8 +72,9 @@ class RulebookTest {
     @Test
     void a_setting_counts_from_its_first_instant_to_just_before_its_last_and_the_ruling_knows_when_it_changes() {
         var until = TEN.plusSeconds(120);
-        var book = Rulebook.of(List.of(new Setting(
-                new RuleValue(CLASS_CHAT, CLOSED), Role.PUPIL, Layer.CLASS, Force.USUAL, MAREN, TEN, until)));
+        var book = Rulebook.of(
+                List.of(Setting.of(new RuleValue(CLASS_CHAT, CLOSED), Role.PUPIL, Layer.CLASS, Force.USUAL, MAREN, TEN)
+                        .ending(until)));
 
         assertThat(book.ruling(CLASS_CHAT, Role.PUPIL, TEN.minusNanos(1)).until())
                 .isEqualTo(TEN);
@@ -85,22 +86,10 @@ class RulebookTest {
 
     @Test
     void minutes_are_stricter_the_fewer_they_are() {
-        var school = new Setting(
-                new RuleValue(LATE_AFTER, new Minutes(5)),
-                Role.PUPIL,
-                Layer.SCHOOL,
-                Force.BINDING,
-                MAREN,
-                TEN,
-                Setting.FOR_EVER);
-        var lax = new Setting(
-                new RuleValue(LATE_AFTER, new Minutes(15)),
-                Role.PUPIL,
-                Layer.CLASS,
-                Force.USUAL,
-                MAREN,
-                TEN,
-                Setting.FOR_EVER);
+        var school = Setting.of(
+                new RuleValue(LATE_AFTER, new Minutes(5)), Role.PUPIL, Layer.SCHOOL, Force.BINDING, MAREN, TEN);
+        var lax = Setting.of(
+                new RuleValue(LATE_AFTER, new Minutes(15)), Role.PUPIL, Layer.CLASS, Force.USUAL, MAREN, TEN);
 
         assertThat(Rulebook.of(List.of(lax, school)).value(LATE_AFTER, Role.PUPIL, TEN))
                 .isEqualTo(new Minutes(5));
@@ -117,13 +106,6 @@ class RulebookTest {
     }
 
     private static Setting set(Layer layer, Force force, Permission value) {
-        return new Setting(
-                new RuleValue(CLASS_CHAT, value),
-                Role.PUPIL,
-                layer,
-                force,
-                MAREN,
-                TEN.minusSeconds(60),
-                Setting.FOR_EVER);
+        return Setting.of(new RuleValue(CLASS_CHAT, value), Role.PUPIL, layer, force, MAREN, TEN.minusSeconds(60));
     }
 }

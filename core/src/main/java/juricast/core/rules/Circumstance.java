@@ -1,0 +1,184 @@
+package juricast.core.rules;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** One part of a condition. */
+public sealed interface Circumstance {
+    boolean holds(Situation situation, Instant now);
+
+    /** In files and on the wire; read again by {@link #parse}. */
+    String text();
+
+    /** A fact that must be so, or must not. */
+    record Is(Fact fact, boolean so) implements Circumstance {
+        @Override
+        public boolean holds(Situation situation, Instant now) {
+            return situation.is(fact) == so;
+        }
+
+        @Override
+        public String text() {
+            return so ? fact.text() : "not " + fact.text();
+        }
+    }
+
+    /** The first minutes of the planned time, 1 to 120. */
+    record FirstMinutes(int minutes) implements Circumstance {
+        public FirstMinutes {
+            checkRange("minutes", minutes, 120);
+        }
+
+        @Override
+        public boolean holds(Situation situation, Instant now) {
+            return situation
+                    .lesson()
+                    .filter(time -> !now.isBefore(time.from())
+                            && now.isBefore(time.from().plus(length())))
+                    .isPresent();
+        }
+
+        Duration length() {
+            return Duration.ofMinutes(minutes);
+        }
+
+        @Override
+        public String text() {
+            return "first-minutes " + minutes;
+        }
+    }
+
+    /** The last minutes of the planned time, 1 to 120, and what is overrun after it. */
+    record LastMinutes(int minutes) implements Circumstance {
+        public LastMinutes {
+            checkRange("minutes", minutes, 120);
+        }
+
+        @Override
+        public boolean holds(Situation situation, Instant now) {
+            return situation
+                    .lesson()
+                    .filter(time -> !now.isBefore(time.until().minus(length())))
+                    .isPresent();
+        }
+
+        Duration length() {
+            return Duration.ofMinutes(minutes);
+        }
+
+        @Override
+        public String text() {
+            return "last-minutes " + minutes;
+        }
+    }
+
+    /** The class is of one of these year groups, 1 to 13. */
+    record Years(List<Integer> years) implements Circumstance {
+        public Years {
+            years = List.copyOf(new TreeSet<>(years));
+            if (years.isEmpty()) {
+                throw new IllegalArgumentException("A condition on year groups must name one");
+            }
+            years.forEach(year -> checkRange("year group", year, 13));
+        }
+
+        @Override
+        public boolean holds(Situation situation, Instant now) {
+            return years.contains(situation.year());
+        }
+
+        @Override
+        public String text() {
+            return "years " + years.stream().map(String::valueOf).collect(Collectors.joining(","));
+        }
+    }
+
+    /** At least so many pupils and visitors are present, 1 to 300. */
+    record AtLeast(int people) implements Circumstance {
+        public AtLeast {
+            checkRange("people", people, 300);
+        }
+
+        @Override
+        public boolean holds(Situation situation, Instant now) {
+            return situation.present() >= people;
+        }
+
+        @Override
+        public String text() {
+            return "at-least " + people;
+        }
+    }
+
+    /** At most so many pupils and visitors are present, 1 to 300. */
+    record AtMost(int people) implements Circumstance {
+        public AtMost {
+            checkRange("people", people, 300);
+        }
+
+        @Override
+        public boolean holds(Situation situation, Instant now) {
+            return situation.present() <= people;
+        }
+
+        @Override
+        public String text() {
+            return "at-most " + people;
+        }
+    }
+
+    private static void checkRange(String what, int number, int max) {
+        if (number < 1 || number > max) {
+            throw new IllegalArgumentException("%s: %d is not from 1 to %d".formatted(what, number, max));
+        }
+    }
+
+    /** The circumstance written as {@code text}, or nothing if it is none or out of its range. */
+    static Optional<Circumstance> parse(String text) {
+        Optional<Circumstance> fact = Arrays.stream(Fact.values())
+                .filter(one -> text.equals(one.text()) || text.equals("not " + one.text()))
+                .<Circumstance>map(one -> new Is(one, !text.startsWith("not ")))
+                .findFirst();
+        Matcher counted = Written.NUMBER.matcher(text);
+        if (fact.isPresent() || !counted.matches()) {
+            return fact;
+        }
+        try {
+            List<Integer> numbers = Arrays.stream(counted.group(2).split(","))
+                    .map(Integer::valueOf)
+                    .toList();
+            return Optional.of(
+                    switch (counted.group(1)) {
+                        case "first-minutes" -> new FirstMinutes(only(numbers));
+                        case "last-minutes" -> new LastMinutes(only(numbers));
+                        case "at-least" -> new AtLeast(only(numbers));
+                        case "at-most" -> new AtMost(only(numbers));
+                        default -> new Years(numbers);
+                    });
+        } catch (IllegalArgumentException outOfRange) {
+            return Optional.empty();
+        }
+    }
+
+    private static int only(List<Integer> numbers) {
+        if (numbers.size() != 1) {
+            throw new IllegalArgumentException("One number is wanted");
+        }
+        return numbers.get(0);
+    }
+
+    /** How circumstances with numbers are written. */
+    final class Written {
+        private static final Pattern NUMBER =
+                Pattern.compile("(first-minutes|last-minutes|at-least|at-most|years) (\\d{1,3}(?:,\\d{1,3}){0,12})");
+
+        private Written() {}
+    }
+}
