@@ -59,7 +59,7 @@ public record Condition(List<Circumstance> all) {
     }
 
     /** The instants at which the clock alone can make it hold or cease to. */
-    Stream<Instant> edges(Span lesson) {
+    public Stream<Instant> edges(Span lesson) {
         return all.stream().flatMap(one -> {
             if (one instanceof Circumstance.FirstMinutes first) {
                 return Stream.of(lesson.from(), lesson.from().plus(first.length()));

@@ -1,6 +1,8 @@
 package juricast.core.rules;
 
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 
@@ -75,16 +77,26 @@ public record Setting(
         return new Setting(set, role, at, force, when, by, this.at, from, until, note, name);
     }
 
+    /** What is left of it when something else takes over from {@code begin} to {@code end}: none, one or two parts. */
+    public List<Setting> without(Instant begin, Instant end) {
+        if (!from.isBefore(end) || !begin.isBefore(until)) {
+            return List.of(this);
+        }
+        var left = new ArrayList<Setting>(2);
+        if (from.isBefore(begin)) {
+            left.add(ending(begin));
+        }
+        if (end.isBefore(until)) {
+            left.add(beginning(end));
+        }
+        return left;
+    }
+
     public boolean isInForce(Instant now) {
         return !now.isBefore(from) && now.isBefore(until);
     }
 
     public boolean isBinding() {
         return force == Force.BINDING;
-    }
-
-    /** Whether it speaks of the same rule, role and condition: of two such settings in one place, one takes over. */
-    public boolean isAboutTheSameAs(Setting other) {
-        return set.rule() == other.set.rule() && role == other.role && when.equals(other.when);
     }
 }

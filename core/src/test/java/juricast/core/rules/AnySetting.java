@@ -14,23 +14,23 @@ import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Combinators;
 
 /** Makes settings, conditions and situations of every kind, close enough together to get in each other's way. */
-final class AnySetting {
-    static final Instant NOW = Instant.parse("2026-09-14T10:00:00Z");
-    static final Span LESSON = new Span(NOW.minus(Duration.ofMinutes(12)), NOW.plus(Duration.ofMinutes(38)));
+public final class AnySetting {
+    public static final Instant NOW = Instant.parse("2026-09-14T10:00:00Z");
+    public static final Span LESSON = new Span(NOW.minus(Duration.ofMinutes(12)), NOW.plus(Duration.ofMinutes(38)));
 
     private AnySetting() {}
 
     /** One rule of each kind of value. */
-    static Arbitrary<Rule<?>> rules() {
+    public static Arbitrary<Rule<?>> rules() {
         return Arbitraries.of(List.of(
                 Catalogue.SPEAK, Catalogue.LATE_AFTER, Catalogue.FILE_KINDS, Catalogue.SHOWN_NAME, Catalogue.DOOR));
     }
 
-    static Arbitrary<List<Setting>> about(Rule<?> rule) {
+    public static Arbitrary<List<Setting>> about(Rule<?> rule) {
         return one(rule).list().ofMaxSize(12);
     }
 
-    static Arbitrary<Setting> one(Rule<?> rule) {
+    public static Arbitrary<Setting> one(Rule<?> rule) {
         var layers = Arbitraries.of(
                 rule.isRight()
                         ? List.of(Layer.values())
@@ -50,7 +50,7 @@ final class AnySetting {
                         .inBundle(layer == Layer.CLASS ? bundle : "", layer));
     }
 
-    static Arbitrary<Value> values(Rule<?> rule) {
+    public static Arbitrary<Value> values(Rule<?> rule) {
         return switch (rule.type().form()) {
             case CHOICE -> Arbitraries.of(List.copyOf(rule.type().choices()));
             case NUMBER -> Arbitraries.of(1, 5, 10, 15)
@@ -62,7 +62,7 @@ final class AnySetting {
         };
     }
 
-    static Arbitrary<Condition> conditions() {
+    public static Arbitrary<Condition> conditions() {
         Arbitrary<Circumstance> one = Arbitraries.of(
                 new Circumstance.Is(Fact.VISITOR_PRESENT, true),
                 new Circumstance.Is(Fact.VISITOR_PRESENT, false),
@@ -78,7 +78,7 @@ final class AnySetting {
                 net.jqwik.api.Tuple.of(3, one.list().ofMinSize(1).ofMaxSize(3).map(Condition::new)));
     }
 
-    static Arbitrary<Situation> situations() {
+    public static Arbitrary<Situation> situations() {
         return Combinators.combine(
                         Arbitraries.of(Fact.values()).set(),
                         Arbitraries.of(7, 9),
