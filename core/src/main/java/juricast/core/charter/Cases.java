@@ -44,13 +44,7 @@ final class Cases {
     static List<Case> possible(
             Collection<Setting> settings, Situation base, Span lesson, Set<Fact> possible, Instant from) {
         var present = new TreeSet<>(Set.of(base.present()));
-        each(settings, circumstance -> {
-            if (circumstance instanceof Circumstance.AtLeast least) {
-                present.addAll(List.of(least.people() - 1, least.people()));
-            } else if (circumstance instanceof Circumstance.AtMost most) {
-                present.addAll(List.of(most.people(), most.people() + 1));
-            }
-        });
+        each(settings, circumstance -> circumstance.thresholds().forEach(present::add));
         present.removeIf(people -> people > base.present() + GUESTS);
         return of(settings, base, lesson, possible, present, from);
     }

@@ -33,7 +33,7 @@ public record Edit(
     }
 
     /** The setting it makes, counting from an instant. */
-    Optional<Setting> setting(PersonId by, Instant at, Instant from) {
+    public Optional<Setting> setting(PersonId by, Instant at, Instant from) {
         return value.map(wanted -> new Setting(
                 new RuleValue(rule, wanted),
                 role,

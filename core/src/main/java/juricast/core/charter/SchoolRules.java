@@ -70,7 +70,7 @@ public record SchoolRules(Map<Place, List<Setting>> written, List<SetUse> uses, 
     }
 
     /** What a class says itself or by the sets it uses. */
-    List<Setting> own(PlannedClass of) {
+    public List<Setting> own(PlannedClass of) {
         var own = new ArrayList<Setting>();
         uses.stream().filter(use -> use.byClass().equals(of.id())).forEach(use -> own.addAll(asUsed(use)));
         own.addAll(at(Place.of(of.id())));

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
 import juricast.core.lesson.LessonEvent;
 import juricast.core.lesson.LessonPlan;
 import juricast.core.presence.Attendance;
@@ -43,6 +44,7 @@ public record Register(Span window, List<RegisterLine> lines) {
         Span window =
                 new Span(plan.time().from(), dismissedAt).within(plan.time()).orElse(plan.time());
         List<RegisterLine> lines = plan.classList().stream()
+                .filter(one -> one.role() != Role.VISITOR)
                 .map(pupil -> line(
                         pupil,
                         attendances.getOrDefault(pupil.person(), Attendance.none(pupil.person())),

@@ -9,6 +9,8 @@ import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import juricast.core.time.Span;
 
 /** One part of a condition. */
 public sealed interface Circumstance {
@@ -17,11 +19,43 @@ public sealed interface Circumstance {
     /** In files and on the wire; read again by {@link #parse}. */
     String text();
 
+    <R> R match(Cases<R> cases);
+
+    /** The instants of a lesson at which the clock alone can make it hold or cease to. */
+    default Stream<Instant> edges(Span lesson) {
+        return Stream.empty();
+    }
+
+    /** The numbers of people on both sides of which it differs. */
+    default Stream<Integer> thresholds() {
+        return Stream.empty();
+    }
+
+    /** One method for each kind of circumstance. */
+    interface Cases<R> {
+        R is(Is circumstance);
+
+        R firstMinutes(FirstMinutes circumstance);
+
+        R lastMinutes(LastMinutes circumstance);
+
+        R years(Years circumstance);
+
+        R atLeast(AtLeast circumstance);
+
+        R atMost(AtMost circumstance);
+    }
+
     /** A fact that must be so, or must not. */
     record Is(Fact fact, boolean so) implements Circumstance {
         @Override
         public boolean holds(Situation situation, Instant now) {
             return situation.is(fact) == so;
+        }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.is(this);
         }
 
         @Override
@@ -50,6 +84,16 @@ public sealed interface Circumstance {
         }
 
         @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.firstMinutes(this);
+        }
+
+        @Override
+        public Stream<Instant> edges(Span lesson) {
+            return Stream.of(lesson.from(), lesson.from().plus(length()));
+        }
+
+        @Override
         public String text() {
             return "first-minutes " + minutes;
         }
@@ -74,6 +118,16 @@ public sealed interface Circumstance {
         }
 
         @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.lastMinutes(this);
+        }
+
+        @Override
+        public Stream<Instant> edges(Span lesson) {
+            return Stream.of(lesson.until().minus(length()));
+        }
+
+        @Override
         public String text() {
             return "last-minutes " + minutes;
         }
@@ -95,6 +149,11 @@ public sealed interface Circumstance {
         }
 
         @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.years(this);
+        }
+
+        @Override
         public String text() {
             return "years " + years.stream().map(String::valueOf).collect(Collectors.joining(","));
         }
@@ -112,6 +171,16 @@ public sealed interface Circumstance {
         }
 
         @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.atLeast(this);
+        }
+
+        @Override
+        public Stream<Integer> thresholds() {
+            return Stream.of(people - 1, people);
+        }
+
+        @Override
         public String text() {
             return "at-least " + people;
         }
@@ -126,6 +195,16 @@ public sealed interface Circumstance {
         @Override
         public boolean holds(Situation situation, Instant now) {
             return situation.present() <= people;
+        }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.atMost(this);
+        }
+
+        @Override
+        public Stream<Integer> thresholds() {
+            return Stream.of(people, people + 1);
         }
 
         @Override

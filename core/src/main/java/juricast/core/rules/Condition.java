@@ -60,14 +60,7 @@ public record Condition(List<Circumstance> all) {
 
     /** The instants at which the clock alone can make it hold or cease to. */
     public Stream<Instant> edges(Span lesson) {
-        return all.stream().flatMap(one -> {
-            if (one instanceof Circumstance.FirstMinutes first) {
-                return Stream.of(lesson.from(), lesson.from().plus(first.length()));
-            }
-            return one instanceof Circumstance.LastMinutes last
-                    ? Stream.of(lesson.until().minus(last.length()))
-                    : Stream.empty();
-        });
+        return all.stream().flatMap(one -> one.edges(lesson));
     }
 
     /** In files and on the wire; empty for always. */

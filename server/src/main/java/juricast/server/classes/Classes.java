@@ -3,6 +3,7 @@ package juricast.server.classes;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -26,9 +27,11 @@ import org.springframework.stereotype.Component;
 @Component
 public class Classes {
     private final Database database;
+    private final Planning planning;
 
-    Classes(Database database) {
+    Classes(Database database, Planning planning) {
         this.database = database;
+        this.planning = planning;
     }
 
     /** A class. @param year 0 where it is for several year groups */
@@ -123,12 +126,14 @@ public class Classes {
 
     /**
      * The plan of a lesson with the roster of its time: who belongs to the class now, or belonged to it when the lesson
-     * ended.
+     * ended, and who is invited to this one lesson.
      */
     public Optional<LessonPlan> plan(LessonId id, Instant now) {
         return lesson(id).map(planned -> {
             Instant moment = now.isBefore(planned.time.until()) ? now : planned.time.until();
-            return new LessonPlan(id, planned.title, planned.time, members(planned.ofClass, moment));
+            var members = new ArrayList<>(members(planned.ofClass, moment));
+            members.addAll(planning.visitors(id));
+            return new LessonPlan(id, planned.title, planned.time, members);
         });
     }
 

@@ -113,7 +113,7 @@ class Demo {
         LessonPlan plan = classes.plan(planned.id(), now).orElseThrow();
         var cast = new Cast(plan, script(planned, now));
         var stage = new AtomicReference<>(LessonState.NEW);
-        Rulebook rules = settings.ofClass(planned.ofClass());
+        Rulebook rules = settings.ofLesson(planned.id());
         var events = new ArrayList<LessonEvent>();
         for (Cast.Cue cue : cast.cues(stage::get)) {
             if (fresh && !cue.at().isAfter(now)) {

@@ -17,19 +17,25 @@ import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import juricast.core.charter.Edit;
+import juricast.core.charter.Place;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.joining.JoinWord;
 import juricast.core.joining.LinkKey;
+import juricast.core.rules.Condition;
 import juricast.core.rules.RuleValue;
+import juricast.core.rules.Setting;
 import juricast.core.time.Span;
 import juricast.server.access.Position;
 import juricast.server.classes.Classes;
+import juricast.server.classes.Planning;
 import juricast.server.data.Database;
 import juricast.server.data.School;
 import juricast.server.people.People;
+import juricast.server.rules.ReadyMadeSets;
 import juricast.server.rules.Settings;
 import org.apache.commons.csv.CSVRecord;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -71,6 +77,7 @@ final class DemoSchool {
             people(sql);
             charter(sql);
             classes(sql);
+            plans(sql);
             return null;
         });
     }
@@ -113,20 +120,28 @@ final class DemoSchool {
 
     private void charter(JdbcClient sql) {
         for (CSVRecord row : DemoFile.read("charter.csv")) {
-            RuleValue value = RuleValue.of(row.get("rule"), row.get("value")).orElseThrow();
-            var role = Role.valueOf(row.get("role"));
-            boolean binding = row.get("binding").equals("yes");
-            Settings.add(sql, Optional.empty(), value, role, binding, idOf("Maren Oddlund"), termBegan);
+            var value = RuleValue.of(row.get("rule"), row.get("value")).orElseThrow();
+            Instant from = now.minus(Duration.ofDays(Long.parseLong(row.get("days_ago"))));
+            var edit = new Edit(
+                    Place.parse(row.get("place")).orElseThrow(),
+                    value.rule(),
+                    Role.valueOf(row.get("role")),
+                    Condition.parse(row.get("when")).orElseThrow(),
+                    Optional.of(value.value()),
+                    row.get("binding").equals("yes"),
+                    row.get("note"),
+                    Setting.FOR_EVER);
+            Settings.write(sql, edit, idOf(row.get("by")), from, from);
         }
-        var speak = RuleValue.parse("voice.speak=open");
-        Settings.add(
-                sql,
-                Optional.of(new ClassId("weather-lab-9")),
-                speak,
-                Role.PUPIL,
-                false,
-                idOf("Corvin Hale"),
-                termBegan);
+    }
+
+    /** Sets in use, and what is planned for single lessons: after the classes, for they belong to them. */
+    private void plans(JdbcClient sql) {
+        ReadyMadeSets.use(sql, new ClassId("seabird-ecology-8"), "discussion", idOf("Orla Venn"), termBegan);
+        ReadyMadeSets.use(sql, new ClassId("harbour-law-9"), "discussion", idOf("Ruben Stavely"), termBegan);
+        for (CSVRecord row : DemoFile.read("visitors.csv")) {
+            Planning.invite(sql, new LessonId(row.get("lesson")), row.get("name"));
+        }
     }
 
     private void classes(JdbcClient sql) {

@@ -291,11 +291,10 @@ class LessonController {
         LiveLesson.Snapshot live = lessons.look(known(lesson, caller));
         Rule<?> asked = Catalogue.byKey(rule).orElseThrow(() -> Problem.notThere("This rule"));
         if (person == null) {
-            return words.forAdults(live.state().rules(live.rules()).ruling(asked, Role.PUPIL, lessons.now()));
+            return words.forAdults(live.state().rules(live.rules()), asked, Role.PUPIL, lessons.now());
         }
         var pupil = live.plan().member(new PersonId(person)).orElseThrow(() -> Problem.notThere("This pupil"));
-        return words.forAdults(
-                live.state().rulesFor(pupil.person(), live.rules()).ruling(asked, pupil.role(), lessons.now()));
+        return words.forAdults(live.state().rulesFor(pupil.person(), live.rules()), asked, pupil.role(), lessons.now());
     }
 
     private DeskJson.Desk order(String lesson, SignedIn caller, LessonOrder order) {

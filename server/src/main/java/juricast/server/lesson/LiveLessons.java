@@ -124,9 +124,7 @@ public class LiveLessons {
     }
 
     private Rulebook rules(LessonId id) {
-        return settings.ofClass(classes.lesson(id)
-                .orElseThrow(() -> Problem.notThere("This lesson"))
-                .ofClass());
+        return settings.ofLesson(id);
     }
 
     /** After a start, everyone who was in has a moment to come back; who does not has lost the connection. */

@@ -272,9 +272,8 @@ class SeatController {
         LiveLesson.Snapshot live = lessons.look(mine.lesson);
         PersonId me = mine.person();
         Rule<?> asked = Catalogue.rightByKey(rule).orElseThrow(() -> Problem.notThere("This rule"));
-        return words.forPupils(live.state()
-                .rulesFor(me, live.rules())
-                .ruling(asked, live.plan().roleOf(me), lessons.now()));
+        return words.forPupils(
+                live.state().rulesFor(me, live.rules()), asked, live.plan().roleOf(me), lessons.now());
     }
 
     /** A visit of the calling device. */

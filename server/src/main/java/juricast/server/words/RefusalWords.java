@@ -7,9 +7,7 @@ import juricast.core.limits.Limits;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Layer;
 import juricast.core.rules.Ruling;
-import juricast.core.rules.Setting;
 import juricast.server.data.School;
-import juricast.server.people.People;
 import juricast.server.problems.Problem;
 import org.springframework.stereotype.Component;
 
@@ -17,11 +15,11 @@ import org.springframework.stereotype.Component;
 @Component
 public class RefusalWords {
     private final School school;
-    private final People people;
+    private final RuleWords words;
 
-    RefusalWords(School school, People people) {
+    RefusalWords(School school, RuleWords words) {
         this.school = school;
-        this.people = people;
+        this.words = words;
     }
 
     /** A refusal for whoever gave the order. @param pupil whether in a pupil's words */
@@ -63,7 +61,7 @@ public class RefusalWords {
             case WHO_IS_IT -> say(type, "Nobody knows who this is", "Let them in as somebody on the class list.");
             case NOT_ON_LIST -> say(type, "This person is not on the class list", "Choose somebody who is.");
             case RULE_CLOSED, RULE_ON_REQUEST -> byRule(type, refusal, pupil);
-            case RULE_BOUND -> bound(type, refusal.ruling().orElseThrow());
+            case RULE_BOUND -> words.bound(refusal.ruling().orElseThrow());
             case ALREADY_ALLOWED -> say(type, "They may do that already", "No pass is needed.");
             case TOO_EARLY_TO_ADMIT -> say(
                     type, "It is too early to let pupils in", "They are let in when the charter's time has come.");
@@ -106,16 +104,6 @@ public class RefusalWords {
                 ruling.rule().equals(Catalogue.CLASS_CHAT) || ruling.rule().equals(Catalogue.PRIVATE_CHAT);
         return Problem.refused(
                 type, chat ? "Not sent" : "Not now", detail, (chat ? "Your text is still here. " : "") + instead);
-    }
-
-    private Problem bound(String type, Ruling<?> ruling) {
-        Setting floor = ruling.floor().orElseThrow();
-        return Problem.refused(
-                type,
-                "The charter binds this: " + ruling.rule().title(),
-                "It is set to “%s” by %s and may only be made stricter. Nothing was changed."
-                        .formatted(RuleWords.value(ruling.rule(), floor.set().value()), people.nameOf(floor.by())),
-                "The safeguarding lead can change it.");
     }
 
     private static Problem say(String type, String title, String whatToDo) {

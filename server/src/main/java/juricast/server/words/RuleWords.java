@@ -7,17 +7,19 @@ import java.util.Optional;
 import juricast.core.identity.Role;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Layer;
-import juricast.core.rules.Minutes;
 import juricast.core.rules.Permission;
 import juricast.core.rules.Rule;
+import juricast.core.rules.Rulebook;
 import juricast.core.rules.Ruling;
 import juricast.core.rules.Ruling.Effect;
 import juricast.core.rules.Ruling.Step;
 import juricast.core.rules.Setting;
 import juricast.core.rules.Setting.Force;
 import juricast.core.rules.Value;
+import juricast.core.rules.ValueType;
 import juricast.server.data.School;
 import juricast.server.people.People;
+import juricast.server.problems.Problem;
 import org.springframework.stereotype.Component;
 
 /** Says what a rule gives and why, as one would say it aloud. */
@@ -31,10 +33,18 @@ public class RuleWords {
         this.people = people;
     }
 
-    /** One link of the chain in words. */
-    public record Link(String text, String value, Effect effect) {}
+    /** One link of the chain in words. @param note why its author set it, in their words; may be empty */
+    public record Link(String text, String value, Effect effect, String note) {}
 
-    /** A whole explanation. @param until when it can change by itself, as 10:05; empty if it cannot */
+    /**
+     * A whole explanation.
+     *
+     * @param until when it changes by itself, as "10:05 on Monday 14 September"; empty if it does not
+     * @param then what it changes to; empty if it does not
+     * @param otherwise what would count in another situation: "while a visitor is present: closed (Charter, binding)"
+     * @param changedBy who could change it
+     * @param forPupils how a pupil is told
+     */
     public record Why(
             String rule,
             String title,
@@ -42,25 +52,106 @@ public class RuleWords {
             String valueWords,
             List<Link> chain,
             String until,
+            String then,
+            List<String> otherwise,
+            String changedBy,
+            String forPupils,
             String reason) {}
 
-    /** The chain for adults, with names and times. */
-    public Why forAdults(Ruling<?> ruling) {
-        return why(
-                ruling,
-                ruling.chain().stream()
-                        .map(step -> link(step, ruling, step.setting().map(this::sourceForAdults)))
-                        .toList());
+    /** The chain for adults, with names and times, for a role in the book's situation. */
+    public Why forAdults(Rulebook book, Rule<?> rule, Role role, Instant now) {
+        return why(book, rule, role, now, true);
     }
 
     /** The chain for pupils: who decides, without the names of people and classes. */
-    public Why forPupils(Ruling<?> ruling) {
-        return why(
-                ruling,
+    public Why forPupils(Rulebook book, Rule<?> rule, Role role, Instant now) {
+        return why(book, rule, role, now, false);
+    }
+
+    private <V extends Value> Why why(Rulebook book, Rule<V> rule, Role role, Instant now, boolean adult) {
+        Ruling<V> ruling = book.ruling(rule, role, now);
+        Optional<Rulebook.Change<V>> change = book.changes(rule, role, now);
+        return new Why(
+                rule.key(),
+                rule.title(),
+                ruling.value().text(),
+                value(rule, ruling.value()),
                 ruling.chain().stream()
-                        .filter(step -> step.effect() == Effect.DECIDES)
-                        .map(step -> link(step, ruling, step.setting().map(this::sourceForPupils)))
-                        .toList());
+                        .filter(step -> adult || step.effect() == Effect.DECIDES)
+                        .map(step -> link(
+                                step,
+                                ruling,
+                                step.setting().map(adult ? this::sourceForAdults : this::sourceForPupils),
+                                adult))
+                        .toList(),
+                change.map(next -> at(next.at())).orElse(""),
+                change.map(next -> value(rule, next.ruling().value())).orElse(""),
+                adult ? book.asleep(rule, role, now).map(this::otherwise).toList() : List.of(),
+                adult ? changedBy(ruling) : "",
+                forPupils(ruling),
+                rule.reason());
+    }
+
+    private String otherwise(Setting setting) {
+        return "%s: %s (%s%s)"
+                .formatted(
+                        ConditionWords.of(setting.when()),
+                        value(setting.set().rule(), setting.set().value()),
+                        layer(setting),
+                        setting.isBinding() ? ", binding" : "");
+    }
+
+    /** Who could make it looser: whoever answers for the highest layer that holds it. */
+    static String changedBy(Ruling<?> ruling) {
+        Setting holds = ruling.floor()
+                .or(() -> ruling.decider().setting())
+                .filter(one -> one.layer() != Layer.PERSON)
+                .orElse(null);
+        if (holds == null) {
+            return "The adults of the lesson, or the safeguarding lead in the charter.";
+        }
+        return switch (holds.layer()) {
+            case SCHOOL, YEAR_GROUP -> holds.isBinding()
+                    ? "Only the safeguarding lead, in the "
+                            + (holds.layer() == Layer.SCHOOL ? "charter." : "year's rules.")
+                    : "The adults of the class for their class; the safeguarding lead for the school.";
+            case CLASS, LESSON, STANCE -> "The adults of the class.";
+            case LIVE_ORDER, PERSON -> "The adults of the lesson, from the desk.";
+        };
+    }
+
+    /** One sentence that a pupil, or a parent, is told. */
+    public String forPupils(Ruling<?> ruling) {
+        Setting source = ruling.decider().setting().orElse(null);
+        String when = source == null || source.when().isAlways() ? "" : " " + ConditionWords.of(source.when());
+        if (!ruling.rule().isRight()) {
+            return "%s: %s%s."
+                    .formatted(capital(ruling.rule().pupilWords()), value(ruling.rule(), ruling.value()), when);
+        }
+        String what = ruling.rule().pupilWords();
+        return switch ((Permission) ruling.value()) {
+            case OPEN -> "You may %s%s.".formatted(what, when);
+            case ON_REQUEST -> "To %s%s, ask a teacher first.".formatted(what, when);
+            case CLOSED -> "You may not %s%s.".formatted(what, when);
+        };
+    }
+
+    /** What somebody is told who wants it looser than a binding setting allows: which, by whom, and who could change it. */
+    public Problem bound(Ruling<?> ruling) {
+        Setting floor = ruling.floor().orElseThrow();
+        return Problem.refused(
+                "rule-bound",
+                "%s binds this: %s".formatted(layer(floor), ruling.rule().title()),
+                "It is set to “%s” by %s%s and may only be made stricter. Nothing was changed."
+                        .formatted(
+                                value(ruling.rule(), floor.set().value()),
+                                people.nameOf(floor.by()),
+                                floor.when().isAlways() ? "" : ", " + ConditionWords.of(floor.when()) + ","),
+                "To change it: " + changedBy(ruling));
+    }
+
+    private static String capital(String words) {
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
 
     /** One short line under a right on a pupil's seat. */
@@ -71,26 +162,41 @@ public class RuleWords {
                     ? "until " + until + ", then it ends by itself"
                     : "closed for you until " + until;
         }
-        Optional<Setting> source = decider(ruling).setting();
+        Optional<Setting> source = ruling.decider().setting();
+        String during = source.filter(one -> !one.when().isAlways() && ruling.value() != Permission.OPEN)
+                .map(one -> " " + ConditionWords.of(one.when()))
+                .orElse("");
         return switch (ruling.value()) {
             case OPEN -> "as you like";
             case ON_REQUEST -> ruling.rule().equals(Catalogue.SPEAK)
                     ? "when a teacher calls you: raise your hand"
-                    : "when a teacher lets you: ask";
+                    : "when a teacher lets you: ask" + during;
             case CLOSED -> switch (source.map(Setting::layer).orElse(Layer.SCHOOL)) {
                 case LIVE_ORDER -> "closed for now by your teacher";
                 case CLASS -> "not in this class";
-                default -> "not at our school";
+                default -> during.isEmpty() ? "not at our school" : "closed" + during;
             };
         };
     }
 
     /** A value as a person says it. */
     public static String value(Rule<?> rule, Value value) {
-        if (value instanceof Minutes minutes) {
-            return minutes.count() + " min";
+        if (rule.type().form() == ValueType.Form.NUMBER) {
+            return value.text() + unit(rule.type().unit());
         }
-        return value.text().replace('-', ' ');
+        return value.text().replace('-', ' ').replace("+", ", ");
+    }
+
+    private static String unit(ValueType.Unit unit) {
+        return switch (unit) {
+            case NONE -> "";
+            case MINUTES -> " min";
+            case DAYS -> " days";
+            case PEOPLE -> " people";
+            case BITS -> " bits";
+            case LETTERS -> " letters";
+            case PERCENT -> " %";
+        };
     }
 
     /** A role as a person says it. */
@@ -98,21 +204,13 @@ public class RuleWords {
         return role.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
-    private Why why(Ruling<?> ruling, List<Link> chain) {
-        boolean changes = ruling.until().isBefore(Setting.FOR_EVER);
-        return new Why(
-                ruling.rule().key(),
-                ruling.rule().title(),
-                ruling.value().text(),
-                value(ruling.rule(), ruling.value()),
-                chain,
-                changes ? at(ruling.until()) : "",
-                ruling.rule().reason());
-    }
-
-    private Link link(Step step, Ruling<?> ruling, Optional<String> source) {
-        String words = source.orElse("Usual for a " + role(ruling.role())) + ": " + value(ruling.rule(), step.value());
-        return new Link(words, step.value().text(), step.effect());
+    private Link link(Step step, Ruling<?> ruling, Optional<String> source, boolean adult) {
+        String usual = ruling.rule().isOfWholeLesson() ? "Usual" : "Usual for a " + role(ruling.role());
+        return new Link(
+                source.orElse(usual) + ": " + value(ruling.rule(), step.value()),
+                step.value().text(),
+                step.effect(),
+                adult ? step.setting().map(Setting::note).orElse("") : "");
     }
 
     private String sourceForAdults(Setting setting) {
@@ -121,37 +219,37 @@ public class RuleWords {
         return switch (setting.force()) {
             case PASS -> "Pass by %s, until %s".formatted(who, at(setting.until()));
             case CURB -> "Curb by %s, until %s".formatted(who, at(setting.until()));
-            case BINDING -> "%s, binding, by %s since %s".formatted(layer(setting), who, since);
-            case USUAL -> "%s, by %s since %s".formatted(layer(setting), who, since);
+            case BINDING -> "%s, binding%s, by %s since %s".formatted(layer(setting), during(setting), who, since);
+            case USUAL -> "%s%s, by %s since %s".formatted(layer(setting), during(setting), who, since);
         };
+    }
+
+    private static String during(Setting setting) {
+        return setting.when().isAlways() ? "" : ", " + ConditionWords.of(setting.when());
     }
 
     private String sourceForPupils(Setting setting) {
         return switch (setting.layer()) {
-            case SCHOOL, YEAR_GROUP -> "Our school's rules";
-            case CLASS, LESSON, STANCE -> "The rules of this class";
+            case SCHOOL, YEAR_GROUP -> "Our school's rules" + during(setting);
+            case CLASS, LESSON, STANCE -> "The rules of this class" + during(setting);
             case LIVE_ORDER -> "Your teacher, at " + at(setting.from());
             case PERSON -> "Your teacher, for you, until " + at(setting.until());
         };
     }
 
-    private static String layer(Setting setting) {
+    public static String layer(Setting setting) {
+        if (!setting.bundle().isEmpty() && setting.layer() == Layer.CLASS) {
+            return "Ready-made set “" + setting.bundle() + "” of the class";
+        }
         return switch (setting.layer()) {
             case SCHOOL -> "Charter";
             case YEAR_GROUP -> "Year group";
             case CLASS -> "Class rules";
             case LESSON -> "This lesson";
-            case STANCE -> "Stance";
+            case STANCE -> "Stance “" + setting.bundle() + "”";
             case LIVE_ORDER -> "From the desk";
             case PERSON -> "For this person";
         };
-    }
-
-    private static Step decider(Ruling<?> ruling) {
-        return ruling.chain().stream()
-                .filter(step -> step.effect() == Effect.DECIDES)
-                .findFirst()
-                .orElseThrow();
     }
 
     /** A time of today as 10:05, of another day with the day. */

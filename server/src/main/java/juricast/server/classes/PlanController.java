@@ -1,0 +1,107 @@
+package juricast.server.classes;
+
+import static juricast.server.access.Position.LEAD;
+import static juricast.server.access.Position.TEACHER;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import juricast.core.charter.PlannedLesson;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.Member;
+import juricast.core.limits.Limits;
+import juricast.core.rules.Fact;
+import juricast.server.access.For;
+import juricast.server.access.SignedIn;
+import juricast.server.data.School;
+import juricast.server.problems.Problem;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.*;
+
+/** What is planned to be so in one lesson: who visits, whether it is recorded, whether the class works in groups. */
+@RestController
+@RequestMapping("/api/lessons/{lesson}/plan")
+class PlanController {
+    /** Visitors invited to one lesson. */
+    private static final int VISITORS = 20;
+
+    private final Planning planning;
+    private final Classes classes;
+    private final AccessToClasses access;
+    private final School school;
+
+    PlanController(Planning planning, Classes classes, AccessToClasses access, School school) {
+        this.planning = planning;
+        this.classes = classes;
+        this.access = access;
+        this.school = school;
+    }
+
+    /** @param visitors who is invited, by name; they come by the class's link and word and wait at the door */
+    record LessonPlanPage(
+            String lesson,
+            String title,
+            String ofClass,
+            String day,
+            String starts,
+            boolean editable,
+            List<String> visitors,
+            boolean recording,
+            boolean groups) {}
+
+    record PlanRequest(@Nullable List<String> visitors, boolean recording, boolean groups) {}
+
+    @GetMapping
+    @For({LEAD, TEACHER})
+    LessonPlanPage plan(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
+        Classes.Planned planned = known(lesson);
+        access.seenBy(caller, planned.ofClass().value());
+        PlannedLesson known = planning.lesson(planned.id());
+        return new LessonPlanPage(
+                lesson,
+                planned.title(),
+                planned.ofClass().value(),
+                school.day(planned.time().from()),
+                school.clockTime(planned.time().from()),
+                !caller.isLead(),
+                planning.visitors(planned.id()).stream().map(Member::name).toList(),
+                known.expected().contains(Fact.RECORDING),
+                known.expected().contains(Fact.IN_GROUPS));
+    }
+
+    @PutMapping
+    @For(TEACHER)
+    LessonPlanPage change(
+            @PathVariable String lesson, @RequestBody PlanRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+        Classes.Planned planned = known(lesson);
+        access.runBy(caller, planned.ofClass().value());
+        var names = new ArrayList<String>();
+        if (wanted.visitors != null) {
+            wanted.visitors.stream()
+                    .map(String::strip)
+                    .filter(name -> !name.isEmpty())
+                    .forEach(names::add);
+        }
+        if (names.size() > VISITORS || names.stream().anyMatch(name -> name.length() > Limits.NAME)) {
+            throw Problem.notReadable(
+                    "Too many visitors, or too long a name",
+                    "Nothing was changed.",
+                    "Invite at most %d, with names of at most %d characters.".formatted(VISITORS, Limits.NAME),
+                    List.of(new Problem.Wrong("visitors", "too many or too long")));
+        }
+        var expected = EnumSet.noneOf(Fact.class);
+        if (wanted.recording) {
+            expected.add(Fact.RECORDING);
+        }
+        if (wanted.groups) {
+            expected.add(Fact.IN_GROUPS);
+        }
+        planning.plan(planned.id(), names, expected);
+        return plan(lesson, caller);
+    }
+
+    private Classes.Planned known(String lesson) {
+        return classes.lesson(new LessonId(lesson)).orElseThrow(() -> Problem.notThere("This lesson"));
+    }
+}

@@ -1,0 +1,165 @@
+package juricast.server.classes;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import juricast.core.charter.PlannedClass;
+import juricast.core.charter.PlannedLesson;
+import juricast.core.charter.Timetable;
+import juricast.core.identity.ClassId;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.rules.Fact;
+import juricast.core.rules.Setting;
+import juricast.core.time.Span;
+import juricast.server.data.Database;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** What the rules need to know of classes and lessons, and what is planned to happen in a lesson. */
+@Component
+public class Planning {
+    private static final String LESSONS =
+            """
+            SELECT lesson.id, class, starts, ends, expected,
+                   EXISTS (SELECT 1 FROM lesson_visitor WHERE lesson_visitor.lesson = lesson.id) AS visited
+            FROM lesson
+            """;
+
+    private final Database database;
+    private volatile Known known = new Known(-1, Map.of(), new Timetable(List.of(), List.of()));
+
+    Planning(Database database) {
+        this.database = database;
+    }
+
+    /** What was read, and after how many writes. The timetable is read when a comparison first asks for it. */
+    private record Known(long revision, Map<ClassId, PlannedClass> classes, Timetable timetable) {}
+
+    /** @throws java.util.NoSuchElementException if there is no such class */
+    public PlannedClass classOf(ClassId id) {
+        return Optional.ofNullable(classes().get(id)).orElseThrow();
+    }
+
+    /** @throws java.util.NoSuchElementException if there is no such lesson */
+    public PlannedLesson lesson(LessonId id) {
+        return database.read()
+                .sql(LESSONS + "WHERE lesson.id = :id")
+                .param("id", id.value())
+                .query((row, n) -> lesson(row))
+                .optional()
+                .orElseThrow();
+    }
+
+    /** All classes, and all lessons that are not over. */
+    public Timetable timetable(Instant now) {
+        Map<ClassId, PlannedClass> classes = classes();
+        Known last = known;
+        if (last.timetable.classes().isEmpty()) {
+            List<PlannedLesson> lessons = database.read()
+                    .sql(LESSONS + "WHERE ends > :now ORDER BY starts")
+                    .param("now", now.toEpochMilli())
+                    .query((row, n) -> lesson(row))
+                    .list();
+            last = new Known(last.revision, classes, new Timetable(List.copyOf(classes.values()), lessons));
+            known = last;
+        }
+        return last.timetable;
+    }
+
+    private Map<ClassId, PlannedClass> classes() {
+        long revision = database.revision();
+        Known last = known;
+        if (last.revision != revision) {
+            last = new Known(revision, readClasses(), new Timetable(List.of(), List.of()));
+            known = last;
+        }
+        return last.classes;
+    }
+
+    private Map<ClassId, PlannedClass> readClasses() {
+        return database
+                .read()
+                .sql(
+                        """
+                    SELECT id, coalesce(year, 0) AS year, (SELECT count(*) FROM class_member
+                        WHERE class = class.id AND role IN ('PUPIL', 'CLASS_MONITOR') AND until = :ever) AS pupils
+                    FROM class ORDER BY title""")
+                .param("ever", Setting.FOR_EVER.toEpochMilli())
+                .query((row, n) ->
+                        new PlannedClass(new ClassId(row.getString("id")), row.getInt("year"), row.getInt("pupils")))
+                .list()
+                .stream()
+                .collect(Collectors.toMap(
+                        PlannedClass::id, Function.identity(), (a, b) -> a, java.util.LinkedHashMap::new));
+    }
+
+    private static PlannedLesson lesson(ResultSet row) throws SQLException {
+        var expected = EnumSet.noneOf(Fact.class);
+        String written = row.getString("expected");
+        if (!written.isEmpty()) {
+            Arrays.stream(Fact.values())
+                    .filter(fact -> Arrays.asList(written.split(" ")).contains(fact.text()))
+                    .forEach(expected::add);
+        }
+        if (row.getBoolean("visited")) {
+            expected.add(Fact.VISITOR_PRESENT);
+        }
+        return new PlannedLesson(
+                new LessonId(row.getString("id")),
+                new ClassId(row.getString("class")),
+                new Span(Instant.ofEpochMilli(row.getLong("starts")), Instant.ofEpochMilli(row.getLong("ends"))),
+                expected);
+    }
+
+    /** Who is invited to one lesson and to no other. */
+    public List<Member> visitors(LessonId lesson) {
+        return database.read()
+                .sql("SELECT person, name FROM lesson_visitor WHERE lesson = :lesson ORDER BY name")
+                .param("lesson", lesson.value())
+                .query((row, n) ->
+                        new Member(new PersonId(row.getString("person")), row.getString("name"), Role.VISITOR))
+                .list();
+    }
+
+    /** Says what is planned for a lesson; what was said before is replaced. Visitors keep who they are by their name. */
+    void plan(LessonId lesson, List<String> visitors, Set<Fact> expected) {
+        database.write(sql -> {
+            sql.sql("UPDATE lesson SET expected = :expected WHERE id = :id")
+                    .param(
+                            "expected",
+                            expected.stream().map(Fact::text).sorted().collect(Collectors.joining(" ")))
+                    .param("id", lesson.value())
+                    .update();
+            sql.sql("DELETE FROM lesson_visitor WHERE lesson = :id")
+                    .param("id", lesson.value())
+                    .update();
+            visitors.forEach(name -> invite(sql, lesson, name));
+            return null;
+        });
+    }
+
+    /** Invites a visitor to one lesson by name. */
+    public static void invite(JdbcClient sql, LessonId lesson, String name) {
+        String plain = name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-");
+        sql.sql(
+                        """
+                INSERT INTO lesson_visitor (lesson, person, name) VALUES (:lesson, :person, :name)
+                ON CONFLICT DO NOTHING""")
+                .param("lesson", lesson.value())
+                .param("person", "visitor-" + plain)
+                .param("name", name)
+                .update();
+    }
+}

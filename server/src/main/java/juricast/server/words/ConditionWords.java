@@ -1,0 +1,64 @@
+package juricast.server.words;
+
+import java.util.stream.Collectors;
+import juricast.core.rules.Circumstance;
+import juricast.core.rules.Condition;
+import juricast.core.rules.Fact;
+
+/** Says when a setting counts. */
+public final class ConditionWords {
+    private ConditionWords() {}
+
+    /** As the end of a sentence: "while a visitor is present, in the first 10 minutes"; empty for always. */
+    public static String of(Condition condition) {
+        return condition.all().stream().map(ConditionWords::of).collect(Collectors.joining(", "));
+    }
+
+    public static String of(Circumstance circumstance) {
+        return circumstance.match(WORDS);
+    }
+
+    private static final Circumstance.Cases<String> WORDS = new Circumstance.Cases<>() {
+        @Override
+        public String is(Circumstance.Is is) {
+            return fact(is.fact(), is.so());
+        }
+
+        @Override
+        public String firstMinutes(Circumstance.FirstMinutes first) {
+            return "in the first %d minutes".formatted(first.minutes());
+        }
+
+        @Override
+        public String lastMinutes(Circumstance.LastMinutes last) {
+            return "in the last %d minutes".formatted(last.minutes());
+        }
+
+        @Override
+        public String years(Circumstance.Years of) {
+            return (of.years().size() == 1 ? "for year " : "for years ")
+                    + of.years().stream().map(String::valueOf).collect(Collectors.joining(", "));
+        }
+
+        @Override
+        public String atLeast(Circumstance.AtLeast least) {
+            return "with %d or more present".formatted(least.people());
+        }
+
+        @Override
+        public String atMost(Circumstance.AtMost most) {
+            return "with %d or fewer present".formatted(most.people());
+        }
+    };
+
+    /** A fact as a circumstance. */
+    public static String fact(Fact fact, boolean so) {
+        return switch (fact) {
+            case VISITOR_PRESENT -> so ? "while a visitor is present" : "while no visitor is present";
+            case RECORDING -> so ? "while recording" : "while not recording";
+            case IN_GROUPS -> so ? "while in groups" : "while not in groups";
+            case ADULT_PRESENT -> so ? "while an adult is present" : "while no adult is present";
+            case SCHOOL_ACCOUNT -> so ? "signed in with a school account" : "without a school account";
+        };
+    }
+}
