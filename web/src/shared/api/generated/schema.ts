@@ -20,14 +20,30 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/charter": {
+    "/api/charter/file": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["charter"];
+        get: operations["export"];
+        put?: never;
+        post: operations["read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/charter/for-parents.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["forParents"];
         put?: never;
         post?: never;
         delete?: never;
@@ -52,30 +68,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/charter/{rule}/{role}": {
+    "/api/charter/schema": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
-        put: operations["set"];
-        post?: never;
-        delete: operations["clear"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/charter/{rule}/{role}/why": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["why_2"];
+        get: operations["schema"];
         put?: never;
         post?: never;
         delete?: never;
@@ -164,54 +164,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/classes/{id}/rules": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["ofClass"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{id}/rules/{rule}/{role}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["setOfClass"];
-        post?: never;
-        delete: operations["clearOfClass"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{id}/rules/{rule}/{role}/why": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["whyOfClass"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/classes/{id}/series": {
         parameters: {
             query?: never;
@@ -222,6 +174,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["schedule"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/sets/{set}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["use"];
+        post?: never;
+        delete: operations["stopUsing"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/sets/{set}/consequences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["consequences_1"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -564,6 +548,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["plan"];
+        put: operations["change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/register": {
         parameters: {
             query?: never;
@@ -651,7 +651,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["why_1"];
+        get: operations["why_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -685,7 +685,7 @@ export interface paths {
         };
         get: operations["list"];
         put?: never;
-        post: operations["add"];
+        post: operations["add_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -701,6 +701,134 @@ export interface paths {
         };
         get?: never;
         put: operations["account"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules-findings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["findings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/{place}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rules"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/{place}/draft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["edit"];
+        post?: never;
+        delete: operations["discard"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/{place}/draft/consequences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["consequences"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/{place}/draft/in-force": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["putInForce"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/{place}/draft/why": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["whyOfCase"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/{place}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/{place}/why": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["why_2"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -827,7 +955,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["why"];
+        get: operations["why_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -868,6 +996,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sets"];
+        put?: never;
+        post: operations["add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/standing": {
         parameters: {
             query?: never;
@@ -900,6 +1060,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/try/{place}/{role}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["tried"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/try/{place}/{role}/why/{rule}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["why"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -910,6 +1102,24 @@ export interface components {
         };
         AdmitRequest: {
             as?: string;
+        };
+        Asked: {
+            /** Format: int64 */
+            at?: number;
+            facts?: string[];
+            /** Format: int32 */
+            present?: number;
+        };
+        CaseLine: {
+            /** Format: int64 */
+            at: number;
+            facts: string[];
+            place: string;
+            /** Format: int32 */
+            present: number;
+            situation: string;
+            title: string;
+            when: string;
         };
         Cell: {
             bound: boolean;
@@ -923,22 +1133,23 @@ export interface components {
         CellLine: {
             binding: boolean;
             bound: boolean;
+            differs: boolean;
+            drafted: boolean;
+            note: string;
             overruled: boolean;
             own: boolean;
+            ownValue: string;
             /** @enum {string} */
             role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
             value: string;
             words: string;
         };
         Chapter: {
+            about: string;
             /** @enum {string} */
-            area: "ENTRY" | "NAMES" | "VOICE_AND_CAMERA" | "CHAT" | "SHARING" | "REGISTER";
+            area: "ENTRY" | "NAMES" | "VOICE_AND_CAMERA" | "CHAT" | "SHARING" | "SIGNALS" | "RECORDING" | "GROUPS" | "LINKS" | "SUPERVISION" | "REGISTER";
             rules: components["schemas"]["RuleLine"][];
             title: string;
-        };
-        Charter: {
-            chapters: components["schemas"]["Chapter"][];
-            editable: boolean;
         };
         Choice: {
             value: string;
@@ -981,6 +1192,11 @@ export interface components {
             rule: string;
             title: string;
             value: string;
+        };
+        ConditionLine: {
+            cells: components["schemas"]["CellLine"][];
+            when: string;
+            words: string;
         };
         CorrectionRequest: {
             /** Format: int32 */
@@ -1053,12 +1269,52 @@ export interface components {
             title: string;
             visit?: string;
         };
+        DraftLine: {
+            after: string;
+            before: string;
+            binding: boolean;
+            note: string;
+            overtaken: string;
+            /** @enum {string} */
+            role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+            roleWords: string;
+            rule: string;
+            title: string;
+            until: string;
+            value: string;
+            when: string;
+            whenWords: string;
+        };
+        EditRequest: {
+            binding: boolean;
+            note?: string;
+            /** @enum {string} */
+            role?: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+            rule?: string;
+            until?: string;
+            value?: string;
+            when?: string;
+        };
+        FactLine: {
+            fact: string;
+            so: boolean;
+            words: string;
+        };
+        FindingLine: {
+            causes: string[];
+            kind: string;
+            place: string;
+            title: string;
+        };
         FirstStart: {
             name: string;
             password: string;
             school: string;
             signIn: string;
             zone: string;
+        };
+        FromRequest: {
+            from?: string;
         };
         Heard: {
             /** Format: date-time */
@@ -1071,6 +1327,13 @@ export interface components {
             /** @enum {string} */
             to: "CLASS" | "ADULTS" | "ONE";
             toName: string;
+        };
+        HeldLine: {
+            by: string;
+            classes: string[];
+            place: string;
+            says: string;
+            title: string;
         };
         KnockRequest: {
             name: string;
@@ -1096,6 +1359,17 @@ export interface components {
             /** Format: date-time */
             starts: string;
             title: string;
+        };
+        LessonPlanPage: {
+            day: string;
+            editable: boolean;
+            groups: boolean;
+            lesson: string;
+            ofClass: string;
+            recording: boolean;
+            starts: string;
+            title: string;
+            visitors: string[];
         };
         Line: {
             /** @enum {string} */
@@ -1125,6 +1399,7 @@ export interface components {
         Link: {
             /** @enum {string} */
             effect: "DECIDES" | "REPLACED" | "OVERRULED";
+            note: string;
             text: string;
             value: string;
         };
@@ -1152,6 +1427,14 @@ export interface components {
             to: "CLASS" | "ADULTS" | "ONE";
             toName: string;
         };
+        Moment: {
+            day?: string;
+            draft?: boolean;
+            /** Format: int32 */
+            minute?: number;
+            stance?: string;
+            time?: string;
+        };
         MuteRequest: {
             keepMuted: boolean;
         };
@@ -1173,6 +1456,23 @@ export interface components {
             /** Format: int32 */
             year: number;
         };
+        NewSet: {
+            copyOf?: string;
+            name?: string;
+            purpose?: string;
+        };
+        PastLine: {
+            at: string;
+            binding: boolean;
+            by: string;
+            counted: string;
+            ended: string;
+            note: string;
+            role: string;
+            title: string;
+            value: string;
+            when: string;
+        };
         Person: {
             id: string;
             name: string;
@@ -1187,6 +1487,11 @@ export interface components {
             signIn: string;
             /** Format: int32 */
             year: number;
+        };
+        PlanRequest: {
+            groups: boolean;
+            recording: boolean;
+            visitors?: string[];
         };
         Preview: {
             added: string[];
@@ -1217,6 +1522,15 @@ export interface components {
             waits: components["schemas"]["Stretch"][];
             /** @enum {string} */
             whereabouts: "MISSING" | "WAITING" | "IN" | "CONNECTION_LOST" | "GONE" | "REMOVED";
+        };
+        ReadySet: {
+            id: string;
+            name: string;
+            ofSchool: boolean;
+            own: boolean;
+            purpose: string;
+            says: string[];
+            usedBy: string[];
         };
         Refused: {
             /** Format: date-time */
@@ -1253,6 +1567,18 @@ export interface components {
             from: string;
             to: string;
         };
+        Report: {
+            appearing: components["schemas"]["FindingLine"][];
+            /** Format: int32 */
+            classes: number;
+            freed: components["schemas"]["HeldLine"][];
+            from: string;
+            /** Format: int32 */
+            lessons: number;
+            overruled: components["schemas"]["HeldLine"][];
+            shifts: components["schemas"]["ShiftLine"][];
+            vanishing: components["schemas"]["FindingLine"][];
+        };
         Right: {
             bound: boolean;
             line: string;
@@ -1267,18 +1593,33 @@ export interface components {
         RuleLine: {
             cells: components["schemas"]["CellLine"][];
             choices: components["schemas"]["Choice"][];
+            conditions: components["schemas"]["ConditionLine"][];
+            enforced: string;
+            /** @enum {string} */
+            form: "CHOICE" | "NUMBER" | "KINDS";
             key: string;
             /** Format: int32 */
             max: number;
             meaning: string;
             /** Format: int32 */
             min: number;
+            ordered: boolean;
+            overruledIn: string[];
+            pupilWords: string;
             reason: string;
+            right: boolean;
             title: string;
+            unit: string;
+            wholeLesson: boolean;
         };
-        RuleRequest: {
-            binding: boolean;
-            value: string;
+        Rules: {
+            chapters: components["schemas"]["Chapter"][];
+            draft: components["schemas"]["DraftLine"][];
+            editable: boolean;
+            on: string;
+            place: string;
+            sets: components["schemas"]["SetLine"][];
+            title: string;
         };
         SayRequest: {
             person?: string;
@@ -1334,9 +1675,30 @@ export interface components {
             start: string;
             until: string;
         };
+        SetLine: {
+            id: string;
+            name: string;
+            purpose: string;
+        };
         SettingRequest: {
             rule: string;
             value: string;
+        };
+        ShiftLine: {
+            after: string;
+            afterWords: string;
+            before: string;
+            beforeWords: string;
+            classes: components["schemas"]["CaseLine"][];
+            /** Format: int32 */
+            lessonCount: number;
+            lessons: components["schemas"]["CaseLine"][];
+            /** @enum {string} */
+            role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+            roleWords: string;
+            rule: string;
+            stricter: boolean;
+            title: string;
         };
         SignIn: {
             name: string;
@@ -1361,6 +1723,31 @@ export interface components {
             /** Format: date-time */
             until: string;
         };
+        Tried: {
+            areas: components["schemas"]["TriedArea"][];
+            at: string;
+            facts: components["schemas"]["FactLine"][];
+            /** Format: int64 */
+            moment: number;
+        };
+        TriedArea: {
+            rules: components["schemas"]["TriedRight"][];
+            title: string;
+        };
+        TriedRight: {
+            because: string;
+            bound: boolean;
+            right: boolean;
+            rule: string;
+            title: string;
+            until: string;
+            value: string;
+            words: string;
+        };
+        TwoWhys: {
+            after: components["schemas"]["Why"];
+            before: components["schemas"]["Why"];
+        };
         Waiting: {
             connected: boolean;
             listed: boolean;
@@ -1374,8 +1761,12 @@ export interface components {
         };
         Why: {
             chain: components["schemas"]["Link"][];
+            changedBy: string;
+            forPupils: string;
+            otherwise: string[];
             reason: string;
             rule: string;
+            then: string;
             title: string;
             until: string;
             value: string;
@@ -1425,7 +1816,7 @@ export interface operations {
             };
         };
     };
-    charter: {
+    export: {
         parameters: {
             query?: never;
             header?: never;
@@ -1440,7 +1831,54 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Charter"];
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Rules"];
+                };
+            };
+        };
+    };
+    forParents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
         };
@@ -1465,41 +1903,11 @@ export interface operations {
             };
         };
     };
-    set: {
+    schema: {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                rule: string;
-                role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["RuleRequest"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Charter"];
-                };
-            };
-        };
-    };
-    clear: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                rule: string;
-                role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
-            };
+            path?: never;
             cookie?: never;
         };
         requestBody?: never;
@@ -1510,30 +1918,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Charter"];
-                };
-            };
-        };
-    };
-    why_2: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                rule: string;
-                role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Why"];
+                    "application/schema+json": string;
                 };
             };
         };
@@ -1686,104 +2071,6 @@ export interface operations {
             };
         };
     };
-    ofClass: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Charter"];
-                };
-            };
-        };
-    };
-    setOfClass: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-                rule: string;
-                role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["RuleRequest"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Charter"];
-                };
-            };
-        };
-    };
-    clearOfClass: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-                rule: string;
-                role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Charter"];
-                };
-            };
-        };
-    };
-    whyOfClass: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-                rule: string;
-                role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Why"];
-                };
-            };
-        };
-    };
     schedule: {
         parameters: {
             query?: never;
@@ -1806,6 +2093,73 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Scheduled"];
+                };
+            };
+        };
+    };
+    use: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    stopUsing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    consequences_1: {
+        parameters: {
+            query?: {
+                use?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Report"];
                 };
             };
         };
@@ -2305,6 +2659,54 @@ export interface operations {
             };
         };
     };
+    plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LessonPlanPage"];
+                };
+            };
+        };
+    };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LessonPlanPage"];
+                };
+            };
+        };
+    };
     register: {
         parameters: {
             query?: never;
@@ -2425,7 +2827,7 @@ export interface operations {
             };
         };
     };
-    why_1: {
+    why_3: {
         parameters: {
             query?: {
                 person?: string;
@@ -2496,7 +2898,7 @@ export interface operations {
             };
         };
     };
-    add: {
+    add_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -2542,6 +2944,230 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PersonLine"][];
+                };
+            };
+        };
+    };
+    findings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FindingLine"][];
+                };
+            };
+        };
+    };
+    rules: {
+        parameters: {
+            query?: {
+                on?: string;
+            };
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Rules"];
+                };
+            };
+        };
+    };
+    edit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EditRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Rules"];
+                };
+            };
+        };
+    };
+    discard: {
+        parameters: {
+            query?: {
+                rule?: string;
+                role?: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+                when?: string;
+            };
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Rules"];
+                };
+            };
+        };
+    };
+    consequences: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FromRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Report"];
+                };
+            };
+        };
+    };
+    putInForce: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FromRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Rules"];
+                };
+            };
+        };
+    };
+    whyOfCase: {
+        parameters: {
+            query: {
+                rule: string;
+                role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+                of: string;
+                from?: string;
+                asked: components["schemas"]["Asked"];
+            };
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TwoWhys"];
+                };
+            };
+        };
+    };
+    history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PastLine"][];
+                };
+            };
+        };
+    };
+    why_2: {
+        parameters: {
+            query: {
+                rule: string;
+                role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+                asked: components["schemas"]["Asked"];
+            };
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Why"];
                 };
             };
         };
@@ -2730,7 +3356,7 @@ export interface operations {
             };
         };
     };
-    why: {
+    why_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -2823,6 +3449,72 @@ export interface operations {
             };
         };
     };
+    sets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReadySet"][];
+                };
+            };
+        };
+    };
+    add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewSet"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReadySet"][];
+                };
+            };
+        };
+    };
+    delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReadySet"][];
+                };
+            };
+        };
+    };
     standing: {
         parameters: {
             query: {
@@ -2861,6 +3553,59 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["LessonLine"][];
+                };
+            };
+        };
+    };
+    tried: {
+        parameters: {
+            query: {
+                asked: components["schemas"]["Asked"];
+                moment: components["schemas"]["Moment"];
+            };
+            header?: never;
+            path: {
+                place: string;
+                role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Tried"];
+                };
+            };
+        };
+    };
+    why: {
+        parameters: {
+            query: {
+                asked: components["schemas"]["Asked"];
+                moment: components["schemas"]["Moment"];
+            };
+            header?: never;
+            path: {
+                place: string;
+                role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+                rule: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Why"];
                 };
             };
         };

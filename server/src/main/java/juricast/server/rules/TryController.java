@@ -99,7 +99,7 @@ class TryController {
             @Nullable String time,
             @Nullable Integer minute,
             @Nullable String stance,
-            boolean draft) {}
+            @Nullable Boolean draft) {}
 
     @GetMapping("/{place}/{role}")
     @For({LEAD, TEACHER})
@@ -149,7 +149,7 @@ class TryController {
 
     private Rulebook book(Place place, SignedIn caller, Moment moment, Situations.Asked asked, Instant at) {
         SchoolRules rules = settings.all();
-        if (moment.draft) {
+        if (Boolean.TRUE.equals(moment.draft)) {
             for (Place drafted : List.of(Place.SCHOOL, place)) {
                 rules = rules.after(
                         drafts.of(caller.person(), drafted).stream()

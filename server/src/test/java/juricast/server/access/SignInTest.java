@@ -56,15 +56,15 @@ class SignInTest {
         assertThat(maren.post("/api/session", "{\"name\":\" MAREN \",\"password\":\"nine islands\"}")
                         .status())
                 .isEqualTo(200);
-        assertThat(maren.get("/api/charter").status()).isEqualTo(200);
+        assertThat(maren.get("/api/rules/school").status()).isEqualTo(200);
 
         SERVER.restart();
         TestBrowser still = SERVER.stillOpen(maren);
-        assertThat(still.get("/api/charter").status()).isEqualTo(200);
+        assertThat(still.get("/api/rules/school").status()).isEqualTo(200);
 
         SERVER.advance(Duration.ofHours(13));
 
-        assertThat(still.get("/api/charter").status()).isEqualTo(401);
+        assertThat(still.get("/api/rules/school").status()).isEqualTo(401);
     }
 
     @Test
@@ -75,7 +75,7 @@ class SignInTest {
 
         maren.delete("/api/session");
 
-        assertThat(maren.get("/api/charter").status()).isEqualTo(401);
+        assertThat(maren.get("/api/rules/school").status()).isEqualTo(401);
     }
 
     @Test

@@ -124,25 +124,6 @@ class ClassOverHttpTest {
                 .isEqualTo("This link leads nowhere");
     }
 
-    @Test
-    void a_class_may_be_stricter_than_the_charter_but_not_looser() {
-        String speak = path + "/rules/chat.private/PUPIL";
-
-        var refused = thora.put(speak, "{\"value\":\"open\",\"binding\":false}");
-        assertThat(refused.status()).isEqualTo(409);
-        assertThat(refused.json().get("detail").asString()).contains("may only be stricter");
-
-        assertThat(thora.put(path + "/rules/chat.class/PUPIL", "{\"value\":\"closed\",\"binding\":true}")
-                        .status())
-                .isEqualTo(200);
-        JsonNode why = thora.get(path + "/rules/chat.class/PUPIL/why").json();
-        assertThat(why.get("value").asString()).isEqualTo("closed");
-        assertThat(why.at("/chain/1/text").asString()).contains("Class rules, binding, by Thora Melling");
-        assertThat(thora.put(path + "/rules/register.late-after/PUPIL", "{\"value\":\"61\",\"binding\":false}")
-                        .status())
-                .isEqualTo(400);
-    }
-
     private int take(byte[] file) {
         String fingerprint = thora.upload(path + "/roster/preview", file, "")
                 .json()

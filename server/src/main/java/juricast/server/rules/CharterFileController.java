@@ -1,0 +1,108 @@
+package juricast.server.rules;
+
+import static juricast.server.access.Position.LEAD;
+import static juricast.server.access.Position.TEACHER;
+
+import java.io.IOException;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import juricast.core.charter.Edit;
+import juricast.core.charter.Place;
+import juricast.server.access.For;
+import juricast.server.access.SignedIn;
+import juricast.server.problems.Problem;
+import juricast.server.rules.RulesDocument.Rules;
+import juricast.server.rules.Settings.Marked;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.*;
+import org.springframework.web.multipart.MultipartFile;
+
+/** The charter as a file: out, back in as a draft, and on paper for parents. */
+@RestController
+@RequestMapping("/api/charter")
+class CharterFileController {
+    /** Bytes of a charter that is read; one with every rule, role and condition in use stays far below. */
+    private static final int MOST = 500_000;
+
+    private final Settings settings;
+    private final Drafts drafts;
+    private final Documents documents;
+    private final CharterFile file;
+    private final CharterPdf pdf;
+    private final Clock clock;
+
+    CharterFileController(
+            Settings settings, Drafts drafts, Documents documents, CharterFile file, CharterPdf pdf, Clock clock) {
+        this.settings = settings;
+        this.drafts = drafts;
+        this.documents = documents;
+        this.file = file;
+        this.pdf = pdf;
+        this.clock = clock;
+    }
+
+    @GetMapping(path = "/file", produces = MediaType.APPLICATION_JSON_VALUE)
+    @For({LEAD, TEACHER})
+    ResponseEntity<String> export() {
+        return attached("charter.json")
+                .contentType(MediaType.APPLICATION_JSON)
+                .body(file.write(settings.all().at(Place.SCHOOL), now()));
+    }
+
+    /** What a charter file looks like, for whoever writes one by program. */
+    @GetMapping(path = "/schema", produces = "application/schema+json")
+    @For(anyone = true)
+    ResponseEntity<String> schema() {
+        return ResponseEntity.ok(file.schema());
+    }
+
+    @GetMapping(path = "/for-parents.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    @For({LEAD, TEACHER})
+    ResponseEntity<byte[]> forParents() {
+        return attached("rules-for-live-lessons.pdf").body(pdf.write(settings.ofSchool(), now()));
+    }
+
+    /** Makes a file the caller's draft: nothing counts until its consequences were looked at. */
+    @PostMapping(path = "/file", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    @For(LEAD)
+    Rules read(@RequestParam("file") MultipartFile uploaded, @AuthenticationPrincipal SignedIn caller)
+            throws IOException {
+        if (uploaded.getSize() > MOST) {
+            throw Problem.notReadable(
+                    "This file is too large for a charter",
+                    "It has %d bytes; %d are read at most. Nothing was changed.".formatted(uploaded.getSize(), MOST),
+                    "Choose the file that was exported here.",
+                    List.of(new Problem.Wrong("file", "too large")));
+        }
+        if (!drafts.of(caller.person(), Place.SCHOOL).isEmpty()) {
+            throw Problem.refused(
+                    "draft-begun",
+                    "You have a draft already",
+                    "The file was not read; your draft is as it was.",
+                    "Put your draft in force or discard it, then read the file.");
+        }
+        Instant now = now();
+        List<Edit> edits = file.read(uploaded.getBytes(), settings.all().at(Place.SCHOOL), now);
+        drafts.replace(
+                caller.person(),
+                Place.SCHOOL,
+                edits.stream()
+                        .map(one ->
+                                new Marked(one, settings.mark(one.place(), one.rule(), one.role(), one.when(), now)))
+                        .toList());
+        return documents.now(Place.SCHOOL, caller, true, now);
+    }
+
+    private static ResponseEntity.BodyBuilder attached(String name) {
+        return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"");
+    }
+
+    private Instant now() {
+        return clock.instant().truncatedTo(ChronoUnit.MILLIS);
+    }
+}

@@ -1,0 +1,112 @@
+package juricast.server.rules;
+
+import com.lowagie.text.Chunk;
+import com.lowagie.text.Document;
+import com.lowagie.text.Font;
+import com.lowagie.text.FontFactory;
+import com.lowagie.text.HeaderFooter;
+import com.lowagie.text.PageSize;
+import com.lowagie.text.Paragraph;
+import com.lowagie.text.Phrase;
+import com.lowagie.text.pdf.PdfWriter;
+import java.io.ByteArrayOutputStream;
+import java.time.Instant;
+import java.util.Locale;
+import juricast.core.identity.Role;
+import juricast.core.rules.Area;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Rule;
+import juricast.core.rules.Rulebook;
+import juricast.core.rules.Setting;
+import juricast.core.rules.Value;
+import juricast.server.data.School;
+import juricast.server.words.ConditionWords;
+import juricast.server.words.RuleWords;
+import org.springframework.stereotype.Component;
+
+/** The charter for parents, on paper: what pupils may do, what is never done, and why, in plain words. */
+@Component
+class CharterPdf {
+    private static final Font TITLE = FontFactory.getFont(FontFactory.HELVETICA_BOLD, 20);
+    private static final Font CHAPTER = FontFactory.getFont(FontFactory.HELVETICA_BOLD, 13);
+    private static final Font TEXT = FontFactory.getFont(FontFactory.HELVETICA, 10);
+    private static final Font STRONG = FontFactory.getFont(FontFactory.HELVETICA_BOLD, 10);
+    private static final Font SMALL = FontFactory.getFont(FontFactory.HELVETICA_OBLIQUE, 9);
+
+    private final RuleWords words;
+    private final School school;
+
+    CharterPdf(RuleWords words, School school) {
+        this.words = words;
+        this.school = school;
+    }
+
+    byte[] write(Rulebook charter, Instant now) {
+        var bytes = new ByteArrayOutputStream();
+        var document = new Document(PageSize.A4, 56, 56, 56, 56);
+        PdfWriter.getInstance(document, bytes);
+        String name = school.identity().map(School.Identity::name).orElse("");
+        document.addTitle("Our rules for live online lessons, " + name);
+        document.setDocumentLanguage(Locale.ENGLISH.getLanguage());
+        var footer = new HeaderFooter(new Phrase(name + ", rules as of " + school.day(now) + ". Page ", SMALL), true);
+        footer.setBorder(HeaderFooter.TOP);
+        document.setFooter(footer);
+        document.open();
+        document.add(new Paragraph(name, TEXT));
+        document.add(new Paragraph("Our rules for live online lessons", TITLE));
+        var opening = new Paragraph(
+                "What pupils may do in our lessons, what nobody may, and why. A rule marked with a line under it is binding: "
+                        + "no class and no teacher can loosen it. Classes may be stricter.",
+                TEXT);
+        opening.setSpacingAfter(8);
+        document.add(opening);
+        for (Area area : Area.values()) {
+            chapter(document, charter, area, now);
+        }
+        document.close();
+        return bytes.toByteArray();
+    }
+
+    private void chapter(Document document, Rulebook charter, Area area, Instant now) {
+        var heading = new Paragraph(area.title(), CHAPTER);
+        heading.setSpacingBefore(12);
+        heading.setSpacingAfter(2);
+        document.add(heading);
+        for (Rule<?> rule : Catalogue.ALL) {
+            Role role = rule.isOfWholeLesson() ? Rule.ANSWERS : Role.PUPIL;
+            if (rule.area() == area && rule.speaksOf(role)) {
+                rule(document, charter, rule, role, now);
+            }
+        }
+    }
+
+    private <V extends Value> void rule(Document document, Rulebook charter, Rule<V> rule, Role role, Instant now) {
+        var ruling = charter.ruling(rule, role, now);
+        var line = new Paragraph();
+        line.setSpacingBefore(3);
+        var said = new Chunk(words.forPupils(ruling), STRONG);
+        if (ruling.floor().isPresent()) {
+            said.setUnderline(0.8f, -2f);
+        }
+        line.add(said);
+        for (Setting setting : charter.settings(rule, role)) {
+            if (!setting.when().isAlways() && setting.isInForce(now)) {
+                var condition = new Chunk(
+                        " %s%s: %s."
+                                .formatted(
+                                        ConditionWords.of(setting.when())
+                                                .substring(0, 1)
+                                                .toUpperCase(Locale.ROOT),
+                                        ConditionWords.of(setting.when()).substring(1),
+                                        RuleWords.value(rule, setting.set().value())),
+                        TEXT);
+                if (setting.isBinding()) {
+                    condition.setUnderline(0.8f, -2f);
+                }
+                line.add(condition);
+            }
+        }
+        line.add(new Chunk(" " + rule.reason(), SMALL));
+        document.add(line);
+    }
+}
