@@ -12,7 +12,9 @@ const TodayScreen = lazy(() => import('./areas/today/TodayScreen'))
 const ClassesScreen = lazy(() => import('./areas/classes/ClassesScreen'))
 const ClassScreen = lazy(() => import('./areas/classes/ClassScreen'))
 const PeopleScreen = lazy(() => import('./areas/people/PeopleScreen'))
-const CharterScreen = lazy(() => import('./areas/charter/CharterScreen'))
+const RulesScreen = lazy(() => import('./areas/charter/RulesScreen'))
+const SetsScreen = lazy(() => import('./areas/charter/SetsScreen'))
+const TryScreen = lazy(() => import('./areas/charter/TryScreen'))
 const DeskScreen = lazy(() => import('./areas/desk/DeskScreen'))
 const RegisterScreen = lazy(() => import('./areas/register/RegisterScreen'))
 const DoorstepScreen = lazy(() => import('./areas/seat/DoorstepScreen'))
@@ -32,7 +34,10 @@ export function App() {
             <Route path="/classes" element={<ClassesScreen />} />
             <Route path="/classes/:id" element={<ClassScreen />} />
             <Route path="/people" element={<PeopleScreen />} />
-            <Route path="/charter" element={<CharterScreen />} />
+            <Route path="/charter" element={<RulesScreen />} />
+            <Route path="/rules/:place" element={<RulesScreen />} />
+            <Route path="/sets" element={<SetsScreen />} />
+            <Route path="/try" element={<TryScreen />} />
             <Route path="/lessons/:id/desk" element={<DeskScreen />} />
             <Route path="/lessons/:id/register" element={<RegisterScreen />} />
             <Route path="/join/:token" element={<DoorstepScreen />} />

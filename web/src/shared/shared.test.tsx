@@ -1,10 +1,7 @@
 import { act, renderHook, screen } from '@testing-library/react'
-import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'
 import { get, post, Problem } from './api/http'
-import type { Charter, RuleCell } from './api/types'
 import { useLive } from './live/useLive'
-import { RuleTable } from './rules/RuleTable'
 import { serve, show } from './testing'
 import { countdown } from './time'
 import { Guard } from './ui/Guard'
@@ -129,68 +126,5 @@ describe('signs and times', () => {
     )
 
     expect(screen.getByRole('alert').textContent).toContain('the lesson goes on')
-  })
-})
-
-describe('the rules as a document', () => {
-  const cell = (more: Partial<RuleCell> = {}): RuleCell => ({
-    role: 'PUPIL',
-    value: 'open',
-    words: 'open',
-    own: false,
-    binding: false,
-    bound: false,
-    overruled: false,
-    ...more,
-  })
-  const charter = (one: RuleCell, editable = true): Charter => ({
-    editable,
-    chapters: [
-      {
-        area: 'CHAT',
-        title: 'Chat',
-        rules: [
-          {
-            key: 'chat.class',
-            title: 'Write to the whole class',
-            meaning: 'Whether a person may write.',
-            reason: 'Side talk.',
-            choices: ['closed', 'on-request', 'open'].map((value) => ({ value, words: value.replace('-', ' ') })),
-            min: 0,
-            max: 0,
-            cells: [one],
-          },
-        ],
-      },
-    ],
-  })
-
-  it('puts a binding value in force', async () => {
-    const asked = serve({ 'PUT /api/charter/chat.class/PUPIL': charter(cell()) })
-    show(<RuleTable charter={charter(cell())} path="/api/charter" cacheKey={['charter']} />)
-
-    await userEvent.click(screen.getByRole('button', { name: 'Write to the whole class, Pupil: open' }))
-    await userEvent.click(await screen.findByLabelText(/^closed/))
-    await userEvent.click(screen.getByRole('checkbox'))
-    await userEvent.click(screen.getByRole('button', { name: 'Put in force' }))
-
-    expect(asked[0]).toMatchObject({ method: 'PUT', body: { value: 'closed', binding: true } })
-  })
-
-  it('says in words what is bound, overruled and set here', () => {
-    show(<RuleTable charter={charter(cell({ own: true, overruled: true, bound: true }))} path="/p" cacheKey={[]} />)
-
-    expect(
-      screen.getByRole('button', { name: 'Write to the whole class, Pupil: overruled, open, bound above' }).textContent,
-    ).toContain('overruled')
-  })
-
-  it('lets those who may not edit only read and ask why', async () => {
-    show(<RuleTable charter={charter(cell(), false)} path="/p" cacheKey={[]} />)
-
-    await userEvent.click(screen.getByRole('button', { name: 'Write to the whole class, Pupil: open' }))
-
-    expect(await screen.findByRole('button', { name: 'Why?' })).toBeTruthy()
-    expect(screen.queryByRole('button', { name: 'Put in force' })).toBeNull()
   })
 })

@@ -3,17 +3,15 @@ import { useQuery } from '@tanstack/react-query'
 import { useState, type ReactNode } from 'react'
 import { Link, useParams } from 'react-router'
 import { get } from '../../shared/api/http'
-import type { Charter, ClassPage, LessonLine } from '../../shared/api/types'
-import { RuleTable } from '../../shared/rules/RuleTable'
+import type { ClassPage, LessonLine } from '../../shared/api/types'
 import { useNow, useSchoolTime } from '../../shared/time'
-import { Button } from '../../shared/ui/Button'
 import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
 import { JoiningNote } from './JoiningNote'
 import { RosterImport } from './RosterImport'
 import { ScheduleForm } from './ScheduleForm'
 
-const PARTS = ['Roster', 'Lessons', 'Joining', 'Rules'] as const
+const PARTS = ['Roster', 'Lessons', 'Joining'] as const
 type Part = (typeof PARTS)[number]
 
 /** One class: who belongs to it, when it meets, how one joins, and what it refines of the charter. */
@@ -34,7 +32,6 @@ function Shown({ id }: { id: string }) {
     Roster: <Roster page={data} />,
     Lessons: <Lessons page={data} />,
     Joining: <JoiningNote page={data} />,
-    Rules: <Rules page={data} />,
   }
   return (
     <Box maxW="1060px" mx="auto" px="20px" py="18px">
@@ -60,6 +57,8 @@ function Shown({ id }: { id: string }) {
             {one}
           </chakra.button>
         ))}
+        <Box flex="1" />
+        <Link to={`/rules/class:${id}`}>Rules of this class</Link>
       </Flex>
       <Box role="tabpanel" aria-label={part}>
         {views[part]}
@@ -147,27 +146,10 @@ function LessonList({ lessons, mine }: { lessons: LessonLine[]; mine: boolean })
             {one.phase === 'OPEN' ? 'live now' : ''}
           </Box>
           {one.phase === 'OVER' && <Link to={`/lessons/${one.id}/register`}>Register</Link>}
+          {one.phase !== 'OVER' && <Link to={`/rules/lesson:${one.id}`}>Rules and visitors</Link>}
           {one.phase !== 'OVER' && mine && <Link to={`/lessons/${one.id}/desk`}>Desk</Link>}
         </Flex>
       ))}
     </Box>
-  )
-}
-
-function Rules({ page }: { page: ClassPage }) {
-  const key = ['class-rules', page.id]
-  const path = `/api/classes/${page.id}/rules`
-  const { data, error } = useQuery({ queryKey: key, queryFn: () => get<Charter>(path) })
-  if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the rules" />
-  return (
-    <>
-      <chakra.p color="ink2" mb="10px">
-        What holds in this class: the charter, and what the class refines of it. A sill or a line under a value says that it is
-        bound; bold says that the class sets it.
-      </chakra.p>
-      <RuleTable charter={data} path={path} cacheKey={key} />
-      {!data.editable && <Button disabled>Only the adults of the class refine its rules</Button>}
-    </>
   )
 }

@@ -107,11 +107,15 @@ export default function LooksScreen() {
             value: 'closed',
             valueWords: 'closed',
             until: '',
+            next: '',
+            otherwise: [],
+            changedBy: '',
+            forPupils: '',
             reason: 'Side talk in front of all is where most disruption begins.',
             chain: [
-              { text: 'Usual for a pupil: open', value: 'open', effect: 'REPLACED' },
-              { text: 'Charter, binding, by Maren Oddlund: closed', value: 'closed', effect: 'DECIDES' },
-              { text: 'Class rules, by Ilse Brandt: open', value: 'open', effect: 'OVERRULED' },
+              { text: 'Usual for a pupil: open', value: 'open', effect: 'REPLACED', note: '' },
+              { text: 'Charter, binding, by Maren Oddlund: closed', value: 'closed', effect: 'DECIDES', note: '' },
+              { text: 'Class rules, by Ilse Brandt: open', value: 'open', effect: 'OVERRULED', note: '' },
             ],
           }}
         />

@@ -6,14 +6,18 @@ import { LoadingNote, ProblemNote } from './Notes'
 import { Sheet } from './Sheet'
 import { Shutter } from './Shutter'
 
-/** The chain behind a value: what was weighed, who set it, what decides, until when. @param path where to ask */
-export function WhySheet({ path, onClose }: { path: string | null; onClose: () => void }) {
-  const { data, error } = useQuery({
+function useWhy(path: string | null) {
+  return useQuery({
     queryKey: ['why', path],
     queryFn: () => get<Why>(path ?? ''),
     enabled: path !== null,
     gcTime: 0,
   })
+}
+
+/** The chain behind a value: what was weighed, who set it, what decides, until when. @param path where to ask */
+export function WhySheet({ path, onClose }: { path: string | null; onClose: () => void }) {
+  const { data, error } = useWhy(path)
   return (
     <Sheet title={data ? `Why: ${data.title}` : 'Why'} open={path !== null} onClose={onClose}>
       {error && <ProblemNote problem={error} />}
@@ -23,21 +27,34 @@ export function WhySheet({ path, onClose }: { path: string | null; onClose: () =
   )
 }
 
-export function WhyChain({ why }: { why: Why }) {
+/** The same within a page. */
+export function WhyHere({ path }: { path: string }) {
+  const { data, error } = useWhy(path)
+  if (error) return <ProblemNote problem={error} />
+  return data ? <WhyChain why={data} reason={false} /> : <LoadingNote what="the reasons" />
+}
+
+const EFFECTS = {
+  DECIDES: 'decides',
+  REPLACED: 'replaced below',
+  OVERRULED: 'does not count: bound above',
+} as const
+
+export function WhyChain({ why, reason = true }: { why: Why; reason?: boolean }) {
   return (
     <Box>
-      <chakra.p fontSize="16px" mb="8px">
+      <chakra.p fontSize="16px" mb="6px">
         <Shutter value={why.value} /> It is <strong>{why.valueWords}</strong>
-        {why.until ? `, until ${why.until}.` : '.'}
+        {why.until ? `, until ${why.until}; then ${why.next}.` : '.'}
       </chakra.p>
       <chakra.ol listStyleType="none" borderLeft="2px solid" borderColor="ink" ml="5px" aria-label="What was weighed">
         {why.chain.map((link) => (
-          <chakra.li key={link.text} pl="14px" py="4px" position="relative">
+          <chakra.li key={link.text + link.effect} pl="14px" py="3px" position="relative">
             <chakra.span
               aria-hidden
               position="absolute"
               left="-6px"
-              top="9px"
+              top="8px"
               w="9px"
               h="9px"
               border="2px solid"
@@ -46,24 +63,47 @@ export function WhyChain({ why }: { why: Why }) {
             />
             <chakra.span
               fontWeight={link.effect === 'DECIDES' ? 650 : 400}
-              color={link.effect === 'DECIDES' ? 'ink' : 'ink3'}
+              color={link.effect === 'DECIDES' ? 'ink' : 'ink2'}
               textDecoration={link.effect === 'OVERRULED' ? 'line-through' : 'none'}
             >
               {link.text}
             </chakra.span>{' '}
             <chakra.span fontSize="12.5px" color="ink2">
-              {link.effect === 'DECIDES'
-                ? 'decides'
-                : link.effect === 'REPLACED'
-                  ? 'replaced below'
-                  : 'does not count: bound above'}
+              {EFFECTS[link.effect]}
             </chakra.span>
+            {link.note && (
+              <chakra.span display="block" fontSize="12.5px" fontStyle="italic" color="ink2">
+                “{link.note}”
+              </chakra.span>
+            )}
           </chakra.li>
         ))}
       </chakra.ol>
-      <chakra.p mt="10px" color="ink2">
-        {why.reason}
-      </chakra.p>
+      {why.otherwise.length > 0 && (
+        <Box mt="8px">
+          <chakra.strong fontWeight="600">In other situations</chakra.strong>
+          {why.otherwise.map((one) => (
+            <chakra.em key={one} display="block" pl="10px">
+              {one}
+            </chakra.em>
+          ))}
+        </Box>
+      )}
+      {why.changedBy && (
+        <chakra.p mt="8px">
+          <chakra.strong fontWeight="600">Who can change it:</chakra.strong> {why.changedBy}
+        </chakra.p>
+      )}
+      {why.changedBy && (
+        <chakra.p mt="4px" color="ink2">
+          Pupils read: “{why.forPupils}”
+        </chakra.p>
+      )}
+      {reason && (
+        <chakra.p mt="8px" color="ink2">
+          {why.reason}
+        </chakra.p>
+      )}
     </Box>
   )
 }

@@ -1763,10 +1763,10 @@ export interface components {
             chain: components["schemas"]["Link"][];
             changedBy: string;
             forPupils: string;
+            next: string;
             otherwise: string[];
             reason: string;
             rule: string;
-            then: string;
             title: string;
             until: string;
             value: string;

@@ -40,7 +40,7 @@ public class RuleWords {
      * A whole explanation.
      *
      * @param until when it changes by itself, as "10:05 on Monday 14 September"; empty if it does not
-     * @param then what it changes to; empty if it does not
+     * @param next what it changes to; empty if it does not
      * @param otherwise what would count in another situation: "while a visitor is present: closed (Charter, binding)"
      * @param changedBy who could change it
      * @param forPupils how a pupil is told
@@ -52,7 +52,7 @@ public class RuleWords {
             String valueWords,
             List<Link> chain,
             String until,
-            String then,
+            String next,
             List<String> otherwise,
             String changedBy,
             String forPupils,

@@ -90,7 +90,7 @@ class RulesOverHttpTest {
                 .isEqualTo("open");
         JsonNode today =
                 why(maren, "class:harbour-law-9", "chat.private", visited).json();
-        assertThat(today.get("then").asString()).isEqualTo("closed");
+        assertThat(today.get("next").asString()).isEqualTo("closed");
         assertThat(today.get("until").asString()).isEqualTo("00:00 on Tuesday 15 September");
         long tomorrow = java.time.Instant.parse("2026-09-15T10:00:00Z").toEpochMilli();
         assertThat(why(maren, "class:harbour-law-9", "chat.private", visited + "&at=" + tomorrow)

@@ -1,0 +1,175 @@
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link, useParams } from 'react-router'
+import type { Me, Rules } from '../../shared/api/types'
+import { Button } from '../../shared/ui/Button'
+import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { Page } from '../../shared/ui/Page'
+import { askConsequences, readRules, rulesKey } from './api'
+import { counts, filtered, NO_FILTER, type Filter } from './filter'
+import { Chapters } from './parts/Chapters'
+import { ConsequencesView } from './parts/ConsequencesView'
+import { DraftPanel } from './parts/DraftPanel'
+import { Editor } from './parts/Editor'
+import { Glance } from './parts/Glance'
+import { History } from './parts/History'
+import { PlaceHead } from './parts/PlaceHead'
+import { RulesTable, type Chosen } from './parts/RulesTable'
+
+type View = 'rules' | 'consequences' | 'history'
+
+/** The rules of one place: the charter, a year group, a class, a lesson, or a ready-made set. */
+export default function RulesScreen() {
+  const { place = 'school' } = useParams()
+  return <Page title={place === 'school' ? 'Charter' : 'Rules'}>{(me) => <OfPlace key={place} place={place} me={me} />}</Page>
+}
+
+function OfPlace({ place, me }: { place: string; me: Me }) {
+  const [on, setOn] = useState('')
+  const { data, error } = useQuery({ queryKey: rulesKey(place, on), queryFn: () => readRules(place, on) })
+  if (error) return <ProblemNote problem={error} />
+  if (!data) return <LoadingNote what="the rules" />
+  return <Document rules={data} me={me} on={on} onDay={setOn} />
+}
+
+interface DocumentProps {
+  rules: Rules
+  me: Me
+  on: string
+  onDay: (day: string) => void
+}
+
+function Document({ rules, me, on, onDay }: DocumentProps) {
+  const [filter, setFilter] = useState<Filter>(() => ({
+    ...NO_FILTER,
+    only: rules.place !== 'school' && counts(rules).here > 0 ? 'here' : '',
+  }))
+  const [chosen, setChosen] = useState<Chosen | null>(null)
+  const [view, setView] = useState<View>('rules')
+  const [from, setFrom] = useState('')
+  const [said, setSaid] = useState('')
+  const shown = filtered(rules, filter)
+  const hasDraft = rules.draft.length > 0
+  const report = useQuery({
+    queryKey: ['consequences', rules.place, from, rules.draft],
+    queryFn: () => askConsequences(rules.place, from),
+    enabled: hasDraft && view === 'consequences',
+  })
+  const look = view === 'consequences' && !hasDraft ? 'rules' : view
+  return (
+    <Grid templateColumns={{ base: '1fr', lg: '1fr 300px', xl: '196px 1fr 312px' }}>
+      <Box gridColumn={{ lg: '1 / -1', xl: 'auto' }}>
+        <Chapters rules={rules} shown={shown} filter={filter} onFilter={setFilter} />
+      </Box>
+      <Box px={{ base: '12px', xl: '0' }} py="16px" minW="0">
+        {look === 'rules' && (
+          <>
+            <Head rules={rules} on={on} onDay={onDay} said={said} />
+            <PlaceHead rules={rules} />
+            {shown.length === 0 && (
+              <EmptyNote>
+                No rule fits. <Button onClick={() => setFilter(NO_FILTER)}>Show all</Button>
+              </EmptyNote>
+            )}
+            <RulesTable chapters={shown} role={filter.role} chosen={chosen} onChoose={setChosen} />
+          </>
+        )}
+        {look === 'history' && (
+          <History
+            place={rules.place}
+            onDay={(day) => {
+              onDay(day)
+              setView('rules')
+            }}
+          />
+        )}
+        {look === 'consequences' && report.error && <ProblemNote problem={report.error} />}
+        {look === 'consequences' &&
+          (report.data ? (
+            <ConsequencesView report={report.data} place={rules.place} from={from} />
+          ) : (
+            !report.error && <LoadingNote what="the consequences" />
+          ))}
+      </Box>
+      <Box as="aside" aria-label="Draft and why" px="14px" py="16px" minW="0">
+        <Box position={{ lg: 'sticky' }} top="12px" maxH={{ lg: 'calc(100vh - 24px)' }} overflowY={{ lg: 'auto' }} tabIndex={0}>
+          {hasDraft && (
+            <DraftPanel
+              rules={rules}
+              from={from}
+              onFrom={setFrom}
+              open={look === 'consequences'}
+              onOpen={(open) => setView(open ? 'consequences' : 'rules')}
+              onApplied={(words) => {
+                setSaid(words)
+                setView('rules')
+                setChosen(null)
+              }}
+            />
+          )}
+          {look !== 'rules' && (
+            <Button mb="10px" onClick={() => setView('rules')}>
+              Back to the rules
+            </Button>
+          )}
+          {chosen && look === 'rules' ? (
+            <Editor
+              key={chosen.rule.key + chosen.cell.role + chosen.when + chosen.cell.value}
+              place={rules.place}
+              chosen={chosen}
+              editable={rules.editable}
+              onDone={() => setChosen(null)}
+            />
+          ) : rules.place === 'school' ? (
+            <Glance lead={me.position === 'LEAD'} editable={rules.editable && !hasDraft} onHistory={() => setView('history')} />
+          ) : (
+            <Flex direction="column" align="flex-start" gap="4px" css={{ '& a': { textDecoration: 'underline' } }}>
+              <chakra.p color="ink2">Choose a value to see why it is so{rules.editable && ', or to change it'}.</chakra.p>
+              <Link to="/charter">The charter</Link>
+              <Link to={`/try?place=${rules.place}`}>Try a situation</Link>
+              <Link to="/sets">Ready-made sets</Link>
+              <Button look="quiet" onClick={() => setView('history')}>
+                History, and the rules of a day
+              </Button>
+            </Flex>
+          )}
+        </Box>
+      </Box>
+    </Grid>
+  )
+}
+
+function Head({ rules, on, onDay, said }: { rules: Rules; on: string; onDay: (day: string) => void; said: string }) {
+  return (
+    <Box mb="12px">
+      <chakra.h1 fontSize="27px">{rules.place.startsWith('set:') ? `Set: ${rules.title}` : rules.title}</chakra.h1>
+      {on ? (
+        <chakra.p bg="markSoft" px="10px" py="4px">
+          The rules as of {on}. <Button onClick={() => onDay('')}>Back to today</Button>
+        </chakra.p>
+      ) : (
+        <chakra.p color="ink2" maxW="640px">
+          {ABOUT[rules.place.split(':')[0] ?? '']}
+          {rules.editable
+            ? ' Choose a value to change it: it goes into a draft, and you see what it changes before it counts.'
+            : ' Choose a value to see why it is so.'}
+        </chakra.p>
+      )}
+      {said && (
+        <chakra.p role="status" bg="verdict.inSoft" borderLeft="4px solid" borderColor="verdict.in" px="10px" py="4px" mt="6px">
+          ✓ {said}
+        </chakra.p>
+      )}
+    </Box>
+  )
+}
+
+const ABOUT: Record<string, string> = {
+  school:
+    'What holds in every lesson of the school. Year groups, classes and lessons refine it, but never loosen what is binding.',
+  year: 'What this year group refines of the charter, for all its classes.',
+  class: 'What this class refines of the charter and its year group: bold is set here, a sill says bound above.',
+  lesson: 'What this one lesson refines of the rules of its class.',
+  set: 'What a class takes over with this set. A change is carried to every class that uses it.',
+}

@@ -1,0 +1,94 @@
+import { chakra, Flex } from '@chakra-ui/react'
+import { Button } from '../../../shared/ui/Button'
+import { Select, TextInput } from '../../../shared/ui/Fields'
+
+const FACTS = [
+  { text: 'visitor-present', words: 'a visitor is present' },
+  { text: 'not visitor-present', words: 'no visitor is present' },
+  { text: 'recording', words: 'recording' },
+  { text: 'not recording', words: 'not recording' },
+  { text: 'in-groups', words: 'in groups' },
+  { text: 'not adult-present', words: 'no adult is present' },
+  { text: 'school-account', words: 'with a school account' },
+  { text: 'not school-account', words: 'without a school account' },
+]
+
+const NUMBERS = [
+  { kind: 'first-minutes', words: 'in the first … minutes', usual: '10' },
+  { kind: 'last-minutes', words: 'in the last … minutes', usual: '5' },
+  { kind: 'years', words: 'for year groups …', usual: '7' },
+  { kind: 'at-least', words: 'with … or more present', usual: '25' },
+  { kind: 'at-most', words: 'with … or fewer present', usual: '5' },
+]
+
+/** The parts of a condition as they are written, and back. */
+export const partsOf = (when: string) => (when === '' ? [] : when.split(' & '))
+
+interface ConditionFieldProps {
+  when: string
+  onChange: (when: string) => void
+}
+
+/** When a setting counts: always, or while all of some circumstances hold. */
+export function ConditionField({ when, onChange }: ConditionFieldProps) {
+  const parts = partsOf(when)
+  const write = (next: string[]) => onChange(next.join(' & '))
+  return (
+    <chakra.fieldset mb="8px">
+      <chakra.legend fontWeight="600">Counts</chakra.legend>
+      {parts.length === 0 && <chakra.span color="ink2">always</chakra.span>}
+      {parts.map((part, place) => {
+        const numbered = NUMBERS.find((one) => part.startsWith(one.kind + ' '))
+        const words = numbered?.words ?? FACTS.find((one) => one.text === part)?.words ?? part
+        const [before, after] = words.split('…')
+        return (
+          <Flex key={place} align="center" gap="5px" mb="3px">
+            <chakra.em>
+              {place > 0 ? 'and ' : numbered ? '' : part.includes('account') ? '' : 'while '}
+              {before}
+            </chakra.em>
+            {numbered && (
+              <TextInput
+                aria-label={words}
+                value={part.slice(numbered.kind.length + 1)}
+                onChange={(event) => write(parts.map((one, n) => (n === place ? `${numbered.kind} ${event.target.value}` : one)))}
+                w="58px"
+                py="1px"
+              />
+            )}
+            {after && <chakra.em>{after}</chakra.em>}
+            <Button
+              size="small"
+              look="quiet"
+              aria-label={`Without “${words}”`}
+              onClick={() => write(parts.filter((_, n) => n !== place))}
+            >
+              remove
+            </Button>
+          </Flex>
+        )
+      })}
+      {parts.length < 5 && (
+        <Select
+          aria-label="Only under a condition"
+          value=""
+          py="2px"
+          mt="2px"
+          onChange={(event) => write([...parts, event.target.value])}
+        >
+          <option value="">{parts.length === 0 ? 'Only under a condition…' : 'And also…'}</option>
+          {FACTS.filter((one) => !parts.includes(one.text)).map((one) => (
+            <option key={one.text} value={one.text}>
+              {one.words}
+            </option>
+          ))}
+          {NUMBERS.map((one) => (
+            <option key={one.kind} value={`${one.kind} ${one.usual}`}>
+              {one.words}
+            </option>
+          ))}
+        </Select>
+      )}
+    </chakra.fieldset>
+  )
+}

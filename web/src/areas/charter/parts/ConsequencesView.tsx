@@ -1,0 +1,195 @@
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { useQuery } from '@tanstack/react-query'
+import { useState, type ReactNode } from 'react'
+import { get } from '../../../shared/api/http'
+import type { Report, RuleCase, Shift, TwoWhys } from '../../../shared/api/types'
+import { Button } from '../../../shared/ui/Button'
+import { EmptyNote, LoadingNote, ProblemNote } from '../../../shared/ui/Notes'
+import { Shutter } from '../../../shared/ui/Shutter'
+import { WhyChain } from '../../../shared/ui/Why'
+
+interface Case {
+  shift: Shift
+  one: RuleCase
+}
+
+/** All that a draft changes: values, with the classes and lessons; what is overruled; and any single case with its why. */
+export function ConsequencesView({ report, place, from }: { report: Report; place: string; from: string }) {
+  const [chosen, setChosen] = useState<Case | null>(null)
+  const nothing = report.shifts.length + report.overruled.length + report.freed.length === 0
+  return (
+    <Box>
+      <chakra.h1 fontSize="27px">What changes {report.from === 'now' ? 'now' : `from ${report.from}`}</chakra.h1>
+      <chakra.p color="ink2" mb="10px" maxW="640px">
+        Lessons are judged as they are planned: with the visitors invited, recorded or in groups where that is planned. Choose a
+        case to see why it changes.
+      </chakra.p>
+      {nothing && (
+        <EmptyNote>
+          Nothing changes for any class or planned lesson: what the draft says held already, or holds nowhere.
+        </EmptyNote>
+      )}
+      {report.shifts.map((shift) => (
+        <ShiftSection
+          key={shift.rule + shift.role + shift.before + shift.after}
+          shift={shift}
+          chosen={chosen?.shift === shift ? chosen.one : null}
+          onChoose={(one) => setChosen({ shift, one })}
+        >
+          {chosen?.shift === shift && (
+            <SingleCase key={chosen.one.place + chosen.one.at} chosen={chosen} place={place} from={from} />
+          )}
+        </ShiftSection>
+      ))}
+      <Held title="Gets overruled" lines={report.overruled} />
+      <Held title="Counts again" lines={report.freed} />
+      <Findings title="Findings that appear" lines={report.appearing} />
+      <Findings title="Findings that go" lines={report.vanishing} />
+    </Box>
+  )
+}
+
+interface ShiftSectionProps {
+  shift: Shift
+  chosen: RuleCase | null
+  onChoose: (one: RuleCase) => void
+  children: ReactNode
+}
+
+function ShiftSection({ shift, chosen, onChoose, children }: ShiftSectionProps) {
+  const rights = ['open', 'on-request', 'closed']
+  return (
+    <chakra.section bg="sheet" borderTop="1.5px solid" borderColor="ink" px="14px" py="8px" mb="12px" aria-label={shift.title}>
+      <Flex align="baseline" gap="8px" wrap="wrap">
+        <chakra.h2 fontSize="17px">
+          {shift.title}, {shift.roleWords}
+        </chakra.h2>
+        <span>
+          {rights.includes(shift.before) && <Shutter value={shift.before} />} <s>{shift.beforeWords}</s> becomes{' '}
+          {rights.includes(shift.after) && <Shutter value={shift.after} />} <strong>{shift.afterWords}</strong>
+          {shift.stricter && <chakra.span color="ink2"> (stricter)</chakra.span>}
+        </span>
+      </Flex>
+      <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="18px">
+        <Box>
+          <chakra.h3 fontSize="13px" color="ink2">
+            {shift.classes.length} {shift.classes.length === 1 ? 'class' : 'classes'} where it can come about
+          </chakra.h3>
+          <Cases cases={shift.classes} chosen={chosen} onChoose={onChoose} />
+        </Box>
+        <Box>
+          <chakra.h3 fontSize="13px" color="ink2">
+            {shift.lessonCount} planned {shift.lessonCount === 1 ? 'lesson' : 'lessons'} where it will
+          </chakra.h3>
+          <Cases cases={shift.lessons} chosen={chosen} onChoose={onChoose} />
+          {shift.lessonCount > shift.lessons.length && (
+            <chakra.p color="ink2">and {shift.lessonCount - shift.lessons.length} later ones</chakra.p>
+          )}
+        </Box>
+      </Grid>
+      {children}
+    </chakra.section>
+  )
+}
+
+const FIRST = 6
+
+function Cases({ cases, chosen, onChoose }: { cases: RuleCase[]; chosen: RuleCase | null; onChoose: (one: RuleCase) => void }) {
+  const [all, setAll] = useState(false)
+  return (
+    <chakra.ul listStyleType="none">
+      {(all ? cases : cases.slice(0, FIRST)).map((one) => (
+        <li key={one.place}>
+          <chakra.button
+            type="button"
+            cursor="pointer"
+            textAlign="left"
+            w="100%"
+            px="4px"
+            py="1px"
+            bg={chosen === one ? 'markSoft' : undefined}
+            aria-pressed={chosen === one}
+            onClick={() => onChoose(one)}
+            _hover={{ bg: 'markSoft' }}
+          >
+            {one.title}
+            {one.when && `, ${one.when}`}
+            {one.situation && <chakra.em color="ink2"> {one.situation}</chakra.em>}
+          </chakra.button>
+        </li>
+      ))}
+      {cases.length > FIRST && !all && (
+        <Button size="small" mt="3px" onClick={() => setAll(true)}>
+          Show all {cases.length}
+        </Button>
+      )}
+    </chakra.ul>
+  )
+}
+
+/** Before and after, side by side. */
+function SingleCase({ chosen: { shift, one }, place, from }: { chosen: Case; place: string; from: string }) {
+  const path =
+    `/api/rules/${place}/draft/why?rule=${shift.rule}&role=${shift.role}&of=${encodeURIComponent(one.place)}` +
+    `&from=${from}&facts=${one.facts.join(',')}&present=${one.present}&at=${one.at}`
+  const { data, error } = useQuery({ queryKey: ['why', path], queryFn: () => get<TwoWhys>(path) })
+  return (
+    <Box borderTop="1px solid" borderColor="line" mt="8px" pt="8px" role="region" aria-label={`Why, in ${one.title}`}>
+      <chakra.h3 fontSize="15px" mb="4px">
+        {one.title}
+        {one.when && `, ${one.when}`}
+        {one.situation && `, ${one.situation}`}
+      </chakra.h3>
+      {error && <ProblemNote problem={error} />}
+      {!data && !error && <LoadingNote what="the reasons" />}
+      {data && (
+        <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="18px">
+          <Box>
+            <chakra.h4 color="ink2">As it is</chakra.h4>
+            <WhyChain why={data.before} reason={false} />
+          </Box>
+          <Box>
+            <chakra.h4 color="ink2">With the draft</chakra.h4>
+            <WhyChain why={data.after} reason={false} />
+          </Box>
+        </Grid>
+      )}
+    </Box>
+  )
+}
+
+function Held({ title, lines }: { title: string; lines: Report['overruled'] }) {
+  if (lines.length === 0) return null
+  return (
+    <chakra.section mb="12px" aria-label={title}>
+      <chakra.h2 fontSize="17px">{title}</chakra.h2>
+      {lines.map((one) => (
+        <Box key={one.place + one.says + one.by} bg="sheet" borderTop="1px solid" borderColor="line" px="14px" py="4px">
+          <strong>{one.title}</strong>: {one.says}
+          <chakra.span display="block" color="ink2" fontSize="12.5px">
+            held by {one.by}
+          </chakra.span>
+        </Box>
+      ))}
+    </chakra.section>
+  )
+}
+
+export function Findings({ title, lines }: { title: string; lines: Report['appearing'] }) {
+  if (lines.length === 0) return null
+  return (
+    <chakra.section mb="12px" aria-label={title}>
+      <chakra.h2 fontSize="17px">{title}</chakra.h2>
+      {lines.map((one) => (
+        <Box key={one.kind + one.causes.join()} bg="sheet" borderTop="1px solid" borderColor="line" px="14px" py="4px">
+          <strong>{one.title}</strong>
+          {one.causes.map((cause) => (
+            <chakra.span key={cause} display="block" color="ink2" fontSize="12.5px">
+              {cause}
+            </chakra.span>
+          ))}
+        </Box>
+      ))}
+    </chakra.section>
+  )
+}

@@ -1,0 +1,152 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import type { DraftLine, Rules } from '../../../shared/api/types'
+import { Button } from '../../../shared/ui/Button'
+import { TextInput } from '../../../shared/ui/Fields'
+import { LoadingNote, ProblemNote } from '../../../shared/ui/Notes'
+import { addToDraft, askConsequences, discard, keep, putInForce, takeOut } from '../api'
+
+interface DraftPanelProps {
+  rules: Rules
+  from: string
+  onFrom: (from: string) => void
+  open: boolean
+  onOpen: (open: boolean) => void
+  onApplied: (said: string) => void
+}
+
+/** What the draft would change, in numbers; the changes in it; and putting it in force. */
+export function DraftPanel({ rules, from, onFrom, open, onOpen, onApplied }: DraftPanelProps) {
+  const cache = useQueryClient()
+  const [sure, setSure] = useState(false)
+  const report = useQuery({
+    queryKey: ['consequences', rules.place, from, rules.draft],
+    queryFn: () => askConsequences(rules.place, from),
+  })
+  const done = { onSuccess: (next: Rules) => keep(cache, next) }
+  const apply = useMutation({
+    mutationFn: () => putInForce(rules.place, from),
+    onSuccess: (next) => {
+      const count = rules.draft.length === 1 ? '1 change counts' : `${rules.draft.length} changes count`
+      onApplied(`${count} ${from ? `from ${from}` : 'from now on'}.`)
+      keep(cache, next)
+      void cache.invalidateQueries({ queryKey: ['history'] })
+    },
+    onError: () => void cache.invalidateQueries({ queryKey: ['rules', rules.place] }),
+  })
+  const drop = useMutation({ mutationFn: () => discard(rules.place), ...done })
+  return (
+    <Box as="section" aria-label="Draft" borderLeft="4px solid" borderColor="mark" bg="sheet" px="12px" py="10px" mb="14px">
+      <chakra.h2 fontSize="17px">
+        If the draft counts{' '}
+        <chakra.label fontWeight="400" fontSize="13px" display="inline-flex" alignItems="center" gap="5px">
+          from
+          <TextInput
+            type="date"
+            aria-label="First day"
+            value={from}
+            onChange={(event) => onFrom(event.target.value)}
+            w="136px"
+            py="1px"
+          />
+          {from === '' && 'now'}
+        </chakra.label>
+      </chakra.h2>
+      {report.error && <ProblemNote problem={report.error} compact />}
+      {report.isPending && <LoadingNote what="the consequences" />}
+      {report.data && (
+        <Box my="6px" aria-live="polite">
+          <Number count={report.data.classes} one="class changes" many="classes change" />
+          <Number count={report.data.lessons} one="planned lesson changes" many="planned lessons change" />
+          <Number count={report.data.overruled.length} one="setting gets overruled" many="settings get overruled" />
+          {report.data.freed.length > 0 && (
+            <Number count={report.data.freed.length} one="setting counts again" many="settings count again" />
+          )}
+          <Number count={report.data.appearing.length} one="finding appears" many="findings appear" quiet />
+          {report.data.vanishing.length > 0 && (
+            <Number count={report.data.vanishing.length} one="finding goes" many="findings go" />
+          )}
+        </Box>
+      )}
+      <ProblemNote problem={apply.error ?? drop.error} compact />
+      <Flex gap="6px" wrap="wrap" mb="8px">
+        <Button look="main" disabled={!report.data || apply.isPending} onClick={() => apply.mutate()}>
+          Put in force
+        </Button>
+        <Button aria-pressed={open} onClick={() => onOpen(!open)}>
+          {open ? 'Back to the rules' : 'See all that changes'}
+        </Button>
+        {sure ? (
+          <Button look="stop" onClick={() => drop.mutate()}>
+            Throw {rules.draft.length === 1 ? 'it' : `all ${rules.draft.length}`} away
+          </Button>
+        ) : (
+          <Button onClick={() => setSure(true)}>Discard</Button>
+        )}
+      </Flex>
+      <chakra.ul listStyleType="none" aria-label="Changes in the draft">
+        {rules.draft.map((line) => (
+          <DraftItem key={line.rule + line.role + line.when} place={rules.place} line={line} />
+        ))}
+      </chakra.ul>
+    </Box>
+  )
+}
+
+function Number({ count, one, many, quiet }: { count: number; one: string; many: string; quiet?: boolean }) {
+  if (quiet && count === 0) return null
+  return (
+    <Flex align="baseline" gap="8px">
+      <chakra.span fontFamily="heading" fontWeight="700" fontSize="26px" lineHeight="1.15" minW="44px" textAlign="right">
+        {count}
+      </chakra.span>
+      {count === 1 ? one : many}
+    </Flex>
+  )
+}
+
+function DraftItem({ place, line }: { place: string; line: DraftLine }) {
+  const cache = useQueryClient()
+  const done = { onSuccess: (next: Rules) => keep(cache, next) }
+  const out = useMutation({ mutationFn: () => takeOut(place, line), ...done })
+  const keepMine = useMutation({
+    mutationFn: () =>
+      addToDraft(place, {
+        rule: line.rule,
+        role: line.role,
+        when: line.when,
+        value: line.value === '' ? null : line.value,
+        binding: line.binding,
+        note: line.note,
+        until: line.until,
+      }),
+    ...done,
+  })
+  return (
+    <chakra.li borderTop="1px solid" borderColor="line" py="4px">
+      <Flex justify="space-between" gap="8px">
+        <span>
+          {line.title}, {line.roleWords}
+          {line.whenWords && <em>, {line.whenWords}</em>}: <s>{line.before}</s> <strong>{line.after}</strong>
+          {line.until && `, until ${line.until}`}
+        </span>
+        <Button look="quiet" size="small" aria-label={`Take “${line.title}” out of the draft`} onClick={() => out.mutate()}>
+          remove
+        </Button>
+      </Flex>
+      {line.overtaken && (
+        <Box role="alert" bg="verdict.awaySoft" px="8px" py="4px" mt="2px">
+          {line.overtaken}.{' '}
+          <Button size="small" onClick={() => keepMine.mutate()}>
+            Keep mine
+          </Button>{' '}
+          <Button size="small" onClick={() => out.mutate()}>
+            Leave theirs
+          </Button>
+        </Box>
+      )}
+      <ProblemNote problem={out.error ?? keepMine.error} compact />
+    </chakra.li>
+  )
+}

@@ -1,0 +1,171 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { get, put, remove } from '../../../shared/api/http'
+import type { LessonPlan, ReadySet, Report, Rules } from '../../../shared/api/types'
+import { Button } from '../../../shared/ui/Button'
+import { Select, TextInput } from '../../../shared/ui/Fields'
+import { ProblemNote } from '../../../shared/ui/Notes'
+
+/** What belongs to a class or a lesson besides its rules: the sets it uses, and what is planned. */
+export function PlaceHead({ rules }: { rules: Rules }) {
+  const id = rules.place.slice(rules.place.indexOf(':') + 1)
+  if (rules.place.startsWith('class:')) return <SetsOfClass id={id} rules={rules} />
+  if (rules.place.startsWith('lesson:')) return <PlanOfLesson id={id} />
+  return null
+}
+
+function SetsOfClass({ id, rules }: { id: string; rules: Rules }) {
+  const cache = useQueryClient()
+  const [wanted, setWanted] = useState('')
+  const sets = useQuery({ queryKey: ['sets'], queryFn: () => get<ReadySet[]>('/api/sets') })
+  const preview = useQuery({
+    queryKey: ['set-preview', id, wanted],
+    queryFn: () => get<Report>(`/api/classes/${id}/sets/${wanted}/consequences`),
+    enabled: wanted !== '',
+  })
+  const change = useMutation({
+    mutationFn: ({ set, use }: { set: string; use: boolean }) =>
+      use ? put(`/api/classes/${id}/sets/${set}`) : remove(`/api/classes/${id}/sets/${set}`),
+    onSuccess: () => {
+      setWanted('')
+      void cache.invalidateQueries({ queryKey: ['rules'] })
+      void cache.invalidateQueries({ queryKey: ['sets'] })
+    },
+  })
+  const unused = sets.data?.filter((one) => rules.sets.every((used) => used.id !== one.id)) ?? []
+  return (
+    <Box mb="12px">
+      <Flex gap="10px" align="center" wrap="wrap">
+        <strong>Ready-made sets:</strong>
+        {rules.sets.length === 0 && <chakra.span color="ink2">none in use</chakra.span>}
+        {rules.sets.map((one) => (
+          <chakra.span key={one.id} border="1px solid" borderColor="lineStrong" px="8px" bg="sheet">
+            {one.name}{' '}
+            {rules.editable && (
+              <Button
+                look="quiet"
+                size="small"
+                aria-label={`Stop using ${one.name}`}
+                onClick={() => change.mutate({ set: one.id, use: false })}
+              >
+                stop using
+              </Button>
+            )}
+          </chakra.span>
+        ))}
+        {rules.editable && unused.length > 0 && (
+          <Select aria-label="Use a set" w="190px" py="2px" value={wanted} onChange={(event) => setWanted(event.target.value)}>
+            <option value="">Use a set…</option>
+            {unused.map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.name}
+              </option>
+            ))}
+          </Select>
+        )}
+      </Flex>
+      <ProblemNote problem={change.error ?? preview.error} compact />
+      {wanted !== '' && preview.data && (
+        <Box bg="markSoft" px="12px" py="8px" mt="6px">
+          {preview.data.shifts.length === 0
+            ? 'Nothing would change: the class says the same or stricter already.'
+            : `${preview.data.lessons} planned lessons would change:`}
+          {preview.data.shifts.map((one) => (
+            <div key={one.rule + one.role + one.after}>
+              {one.title}, {one.roleWords}: <s>{one.beforeWords}</s> <strong>{one.afterWords}</strong>
+            </div>
+          ))}
+          <Flex gap="6px" mt="6px">
+            <Button look="main" onClick={() => change.mutate({ set: wanted, use: true })}>
+              Use it from now on
+            </Button>
+            <Button onClick={() => setWanted('')}>Leave it</Button>
+          </Flex>
+        </Box>
+      )}
+    </Box>
+  )
+}
+
+function PlanOfLesson({ id }: { id: string }) {
+  const cache = useQueryClient()
+  const key = ['lesson-plan', id]
+  const path = `/api/lessons/${id}/plan`
+  const { data, error } = useQuery({ queryKey: key, queryFn: () => get<LessonPlan>(path) })
+  const [name, setName] = useState('')
+  const change = useMutation({
+    mutationFn: (plan: Pick<LessonPlan, 'visitors' | 'recording' | 'groups'>) => put<LessonPlan>(path, plan),
+    onSuccess: (plan) => {
+      cache.setQueryData(key, plan)
+      setName('')
+      void cache.invalidateQueries({ queryKey: ['rules'] })
+    },
+  })
+  if (error) return <ProblemNote problem={error} />
+  if (!data) return null
+  return (
+    <Box bg="sheet" border="1px solid" borderColor="line" px="14px" py="8px" mb="12px">
+      <chakra.h2 fontSize="15px">
+        Planned for this lesson of <Link to={`/classes/${data.ofClass}`}>{data.title}</Link>
+      </chakra.h2>
+      <Flex gap="18px" wrap="wrap" align="center">
+        {(['recording', 'groups'] as const).map((one) => (
+          <label key={one}>
+            <input
+              type="checkbox"
+              checked={data[one]}
+              disabled={!data.editable}
+              onChange={() => change.mutate({ ...data, [one]: !data[one] })}
+            />{' '}
+            {one === 'recording' ? 'It is recorded' : 'Work in groups'}
+          </label>
+        ))}
+        <span>
+          Visitors: {data.visitors.length === 0 && <chakra.span color="ink2">none</chakra.span>}
+          {data.visitors.map((one) => (
+            <chakra.span key={one} mr="8px">
+              {one}{' '}
+              {data.editable && (
+                <Button
+                  look="quiet"
+                  size="small"
+                  aria-label={`Do not invite ${one}`}
+                  onClick={() => change.mutate({ ...data, visitors: data.visitors.filter((other) => other !== one) })}
+                >
+                  remove
+                </Button>
+              )}
+            </chakra.span>
+          ))}
+        </span>
+        {data.editable && (
+          <chakra.form
+            display="flex"
+            gap="6px"
+            onSubmit={(event) => {
+              event.preventDefault()
+              if (name.trim()) change.mutate({ ...data, visitors: [...data.visitors, name.trim()] })
+            }}
+          >
+            <TextInput
+              aria-label="Name of a visitor"
+              placeholder="Name of a visitor"
+              w="180px"
+              py="2px"
+              maxLength={80}
+              value={name}
+              onChange={(event) => setName(event.target.value)}
+            />
+            <Button type="submit">Invite</Button>
+          </chakra.form>
+        )}
+      </Flex>
+      <chakra.p fontSize="12.5px" color="ink2">
+        A visitor comes by the link and word of the class, knocks under this name, and waits until an adult opens.
+      </chakra.p>
+      <ProblemNote problem={change.error} compact />
+    </Box>
+  )
+}

@@ -1,0 +1,204 @@
+import { chakra } from '@chakra-ui/react'
+import type { Role, RuleCell, RuleLine, Rules } from '../../../shared/api/types'
+import { Shutter } from '../../../shared/ui/Shutter'
+import { ROLES, roleName } from '../roles'
+
+/** The value somebody looks at. `when` is empty for what always counts. */
+export interface Chosen {
+  rule: RuleLine
+  cell: RuleCell
+  when: string
+  whenWords: string
+}
+
+interface RulesTableProps {
+  chapters: Rules['chapters']
+  role: Role | ''
+  chosen: Chosen | null
+  onChoose: (chosen: Chosen) => void
+}
+
+/** Rules as a document: what each is about and why, and what it is for each role. */
+export function RulesTable({ chapters, role, chosen, onChoose }: RulesTableProps) {
+  const roles = role === '' ? ROLES : ROLES.filter((one) => one.role === role)
+  return chapters.map((chapter) => (
+    <chakra.section key={chapter.area} id={chapter.area} mb="22px" aria-label={chapter.title} scrollMarginTop="12px">
+      <chakra.table
+        w="100%"
+        tableLayout="fixed"
+        bg="sheet"
+        css={{ '& td, & th': { padding: '5px 4px', verticalAlign: 'top' }, '& th': { textAlign: 'left' } }}
+      >
+        <chakra.thead>
+          <chakra.tr borderBottom="1.5px solid" borderColor="ink">
+            <chakra.th css={{ paddingLeft: '14px !important' }}>
+              <chakra.h2 fontSize="19px">{chapter.title}</chakra.h2>
+              <chakra.span fontWeight="400" fontSize="12.5px" color="ink2">
+                {chapter.about}
+              </chakra.span>
+            </chakra.th>
+            {roles.map((one) => (
+              <chakra.th
+                key={one.role}
+                scope="col"
+                w="62px"
+                fontWeight="500"
+                fontSize="11.5px"
+                lineHeight="1.2"
+                color="ink2"
+                css={{ verticalAlign: 'bottom !important', textAlign: 'center !important' }}
+              >
+                {one.name}
+              </chakra.th>
+            ))}
+          </chakra.tr>
+        </chakra.thead>
+        <tbody>
+          {chapter.rules.map((rule) => (
+            <Lines key={rule.key} rule={rule} roles={roles.map((one) => one.role)} chosen={chosen} onChoose={onChoose} />
+          ))}
+        </tbody>
+      </chakra.table>
+    </chakra.section>
+  ))
+}
+
+interface LinesProps {
+  rule: RuleLine
+  roles: Role[]
+  chosen: Chosen | null
+  onChoose: (chosen: Chosen) => void
+}
+
+/** A rule, and under it what is different under conditions. */
+function Lines({ rule, roles, chosen, onChoose }: LinesProps) {
+  const always = { rule, when: '', whenWords: '', cells: rule.cells }
+  const rows = [always, ...rule.conditions.map((one) => ({ rule, when: one.when, whenWords: one.words, cells: one.cells }))]
+  return rows.map((row, place) => {
+    const last = place === rows.length - 1
+    const binds = rows.some((one) => one.cells.some((cell) => cell.binding))
+    const drafted = row.cells.some((cell) => cell.drafted)
+    return (
+      <chakra.tr
+        key={row.when}
+        bg={drafted ? 'markSoft' : undefined}
+        borderBottom={last ? (binds ? '3px double' : '1px solid') : undefined}
+        borderColor={binds ? 'ink' : 'line'}
+      >
+        <chakra.th scope="row" fontWeight="400" css={{ paddingLeft: '14px !important' }}>
+          {row.when === '' ? <About rule={rule} /> : <chakra.em pl="18px">{row.whenWords}</chakra.em>}
+          {drafted && <Tag>draft</Tag>}
+        </chakra.th>
+        {rule.wholeLesson ? (
+          <chakra.td colSpan={roles.length} css={{ textAlign: 'center' }}>
+            {row.cells.map((cell) => (
+              <Cell key={cell.role} {...row} cell={cell} chosen={chosen} onChoose={onChoose} />
+            ))}
+          </chakra.td>
+        ) : (
+          roles.map((role) => {
+            const cell = row.cells.find((one) => one.role === role)
+            return (
+              <chakra.td key={role} css={{ textAlign: 'center' }}>
+                {cell ? (
+                  <Cell {...row} cell={cell} chosen={chosen} onChoose={onChoose} />
+                ) : (
+                  row.when === '' && <chakra.span color="ink3">–</chakra.span>
+                )}
+              </chakra.td>
+            )
+          })
+        )}
+      </chakra.tr>
+    )
+  })
+}
+
+function About({ rule }: { rule: RuleLine }) {
+  return (
+    <>
+      <chakra.strong fontWeight="640">{rule.title}</chakra.strong>
+      {rule.enforced === '' && (
+        <chakra.span fontSize="11px" color="ink2" ml="6px" px="4px" border="1px dashed" borderColor="lineStrong">
+          not enforced yet
+        </chakra.span>
+      )}
+      <chakra.span display="block" fontSize="12.5px" color="ink2">
+        {rule.meaning}
+      </chakra.span>
+      {rule.overruledIn.length > 0 && (
+        <chakra.span display="block" fontSize="12px" color="verdict.away">
+          Overrules {rule.overruledIn.join(', ')}
+        </chakra.span>
+      )}
+    </>
+  )
+}
+
+function Tag({ children }: { children: string }) {
+  return (
+    <chakra.span ml="6px" px="5px" fontSize="12px" bg="mark" color="onMark" fontStyle="normal">
+      {children}
+    </chakra.span>
+  )
+}
+
+interface CellProps {
+  rule: RuleLine
+  cell: RuleCell
+  when: string
+  whenWords: string
+  chosen: Chosen | null
+  onChoose: (chosen: Chosen) => void
+}
+
+function Cell({ rule, cell, when, whenWords, chosen, onChoose }: CellProps) {
+  const isChosen = chosen?.rule.key === rule.key && chosen.cell.role === cell.role && chosen.when === when
+  const held = cell.binding || cell.bound
+  const below = cell.overruled ? 'overruled' : rule.right ? cell.words : cell.bound ? 'bound' : cell.binding ? 'binding' : ''
+  // What is heard begins with what is seen, word for word, so that both can be said to a computer.
+  const heard = rule.right ? (cell.overruled ? `overruled, ${cell.words}` : cell.words) : `${cell.words} ${below}`.trim()
+  const force = rule.right ? (cell.binding ? ', binding' : cell.bound ? ', bound above' : '') : ''
+  const whose = rule.wholeLesson ? '' : `, ${roleName(cell.role)}`
+  return (
+    <chakra.button
+      type="button"
+      cursor="pointer"
+      px="3px"
+      py="1px"
+      minW="50px"
+      maxW="100%"
+      overflowWrap="anywhere"
+      aria-pressed={isChosen}
+      outline={isChosen ? '2px solid' : undefined}
+      outlineColor="ink"
+      onClick={() => onChoose({ rule, cell, when, whenWords })}
+      aria-label={`${rule.title}${whose}${whenWords && `, ${whenWords}`}: ${heard}${force}`}
+      _hover={{ bg: 'markSoft' }}
+    >
+      {rule.right ? (
+        <Shutter value={cell.value} bound={held} size={16} />
+      ) : (
+        <chakra.span
+          fontFamily={rule.form === 'NUMBER' ? 'mono' : 'body'}
+          fontSize={rule.form === 'NUMBER' ? '13px' : '12.5px'}
+          lineHeight="1.25"
+          borderBottom={held ? '3px double' : 'none'}
+          borderColor="ink"
+        >
+          {cell.words}
+        </chakra.span>
+      )}{' '}
+      <chakra.span
+        display="block"
+        fontSize="11px"
+        lineHeight="1.2"
+        color={cell.own ? 'ink' : 'ink2'}
+        fontWeight={cell.own ? 650 : 400}
+        textDecoration={cell.overruled ? 'line-through' : 'none'}
+      >
+        {below}
+      </chakra.span>
+    </chakra.button>
+  )
+}
