@@ -13,6 +13,8 @@ export function useSchoolTime() {
     day: format({ weekday: 'short', day: 'numeric', month: 'short' }),
     weekday: format({ weekday: 'long' }),
     longDay: format({ weekday: 'long', day: 'numeric', month: 'long' }),
+    /** As 2026-09-14, for date boxes and the server. */
+    isoDay: (instant: string | number) => new Intl.DateTimeFormat('sv-SE', { timeZone: zone }).format(new Date(instant)),
   }
 }
 

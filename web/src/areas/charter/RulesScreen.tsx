@@ -58,11 +58,13 @@ function Document({ rules, me, on, onDay }: DocumentProps) {
   })
   const look = view === 'consequences' && !hasDraft ? 'rules' : view
   return (
-    <Grid templateColumns={{ base: '1fr', lg: '1fr 300px', xl: '196px 1fr 312px' }}>
-      <Box gridColumn={{ lg: '1 / -1', xl: 'auto' }}>
-        <Chapters rules={rules} shown={shown} filter={filter} onFilter={setFilter} />
-      </Box>
-      <Box px={{ base: '12px', xl: '0' }} py="16px" minW="0">
+    <Grid templateColumns={{ base: '1fr', lg: '1fr 300px', xl: look === 'rules' ? '196px 1fr 312px' : '1fr 312px' }}>
+      {look === 'rules' && (
+        <Box gridColumn={{ lg: '1 / -1', xl: 'auto' }}>
+          <Chapters rules={rules} shown={shown} filter={filter} onFilter={setFilter} />
+        </Box>
+      )}
+      <Box px={{ base: '12px', xl: look === 'rules' ? '0' : '24px' }} py="16px" minW="0">
         {look === 'rules' && (
           <>
             <Head rules={rules} on={on} onDay={onDay} said={said} />
@@ -72,7 +74,13 @@ function Document({ rules, me, on, onDay }: DocumentProps) {
                 No rule fits. <Button onClick={() => setFilter(NO_FILTER)}>Show all</Button>
               </EmptyNote>
             )}
-            <RulesTable chapters={shown} role={filter.role} chosen={chosen} onChoose={setChosen} />
+            <RulesTable
+              chapters={shown}
+              role={filter.role}
+              layered={rules.place !== 'school'}
+              chosen={chosen}
+              onChoose={setChosen}
+            />
           </>
         )}
         {look === 'history' && (
@@ -108,7 +116,7 @@ function Document({ rules, me, on, onDay }: DocumentProps) {
               }}
             />
           )}
-          {look !== 'rules' && (
+          {look === 'history' && (
             <Button mb="10px" onClick={() => setView('rules')}>
               Back to the rules
             </Button>
@@ -121,7 +129,7 @@ function Document({ rules, me, on, onDay }: DocumentProps) {
               editable={rules.editable}
               onDone={() => setChosen(null)}
             />
-          ) : rules.place === 'school' ? (
+          ) : look !== 'rules' ? null : rules.place === 'school' ? (
             <Glance lead={me.position === 'LEAD'} editable={rules.editable && !hasDraft} onHistory={() => setView('history')} />
           ) : (
             <Flex direction="column" align="flex-start" gap="4px" css={{ '& a': { textDecoration: 'underline' } }}>

@@ -3,7 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { get, post, remove } from '../../shared/api/http'
-import type { ReadySet } from '../../shared/api/types'
+import type { ClassLine, ReadySet } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { Labelled, Select, TextField } from '../../shared/ui/Fields'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
@@ -56,7 +56,9 @@ function OneSet({ set }: { set: ReadySet }) {
           <p>{set.purpose}</p>
         </Box>
         <Flex gap="8px" align="flex-start">
-          <Link to={`/rules/set:${set.id}`}>{set.own ? 'Open and change' : 'Open'}</Link>
+          <Link to={`/rules/set:${set.id}`}>
+            <chakra.span textDecoration="underline">{set.own ? 'Open and change' : 'Open'}</chakra.span>
+          </Link>
           {set.own &&
             (sure ? (
               <Button size="small" look="stop" onClick={() => drop.mutate()}>
@@ -87,8 +89,9 @@ function NewSet({ sets }: { sets: ReadySet[] }) {
   const [name, setName] = useState('')
   const [purpose, setPurpose] = useState('')
   const [copyOf, setCopyOf] = useState('')
+  const classes = useQuery({ queryKey: ['classes'], queryFn: () => get<ClassLine[]>('/api/classes') })
   const add = useMutation({
-    mutationFn: () => post<ReadySet[]>('/api/sets', { name, purpose, copyOf: copyOf === '' ? null : `set:${copyOf}` }),
+    mutationFn: () => post<ReadySet[]>('/api/sets', { name, purpose, copyOf: copyOf === '' ? null : copyOf }),
     onSuccess: (all) => {
       cache.setQueryData(KEY, all)
       setName('')
@@ -112,11 +115,20 @@ function NewSet({ sets }: { sets: ReadySet[] }) {
         {(id) => (
           <Select id={id} value={copyOf} onChange={(event) => setCopyOf(event.target.value)}>
             <option value="">nothing</option>
-            {sets.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.name}
-              </option>
-            ))}
+            <optgroup label="Sets">
+              {sets.map((one) => (
+                <option key={one.id} value={`set:${one.id}`}>
+                  {one.name}
+                </option>
+              ))}
+            </optgroup>
+            <optgroup label="What a class has set for itself">
+              {classes.data?.map((one) => (
+                <option key={one.id} value={`class:${one.id}`}>
+                  {one.title}
+                </option>
+              ))}
+            </optgroup>
           </Select>
         )}
       </Labelled>

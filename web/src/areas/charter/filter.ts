@@ -3,7 +3,7 @@ import type { Rules, Role, RuleLine } from '../../shared/api/types'
 /** What of the document is shown. */
 export const SHOW_ONLY = {
   binding: 'Binding',
-  conditional: 'Conditional',
+  conditional: 'Conditional or to come',
   differs: 'Differs from usual',
   overruled: 'Overruled somewhere',
   here: 'Set here',
@@ -61,7 +61,7 @@ function is(rule: RuleLine, only: Only): boolean {
     case 'overruled':
       return rule.overruledIn.length > 0 || cells.some((cell) => cell.overruled)
     case 'here':
-      return cells.some((cell) => cell.own || cell.drafted)
+      return cells.some((cell) => cell.refined || cell.drafted)
     case 'bound':
       return cells.some((cell) => cell.bound)
     case 'free':

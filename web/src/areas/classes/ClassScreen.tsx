@@ -40,25 +40,28 @@ function Shown({ id }: { id: string }) {
         {data.adults.map((one) => `${one.name}, ${one.role === 'LEAD_ADULT' ? 'lead adult' : 'second adult'}`).join('; ')} ·{' '}
         {data.pupils.length} pupils
       </chakra.p>
-      <Flex role="tablist" gap="20px" my="12px" borderBottom="1.5px solid" borderColor="ink">
-        {PARTS.map((one) => (
-          <chakra.button
-            key={one}
-            role="tab"
-            type="button"
-            aria-selected={part === one}
-            py="5px"
-            cursor="pointer"
-            fontWeight={part === one ? 650 : 400}
-            color={part === one ? 'ink' : 'ink2'}
-            boxShadow={part === one ? 'inset 0 -4px 0 var(--chakra-colors-mark)' : 'none'}
-            onClick={() => setPart(one)}
-          >
-            {one}
-          </chakra.button>
-        ))}
-        <Box flex="1" />
-        <Link to={`/rules/class:${id}`}>Rules of this class</Link>
+      <Flex my="12px" borderBottom="1.5px solid" borderColor="ink" justify="space-between" align="center">
+        <Flex role="tablist" gap="20px">
+          {PARTS.map((one) => (
+            <chakra.button
+              key={one}
+              role="tab"
+              type="button"
+              aria-selected={part === one}
+              py="5px"
+              cursor="pointer"
+              fontWeight={part === one ? 650 : 400}
+              color={part === one ? 'ink' : 'ink2'}
+              boxShadow={part === one ? 'inset 0 -4px 0 var(--chakra-colors-mark)' : 'none'}
+              onClick={() => setPart(one)}
+            >
+              {one}
+            </chakra.button>
+          ))}
+        </Flex>
+        <Link to={`/rules/class:${id}`}>
+          <chakra.span textDecoration="underline">Rules of this class</chakra.span>
+        </Link>
       </Flex>
       <Box role="tabpanel" aria-label={part}>
         {views[part]}

@@ -43,6 +43,7 @@ const config = defineConfig({
     'a, button, input, select, textarea, [tabindex]': {
       _focusVisible: { outline: '2px solid', outlineColor: 'ink', outlineOffset: '2px' },
     },
+    input: { accentColor: 'ink' },
     '::selection': { bg: 'mark', color: 'onMark' },
   },
 })

@@ -21,27 +21,29 @@ export function Chapters({ rules, shown, filter, onFilter }: ChaptersProps) {
   return (
     <Box as="aside" px="16px" py="16px" aria-label="Find a rule">
       <Box position={{ xl: 'sticky' }} top="12px">
-        <TextInput
-          type="search"
-          aria-label="Search the rules"
-          placeholder="Search the rules"
-          value={filter.search}
-          onChange={(event) => onFilter({ ...filter, search: event.target.value })}
-          mb="6px"
-        />
-        <Select
-          aria-label="Role"
-          value={filter.role}
-          onChange={(event) => onFilter({ ...filter, role: event.target.value as Role | '' })}
-          mb="12px"
-        >
-          <option value="">All roles</option>
-          {ROLES.map((one) => (
-            <option key={one.role} value={one.role}>
-              {one.name}
-            </option>
-          ))}
-        </Select>
+        <Box display={{ base: 'flex', xl: 'block' }} gap="10px" flexWrap={{ base: 'wrap', sm: 'nowrap' }}>
+          <TextInput
+            type="search"
+            aria-label="Search the rules"
+            placeholder="Search the rules"
+            value={filter.search}
+            onChange={(event) => onFilter({ ...filter, search: event.target.value })}
+            mb="6px"
+          />
+          <Select
+            aria-label="Role"
+            value={filter.role}
+            onChange={(event) => onFilter({ ...filter, role: event.target.value as Role | '' })}
+            mb="12px"
+          >
+            <option value="">All roles</option>
+            {ROLES.map((one) => (
+              <option key={one.role} value={one.role}>
+                {one.name}
+              </option>
+            ))}
+          </Select>
+        </Box>
         <chakra.nav aria-label="Chapters" hideBelow="xl">
           {rules.chapters.map((chapter) => {
             const left = shown.find((one) => one.area === chapter.area)?.rules.length ?? 0

@@ -60,7 +60,7 @@ export function ConditionField({ when, onChange }: ConditionFieldProps) {
             <Button
               size="small"
               look="quiet"
-              aria-label={`Without “${words}”`}
+              aria-label={`remove “${words}”`}
               onClick={() => write(parts.filter((_, n) => n !== place))}
             >
               remove

@@ -59,7 +59,15 @@ interface ShiftSectionProps {
 function ShiftSection({ shift, chosen, onChoose, children }: ShiftSectionProps) {
   const rights = ['open', 'on-request', 'closed']
   return (
-    <chakra.section bg="sheet" borderTop="1.5px solid" borderColor="ink" px="14px" py="8px" mb="12px" aria-label={shift.title}>
+    <chakra.section
+      bg="sheet"
+      borderTop="1.5px solid"
+      borderColor="ink"
+      px="14px"
+      py="8px"
+      mb="12px"
+      aria-label={`${shift.title}, ${shift.roleWords}: ${shift.beforeWords} becomes ${shift.afterWords}`}
+    >
       <Flex align="baseline" gap="8px" wrap="wrap">
         <chakra.h2 fontSize="17px">
           {shift.title}, {shift.roleWords}

@@ -3,7 +3,9 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { DraftLine, Rules } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
-import { TextInput } from '../../../shared/ui/Fields'
+import { standing } from '../../../shared/standing'
+import { useNow, useSchoolTime } from '../../../shared/time'
+import { Select, TextInput } from '../../../shared/ui/Fields'
 import { LoadingNote, ProblemNote } from '../../../shared/ui/Notes'
 import { addToDraft, askConsequences, discard, keep, putInForce, takeOut } from '../api'
 
@@ -39,19 +41,7 @@ export function DraftPanel({ rules, from, onFrom, open, onOpen, onApplied }: Dra
   return (
     <Box as="section" aria-label="Draft" borderLeft="4px solid" borderColor="mark" bg="sheet" px="12px" py="10px" mb="14px">
       <chakra.h2 fontSize="17px">
-        If the draft counts{' '}
-        <chakra.label fontWeight="400" fontSize="13px" display="inline-flex" alignItems="center" gap="5px">
-          from
-          <TextInput
-            type="date"
-            aria-label="First day"
-            value={from}
-            onChange={(event) => onFrom(event.target.value)}
-            w="136px"
-            py="1px"
-          />
-          {from === '' && 'now'}
-        </chakra.label>
+        If the draft counts <FromField from={from} onFrom={onFrom} />
       </chakra.h2>
       {report.error && <ProblemNote problem={report.error} compact />}
       {report.isPending && <LoadingNote what="the consequences" />}
@@ -94,6 +84,46 @@ export function DraftPanel({ rules, from, onFrom, open, onOpen, onApplied }: Dra
   )
 }
 
+/** From when the draft is to count: now, tomorrow, or a later day. */
+function FromField({ from, onFrom }: { from: string; onFrom: (from: string) => void }) {
+  const { data } = useQuery(standing)
+  const tomorrow = useSchoolTime().isoDay(useNow(data?.now) + 24 * 60 * 60 * 1000)
+  const kind = from === '' ? 'now' : from === tomorrow ? 'tomorrow' : 'day'
+  return (
+    <chakra.span fontWeight="400" fontSize="13px" display="inline-flex" gap="5px" flexWrap="wrap">
+      <Select
+        aria-label="From when"
+        w="112px"
+        py="1px"
+        value={kind}
+        onChange={(event) => {
+          const next = event.target.value
+          onFrom(next === 'now' ? '' : next === 'tomorrow' ? tomorrow : nextDay(tomorrow))
+        }}
+      >
+        <option value="now">now</option>
+        <option value="tomorrow">tomorrow</option>
+        <option value="day">from a day…</option>
+      </Select>
+      {kind === 'day' && (
+        <TextInput
+          type="date"
+          aria-label="First day"
+          min={tomorrow}
+          value={from}
+          onChange={(event) => event.target.value && onFrom(event.target.value)}
+          w="136px"
+          py="1px"
+        />
+      )}
+    </chakra.span>
+  )
+}
+
+function nextDay(day: string): string {
+  return new Date(Date.parse(day) + 24 * 60 * 60 * 1000).toISOString().slice(0, 10)
+}
+
 function Number({ count, one, many, quiet }: { count: number; one: string; many: string; quiet?: boolean }) {
   if (quiet && count === 0) return null
   return (
@@ -131,7 +161,7 @@ function DraftItem({ place, line }: { place: string; line: DraftLine }) {
           {line.whenWords && <em>, {line.whenWords}</em>}: <s>{line.before}</s> <strong>{line.after}</strong>
           {line.until && `, until ${line.until}`}
         </span>
-        <Button look="quiet" size="small" aria-label={`Take “${line.title}” out of the draft`} onClick={() => out.mutate()}>
+        <Button look="quiet" size="small" aria-label={`remove “${line.title}” from the draft`} onClick={() => out.mutate()}>
           remove
         </Button>
       </Flex>

@@ -131,7 +131,7 @@ function PlanOfLesson({ id }: { id: string }) {
                 <Button
                   look="quiet"
                   size="small"
-                  aria-label={`Do not invite ${one}`}
+                  aria-label={`remove ${one}`}
                   onClick={() => change.mutate({ ...data, visitors: data.visitors.filter((other) => other !== one) })}
                 >
                   remove

@@ -14,12 +14,14 @@ export interface Chosen {
 interface RulesTableProps {
   chapters: Rules['chapters']
   role: Role | ''
+  /** Whether to say which layer a value comes from: below the charter, where there are several. */
+  layered: boolean
   chosen: Chosen | null
   onChoose: (chosen: Chosen) => void
 }
 
 /** Rules as a document: what each is about and why, and what it is for each role. */
-export function RulesTable({ chapters, role, chosen, onChoose }: RulesTableProps) {
+export function RulesTable({ chapters, role, layered, chosen, onChoose }: RulesTableProps) {
   const roles = role === '' ? ROLES : ROLES.filter((one) => one.role === role)
   return chapters.map((chapter) => (
     <chakra.section key={chapter.area} id={chapter.area} mb="22px" aria-label={chapter.title} scrollMarginTop="12px">
@@ -41,7 +43,7 @@ export function RulesTable({ chapters, role, chosen, onChoose }: RulesTableProps
               <chakra.th
                 key={one.role}
                 scope="col"
-                w="62px"
+                w="66px"
                 fontWeight="500"
                 fontSize="11.5px"
                 lineHeight="1.2"
@@ -55,7 +57,14 @@ export function RulesTable({ chapters, role, chosen, onChoose }: RulesTableProps
         </chakra.thead>
         <tbody>
           {chapter.rules.map((rule) => (
-            <Lines key={rule.key} rule={rule} roles={roles.map((one) => one.role)} chosen={chosen} onChoose={onChoose} />
+            <Lines
+              key={rule.key}
+              rule={rule}
+              roles={roles.map((one) => one.role)}
+              layered={layered}
+              chosen={chosen}
+              onChoose={onChoose}
+            />
           ))}
         </tbody>
       </chakra.table>
@@ -66,33 +75,48 @@ export function RulesTable({ chapters, role, chosen, onChoose }: RulesTableProps
 interface LinesProps {
   rule: RuleLine
   roles: Role[]
+  layered: boolean
   chosen: Chosen | null
   onChoose: (chosen: Chosen) => void
 }
 
 /** A rule, and under it what is different under conditions. */
-function Lines({ rule, roles, chosen, onChoose }: LinesProps) {
-  const always = { rule, when: '', whenWords: '', cells: rule.cells }
-  const rows = [always, ...rule.conditions.map((one) => ({ rule, when: one.when, whenWords: one.words, cells: one.cells }))]
+function Lines({ rule, roles, layered, chosen, onChoose }: LinesProps) {
+  const always = { rule, when: '', whenWords: '', from: '', cells: rule.cells }
+  const rows = [always, ...rule.conditions.map((one) => ({ ...one, rule, whenWords: one.words }))]
   return rows.map((row, place) => {
     const last = place === rows.length - 1
     const binds = rows.some((one) => one.cells.some((cell) => cell.binding))
     const drafted = row.cells.some((cell) => cell.drafted)
     return (
       <chakra.tr
-        key={row.when}
+        key={row.when + row.from}
         bg={drafted ? 'markSoft' : undefined}
         borderBottom={last ? (binds ? '3px double' : '1px solid') : undefined}
         borderColor={binds ? 'ink' : 'line'}
       >
         <chakra.th scope="row" fontWeight="400" css={{ paddingLeft: '14px !important' }}>
-          {row.when === '' ? <About rule={rule} /> : <chakra.em pl="18px">{row.whenWords}</chakra.em>}
+          {row === always ? (
+            <About rule={rule} />
+          ) : (
+            <chakra.em pl="18px">{[row.from && `from ${row.from}`, row.whenWords].filter(Boolean).join(', ')}</chakra.em>
+          )}
           {drafted && <Tag>draft</Tag>}
         </chakra.th>
         {rule.wholeLesson ? (
           <chakra.td colSpan={roles.length} css={{ textAlign: 'center' }}>
             {row.cells.map((cell) => (
-              <Cell key={cell.role} {...row} cell={cell} chosen={chosen} onChoose={onChoose} />
+              <Cell
+                key={cell.role}
+                rule={rule}
+                when={row.when}
+                whenWords={row.whenWords}
+                from={row.from}
+                layered={layered}
+                cell={cell}
+                chosen={chosen}
+                onChoose={onChoose}
+              />
             ))}
           </chakra.td>
         ) : (
@@ -101,9 +125,18 @@ function Lines({ rule, roles, chosen, onChoose }: LinesProps) {
             return (
               <chakra.td key={role} css={{ textAlign: 'center' }}>
                 {cell ? (
-                  <Cell {...row} cell={cell} chosen={chosen} onChoose={onChoose} />
+                  <Cell
+                    rule={rule}
+                    when={row.when}
+                    whenWords={row.whenWords}
+                    from={row.from}
+                    layered={layered}
+                    cell={cell}
+                    chosen={chosen}
+                    onChoose={onChoose}
+                  />
                 ) : (
-                  row.when === '' && <chakra.span color="ink3">–</chakra.span>
+                  row === always && <chakra.span color="ink3">–</chakra.span>
                 )}
               </chakra.td>
             )
@@ -148,16 +181,21 @@ interface CellProps {
   cell: RuleCell
   when: string
   whenWords: string
+  /** The day on which it begins to count; empty for now. */
+  from: string
+  layered: boolean
   chosen: Chosen | null
   onChoose: (chosen: Chosen) => void
 }
 
-function Cell({ rule, cell, when, whenWords, chosen, onChoose }: CellProps) {
+function Cell({ rule, cell, when, whenWords, from, layered, chosen, onChoose }: CellProps) {
   const isChosen = chosen?.rule.key === rule.key && chosen.cell.role === cell.role && chosen.when === when
   const held = cell.binding || cell.bound
   const below = cell.overruled ? 'overruled' : rule.right ? cell.words : cell.bound ? 'bound' : cell.binding ? 'binding' : ''
   // What is heard begins with what is seen, word for word, so that both can be said to a computer.
-  const heard = rule.right ? (cell.overruled ? `overruled, ${cell.words}` : cell.words) : `${cell.words} ${below}`.trim()
+  const said = rule.right ? (cell.overruled ? `overruled, ${cell.words}` : cell.words) : `${cell.words} ${below}`.trim()
+  const source = layered ? cell.source : ''
+  const heard = source ? `${said} ${source}` : said
   const force = rule.right ? (cell.binding ? ', binding' : cell.bound ? ', bound above' : '') : ''
   const whose = rule.wholeLesson ? '' : `, ${roleName(cell.role)}`
   return (
@@ -173,7 +211,7 @@ function Cell({ rule, cell, when, whenWords, chosen, onChoose }: CellProps) {
       outline={isChosen ? '2px solid' : undefined}
       outlineColor="ink"
       onClick={() => onChoose({ rule, cell, when, whenWords })}
-      aria-label={`${rule.title}${whose}${whenWords && `, ${whenWords}`}: ${heard}${force}`}
+      aria-label={`${rule.title}${whose}${from && `, from ${from}`}${whenWords && `, ${whenWords}`}: ${heard}${force}`}
       _hover={{ bg: 'markSoft' }}
     >
       {rule.right ? (
@@ -181,7 +219,9 @@ function Cell({ rule, cell, when, whenWords, chosen, onChoose }: CellProps) {
       ) : (
         <chakra.span
           fontFamily={rule.form === 'NUMBER' ? 'mono' : 'body'}
-          fontSize={rule.form === 'NUMBER' ? '13px' : '12.5px'}
+          fontSize={rule.form === 'NUMBER' ? '12px' : '12.5px'}
+          whiteSpace={rule.form === 'NUMBER' ? 'nowrap' : 'normal'}
+          letterSpacing={rule.form === 'NUMBER' ? '-0.04em' : undefined}
           lineHeight="1.25"
           borderBottom={held ? '3px double' : 'none'}
           borderColor="ink"
@@ -198,7 +238,12 @@ function Cell({ rule, cell, when, whenWords, chosen, onChoose }: CellProps) {
         textDecoration={cell.overruled ? 'line-through' : 'none'}
       >
         {below}
-      </chakra.span>
+      </chakra.span>{' '}
+      {source && (
+        <chakra.span display="block" fontSize="10.5px" lineHeight="1.15" color="ink2" overflowWrap="normal">
+          {source}
+        </chakra.span>
+      )}
     </chakra.button>
   )
 }

@@ -1139,8 +1139,10 @@ export interface components {
             overruled: boolean;
             own: boolean;
             ownValue: string;
+            refined: boolean;
             /** @enum {string} */
             role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+            source: string;
             value: string;
             words: string;
         };
@@ -1195,6 +1197,7 @@ export interface components {
         };
         ConditionLine: {
             cells: components["schemas"]["CellLine"][];
+            from: string;
             when: string;
             words: string;
         };

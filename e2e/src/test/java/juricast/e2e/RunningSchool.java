@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ColorScheme;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -43,6 +44,8 @@ final class RunningSchool implements AutoCloseable {
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = launch(playwright);
+        // On a busy machine a page may take its time; what should happen is waited for, not raced.
+        PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
     }
 
     static RunningSchool empty() {

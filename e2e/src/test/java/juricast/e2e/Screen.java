@@ -68,6 +68,17 @@ final class Screen {
                 .first();
     }
 
+    Locator checkbox(String name) {
+        return page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName(name))
+                .first();
+    }
+
+    /** A part of the page that has a name. */
+    Locator region(String name) {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(name))
+                .first();
+    }
+
     Locator alert() {
         return page.getByRole(AriaRole.ALERT).first();
     }

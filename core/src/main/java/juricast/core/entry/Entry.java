@@ -13,6 +13,7 @@ import juricast.core.identity.Role;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Door;
 import juricast.core.rules.Minutes;
+import juricast.core.rules.Permission;
 import juricast.core.rules.ReEntry;
 import juricast.core.rules.YesNo;
 
@@ -29,6 +30,7 @@ public final class Entry {
             Entry::lessonIsOver,
             Entry::linkIsRetired,
             Entry::removedEarlier,
+            Entry::noVisitors,
             Entry::turnedAwayEarlier,
             Entry::nameOnTheList,
             Entry::alreadyHere,
@@ -107,6 +109,14 @@ public final class Entry {
                         && known.match().candidates().stream()
                                 .anyMatch(one -> one.person().equals(removed.getKey()))
                 || removed.getValue().contains(arrival.device());
+    }
+
+    /** Who was invited before the rules closed the door to visitors does not come in either (need B8). */
+    private static Optional<Reason> noVisitors(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        return reasonIf(
+                known.role() == Role.VISITOR
+                        && doorway.rules().value(Catalogue.VISITORS, Role.VISITOR, now) == Permission.CLOSED,
+                ReasonCode.NO_VISITORS);
     }
 
     private static Optional<Reason> turnedAwayEarlier(Arrival arrival, Known known, Doorway doorway, Instant now) {

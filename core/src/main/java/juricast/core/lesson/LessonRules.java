@@ -106,6 +106,10 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
                     if (now.isBefore(plan.time().from().minus(early.value().length()))) {
                         return Refusal.by(Code.TOO_EARLY_TO_ADMIT, early);
                     }
+                    var visitors = rules.ruling(Catalogue.VISITORS, Role.VISITOR, now);
+                    if (plan.roleOf(as.get()) == Role.VISITOR && visitors.value() == Permission.CLOSED) {
+                        return Refusal.by(Code.RULE_CLOSED, visitors);
+                    }
                     var events = new ArrayList<LessonEvent>();
                     for (PersonId removed : removedBehind(visit, as.get())) {
                         var reEntry = rules.ruling(Catalogue.RE_ENTRY, plan.roleOf(removed), now);

@@ -92,6 +92,7 @@ public final class Catalogue {
                     "Closed: none. On request: only with an invitation for this lesson and an adult present. Open: whoever an adult lets in.")
             .because("A stranger among children needs a name, a reason and an adult.")
             .pupilsCallIt("be a visitor of a class")
+            .enforced(AT_THE_DOOR)
             .usual(VISITOR, ON_REQUEST)
             .written();
 

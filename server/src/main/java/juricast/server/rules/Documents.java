@@ -217,7 +217,8 @@ class Documents {
                     own,
                     above.ruling(rule, role, at).floor().isPresent(),
                     own.filter(one -> isOverruled(ruling, one)).isPresent(),
-                    Condition.ALWAYS);
+                    Condition.ALWAYS,
+                    ruling.decider().setting());
         }
 
         private CellLine line(
@@ -227,7 +228,8 @@ class Documents {
                 Optional<Setting> own,
                 boolean bound,
                 boolean isOverruled,
-                Condition when) {
+                Condition when,
+                Optional<Setting> decider) {
             return new CellLine(
                     role,
                     value.text(),
@@ -242,7 +244,18 @@ class Documents {
                             .anyMatch(one -> one.edit().rule() == rule
                                     && one.edit().role() == role
                                     && one.edit().when().equals(when)),
-                    own.map(Setting::note).orElse(""));
+                    own.map(Setting::note).orElse(""),
+                    decider.filter(one -> own.isEmpty()).map(this::source).orElse(""),
+                    own.isPresent() || decider.filter(this::isOfThisPlace).isPresent());
+        }
+
+        private String source(Setting setting) {
+            return setting.bundle().isEmpty() ? RuleWords.layer(setting) : setting.bundle();
+        }
+
+        private boolean isOfThisPlace(Setting setting) {
+            return place.kind() != Place.Kind.SCHOOL
+                    && setting.layer() == place.kind().layer();
         }
 
         private Optional<Setting> own(Rule<?> rule, Role role, Condition when) {
@@ -260,33 +273,42 @@ class Documents {
                             && step.setting().filter(own::equals).isPresent());
         }
 
+        /** When something different counts: under a condition, or from a day to come. */
+        private record Otherwise(Condition when, Instant from) {}
+
         private List<ConditionLine> conditions(Rule<?> rule) {
-            var lines = new LinkedHashMap<Condition, Map<Role, Setting>>();
+            var lines = new LinkedHashMap<Otherwise, Map<Role, Setting>>();
             for (Role role : rule.roles()) {
                 for (Setting one : book.settings(rule, role)) {
-                    if (!one.when().isAlways() && one.isInForce(at)) {
-                        lines.computeIfAbsent(one.when(), when -> new EnumMap<>(Role.class))
+                    boolean toCome = one.from().isAfter(at);
+                    if (toCome || !one.when().isAlways() && one.isInForce(at)) {
+                        lines.computeIfAbsent(
+                                        new Otherwise(one.when(), toCome ? one.from() : Instant.MIN),
+                                        when -> new EnumMap<>(Role.class))
                                 .put(role, one);
                     }
                 }
             }
             var found = new ArrayList<ConditionLine>();
-            lines.forEach((when, byRole) -> {
-                var situation = Books.during(book.situation(), when);
+            lines.forEach((other, byRole) -> {
+                var situation = Books.during(book.situation(), other.when);
+                boolean toCome = other.from.isAfter(at);
                 var cells = new ArrayList<CellLine>();
                 byRole.forEach((role, setting) -> {
-                    Optional<Setting> own = own(rule, role, when);
-                    Ruling<?> ruling = book.in(situation).ruling(rule, role, at);
+                    boolean isOwn = rules.at(place).contains(setting);
+                    Ruling<?> ruling = book.in(situation).ruling(rule, role, toCome ? other.from : at);
                     cells.add(line(
                             rule,
                             role,
                             setting.set().value(),
-                            own,
-                            own.isEmpty() && setting.isBinding(),
-                            own.filter(one -> isOverruled(ruling, one)).isPresent(),
-                            when));
+                            isOwn ? Optional.of(setting) : Optional.empty(),
+                            !isOwn && setting.isBinding(),
+                            isOwn && isOverruled(ruling, setting),
+                            other.when,
+                            Optional.of(setting)));
                 });
-                found.add(new ConditionLine(when.text(), ConditionWords.of(when), cells));
+                found.add(new ConditionLine(
+                        other.when.text(), ConditionWords.of(other.when), toCome ? school.day(other.from) : "", cells));
             });
             return found;
         }

@@ -62,6 +62,8 @@ final class RulesDocument {
      * @param bound whether a layer above binds it, so that only stricter values count here
      * @param overruled whether what this place says does not count
      * @param differs whether it is not the usual value
+     * @param source who decides it where this place does not: "Charter", "Year group"; empty for the usual value
+     * @param refined whether this place decides it, by itself or by a set that it uses
      * @param drafted whether the caller's draft changes it
      */
     record CellLine(
@@ -75,10 +77,12 @@ final class RulesDocument {
             boolean overruled,
             boolean differs,
             boolean drafted,
-            String note) {}
+            String note,
+            String source,
+            boolean refined) {}
 
-    /** What is different under a condition. */
-    record ConditionLine(String when, String words, List<CellLine> cells) {}
+    /** What is different under a condition, or will be. @param from the day on which it begins to count; empty for now */
+    record ConditionLine(String when, String words, String from, List<CellLine> cells) {}
 
     /**
      * One change that does not count yet.

@@ -37,6 +37,10 @@ public class DoorWords {
                 "{who} was removed earlier in this lesson, by name or by this device.",
                 "You were sent out. Your teacher decides whether you may come back; please wait.");
         put(
+                ReasonCode.NO_VISITORS,
+                "{who} is a visitor, and the rules close the door to visitors now.",
+                "Visitors cannot come in now. Please write to the teacher who invited you.");
+        put(
                 ReasonCode.TURNED_AWAY_EARLIER,
                 "This device was turned away earlier.",
                 "You were turned away before. A teacher looks at it once more; please wait.");
