@@ -8,6 +8,10 @@ public final class Bench {
 
     public static void main(String[] arguments) throws Exception {
         Path jar = Path.of(arguments[0]);
+        System.out.println("Questions to the rules, on one core:");
+        RulesBenchmark.measure();
+        System.out.println("From a change of a draft's first day to its consequences on the screen:");
+        DraftOnScreen.measure(jar);
         System.out.println("Start to ready, packaged application:");
         StartUp.measure(jar);
         try (RunningJar demo = RunningJar.start(jar)) {

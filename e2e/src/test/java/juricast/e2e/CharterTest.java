@@ -139,8 +139,7 @@ class CharterTest {
     }
 
     private void theTeacherIsToldWhyNot(Screen orla) {
-        orla.button("Private for the class").click();
-        orla.choice("open for all pupils").click();
+        orla.choose("Whisper for the class", "open for all pupils");
         assertThat(orla.alert()).containsText("Charter binds this: Write privately to another pupil.");
         assertThat(orla.alert()).containsText("“closed” by Maren Oddlund, while a visitor is present,");
         assertThat(orla.alert()).containsText("Only the safeguarding lead, in the charter.");
@@ -149,7 +148,7 @@ class CharterTest {
 
     private void thePupilReadsIt(Screen ines) {
         assertThat(ines.text("closed while a visitor is present")).isVisible();
-        ines.page.getByLabel("Why: Write privately to another pupil").click();
+        ines.page.getByLabel("Why: Write to one pupil alone").click();
         assertThat(ines.text("Our school's rules, while a visitor is present: closed"))
                 .isVisible();
         Accessibility.check(ines.page);
@@ -159,9 +158,8 @@ class CharterTest {
     private void whenTheVisitorHasGoneItIsTheTeachersAgain(Screen orla, Screen ines, Screen tove) {
         tove.button("Leave the lesson").click();
         assertThat(ines.text("closed while a visitor is present")).not().isVisible();
-        orla.button("Private for the class").click();
-        orla.choice("open for all pupils").click();
-        assertThat(ines.page.getByLabel("Why: Write privately to another pupil").locator(".."))
+        orla.choose("Whisper for the class", "open for all pupils");
+        assertThat(ines.page.getByLabel("Why: Write to one pupil alone").locator(".."))
                 .containsText("as you like");
     }
 

@@ -212,12 +212,10 @@ class OneLessonTest {
         assertThat(ines.text("when a teacher calls you: raise your hand")).isVisible();
         assertThat(orla.row("Ines Carrow")).not().containsText("speaks");
 
-        orla.button("Speak for the class").click();
-        orla.choice("open for all pupils").click();
+        orla.choose("Speak for the class", "open for all pupils");
         jory.button("Switch my microphone on").click();
         assertThat(orla.row("Jory Pell")).containsText("speaks");
-        orla.button("More for Jory Pell").click();
-        orla.choice("Mute").click();
+        orla.choose("More for Jory Pell", "Mute");
         assertThat(jory.button("Switch my microphone on")).isVisible();
         jory.button("Switch my microphone on").click();
         assertThat(orla.row("Jory Pell")).containsText("speaks");
@@ -225,8 +223,7 @@ class OneLessonTest {
         assertThat(orla.row("Jory Pell")).not().containsText("speaks");
         assertThat(jory.button("Switch my microphone on")).not().isVisible();
 
-        orla.button("Write for the class").click();
-        orla.choice("closed for all pupils").click();
+        orla.choose("Write for the class", "closed for all pupils");
         assertThat(ines.text("closed for now by your teacher")).isVisible();
         ines.field("Write").fill("can I still write?");
         ines.button("Send").click();
@@ -240,8 +237,7 @@ class OneLessonTest {
         ines.button("Send").click();
         assertThat(orla.text("can I still write?")).isVisible();
         assertThat(jory.text("can I still write?")).not().isVisible();
-        orla.button("Write for the class").click();
-        orla.choice("open for all pupils").click();
+        orla.choose("Write for the class", "open for all pupils");
         orla.page.keyboard().press("w");
         orla.page.keyboard().type("Charts out, page 4, please. <b>Now</b>");
         orla.page.keyboard().press("Enter");
@@ -250,8 +246,7 @@ class OneLessonTest {
     }
 
     private void removeAndRefuse(Screen orla, Screen jory, String link, String word) {
-        orla.button("More for Jory Pell").click();
-        orla.choice("Remove from the lesson…").click();
+        orla.choose("More for Jory Pell", "Remove from the lesson…");
         orla.field("What happened").fill("shouting after two reminders");
         Accessibility.check(orla.page);
         orla.exactly("Remove").click();

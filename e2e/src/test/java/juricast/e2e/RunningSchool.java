@@ -45,7 +45,7 @@ final class RunningSchool implements AutoCloseable {
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = launch(playwright);
         // On a busy machine a page may take its time; what should happen is waited for, not raced.
-        PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
+        PlaywrightAssertions.setDefaultAssertionTimeout(45_000);
     }
 
     static RunningSchool empty() {
@@ -89,7 +89,7 @@ final class RunningSchool implements AutoCloseable {
                 .setViewportSize(width, height)
                 .setColorScheme(scheme)
                 .setPermissions(List.of("clipboard-read", "clipboard-write")));
-        context.setDefaultTimeout(15_000);
+        context.setDefaultTimeout(45_000);
         return context.newPage();
     }
 

@@ -2,6 +2,7 @@ package juricast.e2e;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.List;
@@ -52,6 +53,21 @@ final class Screen {
 
     Locator choice(String name) {
         return page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(name));
+    }
+
+    /** Opens a menu and chooses; does it again if news redrew the page under the hand, as a person would. */
+    void choose(String menu, String choice) {
+        for (int attempt = 1; ; attempt++) {
+            button(menu).click();
+            try {
+                choice(choice).click(new Locator.ClickOptions().setTimeout(4000));
+                return;
+            } catch (TimeoutError redrawn) {
+                if (attempt == 3) {
+                    throw redrawn;
+                }
+            }
+        }
     }
 
     Locator row(String name) {

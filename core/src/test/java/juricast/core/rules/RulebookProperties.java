@@ -112,6 +112,37 @@ class RulebookProperties {
     }
 
     @Property
+    void the_table_of_a_class_says_what_each_person_would_be_told_alone(
+            @ForAll("asked") Asked asked, @ForAll Permission lent, @ForAll boolean account) {
+        var pass = Setting.of(
+                new RuleValue(Catalogue.SPEAK, lent),
+                Role.PUPIL,
+                Layer.PERSON,
+                Force.PASS,
+                new PersonId("orla"),
+                NOW.minusSeconds(5));
+        var people = List.of(
+                new RuleTable.Person(Role.PUPIL, account, List.of()),
+                new RuleTable.Person(Role.PUPIL, !account, List.of(pass)),
+                new RuleTable.Person(Role.VISITOR, account, List.of()),
+                new RuleTable.Person(Role.PUPIL, account, List.of()));
+
+        List<RuleTable> tables = RuleTable.ofClass(asked.book(), people, NOW);
+
+        assertThat(tables.get(3)).isSameAs(tables.get(0));
+        for (int n = 0; n < people.size(); n++) {
+            RuleTable.Person one = people.get(n);
+            var alone = asked.book().with(one.own()).in(asked.situation().with(Fact.SCHOOL_ACCOUNT, one.account()));
+            for (Rule<?> rule : List.of(asked.rule(), Catalogue.SPEAK)) {
+                if (rule.speaksOf(one.role())) {
+                    assertThat(tables.get(n).value(rule)).isEqualTo(alone.value(rule, one.role(), NOW));
+                }
+            }
+            assertThat(tables.get(n).until()).isEqualTo(alone.nextEdge(NOW));
+        }
+    }
+
+    @Property
     void between_two_edges_the_clock_changes_nothing_and_the_next_change_is_the_first(@ForAll("asked") Asked asked) {
         var ruling = asked.ruling();
         Instant change = asked.book()
