@@ -5,5 +5,5 @@ export default defineConfig({
   plugins: [react()],
   build: { target: 'es2022', assetsInlineLimit: 0 },
   server: { proxy: { '/api': 'http://localhost:8480' } },
-  test: { environment: 'jsdom', setupFiles: ['src/shared/testing.tsx'] },
+  test: { environment: 'jsdom', testTimeout: 60_000, setupFiles: ['src/shared/testing.tsx'] },
 })

@@ -1,10 +1,13 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { cleanup, render } from '@testing-library/react'
+import { cleanup, configure, render } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { MemoryRouter, Route, Routes } from 'react-router'
 import { afterEach, vi } from 'vitest'
 import { SchoolZone } from './time'
 import { Look } from './theme/Look'
+
+// On a busy machine an answer may take its time; what should appear is waited for, not raced.
+configure({ asyncUtilTimeout: 20_000 })
 
 // jsdom has no layout; what asks for it gets a still answer.
 window.matchMedia ??= ((query: string) => ({
