@@ -79,7 +79,14 @@ final class Comparing {
 
     /** A signature judged: what differs in classes, and in lessons by their pattern. */
     private record Judged(
-            Signature of, List<Instant> edges, List<Difference> differences, Map<Pattern, List<Difference>> lessons) {}
+            Signature of,
+            List<Instant> edges,
+            List<Difference> differences,
+            List<Turned> held,
+            Map<Pattern, List<Difference>> lessons) {}
+
+    /** A setting that is overruled now and was not, or the other way round. */
+    private record Turned(Setting setting, Setting by, boolean isOverruled) {}
 
     Comparison result() {
         for (Cell cell : changedCells()) {
@@ -148,7 +155,10 @@ final class Comparing {
             this.numbersMatter = Stream.of(before, after)
                     .flatMap(rules -> rules.written().values().stream())
                     .flatMap(List::stream)
-                    .anyMatch(one -> cell.has(one) && one.when().text().contains("at-"));
+                    .anyMatch(one -> cell.has(one)
+                            && one.when().all().stream()
+                                    .anyMatch(
+                                            when -> when.thresholds().findAny().isPresent()));
             this.lessonsSay = Stream.of(before, after)
                     .flatMap(rules -> rules.written().entrySet().stream())
                     .anyMatch(one -> one.getKey().kind() == Place.Kind.LESSON
@@ -171,9 +181,7 @@ final class Comparing {
                                 one,
                                 found.at.situation().withPresent(present(found.at.situation(), base)),
                                 found.at.at())));
-                if (!judgement.edges.isEmpty()) {
-                    heldBack(one, judgement, base);
-                }
+                judgement.held.forEach(turned -> note(turned, one, Optional.empty()));
                 if (!differences.isEmpty() || lessonsSay) {
                     for (PlannedLesson lesson : lessons.getOrDefault(one.id(), List.of())) {
                         inLesson(one, lesson, judgement, base);
@@ -197,7 +205,7 @@ final class Comparing {
 
         private Judged judge(Signature of) {
             if (of.before.equals(of.after)) {
-                return new Judged(of, List.of(), List.of(), new HashMap<>());
+                return new Judged(of, List.of(), List.of(), List.of(), new HashMap<>());
             }
             // Lessons can differ from now on, and whenever a setting begins or ends later.
             List<Instant> edges = Stream.concat(
@@ -208,7 +216,13 @@ final class Comparing {
                     .sorted()
                     .toList();
             Situation base = Situation.ORDINARY.ofYear(of.year).withPresent(of.pupils);
-            return new Judged(of, edges, differences(of.before, of.after, possible(of, edges, base)), new HashMap<>());
+            List<Case> cases = possible(of, edges, base);
+            return new Judged(
+                    of,
+                    edges,
+                    differences(of.before, of.after, cases),
+                    turned(of.before, of.after, cases),
+                    new HashMap<>());
         }
 
         private List<Case> possible(Signature of, List<Instant> edges, Situation base) {
@@ -257,7 +271,7 @@ final class Comparing {
             first(differences(was, is, cases))
                     .forEach(found ->
                             turn(found).lessons.add(new InLesson(lesson, found.at.situation(), found.at.at())));
-            compareHeld(of, was, is, cases, Optional.of(lesson.id()));
+            turned(was, is, cases).forEach(turned -> note(turned, of, Optional.of(lesson.id())));
         }
 
         private List<Difference> patternOf(PlannedLesson lesson, Judged judgement, Situation base) {
@@ -284,37 +298,33 @@ final class Comparing {
                             both(signature.before, signature.after), base, lesson.time(), lesson.expected(), since));
         }
 
-        private void heldBack(PlannedClass of, Judged judgement, Situation base) {
-            List<Case> cases = possible(judgement.of, judgement.edges, base);
-            compareHeld(of, judgement.of.before, judgement.of.after, cases, Optional.empty());
-        }
-
-        private void compareHeld(
-                PlannedClass of, List<Setting> old, List<Setting> next, List<Case> cases, Optional<LessonId> lesson) {
+        private List<Turned> turned(List<Setting> old, List<Setting> next, List<Case> cases) {
             Rulebook was = Rulebook.of(old);
             Rulebook is = Rulebook.of(next);
+            var turned = new LinkedHashSet<Turned>();
             for (Case one : cases) {
                 Map<Setting, Setting> a = held(was.in(one.situation()).ruling(cell.rule(), cell.role(), one.at()));
                 Map<Setting, Setting> b = held(is.in(one.situation()).ruling(cell.rule(), cell.role(), one.at()));
                 b.forEach((setting, by) -> {
                     if (!a.containsKey(setting)) {
-                        note(overruled, of, setting, by, lesson);
+                        turned.add(new Turned(setting, by, true));
                     }
                 });
                 a.forEach((setting, by) -> {
                     if (!b.containsKey(setting) && next.contains(setting)) {
-                        note(freed, of, setting, by, lesson);
+                        turned.add(new Turned(setting, by, false));
                     }
                 });
             }
+            return List.copyOf(turned);
         }
 
-        private void note(
-                Map<Held, Set<ClassId>> into, PlannedClass of, Setting setting, Setting by, Optional<LessonId> lesson) {
-            Place place = lesson.filter(id -> setting.layer() == Place.Kind.LESSON.layer())
+        private void note(Turned turned, PlannedClass of, Optional<LessonId> lesson) {
+            Place place = lesson.filter(id -> turned.setting.layer() == Place.Kind.LESSON.layer())
                     .map(Place::of)
-                    .orElseGet(() -> after.placeOf(setting, of));
-            into.computeIfAbsent(new Held(place, setting, by), key -> new LinkedHashSet<>())
+                    .orElseGet(() -> after.placeOf(turned.setting, of));
+            (turned.isOverruled ? overruled : freed)
+                    .computeIfAbsent(new Held(place, turned.setting, turned.by), key -> new LinkedHashSet<>())
                     .add(of.id());
         }
 
@@ -335,7 +345,7 @@ final class Comparing {
     }
 
     /** Which settings are overruled, and by which binding one. */
-    static Map<Setting, Setting> held(Ruling<?> ruling) {
+    private static Map<Setting, Setting> held(Ruling<?> ruling) {
         var held = new HashMap<Setting, Setting>();
         for (Ruling.Step step : ruling.chain()) {
             if (step.effect() == Effect.OVERRULED) {

@@ -21,6 +21,11 @@ public sealed interface Circumstance {
 
     <R> R match(Cases<R> cases);
 
+    /** Whether the clock alone can make it hold or cease to. */
+    default boolean isTimed() {
+        return false;
+    }
+
     /** The instants of a lesson at which the clock alone can make it hold or cease to. */
     default Stream<Instant> edges(Span lesson) {
         return Stream.empty();
@@ -72,11 +77,11 @@ public sealed interface Circumstance {
 
         @Override
         public boolean holds(Situation situation, Instant now) {
-            return situation
-                    .lesson()
-                    .filter(time -> !now.isBefore(time.from())
-                            && now.isBefore(time.from().plus(length())))
-                    .isPresent();
+            if (situation.lesson().isEmpty()) {
+                return false;
+            }
+            Instant begin = situation.lesson().get().from();
+            return !now.isBefore(begin) && now.isBefore(begin.plus(length()));
         }
 
         Duration length() {
@@ -86,6 +91,11 @@ public sealed interface Circumstance {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.firstMinutes(this);
+        }
+
+        @Override
+        public boolean isTimed() {
+            return true;
         }
 
         @Override
@@ -107,10 +117,8 @@ public sealed interface Circumstance {
 
         @Override
         public boolean holds(Situation situation, Instant now) {
-            return situation
-                    .lesson()
-                    .filter(time -> !now.isBefore(time.until().minus(length())))
-                    .isPresent();
+            return situation.lesson().isPresent()
+                    && !now.isBefore(situation.lesson().get().until().minus(length()));
         }
 
         Duration length() {
@@ -120,6 +128,11 @@ public sealed interface Circumstance {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.lastMinutes(this);
+        }
+
+        @Override
+        public boolean isTimed() {
+            return true;
         }
 
         @Override

@@ -50,12 +50,23 @@ public record Condition(List<Circumstance> all) {
     }
 
     public boolean holds(Situation situation, Instant now) {
-        for (Circumstance one : all) {
-            if (!one.holds(situation, now)) {
+        // By index: this is asked for every setting of every question, and an iterator each time would show.
+        for (int n = 0; n < all.size(); n++) {
+            if (!all.get(n).holds(situation, now)) {
                 return false;
             }
         }
         return true;
+    }
+
+    /** Whether the clock alone can make it hold or cease to. */
+    boolean isTimed() {
+        for (int n = 0; n < all.size(); n++) {
+            if (all.get(n).isTimed()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** The instants at which the clock alone can make it hold or cease to. */

@@ -11,7 +11,7 @@ final class Edges {
     static Instant next(Setting setting, Situation situation, Instant now, Instant soonest) {
         Instant change = now.isBefore(setting.from()) ? setting.from() : setting.until();
         Instant next = change.isAfter(now) && change.isBefore(soonest) ? change : soonest;
-        if (setting.when().isAlways() || situation.lesson().isEmpty()) {
+        if (situation.lesson().isEmpty() || !setting.when().isTimed()) {
             return next;
         }
         Iterator<Instant> edges = setting.when().edges(situation.lesson().get()).iterator();

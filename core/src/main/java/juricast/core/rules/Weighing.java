@@ -1,7 +1,6 @@
 package juricast.core.rules;
 
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -135,10 +134,7 @@ final class Weighing<V extends Value> {
     }
 
     private Ruling<V> ruling(Role role, Instant until) {
-        List<Step> all = steps == chain.length
-                ? Arrays.asList(chain)
-                : Arrays.asList(chain).subList(0, steps);
-        return new Ruling<>(
-                rule, role, value, List.copyOf(new ArrayList<>(all)), Optional.ofNullable(floorSetting), until);
+        Step[] all = steps == chain.length ? chain : Arrays.copyOf(chain, steps);
+        return new Ruling<>(rule, role, value, List.of(all), Optional.ofNullable(floorSetting), until);
     }
 }
