@@ -139,7 +139,8 @@ function Cases({ cases, chosen, onChoose }: { cases: RuleCase[]; chosen: RuleCas
 function SingleCase({ chosen: { shift, one }, place, from }: { chosen: Case; place: string; from: string }) {
   const path =
     `/api/rules/${place}/draft/why?rule=${shift.rule}&role=${shift.role}&of=${encodeURIComponent(one.place)}` +
-    `&from=${from}&facts=${one.facts.join(',')}&present=${one.present}&at=${one.at}`
+    `&from=${from}&facts=${one.facts.join(',')}&present=${one.present}&at=${one.at}` +
+    (one.minute < 0 ? '' : `&minute=${one.minute}`)
   const { data, error } = useQuery({ queryKey: ['why', path], queryFn: () => get<TwoWhys>(path) })
   return (
     <Box borderTop="1px solid" borderColor="line" mt="8px" pt="8px" role="region" aria-label={`Why, in ${one.title}`}>

@@ -1108,12 +1108,16 @@ export interface components {
             at?: number;
             facts?: string[];
             /** Format: int32 */
+            minute?: number;
+            /** Format: int32 */
             present?: number;
         };
         CaseLine: {
             /** Format: int64 */
             at: number;
             facts: string[];
+            /** Format: int32 */
+            minute: number;
             place: string;
             /** Format: int32 */
             present: number;
@@ -1433,8 +1437,6 @@ export interface components {
         Moment: {
             day?: string;
             draft?: boolean;
-            /** Format: int32 */
-            minute?: number;
             stance?: string;
             time?: string;
         };

@@ -1,6 +1,5 @@
 package juricast.core.charter;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -29,15 +28,12 @@ import juricast.core.rules.Ruling;
 import juricast.core.rules.Ruling.Effect;
 import juricast.core.rules.Setting;
 import juricast.core.rules.Situation;
-import juricast.core.time.Span;
 
 /**
  * Looks for what is wrong in a school's rules by asking every case that can make a difference, in every class: settings
  * that never count, bindings that contradict each other, conditions that cannot come about, passes that cannot be given.
  */
 public final class Analysis {
-    private static final Duration LENGTH = Duration.ofHours(1);
-
     private final SchoolRules rules;
     private final Instant from;
     private final Map<Written, Fate> fates = new LinkedHashMap<>();
@@ -105,7 +101,7 @@ public final class Analysis {
         about.forEach(one -> edges.add(one.from()));
         for (Instant begin : edges.tailSet(from)) {
             var base = Situation.ORDINARY.ofYear(of.year()).withPresent(of.pupils());
-            for (Case one : Cases.possible(about, base, new Span(begin, begin.plus(LENGTH)), possible, begin)) {
+            for (Case one : Cases.possible(about, base, possible, begin)) {
                 note(book.in(one.situation()).ruling(cell.rule(), cell.role(), one.at()), places);
             }
         }

@@ -1,5 +1,6 @@
 package juricast.core.charter;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -22,6 +23,9 @@ final class Cases {
     /** More people than a class has pupils may come, as visitors; so many more are thought possible. */
     static final int GUESTS = 10;
 
+    /** A lesson of this length stands for those of a class where none is meant in particular. */
+    private static final Duration LENGTH = Duration.ofHours(1);
+
     private Cases() {}
 
     /** One situation at one instant. */
@@ -29,7 +33,7 @@ final class Cases {
         /** The same case in another lesson: as long after its beginning. */
         Case in(Span other) {
             Span own = situation.lesson().orElseThrow();
-            Instant then = other.from().plus(java.time.Duration.between(own.from(), at));
+            Instant then = other.from().plus(Duration.between(own.from(), at));
             return new Case(situation.at(other), then);
         }
     }
@@ -40,13 +44,27 @@ final class Cases {
         return of(settings, base, lesson, expected, Set.of(base.present()), from);
     }
 
-    /** The cases that can come about at all. */
-    static List<Case> possible(
-            Collection<Setting> settings, Situation base, Span lesson, Set<Fact> possible, Instant from) {
+    /**
+     * The cases that can come about in any lesson that goes on at {@code from} or begins then. Where conditions speak of
+     * first or last minutes, that instant may lie before, between or after them; each is tried.
+     */
+    static List<Case> possible(Collection<Setting> settings, Situation base, Set<Fact> possible, Instant from) {
         var present = new TreeSet<>(Set.of(base.present()));
+        var begun = new TreeSet<>(Set.of(Duration.ZERO));
         each(settings, circumstance -> circumstance.thresholds().forEach(present::add));
+        Span any = new Span(from, from.plus(LENGTH));
+        settings.forEach(setting -> setting.when().edges(any).forEach(edge -> {
+            begun.add(Duration.between(from, edge));
+            begun.add(LENGTH.dividedBy(2));
+        }));
         present.removeIf(people -> people > base.present() + GUESTS);
-        return of(settings, base, lesson, possible, present, from);
+        begun.removeIf(since -> since.isNegative() || since.compareTo(LENGTH) >= 0);
+        var cases = new ArrayList<Case>();
+        for (Duration since : begun) {
+            Instant began = from.minus(since);
+            cases.addAll(of(settings, base, new Span(began, began.plus(LENGTH)), possible, present, from));
+        }
+        return cases;
     }
 
     private static List<Case> of(

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import juricast.core.charter.Cases.Case;
 import juricast.core.charter.Comparison.InClass;
@@ -27,13 +28,9 @@ import juricast.core.rules.Ruling.Effect;
 import juricast.core.rules.Setting;
 import juricast.core.rules.Situation;
 import juricast.core.rules.Value;
-import juricast.core.time.Span;
 
 /** Works out a {@link Comparison}, cell by cell. */
 final class Comparing {
-    /** A lesson of this length stands for those of a class where none is planned. */
-    private static final Duration LENGTH = Duration.ofHours(1);
-
     private final SchoolRules before;
     private final SchoolRules after;
     private final Instant from;
@@ -146,7 +143,7 @@ final class Comparing {
         private final List<Setting> charterAfter;
         private final Map<Signature, Judged> judged = new HashMap<>();
         private final boolean numbersMatter;
-        private final boolean lessonsSay;
+        private final Set<LessonId> lessonsSay;
 
         OfCell(Cell cell) {
             this.cell = cell;
@@ -161,8 +158,10 @@ final class Comparing {
                                             when -> when.thresholds().findAny().isPresent()));
             this.lessonsSay = Stream.of(before, after)
                     .flatMap(rules -> rules.written().entrySet().stream())
-                    .anyMatch(one -> one.getKey().kind() == Place.Kind.LESSON
-                            && one.getValue().stream().anyMatch(cell::has));
+                    .filter(one -> one.getKey().kind() == Place.Kind.LESSON
+                            && one.getValue().stream().anyMatch(cell::has))
+                    .map(one -> new LessonId(one.getKey().id()))
+                    .collect(Collectors.toSet());
         }
 
         void compare() {
@@ -182,7 +181,7 @@ final class Comparing {
                                 found.at.situation().withPresent(present(found.at.situation(), base)),
                                 found.at.at())));
                 judgement.held.forEach(turned -> note(turned, one, Optional.empty()));
-                if (!differences.isEmpty() || lessonsSay) {
+                if (!differences.isEmpty() || !lessonsSay.isEmpty()) {
                     for (PlannedLesson lesson : lessons.getOrDefault(one.id(), List.of())) {
                         inLesson(one, lesson, judgement, base);
                     }
@@ -228,12 +227,7 @@ final class Comparing {
         private List<Case> possible(Signature of, List<Instant> edges, Situation base) {
             var cases = new ArrayList<Case>();
             for (Instant begin : edges) {
-                cases.addAll(Cases.possible(
-                        both(of.before, of.after),
-                        base,
-                        new Span(begin, begin.plus(LENGTH)),
-                        Set.of(Fact.values()),
-                        begin));
+                cases.addAll(Cases.possible(both(of.before, of.after), base, Set.of(Fact.values()), begin));
             }
             return cases;
         }
@@ -253,14 +247,12 @@ final class Comparing {
         }
 
         private void inLesson(PlannedClass of, PlannedLesson lesson, Judged judgement, Situation base) {
-            List<Setting> own = cell.of(before.at(Place.of(lesson.id())));
-            List<Setting> ownThen = cell.of(after.at(Place.of(lesson.id())));
+            boolean says = lessonsSay.contains(lesson.id());
+            List<Setting> own = says ? cell.of(before.at(Place.of(lesson.id()))) : List.of();
+            List<Setting> ownThen = says ? cell.of(after.at(Place.of(lesson.id()))) : List.of();
             if (own.isEmpty() && ownThen.isEmpty()) {
-                first(patternOf(lesson, judgement, base)).forEach(found -> {
-                    Case here = found.at.in(lesson.time());
-                    Situation situation = here.situation().withPresent(of.pupils());
-                    turn(found).lessons.add(new InLesson(lesson, situation, here.at()));
-                });
+                first(patternOf(lesson, judgement, base))
+                        .forEach(found -> turn(found).lessons.add(new InLesson(lesson, found.at, of.pupils())));
                 return;
             }
             List<Setting> was = both(judgement.of.before, own);
@@ -269,8 +261,7 @@ final class Comparing {
                     from.isAfter(lesson.time().from()) ? from : lesson.time().from();
             List<Case> cases = Cases.planned(both(was, is), base, lesson.time(), lesson.expected(), since);
             first(differences(was, is, cases))
-                    .forEach(found ->
-                            turn(found).lessons.add(new InLesson(lesson, found.at.situation(), found.at.at())));
+                    .forEach(found -> turn(found).lessons.add(new InLesson(lesson, found.at, of.pupils())));
             turned(was, is, cases).forEach(turned -> note(turned, of, Optional.of(lesson.id())));
         }
 

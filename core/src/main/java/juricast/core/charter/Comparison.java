@@ -1,9 +1,12 @@
 package juricast.core.charter;
 
 import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Set;
+import juricast.core.charter.Cases.Case;
 import juricast.core.identity.ClassId;
+import juricast.core.identity.LessonId;
 import juricast.core.identity.Role;
 import juricast.core.rules.Rule;
 import juricast.core.rules.Setting;
@@ -36,8 +39,31 @@ public record Comparison(List<Shift> shifts, List<Overruling> overruled, List<Ov
     /** A class in which something changes, and a case to look at. */
     public record InClass(PlannedClass where, Situation situation, Instant at) {}
 
-    /** A lesson in which something changes, and a case to look at. */
-    public record InLesson(PlannedLesson where, Situation situation, Instant at) {}
+    /** A lesson in which something changes, and a case to look at; worked out when asked, for there are thousands. */
+    public static final class InLesson {
+        private final PlannedLesson where;
+        private final Case like;
+        private final int pupils;
+
+        /** @param like the case in this lesson, or in one that is planned alike */
+        InLesson(PlannedLesson where, Case like, int pupils) {
+            this.where = where;
+            this.like = like;
+            this.pupils = pupils;
+        }
+
+        public PlannedLesson where() {
+            return where;
+        }
+
+        public Situation situation() {
+            return like.in(where.time()).situation().withPresent(pupils);
+        }
+
+        public Instant at() {
+            return like.in(where.time()).at();
+        }
+    }
 
     /** A setting held back by a binding one, and in which classes. */
     public record Overruling(Place place, Setting setting, Setting by, Set<ClassId> classes) {}
@@ -55,14 +81,11 @@ public record Comparison(List<Shift> shifts, List<Overruling> overruled, List<Ov
                 .toList();
     }
 
-    /** Every planned lesson in which some value changes, in order of time. */
+    /** Every planned lesson in which some value changes, each once. */
     public List<PlannedLesson> lessons() {
-        return shifts.stream()
-                .flatMap(shift -> shift.lessons().stream())
-                .map(InLesson::where)
-                .distinct()
-                .sorted((a, b) -> a.time().from().compareTo(b.time().from()))
-                .toList();
+        var found = new LinkedHashMap<LessonId, PlannedLesson>();
+        shifts.forEach(shift -> shift.lessons().forEach(one -> found.put(one.where.id(), one.where)));
+        return List.copyOf(found.values());
     }
 
     /**

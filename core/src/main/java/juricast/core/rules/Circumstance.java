@@ -26,6 +26,15 @@ public sealed interface Circumstance {
         return false;
     }
 
+    /** The first of {@link #edges} after {@code now}, or {@code soonest} if that comes before. */
+    default Instant nextEdge(Span lesson, Instant now, Instant soonest) {
+        return soonest;
+    }
+
+    private static Instant nearer(Instant edge, Instant now, Instant soonest) {
+        return edge.isAfter(now) && edge.isBefore(soonest) ? edge : soonest;
+    }
+
     /** The instants of a lesson at which the clock alone can make it hold or cease to. */
     default Stream<Instant> edges(Span lesson) {
         return Stream.empty();
@@ -99,6 +108,11 @@ public sealed interface Circumstance {
         }
 
         @Override
+        public Instant nextEdge(Span lesson, Instant now, Instant soonest) {
+            return nearer(lesson.from().plus(length()), now, nearer(lesson.from(), now, soonest));
+        }
+
+        @Override
         public Stream<Instant> edges(Span lesson) {
             return Stream.of(lesson.from(), lesson.from().plus(length()));
         }
@@ -133,6 +147,11 @@ public sealed interface Circumstance {
         @Override
         public boolean isTimed() {
             return true;
+        }
+
+        @Override
+        public Instant nextEdge(Span lesson, Instant now, Instant soonest) {
+            return nearer(lesson.until().minus(length()), now, soonest);
         }
 
         @Override

@@ -1,7 +1,7 @@
 package juricast.core.rules;
 
 import java.time.Instant;
-import java.util.Iterator;
+import java.util.List;
 
 /** The instants at which the clock alone can change an answer: settings begin and end, first minutes are over. */
 final class Edges {
@@ -14,10 +14,9 @@ final class Edges {
         if (situation.lesson().isEmpty() || !setting.when().isTimed()) {
             return next;
         }
-        Iterator<Instant> edges = setting.when().edges(situation.lesson().get()).iterator();
-        while (edges.hasNext()) {
-            Instant edge = edges.next();
-            next = edge.isAfter(now) && edge.isBefore(next) ? edge : next;
+        List<Circumstance> all = setting.when().all();
+        for (int n = 0; n < all.size(); n++) {
+            next = all.get(n).nextEdge(situation.lesson().get(), now, next);
         }
         return next;
     }

@@ -113,15 +113,20 @@ class ComparisonProperties {
 
         for (PlannedClass of : SCHOOL.classes()) {
             Situation base = Situation.ORDINARY.ofYear(of.year()).withPresent(of.pupils());
-            rules.of(of)
+            Setting deciding = rules.of(of)
                     .in(base)
                     .ruling(Catalogue.SPEAK, Role.PUPIL, NOW)
                     .decider()
                     .setting()
-                    .ifPresent(deciding -> assertThat(findings)
-                            .filteredOn(one -> one.causes().get(0).setting().equals(deciding))
-                            .extracting(Finding::kind)
-                            .doesNotContain(Finding.Kind.NEVER_COUNTS, Finding.Kind.IMPOSSIBLE_CONDITION));
+                    .orElse(null);
+            if (deciding != null) {
+                Place place = rules.placeOf(deciding, of);
+                assertThat(findings)
+                        .filteredOn(one -> one.causes().get(0).place().equals(place)
+                                && one.causes().get(0).setting().equals(deciding))
+                        .extracting(Finding::kind)
+                        .doesNotContain(Finding.Kind.NEVER_COUNTS, Finding.Kind.IMPOSSIBLE_CONDITION);
+            }
         }
     }
 

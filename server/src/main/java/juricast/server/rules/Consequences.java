@@ -1,5 +1,6 @@
 package juricast.server.rules;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -82,9 +83,17 @@ class Consequences {
      * @param situation what is so in this case, in words; empty for nothing out of the ordinary
      * @param facts what is so, for asking why
      * @param at the instant, in milliseconds since 1970
+     * @param minute minutes since its lesson began, where a class is meant; -1 for a planned lesson
      */
     record CaseLine(
-            String place, String title, String when, String situation, List<String> facts, int present, long at) {}
+            String place,
+            String title,
+            String when,
+            String situation,
+            List<String> facts,
+            int present,
+            long at,
+            int minute) {}
 
     /** A setting held back by a binding one, or not any more. */
     record HeldLine(String place, String title, String says, String by, List<String> classes) {}
@@ -147,7 +156,12 @@ class Consequences {
                                 words(one.situation()),
                                 facts(one.situation()),
                                 one.situation().present(),
-                                one.at().toEpochMilli()))
+                                one.at().toEpochMilli(),
+                                one.situation()
+                                        .lesson()
+                                        .map(time -> (int) Duration.between(time.from(), one.at())
+                                                .toMinutes())
+                                        .orElse(-1)))
                         .toList(),
                 shift.lessons().size(),
                 shift.lessons().stream()
@@ -160,7 +174,8 @@ class Consequences {
                                 words(one.situation()),
                                 facts(one.situation()),
                                 one.situation().present(),
-                                one.at().toEpochMilli()))
+                                one.at().toEpochMilli(),
+                                -1))
                         .toList());
     }
 

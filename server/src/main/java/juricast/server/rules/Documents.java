@@ -280,7 +280,8 @@ class Documents {
             var lines = new LinkedHashMap<Otherwise, Map<Role, Setting>>();
             for (Role role : rule.roles()) {
                 for (Setting one : book.settings(rule, role)) {
-                    boolean toCome = one.from().isAfter(at);
+                    // On a former day, only what had been written by then was to come.
+                    boolean toCome = one.from().isAfter(at) && !one.at().isAfter(at);
                     if (toCome || !one.when().isAlways() && one.isInForce(at)) {
                         lines.computeIfAbsent(
                                         new Otherwise(one.when(), toCome ? one.from() : Instant.MIN),

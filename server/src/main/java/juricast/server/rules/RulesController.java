@@ -194,9 +194,9 @@ class RulesController {
         Place one = Place.parse(of).orElseThrow(() -> Problem.notThere("This class"));
         Rule<?> known = known(rule, role);
         Instant now = now();
-        Rulebook before = situations.in(books.at(settings.all(), one), asked);
-        Rulebook after = situations.in(books.at(drafted(changed, caller, now, from(from, now)), one), asked);
         Instant at = situations.at(asked, now);
+        Rulebook before = situations.in(books.at(settings.all(), one), asked, at);
+        Rulebook after = situations.in(books.at(drafted(changed, caller, now, from(from, now)), one), asked, at);
         return new TwoWhys(words.forAdults(before, known, role, at), words.forAdults(after, known, role, at));
     }
 
@@ -243,11 +243,8 @@ class RulesController {
             Situations.Asked asked,
             @AuthenticationPrincipal SignedIn caller) {
         Place seen = access.seen(caller, place);
-        return words.forAdults(
-                situations.in(books.at(settings.all(), seen), asked),
-                known(rule, role),
-                role,
-                situations.at(asked, now()));
+        Instant at = situations.at(asked, now());
+        return words.forAdults(situations.in(books.at(settings.all(), seen), asked, at), known(rule, role), role, at);
     }
 
     /** All that ever was set at a place, latest first. */

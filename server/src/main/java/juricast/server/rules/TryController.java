@@ -18,7 +18,6 @@ import juricast.core.rules.Rulebook;
 import juricast.core.rules.Ruling;
 import juricast.core.rules.Setting;
 import juricast.core.rules.Value;
-import juricast.core.time.Span;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
 import juricast.server.data.School;
@@ -34,8 +33,6 @@ import org.springframework.web.bind.annotation.*;
 @RestController
 @RequestMapping("/api/try")
 class TryController {
-    private static final int LESSON_MINUTES = 50;
-
     private final Settings settings;
     private final Drafts drafts;
     private final Books books;
@@ -90,16 +87,10 @@ class TryController {
     /**
      * @param day the day, as 2026-09-14; empty for today
      * @param time the time of day, as 10:05; empty for now
-     * @param minute minutes since the lesson began, for rules of its first and last minutes
      * @param stance a ready-made set switched on in the lesson; empty for none
      * @param draft whether the caller's draft of the charter and of the place counts
      */
-    record Moment(
-            @Nullable String day,
-            @Nullable String time,
-            @Nullable Integer minute,
-            @Nullable String stance,
-            @Nullable Boolean draft) {}
+    record Moment(@Nullable String day, @Nullable String time, @Nullable String stance, @Nullable Boolean draft) {}
 
     @GetMapping("/{place}/{role}")
     @For({LEAD, TEACHER})
@@ -165,11 +156,7 @@ class TryController {
             access.seen(caller, Place.ofSet(moment.stance).text());
             book = rules.inStance(book, moment.stance);
         }
-        if (moment.minute != null) {
-            Instant began = at.minus(moment.minute, ChronoUnit.MINUTES);
-            book = book.in(book.situation().at(new Span(began, began.plus(LESSON_MINUTES, ChronoUnit.MINUTES))));
-        }
-        return situations.in(book, asked);
+        return situations.in(book, asked, at);
     }
 
     private <V extends Value> TriedRight right(Rulebook book, Rule<V> rule, Role role, Instant at) {
