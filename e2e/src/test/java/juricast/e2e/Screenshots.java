@@ -72,11 +72,51 @@ class Screenshots {
     }
 
     @Test
-    void charter() {
+    void charter_and_what_a_draft_changes() {
         Page maren = signedIn("Maren Oddlund", 1280, 800, ColorScheme.LIGHT);
-        maren.navigate("/charter");
-        maren.getByText("The door when a lesson opens").waitFor();
+        maren.navigate("/charter#CHAT");
+        var value = maren.getByRole(
+                        AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Write privately to another pupil, Pupil"))
+                .first();
+        value.click();
+        maren.locator("input[value=closed]").check();
+        maren.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("Binding What stands"))
+                .check();
+        maren.getByLabel("Only under a condition").selectOption("visitor-present");
+        maren.getByText("Add to the draft").click();
+        maren.getByText("planned lessons change").waitFor();
+        value.click();
+        maren.getByText("Who can change it").waitFor();
+        value.scrollIntoViewIfNeeded();
         take(maren, "charter");
+        maren.getByLabel("From when").selectOption("tomorrow");
+        maren.getByText("See all that changes").click();
+        maren.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Harbour Law 9, Wednesday"))
+                .first()
+                .click();
+        maren.getByText("With the draft").waitFor();
+        maren.getByText("does not count").first().waitFor();
+        take(maren, "consequences");
+        maren.getByText("Discard").click();
+        maren.getByText("Throw it away").click();
+    }
+
+    @Test
+    void class_rules_and_trying_out() {
+        Page ruben = signedIn("Ruben Stavely", 1280, 800, ColorScheme.LIGHT);
+        ruben.navigate("/rules/class:harbour-law-9");
+        ruben.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Share a screen, Pupil"))
+                .first()
+                .click();
+        ruben.getByText("Who can change it").waitFor();
+        take(ruben, "class-rules");
+        ruben.navigate("/try?place=class:harbour-law-9");
+        ruben.getByText("Put another case beside it").click();
+        ruben.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Beside it"))
+                .getByText("while a visitor is present")
+                .click();
+        ruben.getByText("marked below").waitFor();
+        take(ruben, "try");
     }
 
     @Test
