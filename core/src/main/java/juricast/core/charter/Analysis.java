@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 import juricast.core.charter.Cases.Case;
 import juricast.core.charter.Finding.Kind;
 import juricast.core.charter.Finding.Written;
@@ -39,9 +40,50 @@ public final class Analysis {
     private final Map<Written, Fate> fates = new LinkedHashMap<>();
     private final Set<List<Object>> done = new HashSet<>();
 
-    private Analysis(SchoolRules rules, Instant from) {
+    private final Predicate<Rule<?>> about;
+
+    private Analysis(SchoolRules rules, Instant from, Predicate<Rule<?>> about) {
         this.rules = rules;
         this.from = from;
+        this.about = about;
+    }
+
+    /** What a change makes wrong, and what it mends. */
+    public record Change(List<Finding> appearing, List<Finding> vanishing) {}
+
+    /** The difference between two analyses, asking only about rules of which anything else is said. */
+    public static Change between(SchoolRules before, SchoolRules after, Timetable school, Instant from) {
+        Set<Rule<?>> touched = touched(before, after, school);
+        // What these two say decides which conditions can come about, and with that about all other rules.
+        boolean all = touched.contains(Catalogue.RECORDING_MODE) || touched.contains(Catalogue.VISITORS);
+        Predicate<Rule<?>> about = all ? rule -> true : touched::contains;
+        var was = new LinkedHashSet<>(of(before, school, from, about));
+        var is = new LinkedHashSet<>(of(after, school, from, about));
+        return new Change(
+                is.stream().filter(one -> !was.contains(one)).toList(),
+                was.stream().filter(one -> !is.contains(one)).toList());
+    }
+
+    private static Set<Rule<?>> touched(SchoolRules before, SchoolRules after, Timetable school) {
+        var touched = new HashSet<Rule<?>>();
+        var places = new HashSet<>(before.written().keySet());
+        places.addAll(after.written().keySet());
+        places.forEach(place -> touch(before.at(place), after.at(place), touched));
+        if (!before.uses().equals(after.uses())) {
+            school.classes().forEach(one -> touch(before.own(one), after.own(one), touched));
+        }
+        return touched;
+    }
+
+    private static void touch(List<Setting> a, List<Setting> b, Set<Rule<?>> touched) {
+        if (!a.equals(b)) {
+            a.stream()
+                    .filter(one -> !b.contains(one))
+                    .forEach(one -> touched.add(one.set().rule()));
+            b.stream()
+                    .filter(one -> !a.contains(one))
+                    .forEach(one -> touched.add(one.set().rule()));
+        }
     }
 
     /** What became of one setting over all cases. */
@@ -54,7 +96,11 @@ public final class Analysis {
 
     /** What is wrong from an instant on, gravest first. Lessons' own settings are judged in the situation of their class. */
     public static List<Finding> of(SchoolRules rules, Timetable school, Instant from) {
-        var analysis = new Analysis(rules, from);
+        return of(rules, school, from, rule -> true);
+    }
+
+    private static List<Finding> of(SchoolRules rules, Timetable school, Instant from, Predicate<Rule<?>> about) {
+        var analysis = new Analysis(rules, from, about);
         for (PlannedClass one : school.classes()) {
             analysis.ask(one, rules.settings(one), Map.of());
         }
@@ -75,9 +121,10 @@ public final class Analysis {
 
     private void ask(PlannedClass of, List<Setting> settings, Map<Setting, Place> ofLesson) {
         var byCell = new LinkedHashMap<Cell, List<Setting>>();
-        settings.stream().filter(one -> one.until().isAfter(from)).forEach(one -> byCell.computeIfAbsent(
-                        Cell.of(one), cell -> new ArrayList<>())
-                .add(one));
+        settings.stream()
+                .filter(one -> about.test(one.set().rule()) && one.until().isAfter(from))
+                .forEach(one -> byCell.computeIfAbsent(Cell.of(one), cell -> new ArrayList<>())
+                        .add(one));
         Set<Fact> possible = possible(of, settings);
         byCell.forEach((cell, about) -> {
             // Classes of which the same is written are asked once.
@@ -142,7 +189,14 @@ public final class Analysis {
     /** Which facts can come about in a class: a recording not where it is forbidden, a visitor not where none may come. */
     private Set<Fact> possible(PlannedClass of, List<Setting> settings) {
         var possible = EnumSet.allOf(Fact.class);
-        Rulebook book = Rulebook.of(settings).in(Situation.ORDINARY.ofYear(of.year()));
+        List<Setting> deciding = settings.stream()
+                .filter(one -> one.set().rule() == Catalogue.RECORDING_MODE
+                        || one.set().rule() == Catalogue.VISITORS)
+                .toList();
+        if (deciding.isEmpty()) {
+            return possible;
+        }
+        Rulebook book = Rulebook.of(deciding).in(Situation.ORDINARY.ofYear(of.year()));
         var recording = book.ruling(Catalogue.RECORDING_MODE, Rule.ANSWERS, from);
         if (recording.floor().isPresent() && recording.value().equals(new Choice("forbidden"))) {
             possible.remove(Fact.RECORDING);

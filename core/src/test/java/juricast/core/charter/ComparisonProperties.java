@@ -108,6 +108,20 @@ class ComparisonProperties {
     }
 
     @Property(tries = 100)
+    void findings_that_appear_and_go_are_those_of_two_whole_analyses(
+            @ForAll("rules") SchoolRules before, @ForAll("rules") SchoolRules after) {
+        var was = new HashSet<>(Analysis.of(before, SCHOOL, NOW));
+        var is = new HashSet<>(Analysis.of(after, SCHOOL, NOW));
+
+        Analysis.Change change = Analysis.between(before, after, SCHOOL, NOW);
+
+        assertThat(change.appearing()).allMatch(is::contains).noneMatch(was::contains);
+        assertThat(change.vanishing()).allMatch(was::contains).noneMatch(is::contains);
+        is.removeAll(was);
+        assertThat(change.appearing()).hasSameSizeAs(is);
+    }
+
+    @Property(tries = 100)
     void an_analysis_never_finds_fault_with_a_setting_that_decides_somewhere(@ForAll("rules") SchoolRules rules) {
         List<Finding> findings = Analysis.of(rules, SCHOOL, NOW);
 

@@ -18,6 +18,7 @@ public class School {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.UK);
 
     private final Database database;
+    private volatile Optional<Identity> known = Optional.empty();
 
     School(Database database) {
         this.database = database;
@@ -26,12 +27,15 @@ public class School {
     /** A name and a zone. */
     public record Identity(String name, ZoneId zone) {}
 
-    /** Nothing until the school was founded, at the first start. */
+    /** Nothing until the school was founded, at the first start; from then on always the same. */
     public Optional<Identity> identity() {
-        return database.read()
-                .sql("SELECT name, zone FROM school")
-                .query((row, n) -> new Identity(row.getString("name"), ZoneId.of(row.getString("zone"))))
-                .optional();
+        if (known.isEmpty()) {
+            known = database.read()
+                    .sql("SELECT name, zone FROM school")
+                    .query((row, n) -> new Identity(row.getString("name"), ZoneId.of(row.getString("zone"))))
+                    .optional();
+        }
+        return known;
     }
 
     /** The school's zone; UTC before it was founded. */

@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -104,8 +103,7 @@ class Consequences {
     Report between(SchoolRules before, SchoolRules after, Instant now, Instant from) {
         Timetable timetable = planning.timetable(now);
         Comparison comparison = Comparison.of(before, after, timetable, from);
-        var findingsBefore = new HashSet<>(Analysis.of(before, timetable, from));
-        var findingsAfter = new HashSet<>(Analysis.of(after, timetable, from));
+        Analysis.Change findings = Analysis.between(before, after, timetable, from);
         Map<ClassId, String> titles = titles();
         return new Report(
                 from.equals(now) ? "now" : school.day(from) + ", " + school.clockTime(from),
@@ -114,14 +112,8 @@ class Consequences {
                 comparison.shifts().stream().map(shift -> line(shift, titles)).toList(),
                 held(comparison.overruled(), after, titles),
                 held(comparison.freed(), after, titles),
-                findingsAfter.stream()
-                        .filter(one -> !findingsBefore.contains(one))
-                        .map(one -> line(one, after))
-                        .toList(),
-                findingsBefore.stream()
-                        .filter(one -> !findingsAfter.contains(one))
-                        .map(one -> line(one, before))
-                        .toList());
+                findings.appearing().stream().map(one -> line(one, after)).toList(),
+                findings.vanishing().stream().map(one -> line(one, before)).toList());
     }
 
     /** What is wrong in the rules as they are. */
