@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { get } from '../../shared/api/http'
-import type { ClassLine, ReadySet, Role, Tried, TriedRight } from '../../shared/api/types'
+import type { ClassLine, ClassPage, ReadySet, Role, Tried, TriedRight } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { Labelled, Select, TextInput } from '../../shared/ui/Fields'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
@@ -16,6 +16,8 @@ import { ROLES } from './roles'
 interface Case {
   place: string
   role: Role
+  /** Somebody of the class, whose role it is; empty for anybody of the role. */
+  person: string
   day: string
   time: string
   minute: string
@@ -36,6 +38,7 @@ function Try() {
   const first: Case = {
     place: params.get('place') ?? 'school',
     role: 'PUPIL',
+    person: '',
     day: '',
     time: '',
     minute: '',
@@ -107,13 +110,20 @@ interface CaseFormProps {
 function CaseForm({ title, value, onChange, tried }: CaseFormProps) {
   const classes = useQuery({ queryKey: ['classes'], queryFn: () => get<ClassLine[]>('/api/classes') })
   const sets = useQuery({ queryKey: ['sets'], queryFn: () => get<ReadySet[]>('/api/sets') })
+  const ofClass = value.place.startsWith('class:') ? value.place.slice('class:'.length) : ''
+  const members = useQuery({
+    queryKey: ['class', ofClass],
+    queryFn: () => get<ClassPage>(`/api/classes/${ofClass}`),
+    enabled: ofClass !== '',
+  })
+  const people = ofClass === '' ? [] : [...(members.data?.adults ?? []), ...(members.data?.pupils ?? [])]
   const set = (more: Partial<Case>) => onChange({ ...value, ...more })
   const field = (label: string, box: (id: string) => React.ReactNode) => <Labelled label={label}>{box}</Labelled>
   return (
     <chakra.section bg="sheet" borderTop="1.5px solid" borderColor="ink" px="14px" py="10px" aria-label={title}>
       <Grid templateColumns="repeat(auto-fit, minmax(136px, 1fr))" gap="0 12px">
         {field('Where', (id) => (
-          <Select id={id} value={value.place} onChange={(event) => set({ place: event.target.value })}>
+          <Select id={id} value={value.place} onChange={(event) => set({ place: event.target.value, person: '' })}>
             <option value="school">the school</option>
             {[7, 8, 9, 10, 11].map((year) => (
               <option key={year} value={`year:${year}`}>
@@ -129,12 +139,30 @@ function CaseForm({ title, value, onChange, tried }: CaseFormProps) {
           </Select>
         ))}
         {field('Who', (id) => (
-          <Select id={id} value={value.role} onChange={(event) => set({ role: event.target.value as Role })}>
-            {ROLES.map((one) => (
-              <option key={one.role} value={one.role}>
-                {one.name}
-              </option>
-            ))}
+          <Select
+            id={id}
+            value={value.person || value.role}
+            onChange={(event) => {
+              const person = people.find((one) => one.id === event.target.value)
+              set(person ? { person: person.id, role: person.role } : { person: '', role: event.target.value as Role })
+            }}
+          >
+            <optgroup label="Anybody who is">
+              {ROLES.map((one) => (
+                <option key={one.role} value={one.role}>
+                  {one.name}
+                </option>
+              ))}
+            </optgroup>
+            {people.length > 0 && (
+              <optgroup label="Of this class">
+                {people.map((one) => (
+                  <option key={one.id} value={one.id}>
+                    {one.name}
+                  </option>
+                ))}
+              </optgroup>
+            )}
           </Select>
         ))}
         {field('Day', (id) => (

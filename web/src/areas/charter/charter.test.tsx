@@ -374,4 +374,24 @@ describe('sets and trying out', () => {
 
     expect(await screen.findByText('1 rule differs, marked below.')).toBeTruthy()
   })
+
+  it('asks for somebody of a class by the role they have there', async () => {
+    const nothing: Tried = { at: 'Monday', moment: 0, facts: [], areas: [] }
+    const query = 'facts=adult-present%2Cschool-account&draft=false'
+    const asked = serve({
+      'GET /api/standing': standingOf('TEACHER'),
+      'GET /api/classes': [],
+      'GET /api/sets': [],
+      'GET /api/classes/knots': { adults: [], pupils: [{ id: 'jory', name: 'Jory Pell', role: 'CLASS_MONITOR' }] },
+      [`GET /api/try/class:knots/PUPIL?${query}`]: nothing,
+      [`GET /api/try/class:knots/CLASS_MONITOR?${query}`]: nothing,
+    })
+    show(<TryScreen />, '/try?place=class:knots', '/try')
+
+    await screen.findByRole('option', { name: 'Jory Pell' })
+    await userEvent.selectOptions(screen.getByLabelText('Who'), 'Jory Pell')
+
+    expect(screen.getByLabelText<HTMLSelectElement>('Who').selectedOptions[0]?.textContent).toBe('Jory Pell')
+    expect(asked.some((one) => one.path.includes('/CLASS_MONITOR'))).toBe(true)
+  })
 })

@@ -38,6 +38,7 @@ const config = defineConfig({
   },
   globalCss: {
     'html, body, #root': { height: '100%' },
+    html: { bg: 'paper' },
     body: { bg: 'paper', color: 'ink', fontFamily: 'body', fontSize: '14px', lineHeight: 1.38 },
     'h1, h2, h3': { fontFamily: 'heading', fontWeight: 650, letterSpacing: '-0.01em', lineHeight: 1.2 },
     'a, button, input, select, textarea, [tabindex]': {

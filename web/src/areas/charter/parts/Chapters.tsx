@@ -19,7 +19,7 @@ interface ChaptersProps {
 export function Chapters({ rules, shown, filter, onFilter }: ChaptersProps) {
   const number = counts(rules)
   return (
-    <Box as="aside" px="16px" py="16px" aria-label="Find a rule">
+    <Box as="aside" px="16px" py="16px" h="100%" aria-label="Find a rule">
       <Box position={{ xl: 'sticky' }} top="12px">
         <Box display={{ base: 'flex', xl: 'block' }} gap="10px" flexWrap={{ base: 'wrap', sm: 'nowrap' }}>
           <TextInput

@@ -206,7 +206,7 @@ function Cell({ rule, cell, when, whenWords, from, layered, chosen, onChoose }: 
       py="1px"
       minW="50px"
       maxW="100%"
-      overflowWrap="anywhere"
+      overflowWrap={rule.form === 'KINDS' ? 'normal' : 'anywhere'}
       aria-pressed={isChosen}
       outline={isChosen ? '2px solid' : undefined}
       outlineColor="ink"
@@ -219,7 +219,7 @@ function Cell({ rule, cell, when, whenWords, from, layered, chosen, onChoose }: 
       ) : (
         <chakra.span
           fontFamily={rule.form === 'NUMBER' ? 'mono' : 'body'}
-          fontSize={rule.form === 'NUMBER' ? '12px' : '12.5px'}
+          fontSize={rule.form === 'KINDS' ? '11px' : '12px'}
           whiteSpace={rule.form === 'NUMBER' ? 'nowrap' : 'normal'}
           letterSpacing={rule.form === 'NUMBER' ? '-0.04em' : undefined}
           lineHeight="1.25"

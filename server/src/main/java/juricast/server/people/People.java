@@ -38,6 +38,9 @@ public class People {
         if (id.equals(PersonId.CLOCK)) {
             return "the clock";
         }
+        if (id.equals(PersonId.PROGRAM)) {
+            return "Juricast, as it ships";
+        }
         if (id.equals(PersonId.RULES)) {
             return "the rules";
         }

@@ -144,7 +144,7 @@ public class ReadyMadeSets {
                                         false,
                                         "",
                                         Setting.FOR_EVER),
-                                PersonId.RULES,
+                                PersonId.PROGRAM,
                                 Instant.EPOCH,
                                 Instant.EPOCH));
             }

@@ -103,13 +103,19 @@ public class RuleWords {
 
     /** Who could make it looser: whoever answers for the highest layer that holds it. */
     static String changedBy(Ruling<?> ruling) {
-        Setting holds = ruling.floor()
-                .or(() -> ruling.decider().setting())
-                .filter(one -> one.layer() != Layer.PERSON)
-                .orElse(null);
-        if (holds == null) {
-            return "The adults of the lesson, or the safeguarding lead in the charter.";
+        // At the floor only who made the floor can loosen it; below it, or by a pass, whoever decided.
+        Optional<Setting> decider = ruling.decider().setting();
+        Optional<Setting> holding = decider.filter(one -> one.layer() == Layer.PERSON)
+                .or(() -> ruling.floor().filter(one -> one.set().value().equals(ruling.value())))
+                .or(() -> decider);
+        if (holding.isEmpty()) {
+            return "The adults of the class for their class; the safeguarding lead for the school.";
         }
+        return loosenedBy(holding.get());
+    }
+
+    /** Who could loosen what a setting holds. */
+    private static String loosenedBy(Setting holds) {
         return switch (holds.layer()) {
             case SCHOOL, YEAR_GROUP -> holds.isBinding()
                     ? "Only the safeguarding lead, in the "
@@ -147,7 +153,7 @@ public class RuleWords {
                                 value(ruling.rule(), floor.set().value()),
                                 people.nameOf(floor.by()),
                                 floor.when().isAlways() ? "" : ", " + ConditionWords.of(floor.when()) + ","),
-                "To change it: " + changedBy(ruling));
+                "To change it: " + loosenedBy(floor));
     }
 
     private static String capital(String words) {
