@@ -17,11 +17,13 @@ import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
+import juricast.core.rules.Condition;
 import juricast.core.rules.Layer;
 import juricast.core.rules.RuleValue;
 import juricast.core.rules.Rulebook;
 import juricast.core.rules.Setting;
 import juricast.core.rules.Setting.Force;
+import juricast.core.rules.Situation;
 import juricast.core.time.Span;
 
 /** The small language of lesson tests: a lesson from 10:00 to 10:50 that plays orders and remembers its story. */
@@ -43,6 +45,9 @@ public final class LiveLesson {
                     new Member(JORY, "Jory Pell", Role.PUPIL),
                     new Member(KESTER, "Kester Tabb", Role.CLASS_MONITOR)));
 
+    public static final PersonId TOVE = new PersonId("visitor-tove");
+
+    private LessonPlan plan = PLAN;
     private final List<LessonEvent> events = new ArrayList<>();
     private final List<Setting> settings = new ArrayList<>();
     private Instant now = at("09:55");
@@ -66,15 +71,28 @@ public final class LiveLesson {
     }
 
     public LiveLesson school(String key, String value, Force force) {
+        return school(key, value, force, Condition.ALWAYS);
+    }
+
+    public LiveLesson school(String key, String value, Force force, Condition when) {
         for (Role role : RuleValue.of(key, value).orElseThrow().rule().roles()) {
             settings.add(Setting.of(
-                    RuleValue.of(key, value).orElseThrow(),
-                    role,
-                    Layer.SCHOOL,
-                    force,
-                    new PersonId("maren"),
-                    at("00:00")));
+                            RuleValue.of(key, value).orElseThrow(),
+                            role,
+                            Layer.SCHOOL,
+                            force,
+                            new PersonId("maren"),
+                            at("00:00"))
+                    .during(when));
         }
+        return this;
+    }
+
+    /** Invites Tove Saltmarsh to this lesson. */
+    public LiveLesson invited() {
+        var members = new ArrayList<>(plan.members());
+        members.add(new Member(TOVE, "Tove Saltmarsh", Role.VISITOR));
+        plan = new LessonPlan(plan.lesson(), plan.title(), plan.time(), members);
         return this;
     }
 
@@ -95,7 +113,7 @@ public final class LiveLesson {
 
     /** A pupil of the list, let in by Orla on a device of the same name. */
     public LiveLesson present(PersonId pupil) {
-        return knock(PLAN.nameOf(pupil), pupil.value())
+        return knock(plan.nameOf(pupil), pupil.value())
                 .order(new LessonOrder.Admit(new VisitId(pupil.value()), Optional.empty(), ORLA));
     }
 
@@ -123,11 +141,11 @@ public final class LiveLesson {
     }
 
     public LessonPlan plan() {
-        return PLAN;
+        return plan;
     }
 
     public Rulebook rulebook() {
-        return Rulebook.of(settings);
+        return Rulebook.of(settings).in(Situation.ORDINARY.ofYear(8).at(plan.time()));
     }
 
     public Visit visit(String device) {
@@ -135,15 +153,15 @@ public final class LiveLesson {
     }
 
     public SeatView seat(String device) {
-        return SeatView.of(PLAN, state(), rulebook(), new VisitId(device), now);
+        return SeatView.of(plan, state(), rulebook(), new VisitId(device), now);
     }
 
     public DeskView desk() {
-        return DeskView.of(PLAN, state(), events, rulebook(), now);
+        return DeskView.of(plan, state(), events, rulebook(), now);
     }
 
     public LessonRules rules() {
-        return new LessonRules(PLAN, state(), rulebook(), now);
+        return new LessonRules(plan, state(), rulebook(), now);
     }
 
     public static VisitId visitOf(PersonId person) {

@@ -96,6 +96,118 @@ class RulebookTest {
     }
 
     @Test
+    void who_asks_for_more_than_is_bound_gets_as_much_as_is_allowed() {
+        var book = Rulebook.of(List.of(
+                set(Layer.SCHOOL, Force.BINDING, ON_REQUEST),
+                set(Layer.CLASS, Force.USUAL, CLOSED),
+                set(Layer.LESSON, Force.USUAL, OPEN)));
+
+        var ruling = book.ruling(CLASS_CHAT, Role.PUPIL, TEN);
+
+        assertThat(ruling.value()).isEqualTo(ON_REQUEST);
+        assertThat(ruling.chain())
+                .extracting(Ruling.Step::effect)
+                .containsExactly(Effect.REPLACED, Effect.DECIDES, Effect.REPLACED, Effect.OVERRULED);
+        assertThat(ruling.chain()).extracting(Ruling.Step::then).containsExactly(OPEN, ON_REQUEST, CLOSED, ON_REQUEST);
+    }
+
+    @Test
+    void of_kinds_both_the_bound_and_the_wish_must_allow_them() {
+        var files = Catalogue.FILE_KINDS;
+        var bound = setting(new RuleValue(files, Kinds.of("documents", "pictures")), Layer.SCHOOL, Force.BINDING);
+        var wish = setting(new RuleValue(files, Kinds.of("pictures", "video")), Layer.CLASS, Force.USUAL);
+
+        var ruling = Rulebook.of(List.of(bound, wish)).ruling(files, Role.PUPIL, TEN);
+
+        assertThat(ruling.value()).isEqualTo(Kinds.of("pictures"));
+        assertThat(ruling.allows(Kinds.of("documents"))).isTrue();
+        assertThat(ruling.allows(Kinds.of("sound"))).isFalse();
+    }
+
+    @Test
+    void where_values_have_no_order_a_binding_one_fixes_the_rule() {
+        var bound = setting(new RuleValue(Catalogue.SHOWN_NAME, new Choice("first-name")), Layer.SCHOOL, Force.BINDING);
+        var wish = setting(new RuleValue(Catalogue.SHOWN_NAME, new Choice("full-name")), Layer.CLASS, Force.BINDING);
+
+        assertThat(Rulebook.of(List.of(wish, bound)).value(Catalogue.SHOWN_NAME, Role.PUPIL, TEN))
+                .isEqualTo(new Choice("first-name"));
+    }
+
+    @Test
+    void a_condition_that_asks_for_more_is_more_specific_and_of_two_that_ask_for_equally_much_the_stricter_wins() {
+        var visited = Condition.during(Fact.VISITOR_PRESENT);
+        var recorded = Condition.during(Fact.RECORDING);
+        var both = Condition.of(
+                new Circumstance.Is(Fact.VISITOR_PRESENT, true), new Circumstance.Is(Fact.RECORDING, true));
+        var book = Rulebook.of(List.of(
+                set(Layer.SCHOOL, Force.USUAL, OPEN),
+                set(Layer.SCHOOL, Force.USUAL, CLOSED).during(visited),
+                set(Layer.SCHOOL, Force.USUAL, ON_REQUEST).during(recorded)));
+        var situation = Situation.ORDINARY.with(Fact.VISITOR_PRESENT, true);
+
+        assertThat(book.value(CLASS_CHAT, Role.PUPIL, TEN)).isEqualTo(OPEN);
+        assertThat(book.in(situation).value(CLASS_CHAT, Role.PUPIL, TEN)).isEqualTo(CLOSED);
+        var together = situation.with(Fact.RECORDING, true);
+        assertThat(book.in(together).value(CLASS_CHAT, Role.PUPIL, TEN)).isEqualTo(CLOSED);
+        assertThat(book.with(List.of(set(Layer.SCHOOL, Force.USUAL, OPEN).during(both)))
+                        .in(together)
+                        .value(CLASS_CHAT, Role.PUPIL, TEN))
+                .isEqualTo(OPEN);
+        assertThat(book.asleep(CLASS_CHAT, Role.PUPIL, TEN)).hasSize(2);
+    }
+
+    @Test
+    void a_binding_condition_closes_even_a_pass_while_it_holds() {
+        var closedForGuests = set(Layer.SCHOOL, Force.BINDING, CLOSED).during(Condition.during(Fact.VISITOR_PRESENT));
+        var book = Rulebook.of(List.of(closedForGuests, set(Layer.PERSON, Force.PASS, OPEN)));
+
+        assertThat(book.value(CLASS_CHAT, Role.PUPIL, TEN)).isEqualTo(OPEN);
+        var visited = book.in(Situation.ORDINARY.with(Fact.VISITOR_PRESENT, true));
+        assertThat(visited.ruling(CLASS_CHAT, Role.PUPIL, TEN).isBoundClosed()).isTrue();
+        assertThat(visited.value(CLASS_CHAT, Role.PUPIL, TEN)).isEqualTo(CLOSED);
+    }
+
+    @Test
+    void what_a_set_says_comes_before_what_the_class_says_itself() {
+        var fromSet = set(Layer.CLASS, Force.USUAL, CLOSED).inBundle("Quiet work", Layer.CLASS);
+        var own = set(Layer.CLASS, Force.USUAL, ON_REQUEST).beginning(TEN.minusSeconds(3600));
+
+        assertThat(Rulebook.of(List.of(own, fromSet)).value(CLASS_CHAT, Role.PUPIL, TEN))
+                .isEqualTo(ON_REQUEST);
+    }
+
+    @Test
+    void the_next_change_is_the_one_that_changes_the_value_not_the_next_that_begins_or_ends() {
+        var book = Rulebook.of(List.of(
+                set(Layer.SCHOOL, Force.USUAL, CLOSED).ending(TEN.plusSeconds(300)),
+                set(Layer.CLASS, Force.USUAL, CLOSED).ending(TEN.plusSeconds(900))));
+
+        var ruling = book.ruling(CLASS_CHAT, Role.PUPIL, TEN);
+        var change = book.changes(CLASS_CHAT, Role.PUPIL, TEN).orElseThrow();
+
+        assertThat(ruling.until()).isEqualTo(TEN.plusSeconds(300));
+        assertThat(change.at()).isEqualTo(TEN.plusSeconds(900));
+        assertThat(change.ruling().value()).isEqualTo(OPEN);
+        assertThat(book.changes(CLASS_CHAT, Role.PUPIL, TEN.plusSeconds(900))).isEmpty();
+        assertThat(book.nextEdge(TEN)).isEqualTo(TEN.plusSeconds(300));
+    }
+
+    @Test
+    void what_takes_over_from_a_setting_leaves_what_lies_before_and_after() {
+        var setting = set(Layer.SCHOOL, Force.BINDING, CLOSED).beginning(TEN).ending(TEN.plusSeconds(100));
+
+        assertThat(setting.without(TEN.plusSeconds(20), TEN.plusSeconds(30)))
+                .containsExactly(setting.ending(TEN.plusSeconds(20)), setting.beginning(TEN.plusSeconds(30)));
+        assertThat(setting.without(TEN.minusSeconds(5), TEN.plusSeconds(40)))
+                .containsExactly(setting.beginning(TEN.plusSeconds(40)));
+        assertThat(setting.without(TEN.plusSeconds(60), Setting.FOR_EVER))
+                .containsExactly(setting.ending(TEN.plusSeconds(60)));
+        assertThat(setting.without(TEN, TEN.plusSeconds(100))).isEmpty();
+        assertThat(setting.without(TEN.plusSeconds(100), Setting.FOR_EVER)).containsExactly(setting);
+        assertThat(setting.without(TEN.minusSeconds(9), TEN)).containsExactly(setting);
+    }
+
+    @Test
     void values_outside_a_rules_range_cannot_be_made() {
         assertThatThrownBy(() -> new RuleValue(LATE_AFTER, new Minutes(61)))
                 .isInstanceOf(IllegalArgumentException.class);
@@ -107,5 +219,9 @@ class RulebookTest {
 
     private static Setting set(Layer layer, Force force, Permission value) {
         return Setting.of(new RuleValue(CLASS_CHAT, value), Role.PUPIL, layer, force, MAREN, TEN.minusSeconds(60));
+    }
+
+    private static Setting setting(RuleValue value, Layer layer, Force force) {
+        return Setting.of(value, Role.PUPIL, layer, force, MAREN, TEN.minusSeconds(60));
     }
 }
