@@ -316,6 +316,156 @@ describe('the rules of a class', () => {
   })
 })
 
+describe('what a draft changes', () => {
+  const one = {
+    place: 'lesson:law-1',
+    title: 'Harbour Law 9',
+    when: 'Wednesday 16 September, 08:05',
+    situation: 'while a visitor is present',
+    facts: ['visitor-present', 'adult-present'],
+    present: 24,
+    at: 1789545900000,
+    minute: -1,
+  }
+  const report: Report = {
+    ...REPORT,
+    from: 'Tuesday 15 September, 00:00',
+    shifts: [
+      {
+        rule: 'chat.private',
+        title: 'Write privately to another pupil',
+        role: 'PUPIL',
+        roleWords: 'pupil',
+        before: 'open',
+        beforeWords: 'open',
+        after: 'closed',
+        afterWords: 'closed',
+        stricter: true,
+        classes: [{ ...one, place: 'class:law', when: '', minute: 30 }],
+        lessonCount: 61,
+        lessons: [one],
+      },
+    ],
+    overruled: [
+      { place: 'class:law', title: 'Harbour Law 9', says: 'open, by Ruben Stavely', by: 'closed, binding', classes: [] },
+    ],
+    appearing: [
+      { kind: 'NEVER_COUNTS', title: 'Speak, pupil: this setting never counts', causes: ['Year 9: open'], place: 'year:9' },
+    ],
+  }
+  const why = (place: string, minute: string) =>
+    `/api/rules/school/draft/why?rule=chat.private&role=PUPIL&of=${place}&from=&facts=visitor-present,adult-present&present=24&at=1789545900000${minute}`
+
+  it('is told as numbers, then as a list, then as one case before and after', async () => {
+    const after: Why = {
+      ...WHY,
+      value: 'closed',
+      valueWords: 'closed',
+      until: '',
+      forPupils: 'You may not write to one pupil alone.',
+    }
+    signedIn(document([rule()], { draft: [line] }), {
+      'POST /api/rules/school/draft/consequences': report,
+      [`GET ${why('lesson%3Alaw-1', '')}`]: { before: WHY, after },
+      [`GET ${why('class%3Alaw', '&minute=30')}`]: { before: WHY, after },
+    })
+    show(<RulesScreen />)
+
+    await userEvent.click(await screen.findByRole('button', { name: 'See all that changes' }))
+    expect(await screen.findByText('61 planned lessons where it will')).toBeTruthy()
+    expect(screen.getByText('and 60 later ones')).toBeTruthy()
+    expect(screen.getByText('held by closed, binding')).toBeTruthy()
+    expect(screen.getByText('Speak, pupil: this setting never counts')).toBeTruthy()
+
+    await userEvent.click(screen.getByRole('button', { name: /^Harbour Law 9, Wednesday/ }))
+    const single = await screen.findByRole('region', { name: 'Why, in Harbour Law 9' })
+    expect(await within(single).findByText(/You may not write to one pupil alone/)).toBeTruthy()
+    expect(within(single).getByText('With the draft')).toBeTruthy()
+
+    await userEvent.click(screen.getByRole('button', { name: /^Harbour Law 9 while/ }))
+    expect(await within(await screen.findByRole('region', { name: 'Why, in Harbour Law 9' })).findByText('As it is')).toBeTruthy()
+  })
+
+  it('says so when nothing changes', async () => {
+    signedIn(document([rule()], { draft: [line] }))
+    show(<RulesScreen />)
+
+    await userEvent.click(await screen.findByRole('button', { name: 'See all that changes' }))
+
+    expect(await screen.findByText(/^Nothing changes for any class or planned lesson/)).toBeTruthy()
+  })
+
+  it('is thrown away only when asked twice', async () => {
+    const asked = signedIn(document([rule()], { draft: [line] }), { 'DELETE /api/rules/school/draft': document([rule()]) })
+    show(<RulesScreen />)
+
+    await userEvent.click(await screen.findByRole('button', { name: 'Discard' }))
+    expect(asked.some((one) => one.method === 'DELETE')).toBe(false)
+    await userEvent.click(screen.getByRole('button', { name: 'Throw it away' }))
+
+    expect(await screen.findByText('Refined for')).toBeTruthy()
+    expect(screen.queryByRole('region', { name: 'Draft' })).toBeNull()
+  })
+})
+
+describe('history and single lessons', () => {
+  it('shows what was set by whom, and the rules of a day', async () => {
+    signedIn(document([rule()]), {
+      'GET /api/rules/school/history': [
+        {
+          at: 'Monday 14 September, 10:17',
+          by: 'Maren Oddlund',
+          title: 'Late after',
+          role: 'pupil',
+          value: '5 min',
+          when: '',
+          binding: true,
+          note: 'Ten minutes had become a habit.',
+          counted: 'from Monday 14 September, 10:17',
+          ended: 'ended by Maren Oddlund, Tuesday 15 September, 09:00',
+        },
+      ],
+      'GET /api/rules/school?on=2026-09-01': document([rule()], { on: '2026-09-01', editable: false }),
+    })
+    show(<RulesScreen />)
+
+    await userEvent.click(await screen.findByRole('button', { name: /^History/ }))
+    expect(await screen.findByText(/Ten minutes had become a habit/)).toBeTruthy()
+    await userEvent.type(screen.getByLabelText('The rules as of'), '2026-09-01')
+
+    expect(await screen.findByText(/The rules as of 2026-09-01/)).toBeTruthy()
+    await userEvent.click(screen.getByRole('button', { name: 'Back to today' }))
+    expect(await screen.findByRole('heading', { name: 'Charter' })).toBeTruthy()
+  })
+
+  it('invites a visitor to one lesson by name', async () => {
+    const plan = {
+      lesson: 'law-1',
+      title: 'Harbour Law 9',
+      ofClass: 'law',
+      day: 'Wednesday',
+      starts: '08:05',
+      editable: true,
+      visitors: ['Kester Fanthorpe'],
+      recording: false,
+      groups: false,
+    }
+    const asked = serve({
+      'GET /api/standing': standingOf('TEACHER'),
+      'GET /api/rules/lesson:law-1': document([rule()], { place: 'lesson:law-1', title: 'Harbour Law 9, Wednesday' }),
+      'GET /api/lessons/law-1/plan': plan,
+      'PUT /api/lessons/law-1/plan': { ...plan, visitors: ['Kester Fanthorpe', 'Tove Saltmarsh'] },
+    })
+    show(<RulesScreen />, '/rules/lesson:law-1', '/rules/:place')
+
+    await userEvent.type(await screen.findByLabelText('Name of a visitor'), ' Tove Saltmarsh ')
+    await userEvent.click(screen.getByRole('button', { name: 'Invite' }))
+
+    expect(await screen.findByRole('button', { name: 'remove Tove Saltmarsh' })).toBeTruthy()
+    expect(asked.find((one) => one.method === 'PUT')?.body).toMatchObject({ visitors: ['Kester Fanthorpe', 'Tove Saltmarsh'] })
+  })
+})
+
 describe('sets and trying out', () => {
   it('deletes a set only when asked twice, and says which classes use it', async () => {
     const own = { id: 'fog', name: 'Fog drill', purpose: '', ofSchool: false, own: true, says: [], usedBy: ['Weather Lab 9'] }

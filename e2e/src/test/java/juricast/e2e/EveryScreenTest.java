@@ -32,6 +32,10 @@ class EveryScreenTest {
         check(orla, "/classes", "Your classes");
         check(orla, "/classes/tidal-navigation-8", "Import a roster");
         check(orla, "/charter", "The door when a lesson opens");
+        check(orla, "/rules/class:tidal-navigation-8", "Ready-made sets:");
+        check(orla, "/rules/lesson:tidal-navigation-8-3.2-2", "Planned for this lesson");
+        check(orla, "/sets", "Make a set");
+        check(orla, "/try", "Put another case beside it");
         check(orla, "/looks", "The look");
     }
 

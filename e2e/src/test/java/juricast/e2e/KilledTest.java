@@ -68,7 +68,7 @@ class KilledTest {
     private static Screen demoPerson(Browser browser, String address, String id) {
         Page page = browser.newContext(new Browser.NewContextOptions().setBaseURL(address))
                 .newPage();
-        page.setDefaultTimeout(30_000);
+        page.setDefaultTimeout(60_000);
         Screen screen = new Screen(page);
         screen.open("/sign-in");
         screen.field("Find a person").fill(id.replace('-', ' '));

@@ -1,5 +1,7 @@
 package juricast.e2e;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.TimeoutError;
@@ -60,14 +62,17 @@ final class Screen {
         for (int attempt = 1; ; attempt++) {
             button(menu).click();
             try {
-                choice(choice).click(new Locator.ClickOptions().setTimeout(4000));
-                return;
+                choice(choice).click(new Locator.ClickOptions().setTimeout(15_000));
+                break;
             } catch (TimeoutError redrawn) {
                 if (attempt == 3) {
                     throw redrawn;
                 }
+                page.keyboard().press("Escape");
             }
         }
+        // Keys belong to the desk again only when no menu is open any more.
+        assertThat(page.getByRole(AriaRole.MENU)).hasCount(0);
     }
 
     Locator row(String name) {

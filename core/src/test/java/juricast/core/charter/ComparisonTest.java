@@ -136,6 +136,34 @@ class ComparisonTest {
                 .containsExactly("REPLACED", "DECIDES", "OVERRULED");
     }
 
+    @Test
+    void year_group_and_lesson_refine_the_charter_and_only_what_they_are_about() {
+        school.says(Place.ofYear(9), CLASS_CHAT, ON_REQUEST)
+                .says(Place.of(new LessonId("law-plain")), CLASS_CHAT, CLOSED);
+        SchoolRules rules = school.rules();
+        PlannedLesson plain = school.timetable().lessons().get(2);
+        PlannedLesson guest = school.timetable().lessons().get(1);
+
+        assertThat(rules.charter().value(CLASS_CHAT, Role.PUPIL, NOON)).isEqualTo(OPEN);
+        assertThat(rules.ofYear(9).value(CLASS_CHAT, Role.PUPIL, NOON)).isEqualTo(ON_REQUEST);
+        assertThat(rules.of(KNOTS).value(CLASS_CHAT, Role.PUPIL, NOON)).isEqualTo(OPEN);
+        assertThat(rules.of(LAW, guest).value(CLASS_CHAT, Role.PUPIL, NOON)).isEqualTo(ON_REQUEST);
+        assertThat(rules.of(LAW, plain).value(CLASS_CHAT, Role.PUPIL, NOON)).isEqualTo(CLOSED);
+        assertThat(rules.of(LAW, plain).situation().lesson()).contains(plain.time());
+        assertThat(rules.of(LAW).situation().present()).isEqualTo(LAW.pupils());
+    }
+
+    @Test
+    void a_binding_charter_reaches_a_lessons_own_setting_too() {
+        school.says(Place.of(new LessonId("law-plain")), CLASS_CHAT, OPEN);
+
+        Comparison found = compare(school, edit(Place.SCHOOL, CLASS_CHAT, ON_REQUEST, true, Condition.ALWAYS));
+
+        assertThat(found.overruled())
+                .anySatisfy(held -> assertThat(held.place()).isEqualTo(Place.of(new LessonId("law-plain"))));
+        assertThat(found.classes()).containsExactly(LAW.id(), KNOTS.id());
+    }
+
     private Object valueOn(SchoolRules rules, int day) {
         return rules.of(KNOTS).value(CLASS_CHAT, Role.PUPIL, NOON.plus(Duration.ofDays(day)));
     }
