@@ -219,7 +219,8 @@ function Cell({ rule, cell, when, whenWords, from, layered, chosen, onChoose }: 
       ) : (
         <chakra.span
           fontFamily={rule.form === 'NUMBER' ? 'mono' : 'body'}
-          fontSize={rule.form === 'KINDS' ? '11px' : '12px'}
+          fontSize={rule.form === 'KINDS' ? '10.5px' : '12px'}
+          overflowWrap={rule.form === 'KINDS' ? 'normal' : undefined}
           whiteSpace={rule.form === 'NUMBER' ? 'nowrap' : 'normal'}
           letterSpacing={rule.form === 'NUMBER' ? '-0.04em' : undefined}
           lineHeight="1.25"

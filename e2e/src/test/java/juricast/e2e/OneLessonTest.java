@@ -174,12 +174,7 @@ class OneLessonTest {
 
         arrive(jory, link, word, "a tablet of the boatshed");
         assertThat(orla.text("“a tablet of the boatshed”")).isVisible();
-        orla.page
-                .getByRole(com.microsoft.playwright.options.AriaRole.ARTICLE)
-                .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("boatshed"))
-                .getByText("Let in as…")
-                .click();
-        orla.field("Who is a tablet of the boatshed?").selectOption("Jory Pell");
+        letInAs(orla, "a tablet of the boatshed", "Jory Pell");
         assertThat(jory.text("Raise my hand")).isVisible();
         assertThat(jory.text("Jory Pell")).isVisible();
 
@@ -199,6 +194,28 @@ class OneLessonTest {
                 .click();
         assertThat(stranger.text("You cannot come in now")).isVisible();
         Accessibility.check(stranger.page);
+    }
+
+    /** Says who somebody unknown is; once more if news redrew the page under the hand, as a person would. */
+    private void letInAs(Screen orla, String unknown, String name) {
+        com.microsoft.playwright.Locator card = orla.page
+                .getByRole(com.microsoft.playwright.options.AriaRole.ARTICLE)
+                .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText(unknown));
+        com.microsoft.playwright.Locator who = orla.field("Who is " + unknown + "?");
+        for (int attempt = 1; attempt <= 3 && card.count() > 0; attempt++) {
+            if (who.count() == 0) {
+                card.getByText("Let in as…").click();
+            }
+            who.selectOption(name);
+            try {
+                card.waitFor(new com.microsoft.playwright.Locator.WaitForOptions()
+                        .setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED)
+                        .setTimeout(15_000));
+            } catch (com.microsoft.playwright.TimeoutError redrawn) {
+                orla.page.keyboard().press("Escape");
+            }
+        }
+        assertThat(card).hasCount(0);
     }
 
     private void steer(RunningSchool school, Screen orla, Screen ines, Screen jory) {
