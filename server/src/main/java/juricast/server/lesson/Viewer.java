@@ -64,13 +64,11 @@ final class Viewer {
         executor.execute(() -> write(SseEmitter.event().comment("still here")));
     }
 
-    private void send() {
+    /** One at a time, writing included: an older view that is written after a newer one would stay on the screen. */
+    private synchronized void send() {
         scheduled.set(false);
-        Numbered next;
-        synchronized (this) {
-            next = view.after(last);
-            last = next.number();
-        }
+        Numbered next = view.after(last);
+        last = next.number();
         write(SseEmitter.event()
                 .id(Integer.toString(next.number()))
                 .name("view")
