@@ -73,6 +73,7 @@ class OneLessonTest {
         Accessibility.check(maren.page);
         maren.button("Add to the draft").click();
         maren.button("Put in force").click();
+        assertThat(maren.text("1 change counts from now on.")).isVisible();
         assertThat(maren.button("Write privately to another pupil, Pupil: closed, binding"))
                 .isVisible();
         maren.button("Write privately to another pupil, Pupil").click();
