@@ -31,7 +31,11 @@ export function useLive<W extends { number: number }, V extends View<W>>(path: s
         const view = JSON.parse(event.data) as V
         for (const one of view.words) words.current.set(one.number, one)
         const all = [...words.current.values()].sort((a, b) => a.number - b.number)
-        setLive({ view: { ...view, words: all }, connected: true })
+        // A view that was overtaken on the way brings its words, but never winds the screen back.
+        setLive((before) => ({
+          view: before.view && before.view.number > view.number ? { ...before.view, words: all } : { ...view, words: all },
+          connected: true,
+        }))
       })
       source.onerror = () => {
         setLive((before) => ({ ...before, connected: false }))

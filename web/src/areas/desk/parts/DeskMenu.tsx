@@ -1,22 +1,48 @@
 import { Box, chakra, Menu, Portal } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
 
-interface DeskMenuProps {
+interface OpenerProps {
   /** What the button says; its accessible name. */
-  sign: ReactNode
+  children: ReactNode
   title?: string
+  onOpen: (anchor: HTMLElement) => void
+}
+
+/** A place of the score that opens the menu. It is a plain button: two hundred of them cost next to nothing. */
+export function Opener({ children, title, onOpen }: OpenerProps) {
+  return (
+    <chakra.button
+      type="button"
+      title={title}
+      aria-haspopup="menu"
+      cursor="pointer"
+      px="2px"
+      minW="26px"
+      whiteSpace="nowrap"
+      onClick={(event) => onOpen(event.currentTarget)}
+    >
+      {children}
+    </chakra.button>
+  )
+}
+
+interface DeskMenuProps {
+  /** The place that was pressed; nothing while no menu is open. */
+  anchor: HTMLElement | null
+  onClose: () => void
   children: ReactNode
 }
 
-/** A button of the score that opens a short list of orders. */
-export function DeskMenu({ sign, title, children }: DeskMenuProps) {
+/** The one menu of the desk. It belongs to no row, so news that redraws rows neither closes nor moves it. */
+export function DeskMenu({ anchor, onClose, children }: DeskMenuProps) {
   return (
-    <Menu.Root lazyMount unmountOnExit>
-      <Menu.Trigger asChild>
-        <chakra.button type="button" title={title} cursor="pointer" px="2px" minW="26px" whiteSpace="nowrap">
-          {sign}
-        </chakra.button>
-      </Menu.Trigger>
+    <Menu.Root
+      open={anchor !== null}
+      onOpenChange={({ open }) => !open && onClose()}
+      positioning={{ getAnchorRect: () => anchor?.getBoundingClientRect() ?? null, placement: 'bottom-start' }}
+      lazyMount
+      unmountOnExit
+    >
       <Portal>
         <Menu.Positioner>
           <Menu.Content

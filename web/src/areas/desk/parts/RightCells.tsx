@@ -1,39 +1,44 @@
 import { Box, chakra } from '@chakra-ui/react'
+import { memo } from 'react'
 import type { Desk, DeskCell, DeskPupil } from '../../../shared/api/types'
 import { countdown, useNow } from '../../../shared/time'
 import { Shutter, shutterWords } from '../../../shared/ui/Shutter'
 import type { Give } from '../api'
-import { Choice, DeskMenu, MenuHead } from './DeskMenu'
+import { Choice, MenuHead, Opener } from './DeskMenu'
 
 const VALUES = ['open', 'on-request', 'closed']
 
-interface ClassRightProps {
-  column: Desk['columns'][number]
-  short: string
+export type Column = Desk['columns'][number]
+
+interface MenuProps {
   live: boolean
   give: Give
   onWhy: (rule: string, person?: string) => void
 }
 
 /** A heading: a right for the whole class. */
-export function ClassRight({ column, short, live, give, onWhy }: ClassRightProps) {
+export function ClassRight({ column, short, onOpen }: { column: Column; short: string; onOpen: (at: HTMLElement) => void }) {
   return (
-    <DeskMenu
-      title={column.title}
-      sign={
-        <Box fontSize="12px" lineHeight="1.15">
-          {short}
-          <chakra.span srOnly> for the class: </chakra.span>
-          <Box mt="2px" mb="1px">
-            <Shutter value={column.value} bound={column.bound} size={18} />
-          </Box>
-          <chakra.span fontSize="11px" color="ink2">
-            {column.value.replace('-', ' ')}
-          </chakra.span>
-          {column.bound && <chakra.span srOnly>, binding</chakra.span>}
+    <Opener title={column.title} onOpen={onOpen}>
+      <Box fontSize="12px" lineHeight="1.15">
+        {short}
+        <chakra.span srOnly> for the class: </chakra.span>
+        <Box mt="2px" mb="1px">
+          <Shutter value={column.value} bound={column.bound} size={18} />
         </Box>
-      }
-    >
+        <chakra.span fontSize="11px" color="ink2">
+          {column.value.replace('-', ' ')}
+        </chakra.span>
+        {column.bound && <chakra.span srOnly>, binding</chakra.span>}
+      </Box>
+    </Opener>
+  )
+}
+
+/** What can be ordered about a right of the whole class. */
+export function ClassRightMenu({ column, live, give, onWhy }: MenuProps & { column: Column }) {
+  return (
+    <>
       <MenuHead>{column.title}</MenuHead>
       {live &&
         VALUES.filter((value) => value !== column.value).map((value) => (
@@ -44,51 +49,60 @@ export function ClassRight({ column, short, live, give, onWhy }: ClassRightProps
       <Choice value="why" onSelect={() => onWhy(column.rule)}>
         Why is it so?
       </Choice>
-    </DeskMenu>
+    </>
   )
 }
 
 interface PupilRightProps {
-  pupil: DeskPupil
+  name: string
   cell: DeskCell
   title: string
-  live: boolean
-  give: Give
-  onWhy: (rule: string, person?: string) => void
+  onOpen: (at: HTMLElement) => void
 }
 
 /** A cell: a right of one pupil, with the clock of a pass or curb. */
-export function PupilRight({ pupil, cell, title, live, give, onWhy }: PupilRightProps) {
-  const lend = (kind: 'pass' | 'curb', minutes: number) => give({ do: kind, person: pupil.id, rule: cell.rule, minutes })
-  const isOpen = cell.value === 'open'
-  const label = `${pupil.name}, ${title}: ${shutterWords(cell.value, cell.bound, cell.loan)}`
+export const PupilRight = memo(function PupilRight({ name, cell, title, onOpen }: PupilRightProps) {
+  const label = `${name}, ${title}: ${shutterWords(cell.value, cell.bound, cell.loan)}`
   return (
-    <DeskMenu
-      title={label}
-      sign={
-        <chakra.span whiteSpace="nowrap">
-          <chakra.span srOnly>{label}</chakra.span>
-          <Shutter value={cell.value} bound={cell.bound} loan={cell.loan} size={13} />
-          {cell.until && <Clock until={cell.until} pass={cell.loan === 'PASS'} />}
-        </chakra.span>
-      }
-    >
+    <Opener title={label} onOpen={onOpen}>
+      <chakra.span whiteSpace="nowrap">
+        <chakra.span srOnly>{label}</chakra.span>
+        <Shutter value={cell.value} bound={cell.bound} loan={cell.loan} size={13} />
+        {cell.until && <Clock until={cell.until} pass={cell.loan === 'PASS'} />}
+      </chakra.span>
+    </Opener>
+  )
+})
+
+/** What can be ordered about a right of one pupil. */
+export function PupilRightMenu({
+  pupil,
+  cell,
+  title,
+  live,
+  give,
+  onWhy,
+}: MenuProps & { pupil: DeskPupil; cell: DeskCell; title: string }) {
+  const lend = (kind: 'pass' | 'curb', minutes: number) => give({ do: kind, person: pupil.id, rule: cell.rule, minutes })
+  const mayAct = live && pupil.whereabouts === 'IN'
+  return (
+    <>
       <MenuHead>
         {pupil.name}: {title}
       </MenuHead>
-      {live && cell.loan !== 'NONE' && (
+      {mayAct && cell.loan !== 'NONE' && (
         <Choice value="end" onSelect={() => give({ do: 'end-loan', person: pupil.id, rule: cell.rule })}>
           End the {cell.loan === 'PASS' ? 'pass' : 'curb'} now
         </Choice>
       )}
-      {live &&
-        !isOpen &&
+      {mayAct &&
+        cell.value !== 'open' &&
         [2, 5, 15].map((minutes) => (
           <Choice key={minutes} value={`pass ${minutes}`} onSelect={() => lend('pass', minutes)}>
             <Shutter value="open" loan="PASS" /> pass for {minutes} min
           </Choice>
         ))}
-      {live &&
+      {mayAct &&
         cell.value !== 'closed' &&
         [5, 15].map((minutes) => (
           <Choice key={minutes} value={`curb ${minutes}`} onSelect={() => lend('curb', minutes)}>
@@ -98,7 +112,7 @@ export function PupilRight({ pupil, cell, title, live, give, onWhy }: PupilRight
       <Choice value="why" onSelect={() => onWhy(cell.rule, pupil.id)}>
         Why is it so?
       </Choice>
-    </DeskMenu>
+    </>
   )
 }
 

@@ -1,11 +1,12 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import { memo } from 'react'
+import { memo, useCallback, useState } from 'react'
 import type { Desk, DeskPupil } from '../../../shared/api/types'
 import { useSchoolTime } from '../../../shared/time'
 import { Strip } from '../../../shared/ui/Strip'
 import type { Give } from '../api'
-import { ClassRight, PupilRight } from './RightCells'
-import { RowMenu } from './RowMenu'
+import { DeskMenu } from './DeskMenu'
+import { ClassRight, ClassRightMenu, PupilRight, PupilRightMenu } from './RightCells'
+import { MoreForPupil, Removal, RowMenu } from './RowMenu'
 
 const SHORT: Record<string, string> = {
   'voice.speak': 'Speak',
@@ -30,6 +31,14 @@ interface ScoreProps {
 export function Score({ desk, now, give, onWhy }: ScoreProps) {
   const from = Date.parse(desk.starts) - 6 * 60_000
   const until = Math.max(Date.parse(desk.ends), Math.min(now, Date.parse(desk.dismissedAt ?? desk.now)))
+  const [asked, setAsked] = useState<Asked | null>(null)
+  const [removing, setRemoving] = useState<string | null>(null)
+  const ask = useCallback((anchor: HTMLElement, rule?: string, person?: string) => setAsked({ anchor, rule, person }), [])
+  const closed = () => {
+    asked?.anchor.focus()
+    setAsked(null)
+  }
+  const pupilOf = (id: string | null | undefined) => desk.pupils.find((pupil) => pupil.id === id)
   const count = (where: DeskPupil['whereabouts']) => desk.pupils.filter((pupil) => pupil.whereabouts === where).length
   const here = count('IN')
   const live = desk.phase === 'OPEN' && desk.iAmIn
@@ -79,7 +88,11 @@ export function Score({ desk, now, give, onWhy }: ScoreProps) {
             </Box>
             {desk.columns.map((column) => (
               <Box role="columnheader" key={column.rule} textAlign="center">
-                <ClassRight column={column} short={SHORT[column.rule] ?? column.title} live={live} give={give} onWhy={onWhy} />
+                <ClassRight
+                  column={column}
+                  short={SHORT[column.rule] ?? column.title}
+                  onOpen={(anchor) => ask(anchor, column.rule)}
+                />
               </Box>
             ))}
             <Box role="columnheader">
@@ -98,8 +111,7 @@ export function Score({ desk, now, give, onWhy }: ScoreProps) {
               now={Math.floor(now / 5000) * 5000}
               live={live}
               fifth={place % 5 === 4}
-              give={give}
-              onWhy={onWhy}
+              ask={ask}
             />
           ))}
         </Box>
@@ -118,8 +130,46 @@ export function Score({ desk, now, give, onWhy }: ScoreProps) {
           <Legend />
         </Flex>
       </Box>
+      <DeskMenu anchor={asked?.anchor ?? null} onClose={closed}>
+        <Orders
+          asked={asked}
+          desk={desk}
+          pupil={pupilOf(asked?.person)}
+          live={live}
+          give={give}
+          onWhy={onWhy}
+          onRemove={setRemoving}
+        />
+      </DeskMenu>
+      <Removal pupil={pupilOf(removing)} give={give} onClose={() => setRemoving(null)} />
     </Flex>
   )
+}
+
+/** A place of the score that was pressed: a heading has no person, the end of a row no rule. */
+interface Asked {
+  anchor: HTMLElement
+  rule: string | undefined
+  person: string | undefined
+}
+
+interface OrdersProps extends Omit<ScoreProps, 'now'> {
+  asked: Asked | null
+  pupil: DeskPupil | undefined
+  live: boolean
+  onRemove: (person: string) => void
+}
+
+/** What can be ordered where the menu was opened, as things stand now. */
+function Orders({ asked, desk, pupil, live, give, onWhy, onRemove }: OrdersProps) {
+  const column = desk.columns.find((one) => one.rule === asked?.rule)
+  const cell = pupil?.cells.find((one) => one.rule === asked?.rule)
+  if (pupil && cell) {
+    const title = SHORT[cell.rule] ?? cell.rule
+    return <PupilRightMenu pupil={pupil} cell={cell} title={title} live={live} give={give} onWhy={onWhy} />
+  }
+  if (pupil) return <RowMenu pupil={pupil} give={give} onRemove={() => onRemove(pupil.id)} />
+  return column ? <ClassRightMenu column={column} live={live} give={give} onWhy={onWhy} /> : null
 }
 
 function Legend() {
@@ -198,8 +248,7 @@ interface RowProps {
   now: number
   live: boolean
   fifth: boolean
-  give: Give
-  onWhy: ScoreProps['onWhy']
+  ask: (anchor: HTMLElement, rule?: string, person?: string) => void
 }
 
 const WHERE: Partial<Record<DeskPupil['whereabouts'], string>> = {
@@ -211,7 +260,7 @@ const WHERE: Partial<Record<DeskPupil['whereabouts'], string>> = {
 }
 
 const Row = memo(
-  function Row({ pupil, from, until, now, live, fifth, give, onWhy }: RowProps) {
+  function Row({ pupil, from, until, now, live, fifth, ask }: RowProps) {
     const isIn = pupil.whereabouts === 'IN'
     return (
       <Box
@@ -264,16 +313,14 @@ const Row = memo(
         {pupil.cells.map((cell) => (
           <Box role="cell" key={cell.rule} textAlign="center" opacity={isIn ? 1 : 0.35}>
             <PupilRight
-              pupil={pupil}
+              name={pupil.name}
               cell={cell}
               title={SHORT[cell.rule] ?? cell.rule}
-              live={live && isIn}
-              give={give}
-              onWhy={onWhy}
+              onOpen={(anchor) => ask(anchor, cell.rule, pupil.id)}
             />
           </Box>
         ))}
-        <Box role="cell">{live && <RowMenu pupil={pupil} give={give} />}</Box>
+        <Box role="cell">{live && <MoreForPupil pupil={pupil} onOpen={(anchor) => ask(anchor, undefined, pupil.id)} />}</Box>
       </Box>
     )
   },

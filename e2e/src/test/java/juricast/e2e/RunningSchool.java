@@ -103,6 +103,7 @@ final class RunningSchool implements AutoCloseable {
 
     @Override
     public void close() {
+        LastSeen.keep(browser);
         browser.close();
         playwright.close();
         application.close();

@@ -30,8 +30,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
-import org.springframework.core.annotation.Order;
 import org.springframework.core.env.Environment;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -40,7 +40,7 @@ import org.springframework.stereotype.Component;
 /** Sets the demo up: the school, what has happened until now, and a cast that goes on from there in real time. */
 @Component
 @ConditionalOnProperty("juricast.demo")
-class Demo {
+class Demo implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(Demo.class);
     private static final Duration HISTORY = Duration.ofDays(8);
     private static final Duration AHEAD = Duration.ofMinutes(30);
@@ -56,6 +56,7 @@ class Demo {
     private final Environment environment;
     private final Map<LessonId, Deque<Cast.Cue>> toCome = new ConcurrentHashMap<>();
     private final Map<LessonId, Cast> casts = new ConcurrentHashMap<>();
+    private volatile boolean isLaidOut;
 
     Demo(
             Database database,
@@ -79,9 +80,10 @@ class Demo {
         lessons.keepConnected(Cast::isCast);
     }
 
-    @EventListener(ApplicationReadyEvent.class)
-    @Order(0)
-    void begin() {
+    /** Before the doors of the server open, so that nobody looks at a lesson whose past is not written yet. */
+    @Override
+    public void start() {
+        isLaidOut = true;
         boolean fresh = school.identity().isEmpty();
         if (fresh) {
             new DemoSchool(database, school, passwords, clock).fill();
@@ -90,6 +92,26 @@ class Demo {
         for (Classes.Planned planned : classes.lessons(new Span(now.minus(HISTORY), now.plus(AHEAD)))) {
             play(planned, now, fresh);
         }
+    }
+
+    @Override
+    public void stop() {
+        isLaidOut = false;
+    }
+
+    @Override
+    public boolean isRunning() {
+        return isLaidOut;
+    }
+
+    /** Lower than that of the web server, which starts among the last. */
+    @Override
+    public int getPhase() {
+        return 0;
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void tell() {
         LOG.info(
                 """
 
@@ -103,7 +125,7 @@ class Demo {
                 The sign-in page lists more people to sign in as.
                 """,
                 environment.getProperty("local.server.port"),
-                school.clockTime(now),
+                school.clockTime(lessons.now()),
                 school.zone(),
                 DemoSchool.PASSWORD);
     }

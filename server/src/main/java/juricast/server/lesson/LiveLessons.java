@@ -23,7 +23,6 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
-import org.springframework.core.annotation.Order;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
@@ -129,7 +128,6 @@ public class LiveLessons {
 
     /** After a start, everyone who was in has a moment to come back; who does not has lost the connection. */
     @EventListener(ApplicationReadyEvent.class)
-    @Order(1) // after the demo, if there is one, has written what is past
     void goOn() {
         for (LessonId id : journal.begunAndNotOver()) {
             try {
