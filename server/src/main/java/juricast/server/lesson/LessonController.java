@@ -8,6 +8,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
@@ -92,13 +93,9 @@ class LessonController {
             HttpServletResponse response) {
         LessonId id = known(lesson, caller);
         DeviceId device = Cookies.deviceOrNew(request, response);
-        VisitId visit = lessons.look(id)
-                .state()
-                .visitOf(device)
-                .filter(one -> one.person().equals(Optional.of(caller.person())))
-                .map(Visit::id)
-                .orElse(new VisitId("a look from " + Ids.next()));
-        return viewers.open(id, visit, last, after -> {
+        Predicate<Visit> mine = visit ->
+                visit.arrival().device().equals(device) && visit.person().equals(Optional.of(caller.person()));
+        return viewers.open(id, mine, last, after -> {
             DeskJson.Desk desk = seen(id, caller, after);
             return new Viewer.Numbered(desk.number(), json.writeValueAsString(desk));
         });

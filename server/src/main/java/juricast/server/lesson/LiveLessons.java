@@ -157,21 +157,20 @@ public class LiveLessons {
     /** Notices devices that have been without a line for a while. */
     @Scheduled(initialDelay = SILENCE_MS, fixedDelay = 2000)
     void noticeSilence() {
-        lessons.forEach((id, lesson) -> lesson.snapshot().state().visits().stream()
-                .filter(visit -> visit.goesOn() && visit.connected() && !simulated.test(visit.id()))
-                .map(Visit::id)
-                .filter(visit -> lesson.viewers.stream().noneMatch(viewer -> viewer.isOf(visit)))
-                .forEach(visit -> silent.merge(visit, 1, Integer::sum)));
-        silent.forEach((visit, rounds) -> {
-            LessonId lesson = lessonOf(visit);
-            boolean heard = lesson == null || of(lesson).viewers.stream().anyMatch(viewer -> viewer.isOf(visit));
-            if (heard) {
-                silent.remove(visit);
-            } else if (rounds >= SILENT_ROUNDS) {
-                silent.remove(visit);
-                carryOut(lesson, new LessonOrder.LoseConnection(visit));
+        lessons.forEach((id, lesson) -> {
+            for (Visit visit : lesson.snapshot().state().visits()) {
+                if (!visit.goesOn() || !visit.connected() || isHeard(visit, lesson)) {
+                    silent.remove(visit.id());
+                } else if (silent.merge(visit.id(), 1, Integer::sum) >= SILENT_ROUNDS) {
+                    silent.remove(visit.id());
+                    carryOut(id, new LessonOrder.LoseConnection(visit.id()));
+                }
             }
         });
+    }
+
+    private boolean isHeard(Visit visit, LiveLesson lesson) {
+        return simulated.test(visit.id()) || lesson.viewers.stream().anyMatch(viewer -> viewer.isOf(visit));
     }
 
     /** Where a visit belongs, if it is of a lesson in memory; null otherwise. */

@@ -208,7 +208,7 @@ class SeatController {
             @RequestHeader(name = "Last-Event-ID", defaultValue = "0") int last,
             HttpServletRequest request) {
         Mine mine = mine(visit, request);
-        return viewers.open(mine.lesson, mine.visit, last, after -> {
+        return viewers.open(mine.lesson, one -> one.id().equals(mine.visit), last, after -> {
             SeatJson.Seat seat = seats.of(lessons.look(mine.lesson), mine.visit, after, lessons.now());
             return new Viewer.Numbered(seat.number(), json.writeValueAsString(seat));
         });

@@ -3,7 +3,8 @@ package juricast.server.lesson;
 import java.io.IOException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicBoolean;
-import juricast.core.identity.VisitId;
+import java.util.function.Predicate;
+import juricast.core.lesson.Visit;
 import org.springframework.http.MediaType;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
@@ -21,15 +22,17 @@ final class Viewer {
     /** A view in JSON and the number of the event it shows. */
     record Numbered(int number, String json) {}
 
-    private final SseEmitter line = new SseEmitter(0L);
-    private final VisitId visit;
+    private final SseEmitter line;
+    private final Predicate<Visit> mine;
     private final View view;
     private final Executor executor;
     private final AtomicBoolean scheduled = new AtomicBoolean();
     private int last;
 
-    Viewer(VisitId visit, int last, View view, Executor executor) {
-        this.visit = visit;
+    /** @param mine whose visit this browser keeps connected; a desk is looked at before its adult has one */
+    Viewer(SseEmitter line, Predicate<Visit> mine, int last, View view, Executor executor) {
+        this.line = line;
+        this.mine = mine;
         this.last = last;
         this.view = view;
         this.executor = executor;
@@ -39,8 +42,8 @@ final class Viewer {
         return line;
     }
 
-    boolean isOf(VisitId other) {
-        return visit.equals(other);
+    boolean isOf(Visit visit) {
+        return mine.test(visit);
     }
 
     /** Ends the line, if it has not ended by itself meanwhile. */

@@ -4,9 +4,10 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.Predicate;
 import juricast.core.identity.LessonId;
-import juricast.core.identity.VisitId;
 import juricast.core.lesson.LessonOrder;
+import juricast.core.lesson.Visit;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
@@ -23,16 +24,18 @@ class Viewers implements DisposableBean {
         this.lessons = lessons;
     }
 
-    /** A line that brings the view now and after every change. @param last the number the browser saw last, or 0 */
-    SseEmitter open(LessonId id, VisitId visit, int last, Viewer.View view) {
+    /** A line that brings the view now and after every change. @param mine whose visit it keeps connected @param last the number the browser saw last, or 0 */
+    SseEmitter open(LessonId id, Predicate<Visit> mine, int last, Viewer.View view) {
         LiveLesson lesson = lessons.of(id);
-        var viewer = new Viewer(visit, last, view, executor);
+        var viewer = new Viewer(new SseEmitter(0L), mine, last, view, executor);
         viewer.line().onCompletion(() -> close(viewer));
         viewer.line().onError(failed -> close(viewer));
         open.put(viewer, lesson);
         lesson.viewers.add(viewer);
-        // Wakes every viewer of the lesson, this one too, so that it gets its first view.
-        lessons.carryOut(id, new LessonOrder.ComeBack(visit));
+        lesson.snapshot().state().visits().stream()
+                .filter(visit -> visit.goesOn() && !visit.connected() && mine.test(visit))
+                .forEach(visit -> lessons.carryOut(id, new LessonOrder.ComeBack(visit.id())));
+        viewer.wake();
         return viewer.line();
     }
 

@@ -5,12 +5,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.locks.LockSupport;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -46,6 +52,52 @@ class StreamTest {
         assertThat(SERVER.browser().get("/api/seats/nothing/stream").status()).isEqualTo(404);
         assertThat(SERVER.signedIn("anton-prowse").get(DESK + "/desk/stream").status())
                 .isEqualTo(403);
+    }
+
+    @Test
+    void who_opens_a_lesson_from_the_page_that_looked_at_it_stays_in() throws Exception {
+        TestBrowser ilse = SERVER.signedIn("ilse-brandt");
+        String desk = "/api/lessons/"
+                + ilse.get("/api/today").json().findValues("id").stream()
+                        .map(JsonNode::asString)
+                        .filter(id -> id.startsWith("knotwork"))
+                        .findFirst()
+                        .orElseThrow();
+        next(listen(ilse, desk + "/desk/stream", 0));
+        assertThat(ilse.post(desk + "/open", "{}").status()).isEqualTo(200);
+
+        for (int round = 0; round < 8; round++) {
+            SERVER.bean(LiveLessons.class).noticeSilence();
+        }
+
+        assertThat(ilse.get(desk + "/desk").json().get("iAmIn").asBoolean()).isTrue();
+    }
+
+    @Test
+    void an_older_view_never_follows_a_newer_one() throws Exception {
+        var sent = new ConcurrentLinkedQueue<Integer>();
+        var line = new SseEmitter(0L) {
+            @Override
+            public void send(SseEventBuilder event) {
+                // The older a view, the longer its way: unguarded, those behind would overtake it.
+                String text = event.build().iterator().next().getData().toString();
+                int number = Integer.parseInt(text.replaceAll("(?s)^id:(\\d+).*", "$1"));
+                LockSupport.parkNanos(number % 2 * 300_000L);
+                sent.add(number);
+            }
+        };
+        ExecutorService executor = Executors.newFixedThreadPool(4);
+        var made = new AtomicInteger();
+        var viewer = new Viewer(
+                line, visit -> true, 0, after -> new Viewer.Numbered(made.incrementAndGet(), "{}"), executor);
+
+        while (sent.size() < 40) {
+            viewer.wake();
+        }
+        executor.shutdown();
+
+        assertThat(executor.awaitTermination(10, TimeUnit.SECONDS)).isTrue();
+        assertThat(List.copyOf(sent)).isSorted();
     }
 
     private static BlockingQueue<JsonNode> listen(TestBrowser browser, String path, int last) {
