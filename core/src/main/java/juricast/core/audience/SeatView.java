@@ -11,9 +11,14 @@ import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.Appliance;
+import juricast.core.lesson.Caption;
+import juricast.core.lesson.HeldWords;
 import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.LessonState;
+import juricast.core.lesson.Material;
 import juricast.core.lesson.Readers;
+import juricast.core.lesson.Sign;
+import juricast.core.lesson.Stance;
 import juricast.core.lesson.Visit;
 import juricast.core.lesson.Words;
 import juricast.core.rules.Catalogue;
@@ -30,6 +35,14 @@ import juricast.core.rules.Setting;
  * @param name the name on the class list; empty until somebody is let in, so that the door tells nobody who is expected
  * @param handsBefore how many hands are up longer than this person's
  * @param classmates whom this person may write to alone; empty unless the rules open it
+ * @param stance what the lesson is doing
+ * @param quiet whether the room is quiet because no adult is in it
+ * @param stopped whether an adult has stopped everything
+ * @param sign the signal this person shows
+ * @param focus the name of who stands before everybody
+ * @param captions the latest, where this person may read them
+ * @param boardNumber changes whenever the board does
+ * @param held this person's own messages that wait for an adult
  * @param words what this person may read
  */
 public record SeatView(
@@ -45,6 +58,15 @@ public record SeatView(
         int handsBefore,
         List<Member> classmates,
         Optional<String> showing,
+        Optional<String> stance,
+        boolean quiet,
+        boolean stopped,
+        Optional<Sign> sign,
+        Optional<String> focus,
+        List<Material> materials,
+        List<Caption> captions,
+        int boardNumber,
+        List<HeldWords> held,
         List<Words> words) {
     /** One right of this person. @param loan their own pass or curb on it */
     public record Right(Ruling<Permission> ruling, Optional<Setting> loan) {}
@@ -71,6 +93,15 @@ public record SeatView(
                 0,
                 List.of(),
                 Optional.empty(),
+                Optional.empty(),
+                lesson.quietSince().isPresent(),
+                false,
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                List.of(),
+                0,
+                List.of(),
                 List.of());
     }
 
@@ -94,10 +125,8 @@ public record SeatView(
                         .filter(one -> !one.person().equals(me) && lesson.isPresent(one.person()))
                         .toList()
                 : List.of();
-        Optional<String> showing = lesson.withSomethingOn().stream()
-                .filter(person -> lesson.on(person).contains(Appliance.SCREEN))
-                .findFirst()
-                .map(plan::nameOf);
+        boolean mayReadCaptions =
+                own.ruling(Catalogue.CAPTIONS, visit.role(), now).isOpen();
         return new SeatView(
                 lesson.number(),
                 now,
@@ -110,7 +139,16 @@ public record SeatView(
                 hand,
                 before,
                 classmates,
-                showing,
+                lesson.showing().map(plan::nameOf),
+                lesson.stance().map(Stance::name),
+                lesson.quietSince().isPresent(),
+                lesson.stopped().isPresent(),
+                Optional.ofNullable(lesson.signs().get(me)),
+                lesson.focus().map(plan::nameOf),
+                lesson.materials(),
+                mayReadCaptions ? lesson.captions() : List.of(),
+                lesson.boardNumber(),
+                lesson.held().stream().filter(one -> one.from().equals(me)).toList(),
                 lesson.words().stream().filter(words -> mayRead(me, words)).toList());
     }
 

@@ -17,6 +17,7 @@ import juricast.core.time.Span;
  * @param rules the rules with the lesson's live orders
  * @param adultIsIn whether an adult in charge is in the room
  * @param present who is in, with the devices they use
+ * @param occupants how many pupils and visitors have a place in the room
  * @param removed who was removed and not allowed back, with the devices they used
  * @param turnedAway devices that an adult turned away
  */
@@ -27,5 +28,6 @@ public record Doorway(
         boolean adultIsIn,
         boolean over,
         Map<PersonId, Set<DeviceId>> present,
+        int occupants,
         Map<PersonId, Set<DeviceId>> removed,
         Set<DeviceId> turnedAway) {}

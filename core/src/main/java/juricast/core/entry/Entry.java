@@ -15,6 +15,7 @@ import juricast.core.rules.Door;
 import juricast.core.rules.Minutes;
 import juricast.core.rules.Permission;
 import juricast.core.rules.ReEntry;
+import juricast.core.rules.Rule;
 import juricast.core.rules.YesNo;
 
 /** Judges arrivals. A check is a function that gives a reason or nothing; the strictest decides, and all are kept. */
@@ -34,6 +35,8 @@ public final class Entry {
             Entry::turnedAwayEarlier,
             Entry::nameOnTheList,
             Entry::alreadyHere,
+            Entry::visitor,
+            Entry::roomIsFull,
             Entry::tooEarly,
             Entry::noAdultYet,
             Entry::door,
@@ -132,11 +135,40 @@ public final class Entry {
         };
     }
 
+    /**
+     * A second device under one name may be a second person: only an account tells that it is the same (need E2). Without
+     * one it always waits for an adult, whatever the rule.
+     */
     private static Optional<Reason> alreadyHere(Arrival arrival, Known known, Doorway doorway, Instant now) {
-        return known.member()
+        Optional<PersonId> here = known.member().map(Member::person).filter(doorway.present()::containsKey);
+        if (here.isEmpty()) {
+            return Optional.empty();
+        }
+        Permission second = doorway.rules().value(Catalogue.SECOND_DEVICE, known.role(), now);
+        boolean same = arrival.account().equals(here);
+        if (same && second == Permission.CLOSED) {
+            return Optional.of(Reason.of(ReasonCode.NO_SECOND_DEVICE, here.get()));
+        }
+        return same && second == Permission.OPEN
+                ? Optional.empty()
+                : Optional.of(Reason.of(ReasonCode.ALREADY_HERE, here.get()));
+    }
+
+    /** Who was invited is let in by an adult, one by one, unless the rules are open to visitors. */
+    private static Optional<Reason> visitor(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        return reasonIf(
+                known.role() == Role.VISITOR
+                        && doorway.rules().value(Catalogue.VISITORS, Role.VISITOR, now) == Permission.ON_REQUEST,
+                ReasonCode.VISITOR);
+    }
+
+    private static Optional<Reason> roomIsFull(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        boolean hasPlace = known.member()
                 .map(Member::person)
                 .filter(doorway.present()::containsKey)
-                .map(person -> Reason.of(ReasonCode.ALREADY_HERE, person));
+                .isPresent();
+        int room = doorway.rules().value(Catalogue.CAPACITY, Rule.ANSWERS, now).number();
+        return reasonIf(!hasPlace && doorway.occupants() >= room, ReasonCode.ROOM_IS_FULL);
     }
 
     private static Optional<Reason> tooEarly(Arrival arrival, Known known, Doorway doorway, Instant now) {

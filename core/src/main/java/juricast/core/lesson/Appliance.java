@@ -8,12 +8,20 @@ import juricast.core.rules.Rule;
 public enum Appliance {
     MICROPHONE(Catalogue.SPEAK),
     CAMERA(Catalogue.CAMERA),
-    SCREEN(Catalogue.SHARE_SCREEN);
+    /** One window of the own screen. */
+    SCREEN(Catalogue.SHARE_SCREEN),
+    /** The whole own screen; the right to share is needed besides. */
+    WHOLE_SCREEN(Catalogue.WHOLE_SCREEN);
 
     private final Rule<Permission> right;
 
     Appliance(Rule<Permission> right) {
         this.right = right;
+    }
+
+    /** Whether everybody sees something by it; one person at a time shows. */
+    public boolean isShowing() {
+        return this == SCREEN || this == WHOLE_SCREEN;
     }
 
     public Rule<Permission> right() {

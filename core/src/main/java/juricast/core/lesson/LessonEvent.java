@@ -1,6 +1,7 @@
 package juricast.core.lesson;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import juricast.core.entry.Arrival;
 import juricast.core.entry.Verdict;
@@ -69,6 +70,40 @@ public sealed interface LessonEvent {
         R allowedBack(AllowedBack event);
 
         R dismissed(Dismissed event);
+
+        R stanceSwitched(StanceSwitched event);
+
+        R stopped(Stopped event);
+
+        R resumed(Resumed event);
+
+        R wentQuiet(WentQuiet event);
+
+        R supervised(Supervised event);
+
+        R chargeTaken(ChargeTaken event);
+
+        R signShown(SignShown event);
+
+        R signsCleared(SignsCleared event);
+
+        R handedOut(HandedOut event);
+
+        R takenBack(TakenBack event);
+
+        R focused(Focused event);
+
+        R lightened(Lightened event);
+
+        R captioned(Captioned event);
+
+        R held(Held event);
+
+        R released(Released event);
+
+        R drawn(Drawn event);
+
+        R wiped(Wiped event);
     }
 
     /** An adult took charge. */
@@ -287,6 +322,172 @@ public sealed interface LessonEvent {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.dismissed(this);
+        }
+    }
+
+    /** The stance changed. */
+    record StanceSwitched(Stance to, boolean keptLive, PersonId by, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.stanceSwitched(this);
+        }
+
+        @Override
+        public boolean changesTheDoorway() {
+            return true;
+        }
+    }
+
+    /** Everything was stopped. */
+    record Stopped(String why, PersonId by, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.stopped(this);
+        }
+
+        @Override
+        public boolean changesTheDoorway() {
+            return true;
+        }
+    }
+
+    /** What was before the stop is back. */
+    record Resumed(PersonId by, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.resumed(this);
+        }
+
+        @Override
+        public boolean changesTheDoorway() {
+            return true;
+        }
+    }
+
+    /** The room went quiet by itself: pupils were without an adult for longer than the rule allows (need E5). */
+    record WentQuiet(Instant aloneSince, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.wentQuiet(this);
+        }
+
+        @Override
+        public boolean changesTheDoorway() {
+            return true;
+        }
+    }
+
+    /** An adult is back in a room that had gone quiet. */
+    record Supervised(PersonId by, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.supervised(this);
+        }
+
+        @Override
+        public boolean changesTheDoorway() {
+            return true;
+        }
+    }
+
+    /** An observer took charge of a room without an adult. */
+    record ChargeTaken(PersonId by, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.chargeTaken(this);
+        }
+
+        @Override
+        public boolean changesTheDoorway() {
+            return true;
+        }
+    }
+
+    /** A signal was shown, or taken back. */
+    record SignShown(PersonId person, Optional<Sign> sign, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.signShown(this);
+        }
+    }
+
+    /** All signals were cleared. */
+    record SignsCleared(PersonId by, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.signsCleared(this);
+        }
+    }
+
+    /** Material was hung up. */
+    record HandedOut(PersonId by, String title, String body, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.handedOut(this);
+        }
+    }
+
+    /** Material was taken back. */
+    record TakenBack(int number, PersonId by, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.takenBack(this);
+        }
+    }
+
+    /** One person stands before everybody, or nobody any more. */
+    record Focused(Optional<PersonId> on, PersonId by, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.focused(this);
+        }
+    }
+
+    /** The lesson became light, or is no longer. */
+    record Lightened(boolean on, PersonId by, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.lightened(this);
+        }
+    }
+
+    /** Something that was said, in writing. */
+    record Captioned(PersonId by, String text, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.captioned(this);
+        }
+    }
+
+    /** A message waits for an adult before anyone else reads it. */
+    record Held(PersonId from, Readers to, String text, Hold why, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.held(this);
+        }
+    }
+
+    /** An adult decided about a held message. */
+    record Released(int number, boolean letThrough, PersonId by, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.released(this);
+        }
+    }
+
+    /** A line was drawn on the board. */
+    record Drawn(PersonId person, List<Integer> line, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.drawn(this);
+        }
+    }
+
+    /** The marks of one author were wiped, or all. */
+    record Wiped(Optional<PersonId> of, PersonId by, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.wiped(this);
         }
     }
 }

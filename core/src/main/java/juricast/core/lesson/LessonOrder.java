@@ -1,6 +1,7 @@
 package juricast.core.lesson;
 
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 import juricast.core.entry.Arrival;
 import juricast.core.identity.DeviceId;
@@ -63,6 +64,34 @@ public sealed interface LessonOrder {
         R dismiss(Dismiss order);
 
         R tick(Tick order);
+
+        R switchStance(SwitchStance order);
+
+        R stopEverything(StopEverything order);
+
+        R resume(Resume order);
+
+        R takeCharge(TakeCharge order);
+
+        R showSign(ShowSign order);
+
+        R clearSigns(ClearSigns order);
+
+        R handOut(HandOut order);
+
+        R takeBack(TakeBack order);
+
+        R focus(Focus order);
+
+        R lighten(Lighten order);
+
+        R caption(Caption order);
+
+        R release(Release order);
+
+        R draw(Draw order);
+
+        R wipe(Wipe order);
     }
 
     /** An adult opens the lesson privately: in charge from now on, before anyone is let in (need D1). */
@@ -254,6 +283,118 @@ public sealed interface LessonOrder {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.tick(this);
+        }
+    }
+
+    /** An adult switches to another stance; live orders about its rules are kept on top, or dropped. */
+    record SwitchStance(Stance to, boolean keepLive, PersonId by) implements LessonOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.switchStance(this);
+        }
+    }
+
+    /** An adult stops everything at once: muted, chat, drawing and sharing closed, the door shut (need G4). */
+    record StopEverything(String why, PersonId by) implements LessonOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.stopEverything(this);
+        }
+    }
+
+    /** An adult brings back what was before everything was stopped. */
+    record Resume(PersonId by) implements LessonOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.resume(this);
+        }
+    }
+
+    /** An observer takes charge of a room that has no adult (need M2). */
+    record TakeCharge(PersonId by) implements LessonOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.takeCharge(this);
+        }
+    }
+
+    /** Somebody shows a signal, or takes it back (need F12). */
+    record ShowSign(VisitId visit, Optional<Sign> sign) implements LessonOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.showSign(this);
+        }
+    }
+
+    /** An adult clears all signals, to ask anew. */
+    record ClearSigns(PersonId by) implements LessonOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.clearSigns(this);
+        }
+    }
+
+    /** Somebody hangs up material that latecomers still find (need F9). */
+    record HandOut(PersonId person, String title, String body) implements LessonOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.handOut(this);
+        }
+    }
+
+    /** An adult takes material back. */
+    record TakeBack(int number, PersonId by) implements LessonOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.takeBack(this);
+        }
+    }
+
+    /** An adult puts one person before everybody, or ends it (need F8). */
+    record Focus(Optional<PersonId> on, PersonId by) implements LessonOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.focus(this);
+        }
+    }
+
+    /** An adult makes the lesson light for weak links, or ends it (need F11). */
+    record Lighten(boolean on, PersonId by) implements LessonOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.lighten(this);
+        }
+    }
+
+    /** Somebody appointed writes what is being said (need F13). */
+    record Caption(VisitId visit, String text) implements LessonOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.caption(this);
+        }
+    }
+
+    /** An adult lets a held message through, or keeps it back (need F3). */
+    record Release(int number, boolean letThrough, PersonId by) implements LessonOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.release(this);
+        }
+    }
+
+    /** Somebody draws a line on the board (need F6). */
+    record Draw(VisitId visit, List<Integer> line) implements LessonOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.draw(this);
+        }
+    }
+
+    /** Somebody wipes the marks of one author, or an adult all of them; a person may always wipe their own. */
+    record Wipe(Optional<PersonId> of, PersonId by) implements LessonOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.wipe(this);
         }
     }
 }

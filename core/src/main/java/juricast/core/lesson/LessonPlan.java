@@ -8,10 +8,19 @@ import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.time.Span;
 
-/** What was planned for a lesson before anyone came: its time and who belongs to it. */
-public record LessonPlan(LessonId lesson, String title, Span time, List<Member> members) {
+/**
+ * What was planned for a lesson before anyone came: its time and who belongs to it.
+ *
+ * @param members also the observers who may look in
+ * @param order the planned stances
+ */
+public record LessonPlan(LessonId lesson, String title, Span time, List<Member> members, RunningOrder order) {
     public LessonPlan {
         members = List.copyOf(members);
+    }
+
+    public LessonPlan(LessonId lesson, String title, Span time, List<Member> members) {
+        this(lesson, title, time, members, RunningOrder.NONE);
     }
 
     public Optional<Member> member(PersonId person) {
@@ -33,7 +42,9 @@ public record LessonPlan(LessonId lesson, String title, Span time, List<Member> 
 
     /** Those who come in by the door, in the order of the roster. */
     public List<Member> classList() {
-        return members.stream().filter(one -> !one.role().isAdultInCharge()).toList();
+        return members.stream()
+                .filter(one -> !one.role().isAdultInCharge() && one.role() != Role.OBSERVER)
+                .toList();
     }
 
     /** @throws IllegalArgumentException if the person does not belong to this lesson */

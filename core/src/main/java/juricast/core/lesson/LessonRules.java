@@ -62,14 +62,16 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision join(LessonOrder.Join order) {
-        if (!isAdult(order.by())) {
+        boolean observes = plan.member(order.by())
+                .filter(one -> one.role() == Role.OBSERVER)
+                .isPresent();
+        if (!isAdult(order.by()) && !observes) {
             return Refusal.of(Code.NOT_AN_ADULT_HERE);
         }
         if (!lesson.isOpen()) {
             return Refusal.of(lesson.isOver() ? Code.LESSON_OVER : Code.NOT_OPEN);
         }
-        return done(
-                new LessonEvent.AdultJoined(order.visit(), order.device(), order.by(), plan.roleOf(order.by()), now));
+        return done(new LessonEvent.AdultJoined(order.visit(), order.device(), order.by(), roleOf(order.by()), now));
     }
 
     @Override
@@ -109,6 +111,14 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
                     var visitors = rules.ruling(Catalogue.VISITORS, Role.VISITOR, now);
                     if (plan.roleOf(as.get()) == Role.VISITOR && visitors.value() == Permission.CLOSED) {
                         return Refusal.by(Code.RULE_CLOSED, visitors);
+                    }
+                    var room = rules.ruling(Catalogue.CAPACITY, Rule.ANSWERS, now);
+                    if (lesson.occupants() >= room.value().number() && !lesson.isPresent(as.get())) {
+                        return Refusal.by(Code.ROOM_IS_FULL, room);
+                    }
+                    var second = rulingFor(as.get(), Catalogue.SECOND_DEVICE);
+                    if (lesson.isPresent(as.get()) && second.value() == Permission.CLOSED) {
+                        return Refusal.by(Code.RULE_CLOSED, second);
                     }
                     var events = new ArrayList<LessonEvent>();
                     for (PersonId removed : removedBehind(visit, as.get())) {
@@ -180,9 +190,31 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     @Override
     public Decision turnOn(LessonOrder.TurnOn order) {
         return present(order.visit(), person -> right(person, order.what().right())
+                .or(() -> order.what() == Appliance.WHOLE_SCREEN
+                        ? right(person, Catalogue.SHARE_SCREEN)
+                        : Optional.empty())
                 .orElseGet(() -> lesson.on(person).contains(order.what())
                         ? done()
-                        : done(new LessonEvent.TurnedOn(person, order.what(), now))));
+                        : order.what().isShowing()
+                                ? showing(person, order.what())
+                                : done(new LessonEvent.TurnedOn(person, order.what(), now))));
+    }
+
+    /** One person at a time shows something; whoever shows already is pushed out only by the right to do so. */
+    private Decision showing(PersonId person, Appliance what) {
+        Optional<PersonId> before = lesson.showing();
+        if (before.isPresent()
+                && !before.get().equals(person)
+                && right(person, Catalogue.TAKE_OVER).isPresent()) {
+            return new Decision.Refused(new Refusal(
+                    Code.SOMEBODY_SHOWS, List.of(before.get()), Optional.of(rulingFor(person, Catalogue.TAKE_OVER))));
+        }
+        var events = new ArrayList<LessonEvent>();
+        before.ifPresent(other -> lesson.on(other).stream()
+                .filter(Appliance::isShowing)
+                .forEach(shown -> events.add(new LessonEvent.TurnedOff(other, shown, person, now))));
+        events.add(new LessonEvent.TurnedOn(person, what, now));
+        return new Decision.Done(events);
     }
 
     @Override
@@ -217,9 +249,9 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision raiseHand(LessonOrder.RaiseHand order) {
-        return present(
-                order.visit(),
-                person -> lesson.hands().containsKey(person) ? done() : done(new LessonEvent.HandRaised(person, now)));
+        return present(order.visit(), person -> right(person, Catalogue.HAND)
+                .orElseGet(() ->
+                        lesson.hands().containsKey(person) ? done() : done(new LessonEvent.HandRaised(person, now))));
     }
 
     @Override
@@ -245,7 +277,44 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
             return Refusal.of(Code.TEXT_TOO_LONG);
         }
         return present(order.visit(), person -> mayWrite(person, order.to())
-                .orElseGet(() -> done(new LessonEvent.Said(person, order.to(), text, now))));
+                .or(() -> tooFast(person))
+                .orElseGet(() -> written(person, order.to(), text)));
+    }
+
+    /** Between adults and pupils nothing is held: who asks for help is heard at once. */
+    private Decision written(PersonId from, Readers to, String text) {
+        boolean amongPupils = to.kind() == Readers.Kind.CLASS
+                || to.one().filter(one -> !isAdult(one)).isPresent();
+        if (isAdult(from) || !amongPupils) {
+            return done(new LessonEvent.Said(from, to, text, now));
+        }
+        if (Links.isIn(text)) {
+            var links = rulingFor(from, Catalogue.CHAT_LINKS);
+            if (links.value() == Permission.CLOSED) {
+                return Refusal.by(Code.RULE_CLOSED, links);
+            }
+            if (links.value() == Permission.ON_REQUEST) {
+                return done(new LessonEvent.Held(from, to, text, Hold.LINK, now));
+            }
+        }
+        return rulingFor(from, Catalogue.CHAT_APPROVAL).value() == YesNo.YES
+                ? done(new LessonEvent.Held(from, to, text, Hold.EVERY_MESSAGE, now))
+                : done(new LessonEvent.Said(from, to, text, now));
+    }
+
+    private Optional<Decision> tooFast(PersonId from) {
+        if (isAdult(from)) {
+            return Optional.empty();
+        }
+        var rate = rulingFor(from, Catalogue.CHAT_RATE);
+        Instant minuteAgo = now.minus(Duration.ofMinutes(1));
+        long lately = lesson.words().stream()
+                        .filter(one -> one.from().equals(from) && one.at().isAfter(minuteAgo))
+                        .count()
+                + lesson.held().stream()
+                        .filter(one -> one.from().equals(from) && one.at().isAfter(minuteAgo))
+                        .count();
+        return lately < rate.value().number() ? Optional.empty() : Optional.of(Refusal.by(Code.TOO_FAST, rate));
     }
 
     @Override
@@ -350,6 +419,164 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     }
 
     @Override
+    public Decision switchStance(LessonOrder.SwitchStance order) {
+        return adult(order.by())
+                .orElseGet(() -> lesson.stance().equals(Optional.of(order.to()))
+                                && (order.keepLive() || lesson.liveOrders().isEmpty())
+                        ? done()
+                        : done(new LessonEvent.StanceSwitched(order.to(), order.keepLive(), order.by(), now)));
+    }
+
+    @Override
+    public Decision stopEverything(LessonOrder.StopEverything order) {
+        return adult(order.by()).orElseGet(() -> {
+            if (lesson.stopped().isPresent()) {
+                return done();
+            }
+            if (order.why().length() > Limits.REASON) {
+                return Refusal.of(Code.TEXT_TOO_LONG);
+            }
+            return done(new LessonEvent.Stopped(order.why().strip(), order.by(), now));
+        });
+    }
+
+    @Override
+    public Decision resume(LessonOrder.Resume order) {
+        return adult(order.by())
+                .orElseGet(() -> lesson.stopped().isEmpty()
+                        ? Refusal.of(Code.NOT_STOPPED)
+                        : done(new LessonEvent.Resumed(order.by(), now)));
+    }
+
+    @Override
+    public Decision takeCharge(LessonOrder.TakeCharge order) {
+        if (plan.member(order.by()).filter(one -> one.role() == Role.OBSERVER).isEmpty()) {
+            return Refusal.of(Code.NOT_AN_ADULT_HERE);
+        }
+        if (!lesson.isOpen()) {
+            return Refusal.of(lesson.isOver() ? Code.LESSON_OVER : Code.NOT_OPEN);
+        }
+        if (lesson.anAdultIsIn()) {
+            return Refusal.of(Code.AN_ADULT_IS_IN);
+        }
+        return done(new LessonEvent.ChargeTaken(order.by(), now));
+    }
+
+    @Override
+    public Decision showSign(LessonOrder.ShowSign order) {
+        return present(order.visit(), person -> right(person, Catalogue.REACTIONS)
+                .orElseGet(() -> Optional.ofNullable(lesson.signs().get(person)).equals(order.sign())
+                        ? done()
+                        : done(new LessonEvent.SignShown(person, order.sign(), now))));
+    }
+
+    @Override
+    public Decision clearSigns(LessonOrder.ClearSigns order) {
+        return adult(order.by())
+                .orElseGet(
+                        () -> lesson.signs().isEmpty() ? done() : done(new LessonEvent.SignsCleared(order.by(), now)));
+    }
+
+    @Override
+    public Decision handOut(LessonOrder.HandOut order) {
+        return acting(order.person(), Catalogue.HAND_OUT).orElseGet(() -> {
+            String title = order.title().strip();
+            if (title.isEmpty()) {
+                return Refusal.of(Code.EMPTY_TEXT);
+            }
+            if (title.length() > Limits.TITLE || order.body().length() > Limits.MESSAGE) {
+                return Refusal.of(Code.TEXT_TOO_LONG);
+            }
+            return lesson.materials().size() >= Limits.MATERIALS
+                    ? Refusal.of(Code.TOO_MUCH)
+                    : done(new LessonEvent.HandedOut(
+                            order.person(), title, order.body().strip(), now));
+        });
+    }
+
+    @Override
+    public Decision takeBack(LessonOrder.TakeBack order) {
+        return adult(order.by())
+                .orElseGet(() -> lesson.materials().stream().anyMatch(one -> one.number() == order.number())
+                        ? done(new LessonEvent.TakenBack(order.number(), order.by(), now))
+                        : done());
+    }
+
+    @Override
+    public Decision focus(LessonOrder.Focus order) {
+        return adult(order.by()).orElseGet(() -> {
+            if (order.on().equals(lesson.focus())) {
+                return done();
+            }
+            if (order.on().isPresent()) {
+                PersonId person = order.on().get();
+                if (!lesson.isPresent(person)) {
+                    return Refusal.of(Code.NOT_PRESENT, person);
+                }
+                var ruling = rulingFor(person, Catalogue.FOCUS);
+                if (ruling.value() == Permission.CLOSED) {
+                    return Refusal.by(Code.RULE_CLOSED, ruling);
+                }
+            }
+            return done(new LessonEvent.Focused(order.on(), order.by(), now));
+        });
+    }
+
+    @Override
+    public Decision lighten(LessonOrder.Lighten order) {
+        return adult(order.by())
+                .orElseGet(() -> lesson.isLight() == order.on()
+                        ? done()
+                        : done(new LessonEvent.Lightened(order.on(), order.by(), now)));
+    }
+
+    @Override
+    public Decision caption(LessonOrder.Caption order) {
+        String text = order.text().strip();
+        if (text.isEmpty()) {
+            return Refusal.of(Code.EMPTY_TEXT);
+        }
+        if (text.length() > Limits.MESSAGE) {
+            return Refusal.of(Code.TEXT_TOO_LONG);
+        }
+        return present(order.visit(), person -> right(person, Catalogue.WRITE_CAPTIONS)
+                .orElseGet(() -> done(new LessonEvent.Captioned(person, text, now))));
+    }
+
+    @Override
+    public Decision release(LessonOrder.Release order) {
+        return adult(order.by())
+                .orElseGet(() -> lesson.held().stream().anyMatch(one -> one.number() == order.number())
+                        ? done(new LessonEvent.Released(order.number(), order.letThrough(), order.by(), now))
+                        : Refusal.of(Code.NO_SUCH_WORDS));
+    }
+
+    @Override
+    public Decision draw(LessonOrder.Draw order) {
+        List<Integer> line = order.line();
+        boolean isLine = line.size() >= 4
+                && line.size() <= Limits.LINE
+                && line.size() % 2 == 0
+                && line.stream().allMatch(point -> point >= 0 && point <= 1000);
+        if (!isLine) {
+            return Refusal.of(Code.NOT_A_LINE);
+        }
+        return present(order.visit(), person -> right(person, Catalogue.DRAW)
+                .orElseGet(() -> lesson.board().size() >= Limits.BOARD
+                        ? Refusal.of(Code.TOO_MUCH)
+                        : done(new LessonEvent.Drawn(person, List.copyOf(line), now))));
+    }
+
+    @Override
+    public Decision wipe(LessonOrder.Wipe order) {
+        boolean own = order.of().equals(Optional.of(order.by())) && lesson.isPresent(order.by());
+        boolean isThere = lesson.board().stream()
+                .anyMatch(line -> order.of().map(line.author()::equals).orElse(true));
+        Decision wiped = isThere ? done(new LessonEvent.Wiped(order.of(), order.by(), now)) : done();
+        return own ? wiped : adult(order.by()).orElse(wiped);
+    }
+
+    @Override
     public Decision dismiss(LessonOrder.Dismiss order) {
         return adult(order.by()).orElseGet(() -> done(new LessonEvent.Dismissed(order.by(), now)));
     }
@@ -362,7 +589,22 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
                 .forEach(loan -> Catalogue.rightByKey(loan.set().rule().key())
                         .ifPresent(
                                 right -> events.add(new LessonEvent.LoanEnded(person, right, PersonId.CLOCK, now)))));
+        if (plan.order().byTheClock() && lesson.isOpen()) {
+            dueStance()
+                    .ifPresent(planned ->
+                            events.add(new LessonEvent.StanceSwitched(planned.stance(), true, PersonId.CLOCK, now)));
+        }
         return new Decision.Done(events);
+    }
+
+    /** The stance that the running order has for now, if the lesson has not been switched since that step began. */
+    public Optional<RunningOrder.Planned> dueStance() {
+        return plan.order()
+                .at(now, plan.time())
+                .filter(planned -> !now.isBefore(planned.time().from()))
+                .filter(planned -> lesson.stanceSince()
+                        .map(since -> since.isBefore(planned.time().from()))
+                        .orElse(true));
     }
 
     /** When the clock should be asked again, or {@link Setting#FOR_EVER} if nothing ends by itself. */
@@ -381,7 +623,44 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
                 soonest = opens.isBefore(soonest) ? opens : soonest;
             }
         }
+        if (lesson.quietSince().isEmpty() && lesson.aloneSince().isPresent()) {
+            soonest = earlier(soonest, goesQuietAt(lesson.aloneSince().get()));
+        }
+        if (plan.order().byTheClock() && lesson.isOpen()) {
+            for (RunningOrder.Planned step : plan.order().over(plan.time())) {
+                if (now.isBefore(step.time().from())) {
+                    soonest = earlier(soonest, step.time().from());
+                }
+            }
+            soonest = dueStance().isPresent() ? now : soonest;
+        }
         return soonest;
+    }
+
+    private static Instant earlier(Instant one, Instant other) {
+        return one.isBefore(other) ? one : other;
+    }
+
+    /** How long pupils may be alone before the room goes quiet: a lost line is bridged, a step out is not possible. */
+    private Instant goesQuietAt(Instant aloneSince) {
+        return aloneSince.plus(
+                rules.value(Catalogue.ALONE_MINUTES, Rule.ANSWERS, now).length());
+    }
+
+    /** Goes quiet without an adult, and is itself again as soon as one is there. */
+    private List<LessonEvent> supervision() {
+        if (lesson.quietSince().isEmpty()) {
+            return lesson.aloneSince()
+                    .filter(since -> !now.isBefore(goesQuietAt(since)))
+                    .<List<LessonEvent>>map(since -> List.of(new LessonEvent.WentQuiet(since, now)))
+                    .orElse(List.of());
+        }
+        return lesson.visits().stream()
+                .filter(visit -> visit.isPresent() && visit.role().isAdultInCharge())
+                .findFirst()
+                .<List<LessonEvent>>map(visit ->
+                        List.of(new LessonEvent.Supervised(visit.person().orElseThrow(), now)))
+                .orElse(List.of());
     }
 
     private List<LessonEvent> withConsequences(List<LessonEvent> events) {
@@ -390,9 +669,12 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         if (state.isOver()) {
             return all;
         }
+        List<LessonEvent> supervision = at(state).supervision();
+        all.addAll(supervision);
+        state = state.after(supervision);
         boolean byTheClock =
                 lesson.waiting().stream().anyMatch(visit -> visit.verdict().has(ReasonCode.TOO_EARLY));
-        if (byTheClock || events.stream().anyMatch(LessonEvent::changesTheDoorway)) {
+        if (byTheClock || all.stream().anyMatch(LessonEvent::changesTheDoorway)) {
             for (Visit visit : state.waiting()) {
                 var next = at(state).judgedAgain(visit);
                 all.addAll(next);
@@ -472,9 +754,26 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         return right(from, Catalogue.PRIVATE_CHAT);
     }
 
+    /** Nothing if this person is present and may do it, otherwise the refusal. */
+    private Optional<Decision> acting(PersonId person, Rule<Permission> right) {
+        if (!lesson.isPresent(person)) {
+            return Optional.of(Refusal.of(lesson.isOver() ? Code.LESSON_OVER : Code.NOT_PRESENT, person));
+        }
+        return right(person, right);
+    }
+
+    private <V extends juricast.core.rules.Value> Ruling<V> rulingFor(PersonId person, Rule<V> rule) {
+        return rulesFor(person).ruling(rule, roleOf(person), now);
+    }
+
+    /** As planned, or second adult for who took charge of a room without one. */
+    private Role roleOf(PersonId person) {
+        return lesson.tookCharge(person) ? Role.SECOND_ADULT : plan.roleOf(person);
+    }
+
     /** Nothing if the person has the right now, otherwise the refusal. */
     private Optional<Decision> right(PersonId person, Rule<Permission> right) {
-        Ruling<Permission> ruling = rulesFor(person).ruling(right, plan.roleOf(person), now);
+        Ruling<Permission> ruling = rulingFor(person, right);
         return switch (ruling.value()) {
             case OPEN -> Optional.empty();
             case ON_REQUEST -> Optional.of(Refusal.by(Code.RULE_ON_REQUEST, ruling));
@@ -502,7 +801,10 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     }
 
     private boolean isAdult(PersonId person) {
-        return plan.member(person).filter(one -> one.role().isAdultInCharge()).isPresent();
+        return lesson.tookCharge(person)
+                || plan.member(person)
+                        .filter(one -> one.role().isAdultInCharge())
+                        .isPresent();
     }
 
     private long adultsWithout(VisitId visit) {

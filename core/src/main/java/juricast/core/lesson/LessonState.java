@@ -22,6 +22,7 @@ import juricast.core.identity.DeviceId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
+import juricast.core.limits.Limits;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Fact;
 import juricast.core.rules.Layer;
@@ -53,6 +54,22 @@ public final class LessonState {
     private Map<PersonId, String> shownNames = Map.of();
     private Map<PersonId, Removal> removals = Map.of();
     private List<Words> words = List.of();
+    private Optional<Stance> stance = Optional.empty();
+    private List<Setting> stanceSettings = List.of();
+    private Optional<Instant> stanceSince = Optional.empty();
+    private Optional<LessonEvent.Stopped> stopped = Optional.empty();
+    private Optional<Instant> aloneSince = Optional.empty();
+    private Optional<Instant> quietSince = Optional.empty();
+    private Optional<LessonEvent.Lightened> light = Optional.empty();
+    private List<Setting> imposed = List.of();
+    private Set<PersonId> inCharge = Set.of();
+    private Map<PersonId, Sign> signs = Map.of();
+    private List<Material> materials = List.of();
+    private Optional<PersonId> focus = Optional.empty();
+    private List<Caption> captions = List.of();
+    private List<HeldWords> held = List.of();
+    private List<BoardLine> board = List.of();
+    private int boardNumber;
 
     private LessonState() {}
 
@@ -69,12 +86,29 @@ public final class LessonState {
         shownNames = before.shownNames;
         removals = before.removals;
         words = before.words;
+        stance = before.stance;
+        stanceSettings = before.stanceSettings;
+        stanceSince = before.stanceSince;
+        stopped = before.stopped;
+        aloneSince = before.aloneSince;
+        quietSince = before.quietSince;
+        light = before.light;
+        imposed = before.imposed;
+        inCharge = before.inCharge;
+        signs = before.signs;
+        materials = before.materials;
+        focus = before.focus;
+        captions = before.captions;
+        held = before.held;
+        board = before.board;
+        boardNumber = before.boardNumber;
     }
 
     /** One step of the fold: a lesson is {@code NEW} and then all its events in order. */
     public LessonState after(LessonEvent event) {
         var next = new LessonState(this);
         event.match(next.new Fold());
+        next.aloneSince = next.isAlone() ? aloneSince.or(() -> Optional.of(event.at())) : Optional.empty();
         return next;
     }
 
@@ -132,6 +166,17 @@ public final class LessonState {
         return visits.values().stream().anyMatch(visit -> visit.isPresent() && visit.isOf(person));
     }
 
+    /** How many pupils and visitors are in, whether heard of just now or not: their places are kept. */
+    public int occupants() {
+        return (int) visits.values().stream()
+                .filter(visit -> visit.status() == Visit.Status.IN
+                        && !visit.role().isAdultInCharge()
+                        && visit.role() != Role.OBSERVER)
+                .map(Visit::person)
+                .distinct()
+                .count();
+    }
+
     /** Who is present, with the devices they are on. */
     public Map<PersonId, Set<DeviceId>> present() {
         return visits.values().stream()
@@ -187,9 +232,104 @@ public final class LessonState {
         return words;
     }
 
+    /** The stance the lesson is in, if one was switched on. */
+    public Optional<Stance> stance() {
+        return stance;
+    }
+
+    public Optional<Instant> stanceSince() {
+        return stanceSince;
+    }
+
+    /** Live orders that are in force, the latest word on each rule. */
+    public List<Setting> liveOrders() {
+        return live;
+    }
+
+    /** The stop that lasts, if everything is stopped. */
+    public Optional<LessonEvent.Stopped> stopped() {
+        return stopped;
+    }
+
+    /** Since when pupils are in the room without an adult, if they are. */
+    public Optional<Instant> aloneSince() {
+        return aloneSince;
+    }
+
+    /** Since when the room is quiet because no adult came back in time, if it is. */
+    public Optional<Instant> quietSince() {
+        return quietSince;
+    }
+
+    public boolean isLight() {
+        return light.isPresent();
+    }
+
+    /** Whether this person took charge of the room though not planned as its adult. */
+    public boolean tookCharge(PersonId person) {
+        return inCharge.contains(person);
+    }
+
+    /** Signals that are shown now. */
+    public Map<PersonId, Sign> signs() {
+        return signs;
+    }
+
+    /** What hangs for everybody to find, in the order it was handed out. */
+    public List<Material> materials() {
+        return materials;
+    }
+
+    /** Who is put before everybody, while present. */
+    public Optional<PersonId> focus() {
+        return focus.filter(this::isPresent);
+    }
+
+    /** The latest captions. */
+    public List<Caption> captions() {
+        return captions;
+    }
+
+    /** Messages that wait for an adult, longest first. */
+    public List<HeldWords> held() {
+        return held;
+    }
+
+    /** The lines on the board. */
+    public List<BoardLine> board() {
+        return board;
+    }
+
+    /** The number of the event that last changed the board. */
+    public int boardNumber() {
+        return boardNumber;
+    }
+
+    /** Who shows something to everybody. */
+    public Optional<PersonId> showing() {
+        return on.entrySet().stream()
+                .filter(one -> one.getValue().stream().anyMatch(Appliance::isShowing))
+                .map(Map.Entry::getKey)
+                .findFirst();
+    }
+
     /** The rules of the class together with what this lesson's adults ordered for all, in the situation of now. */
     public Rulebook rules(Rulebook planned) {
-        return planned.with(live).in(situation(planned.situation()));
+        return planned.with(stanceSettings).with(live).with(imposed).in(situation(planned.situation()));
+    }
+
+    /** Pupils are in, and no adult is. */
+    private boolean isAlone() {
+        boolean pupils = false;
+        for (Visit visit : visits.values()) {
+            if (visit.isPresent()) {
+                if (visit.role().isAdultInCharge()) {
+                    return false;
+                }
+                pupils |= visit.role() != Role.OBSERVER;
+            }
+        }
+        return pupils && isOpen();
     }
 
     /** The rules for one person, passes and curbs included. */
@@ -233,7 +373,15 @@ public final class LessonState {
                 .map(visit -> visit.arrival().device())
                 .collect(Collectors.toSet());
         return new Doorway(
-                plan.time(), plan.classList(), rules(planned), anAdultIsIn(), isOver(), present(), removed, turnedAway);
+                plan.time(),
+                plan.classList(),
+                rules(planned),
+                anAdultIsIn(),
+                isOver(),
+                present(),
+                occupants(),
+                removed,
+                turnedAway);
     }
 
     private final class Fold implements LessonEvent.Cases<Void> {
@@ -402,6 +550,7 @@ public final class LessonState {
                     : visit);
             on = without(on, event.person());
             hands = without(hands, event.person());
+            signs = without(signs, event.person());
             loans = without(loans, event.person());
             return null;
         }
@@ -413,8 +562,156 @@ public final class LessonState {
         }
 
         @Override
+        public Void stanceSwitched(LessonEvent.StanceSwitched event) {
+            stance = Optional.of(event.to());
+            stanceSince = Optional.of(event.at());
+            stanceSettings = event.to().settings(event.by(), event.at());
+            if (!event.keptLive()) {
+                live = live.stream()
+                        .filter(one -> !event.to().speaksOf(one.set().rule()))
+                        .toList();
+            }
+            return null;
+        }
+
+        @Override
+        public Void stopped(LessonEvent.Stopped event) {
+            stopped = Optional.of(event);
+            impose();
+            return null;
+        }
+
+        @Override
+        public Void resumed(LessonEvent.Resumed event) {
+            stopped = Optional.empty();
+            impose();
+            return null;
+        }
+
+        @Override
+        public Void wentQuiet(LessonEvent.WentQuiet event) {
+            quietSince = Optional.of(event.at());
+            impose();
+            return null;
+        }
+
+        @Override
+        public Void supervised(LessonEvent.Supervised event) {
+            quietSince = Optional.empty();
+            impose();
+            return null;
+        }
+
+        @Override
+        public Void chargeTaken(LessonEvent.ChargeTaken event) {
+            var all = new HashSet<>(inCharge);
+            all.add(event.by());
+            inCharge = Set.copyOf(all);
+            everyVisit(visit -> visit.isOf(event.by()) ? visit.admitted(event.by(), Role.SECOND_ADULT) : visit);
+            return null;
+        }
+
+        @Override
+        public Void lightened(LessonEvent.Lightened event) {
+            light = event.on() ? Optional.of(event) : Optional.empty();
+            impose();
+            return null;
+        }
+
+        @Override
+        public Void signShown(LessonEvent.SignShown event) {
+            signs = event.sign()
+                    .map(sign -> with(signs, event.person(), sign))
+                    .orElseGet(() -> without(signs, event.person()));
+            return null;
+        }
+
+        @Override
+        public Void signsCleared(LessonEvent.SignsCleared event) {
+            signs = Map.of();
+            return null;
+        }
+
+        @Override
+        public Void handedOut(LessonEvent.HandedOut event) {
+            materials = plus(materials, new Material(number, event.by(), event.title(), event.body(), event.at()));
+            return null;
+        }
+
+        @Override
+        public Void takenBack(LessonEvent.TakenBack event) {
+            materials = materials.stream()
+                    .filter(one -> one.number() != event.number())
+                    .toList();
+            return null;
+        }
+
+        @Override
+        public Void focused(LessonEvent.Focused event) {
+            focus = event.on();
+            return null;
+        }
+
+        @Override
+        public Void captioned(LessonEvent.Captioned event) {
+            List<Caption> all = plus(captions, new Caption(number, event.by(), event.text(), event.at()));
+            captions = all.subList(Math.max(0, all.size() - Limits.CAPTIONS), all.size());
+            return null;
+        }
+
+        @Override
+        public Void held(LessonEvent.Held event) {
+            held = plus(held, new HeldWords(number, event.from(), event.to(), event.text(), event.why(), event.at()));
+            return null;
+        }
+
+        @Override
+        public Void released(LessonEvent.Released event) {
+            held.stream()
+                    .filter(one -> one.number() == event.number() && event.letThrough())
+                    .findFirst()
+                    .ifPresent(one ->
+                            words = plus(words, new Words(number, one.from(), one.to(), one.text(), event.at())));
+            held = held.stream().filter(one -> one.number() != event.number()).toList();
+            return null;
+        }
+
+        @Override
+        public Void drawn(LessonEvent.Drawn event) {
+            board = plus(board, new BoardLine(number, event.person(), event.line()));
+            boardNumber = number;
+            return null;
+        }
+
+        @Override
+        public Void wiped(LessonEvent.Wiped event) {
+            board = event.of()
+                    .map(author -> board.stream()
+                            .filter(line -> !line.author().equals(author))
+                            .toList())
+                    .orElse(List.of());
+            boardNumber = number;
+            return null;
+        }
+
+        /** What binds everybody now, each from when it began. */
+        private void impose() {
+            var all = new ArrayList<Setting>();
+            stopped.ifPresent(one -> all.addAll(Imposed.STOP.settings(one.by(), one.at())));
+            quietSince.ifPresent(since -> all.addAll(Imposed.QUIET.settings(PersonId.RULES, since)));
+            light.ifPresent(one -> all.addAll(Imposed.LIGHT.settings(one.by(), one.at())));
+            imposed = List.copyOf(all);
+        }
+
+        @Override
         public Void dismissed(LessonEvent.Dismissed event) {
             dismissedAt = Optional.of(event.at());
+            stopped = Optional.empty();
+            quietSince = Optional.empty();
+            light = Optional.empty();
+            impose();
+            signs = Map.of();
+            focus = Optional.empty();
             everyVisit(visit -> visit.goesOn() ? visit.with(Visit.Status.DISMISSED) : visit);
             on = Map.of();
             hands = Map.of();
@@ -444,6 +741,7 @@ public final class LessonState {
                     .ifPresent(person -> {
                         on = without(on, person);
                         hands = without(hands, person);
+                        signs = without(signs, person);
                     });
         }
 

@@ -30,7 +30,15 @@ public record Refusal(Code code, List<PersonId> about, Optional<Ruling<?>> rulin
         EMPTY_TEXT,
         TEXT_TOO_LONG,
         WRONG_LENGTH,
-        TOO_MANY_ARRIVALS
+        TOO_MANY_ARRIVALS,
+        ROOM_IS_FULL,
+        TOO_FAST,
+        SOMEBODY_SHOWS,
+        NOT_STOPPED,
+        AN_ADULT_IS_IN,
+        NO_SUCH_WORDS,
+        NOT_A_LINE,
+        TOO_MUCH
     }
 
     static Decision of(Code code, PersonId... about) {

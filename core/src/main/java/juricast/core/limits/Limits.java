@@ -15,5 +15,16 @@ public final class Limits {
     /** Arrivals that one lesson keeps; more are refused, so that a flood of knocks cannot fill the record. */
     public static final int ARRIVALS = 500;
 
+    /** Characters of the title of something handed out. */
+    public static final int TITLE = 120;
+    /** Numbers of one line on a board: x and y in turn. */
+    public static final int LINE = 600;
+    /** Lines that a board keeps; wiping makes room. */
+    public static final int BOARD = 2000;
+    /** Things handed out that hang in one lesson. */
+    public static final int MATERIALS = 60;
+    /** Lines of captions that a lesson keeps at hand; all of them are in its record. */
+    public static final int CAPTIONS = 60;
+
     private Limits() {}
 }

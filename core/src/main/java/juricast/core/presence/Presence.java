@@ -28,7 +28,7 @@ public final class Presence {
         return reader.attendances();
     }
 
-    private static final class Reader implements LessonEvent.Cases<Void> {
+    private static final class Reader extends NotAboutVisits {
         private final Map<VisitId, Instant> knocks = new HashMap<>();
         private final Map<VisitId, Instant> waitingSince = new LinkedHashMap<>();
         private final Map<VisitId, Instant> inSince = new LinkedHashMap<>();
@@ -115,66 +115,6 @@ public final class Presence {
             if (event.verdict().outcome() == Outcome.TURN_AWAY) {
                 waitEnds(event.visit(), event.at(), false);
             }
-            return null;
-        }
-
-        @Override
-        public Void opened(LessonEvent.Opened event) {
-            return null;
-        }
-
-        @Override
-        public Void turnedOn(LessonEvent.TurnedOn event) {
-            return null;
-        }
-
-        @Override
-        public Void turnedOff(LessonEvent.TurnedOff event) {
-            return null;
-        }
-
-        @Override
-        public Void handRaised(LessonEvent.HandRaised event) {
-            return null;
-        }
-
-        @Override
-        public Void handLowered(LessonEvent.HandLowered event) {
-            return null;
-        }
-
-        @Override
-        public Void said(LessonEvent.Said event) {
-            return null;
-        }
-
-        @Override
-        public Void liveSet(LessonEvent.LiveSet event) {
-            return null;
-        }
-
-        @Override
-        public Void passGiven(LessonEvent.PassGiven event) {
-            return null;
-        }
-
-        @Override
-        public Void curbGiven(LessonEvent.CurbGiven event) {
-            return null;
-        }
-
-        @Override
-        public Void loanEnded(LessonEvent.LoanEnded event) {
-            return null;
-        }
-
-        @Override
-        public Void renamed(LessonEvent.Renamed event) {
-            return null;
-        }
-
-        @Override
-        public Void allowedBack(LessonEvent.AllowedBack event) {
             return null;
         }
 

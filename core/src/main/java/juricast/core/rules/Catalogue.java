@@ -76,6 +76,7 @@ public final class Catalogue {
             .meaning("Whether a person may be in with two devices at the same time.")
             .because("A second device under one name may be a second person.")
             .pupilsCallIt("come in with a second device")
+            .enforced(AT_THE_DOOR)
             .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, CLOSED, CLOSED));
 
     public static final Rule<Permission> TELEPHONE = rule("entry.telephone", ENTRY, ValueType.PERMISSION)
@@ -113,6 +114,7 @@ public final class Catalogue {
             .meaning("Pupils and visitors in one lesson at the same time.")
             .because("A room nobody can overlook is a room without supervision.")
             .pupilsCallIt("how many may be in")
+            .enforced(AT_THE_DOOR)
             .ofWholeLesson(new Count(60));
 
     public static final Rule<Permission> RENAME = rule("names.rename", NAMES, ValueType.PERMISSION)
@@ -204,6 +206,7 @@ public final class Catalogue {
             .meaning("Whether a person may be shown large to everyone.")
             .because("To be put in front of all should be a choice.")
             .pupilsCallIt("be shown large to everyone")
+            .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, ON_REQUEST, CLOSED));
 
     public static final Rule<Permission> CLASS_CHAT = rule("chat.class", CHAT, ValueType.PERMISSION)
@@ -238,7 +241,31 @@ public final class Catalogue {
             .meaning("Whether a message may hold an address; without the right it waits for an adult.")
             .because("An address leads anywhere, and thirty children follow.")
             .pupilsCallIt("send links")
+            .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, ON_REQUEST, CLOSED));
+
+    public static final Rule<YesNo> CHAT_APPROVAL = rule("chat.approval", CHAT, ValueType.YES_IS_STRICT)
+            .titled("An adult reads first")
+            .meaning("Every message to the class or to another pupil waits until an adult lets it through.")
+            .because("Where words have hurt, they are read before they are shown.")
+            .pupilsCallIt("your messages being read first")
+            .enforced(IN_THE_LESSON)
+            .usual(CLASS_MONITOR, YesNo.NO)
+            .usual(PUPIL, YesNo.NO)
+            .usual(VISITOR, YesNo.NO)
+            .written();
+
+    public static final Rule<Count> CHAT_RATE = rule(
+                    "chat.rate", CHAT, ValueType.fewerAreStricter(1, 60, Unit.MESSAGES))
+            .titled("Messages in a minute")
+            .meaning("How many messages this person may write within one minute.")
+            .because("A flood drowns the one message that asks for help.")
+            .pupilsCallIt("how many messages you may write in a minute")
+            .enforced(IN_THE_LESSON)
+            .usual(CLASS_MONITOR, new Count(12))
+            .usual(PUPIL, new Count(8))
+            .usual(VISITOR, new Count(8))
+            .written();
 
     public static final Rule<Permission> CHAT_FILES = rule("chat.files", CHAT, ValueType.PERMISSION)
             .titled("Send files")
@@ -288,6 +315,7 @@ public final class Catalogue {
             .meaning("Whether it may be the whole screen rather than one window.")
             .because("Whole screens leak mail, notices and names.")
             .pupilsCallIt("show your whole screen")
+            .enforced(IN_THE_LESSON)
             .usual(rights(ON_REQUEST, ON_REQUEST, CLOSED, CLOSED, CLOSED, CLOSED));
 
     public static final Rule<Permission> TAKE_OVER = rule("share.take-over", SHARING, ValueType.PERMISSION)
@@ -295,6 +323,7 @@ public final class Catalogue {
             .meaning("Whether a person may begin to show while another does.")
             .because("A lesson is lost quickest when anyone can push in.")
             .pupilsCallIt("take over while somebody shows something")
+            .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, CLOSED, CLOSED, CLOSED, CLOSED));
 
     public static final Rule<Permission> DRAW = rule("share.draw", SHARING, ValueType.PERMISSION)
@@ -302,6 +331,7 @@ public final class Catalogue {
             .meaning("Whether a person may make marks that all see; each mark carries its author.")
             .because("Marks without an author invite what no one would sign.")
             .pupilsCallIt("draw on what is shown")
+            .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, ON_REQUEST, CLOSED));
 
     public static final Rule<Permission> SAVE_BOARD = rule("share.save-board", SHARING, ValueType.PERMISSION)
@@ -316,6 +346,7 @@ public final class Catalogue {
             .meaning("Whether a person may add links, files and notes to the list of the lesson.")
             .because("What hangs on the wall all lesson should come from who answers for it.")
             .pupilsCallIt("hand out material")
+            .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, ON_REQUEST, CLOSED, ON_REQUEST, CLOSED));
 
     public static final Rule<Permission> OUTSIDE_AUDIENCE = rule("share.outside", SHARING, ValueType.PERMISSION)
@@ -330,6 +361,7 @@ public final class Catalogue {
             .meaning("Whether a person may ask for the word.")
             .because("To be called on fairly, one must be able to ask.")
             .pupilsCallIt("raise your hand")
+            .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, OPEN, OPEN, OPEN, CLOSED));
 
     public static final Rule<Permission> REACTIONS = rule("signals.reactions", SIGNALS, ValueType.PERMISSION)
@@ -337,6 +369,7 @@ public final class Catalogue {
             .meaning("Agree, disagree, slower, faster, need a break, cannot hear, without voice.")
             .because("A quiet child can still be counted.")
             .pupilsCallIt("give signals")
+            .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, OPEN, OPEN, OPEN, CLOSED));
 
     public static final Rule<Permission> CAPTIONS = rule("signals.captions", SIGNALS, ValueType.PERMISSION)
@@ -344,6 +377,7 @@ public final class Catalogue {
             .meaning("Whether a person may switch captions on for themselves.")
             .because("Some cannot hear; some sit on a ferry.")
             .pupilsCallIt("read captions")
+            .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, OPEN, OPEN, OPEN, OPEN));
 
     public static final Rule<Permission> WRITE_CAPTIONS = rule("signals.write-captions", SIGNALS, ValueType.PERMISSION)
@@ -351,6 +385,7 @@ public final class Catalogue {
             .meaning("Whether a person may be the one who writes the captions.")
             .because("Captions are read as the truth of what was said.")
             .pupilsCallIt("write the captions")
+            .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, ON_REQUEST, CLOSED, CLOSED, CLOSED));
 
     public static final Rule<Choice> RECORDING_MODE = rule(
@@ -511,6 +546,7 @@ public final class Catalogue {
             .meaning("Minutes pupils may be in a room without an adult until it goes quiet by itself.")
             .because("A lost line is not a step out, but it must not last.")
             .pupilsCallIt("being without an adult")
+            .enforced(IN_THE_LESSON)
             .ofWholeLesson(new Minutes(2));
 
     public static final Rule<Count> ADULTS_PRESENT = rule(
@@ -597,7 +633,7 @@ public final class Catalogue {
 
     /** The rights that a desk shows as columns and a seat as a list; passes and curbs are about these. */
     public static final List<Rule<Permission>> RIGHTS =
-            List.of(SPEAK, CAMERA, CLASS_CHAT, PRIVATE_CHAT, SHARE_SCREEN, RENAME);
+            List.of(SPEAK, CAMERA, CLASS_CHAT, PRIVATE_CHAT, SHARE_SCREEN, DRAW, RENAME);
 
     private static final Map<String, Rule<?>> BY_KEY =
             ALL.stream().collect(Collectors.toMap(Rule::key, Function.identity()));

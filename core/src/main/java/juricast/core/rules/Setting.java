@@ -64,6 +64,10 @@ public record Setting(
         return new Setting(set, role, layer, force, condition, by, at, from, until, note, bundle);
     }
 
+    public Setting noted(String why) {
+        return new Setting(set, role, layer, force, when, by, at, from, until, why, bundle);
+    }
+
     public Setting ending(Instant end) {
         return new Setting(set, role, layer, force, when, by, at, from, end, note, bundle);
     }

@@ -32,6 +32,7 @@ public abstract class ValueType<V extends Value> {
         MINUTES,
         DAYS,
         PEOPLE,
+        MESSAGES,
         BITS,
         LETTERS,
         PERCENT

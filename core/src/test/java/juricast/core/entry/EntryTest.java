@@ -108,6 +108,43 @@ class EntryTest {
     }
 
     @Test
+    void a_second_device_is_known_by_its_account_only_and_the_rule_decides() {
+        set("entry.door=open");
+        present.put(INES, Set.of(new DeviceId("another")));
+
+        assertThat(codes(second("on-request"))).containsExactly(ALREADY_HERE, ON_CLASS_LIST);
+        assertThat(second("open").outcome()).isEqualTo(Outcome.ADMIT);
+        assertThat(codes(second("closed")).get(0)).isEqualTo(NO_SECOND_DEVICE);
+        assertThat(verdict("Ines Carrow").outcome())
+                .as("by name alone, whatever the rule")
+                .isEqualTo(Outcome.WAIT);
+    }
+
+    private Verdict second(String rule) {
+        settings.removeIf(one -> one.set().rule().key().equals("entry.second-device"));
+        set("entry.second-device=" + rule);
+        return Entry.judge(arrival("Ines Carrow", Optional.of(INES)), doorway(), TEN)
+                .verdict();
+    }
+
+    @Test
+    void a_full_room_lets_nobody_in_but_who_has_a_place_already() {
+        set("entry.door=open", "entry.second-device=open");
+        settings.add(Setting.of(
+                RuleValue.parse("entry.capacity=1"),
+                Role.LEAD_ADULT,
+                Layer.SCHOOL,
+                Setting.Force.USUAL,
+                new PersonId("maren"),
+                Instant.EPOCH));
+        assertThat(verdict("Jory Pell").outcome()).isEqualTo(Outcome.ADMIT);
+
+        present.put(INES, Set.of(new DeviceId("another")));
+        assertThat(codes(verdict("Jory Pell")).get(0)).isEqualTo(ROOM_IS_FULL);
+        assertThat(second("open").outcome()).isEqualTo(Outcome.ADMIT);
+    }
+
+    @Test
     void a_device_that_was_turned_away_is_never_let_in_with_all() {
         turnedAway = Set.of(new DeviceId("tablet"));
 
@@ -155,6 +192,7 @@ class EntryTest {
                 adultIsIn,
                 over,
                 present,
+                present.size(),
                 removed,
                 turnedAway);
     }

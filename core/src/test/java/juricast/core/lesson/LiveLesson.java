@@ -34,6 +34,8 @@ public final class LiveLesson {
     public static final PersonId JORY = new PersonId("jory");
     public static final PersonId KESTER = new PersonId("kester");
 
+    public static final PersonId MAREN = new PersonId("maren");
+
     private static final LessonPlan PLAN = new LessonPlan(
             new LessonId("tidal"),
             "Tidal Navigation 8",
@@ -94,6 +96,28 @@ public final class LiveLesson {
         members.add(new Member(TOVE, "Tove Saltmarsh", Role.VISITOR));
         plan = new LessonPlan(plan.lesson(), plan.title(), plan.time(), members);
         return this;
+    }
+
+    /** Somebody who may look in. */
+    public LiveLesson observedBy(PersonId observer) {
+        var members = new ArrayList<>(plan.members());
+        members.add(new Member(observer, "Maren Oddlund", Role.OBSERVER));
+        plan = new LessonPlan(plan.lesson(), plan.title(), plan.time(), members);
+        return this;
+    }
+
+    public LiveLesson planned(RunningOrder order) {
+        plan = new LessonPlan(plan.lesson(), plan.title(), plan.time(), plan.members(), order);
+        return this;
+    }
+
+    public Instant now() {
+        return now;
+    }
+
+    /** The rules as they are for everybody now. */
+    public Rulebook rulebookNow() {
+        return state().rules(rulebook());
     }
 
     public LiveLesson time(String time) {

@@ -9,6 +9,7 @@ import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.LessonEvent;
 import juricast.core.rules.Catalogue;
+import juricast.core.rules.Condition;
 import juricast.core.rules.Rule;
 import juricast.core.rules.RuleValue;
 import tools.jackson.core.JsonGenerator;
@@ -53,6 +54,8 @@ final class LessonEventJson {
         asText(module, VisitId.class, VisitId::value, VisitId::new);
         asText(module, DeviceId.class, DeviceId::value, DeviceId::new);
         asText(module, RuleValue.class, RuleValue::text, RuleValue::parse);
+        asText(module, Condition.class, Condition::text, text -> Condition.parse(text)
+                .orElseThrow());
         asText(module, Rule.class, Rule::key, key -> Catalogue.byKey(key).orElseThrow());
         return module;
     }

@@ -61,6 +61,18 @@ public class DoorWords {
                 "{who} is already here on another device.",
                 "Somebody of this name is in the lesson already. Your teacher looks at it.");
         put(
+                ReasonCode.NO_SECOND_DEVICE,
+                "{who} is already here; the rules allow no second device.",
+                "You are in the lesson on another device already. Go on there.");
+        put(
+                ReasonCode.VISITOR,
+                "A visitor, invited to this lesson: let in by an adult only.",
+                "Your host sees you and will let you in.");
+        put(
+                ReasonCode.ROOM_IS_FULL,
+                "The room is full by the rules.",
+                "The room is full. Your teacher sees that you wait.");
+        put(
                 ReasonCode.TOO_EARLY,
                 "Early: nobody is let in before {opens}.",
                 "You are early. The door opens at {opens}.");

@@ -78,6 +78,22 @@ public class RefusalWords {
             case WRONG_LENGTH -> say(type, "That is no length for a pass", "Choose 1 to 120 minutes.");
             case TOO_MANY_ARRIVALS -> say(
                     type, "Too many have knocked at this door", "Ask your teacher, who can let you in another way.");
+            case ROOM_IS_FULL -> say(type, "The room is full by the rules", "Let them in when somebody has gone.");
+            case TOO_FAST -> Problem.refused(
+                    type,
+                    "Not sent",
+                    "You have written a lot in the last minute. Your text is still here.",
+                    "Wait a moment, then send it.");
+            case SOMEBODY_SHOWS -> say(
+                    type,
+                    (who.isEmpty() ? "Somebody" : who) + " is showing something",
+                    pupil ? "Wait until they have finished, or raise your hand." : "Stop their sharing first.");
+            case NOT_STOPPED -> say(type, "Nothing is stopped", "The lesson goes on as it was.");
+            case AN_ADULT_IS_IN -> say(
+                    type, "An adult is in this room", "Only a room without an adult can be taken charge of.");
+            case NO_SUCH_WORDS -> say(type, "This message does not wait any more", "Look at the list again.");
+            case NOT_A_LINE -> say(type, "That is no line", "Draw it once more.");
+            case TOO_MUCH -> say(type, "There is no more room for that", "Wipe the board, or take something back.");
         };
     }
 
@@ -100,6 +116,13 @@ public class RefusalWords {
                 ruling.rule().equals(Catalogue.CLASS_CHAT) || ruling.rule().equals(Catalogue.PRIVATE_CHAT)
                         ? "You can always write to your teachers."
                         : ask ? "Raise your hand." : "If you need it, write to your teachers.";
+        if (ruling.rule().equals(Catalogue.CHAT_LINKS)) {
+            return Problem.refused(
+                    type,
+                    "Not sent",
+                    "Links are for teachers to share.",
+                    "Your text is still here. Send it without the link.");
+        }
         boolean chat =
                 ruling.rule().equals(Catalogue.CLASS_CHAT) || ruling.rule().equals(Catalogue.PRIVATE_CHAT);
         return Problem.refused(

@@ -199,6 +199,7 @@ public class RuleWords {
             case MINUTES -> " min";
             case DAYS -> " days";
             case PEOPLE -> " people";
+            case MESSAGES -> " messages";
             case BITS -> " bits";
             case LETTERS -> " letters";
             case PERCENT -> " %";

@@ -17,9 +17,13 @@ import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.Appliance;
+import juricast.core.lesson.Hold;
 import juricast.core.lesson.LessonEvent;
 import juricast.core.lesson.Readers;
+import juricast.core.lesson.Sign;
+import juricast.core.lesson.Stance;
 import juricast.core.rules.Catalogue;
+import juricast.core.rules.Condition;
 import juricast.core.rules.RuleValue;
 import org.junit.jupiter.api.Test;
 
@@ -57,6 +61,33 @@ class LessonEventJsonTest {
             new LessonEvent.Renamed(INES, "Captain", AT),
             new LessonEvent.Removed(INES, "shouting", ORLA, AT),
             new LessonEvent.AllowedBack(INES, ORLA, AT),
+            new LessonEvent.StanceSwitched(
+                    new Stance(
+                            "explaining",
+                            "Explaining",
+                            List.of(new Stance.Part(
+                                    RuleValue.parse("chat.class=closed"),
+                                    Role.PUPIL,
+                                    Condition.parse("visitor-present").orElseThrow()))),
+                    true,
+                    ORLA,
+                    AT),
+            new LessonEvent.Stopped("a stranger", ORLA, AT),
+            new LessonEvent.Resumed(ORLA, AT),
+            new LessonEvent.WentQuiet(AT.minusSeconds(120), AT),
+            new LessonEvent.Supervised(ORLA, AT),
+            new LessonEvent.ChargeTaken(ORLA, AT),
+            new LessonEvent.SignShown(INES, Optional.of(Sign.CANNOT_HEAR), AT),
+            new LessonEvent.SignsCleared(ORLA, AT),
+            new LessonEvent.HandedOut(ORLA, "Tide table", "page 4", AT),
+            new LessonEvent.TakenBack(4, ORLA, AT),
+            new LessonEvent.Focused(Optional.empty(), ORLA, AT),
+            new LessonEvent.Lightened(true, ORLA, AT),
+            new LessonEvent.Captioned(ORLA, "The tide turns.", AT),
+            new LessonEvent.Held(INES, Readers.CLASS, "www.tides", Hold.LINK, AT),
+            new LessonEvent.Released(7, false, ORLA, AT),
+            new LessonEvent.Drawn(INES, List.of(0, 0, 1000, 5), AT),
+            new LessonEvent.Wiped(Optional.of(INES), ORLA, AT),
             new LessonEvent.Dismissed(ORLA, AT));
 
     @Test

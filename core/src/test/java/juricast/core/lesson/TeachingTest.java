@@ -1,0 +1,338 @@
+package juricast.core.lesson;
+
+import static juricast.core.lesson.LiveLesson.*;
+import static juricast.core.rules.Catalogue.*;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import juricast.core.audience.SeatView;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.lesson.Refusal.Code;
+import juricast.core.rules.Condition;
+import juricast.core.rules.Permission;
+import juricast.core.rules.Rule;
+import juricast.core.rules.RuleValue;
+import juricast.core.rules.Setting.Force;
+import org.junit.jupiter.api.Test;
+
+/** What a teacher does while teaching: stances, stop, signals, material, words that wait, the board. */
+class TeachingTest {
+    private static final Stance EXPLAINING = stance("explaining", "voice.speak=on-request", "chat.class=closed");
+    private static final Stance DISCUSSION = stance("discussion", "voice.speak=open", "chat.class=open");
+
+    @Test
+    void a_stance_is_one_order_and_the_next_one_takes_its_place() {
+        var lesson = open().present(INES).order(new LessonOrder.SwitchStance(DISCUSSION, true, ORLA));
+        assertThat(value(lesson, SPEAK)).isEqualTo(Permission.OPEN);
+
+        lesson.order(new LessonOrder.TurnOn(visitOf(INES), Appliance.MICROPHONE))
+                .order(new LessonOrder.SwitchStance(EXPLAINING, true, ORLA));
+        assertThat(value(lesson, SPEAK)).isEqualTo(Permission.ON_REQUEST);
+        assertThat(lesson.state().on(INES))
+                .as("switched off by the rules" + lesson)
+                .isEmpty();
+        assertThat(lesson.state().stance()).contains(EXPLAINING);
+    }
+
+    @Test
+    void a_live_order_on_top_is_kept_or_dropped_knowingly() {
+        var opened = new LessonOrder.SetLive(new RuleValue(CLASS_CHAT, Permission.OPEN), ORLA);
+        var shut = new LessonOrder.SetLive(RuleValue.parse("entry.door=shut"), ORLA);
+
+        var kept = open().present(INES).order(opened).order(new LessonOrder.SwitchStance(EXPLAINING, true, ORLA));
+        var dropped = open().present(INES)
+                .order(opened)
+                .order(shut)
+                .order(new LessonOrder.SwitchStance(EXPLAINING, false, ORLA));
+
+        assertThat(value(kept, CLASS_CHAT)).isEqualTo(Permission.OPEN);
+        assertThat(value(dropped, CLASS_CHAT)).isEqualTo(Permission.CLOSED);
+        assertThat(dropped.state().liveOrders())
+                .as("what the stance does not speak of stays")
+                .allMatch(one -> one.set().rule().equals(DOOR))
+                .isNotEmpty();
+    }
+
+    @Test
+    void no_stance_goes_beyond_what_the_charter_binds() {
+        var lesson = open().school("voice.speak", "closed", Force.BINDING)
+                .present(INES)
+                .order(new LessonOrder.SwitchStance(DISCUSSION, true, ORLA));
+
+        assertThat(value(lesson, SPEAK)).isEqualTo(Permission.CLOSED);
+    }
+
+    @Test
+    void the_running_order_proposes_or_switches_by_itself_and_a_switch_by_hand_stands_until_the_next_step() {
+        var order = List.of(new RunningOrder.Step(EXPLAINING, 15), new RunningOrder.Step(DISCUSSION, 10));
+        var proposed = open().planned(new RunningOrder(order, false)).present(INES);
+        assertThat(proposed.rules().dueStance()).get().satisfies(due -> assertThat(due.stance())
+                .isEqualTo(EXPLAINING));
+        assertThat(proposed.order(new LessonOrder.Tick()).state().stance()).isEmpty();
+
+        var lesson = open().planned(new RunningOrder(order, true)).present(INES);
+        assertThat(lesson.order(new LessonOrder.Tick()).state().stance()).contains(EXPLAINING);
+        assertThat(lesson.rules().nextTick()).isEqualTo(at("10:15"));
+        lesson.time("10:05").order(new LessonOrder.SwitchStance(DISCUSSION, true, ORLA));
+        assertThat(lesson.time("10:06").order(new LessonOrder.Tick()).state().stance())
+                .contains(DISCUSSION);
+        lesson.time("10:07").order(new LessonOrder.SwitchStance(EXPLAINING, true, ORLA));
+        assertThat(lesson.time("10:15").order(new LessonOrder.Tick()).state().stance())
+                .contains(DISCUSSION);
+        assertThat(lesson.rules().dueStance()).isEmpty();
+    }
+
+    @Test
+    void the_running_order_fills_the_lesson_and_no_more() {
+        var order = new RunningOrder(
+                List.of(
+                        new RunningOrder.Step(EXPLAINING, 40),
+                        new RunningOrder.Step(DISCUSSION, 40),
+                        new RunningOrder.Step(EXPLAINING, 5)),
+                false);
+        var lesson = planned().plan().time();
+
+        assertThat(order.over(lesson)).extracting(one -> one.time().until()).containsExactly(at("10:40"), at("10:50"));
+        assertThat(order.at(at("09:50"), lesson))
+                .get()
+                .extracting(one -> one.place())
+                .isEqualTo(0);
+        assertThat(order.at(at("10:50"), lesson)).isEmpty();
+        assertThatThrownBy(() -> new RunningOrder.Step(EXPLAINING, 0)).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void stop_closes_everything_even_to_a_pass_and_one_order_brings_back_what_was() {
+        var lesson = open().present(INES)
+                .order(new LessonOrder.SetLive(new RuleValue(SPEAK, Permission.OPEN), ORLA))
+                .order(new LessonOrder.GivePass(INES, SHARE_SCREEN, minutes(10), ORLA))
+                .order(new LessonOrder.TurnOn(visitOf(INES), Appliance.SCREEN))
+                .order(new LessonOrder.TurnOn(visitOf(INES), Appliance.MICROPHONE))
+                .order(new LessonOrder.StopEverything("a stranger shows something", ORLA));
+
+        assertThat(lesson.state().on(INES)).isEmpty();
+        assertThat(lesson.knock("Jory Pell", "jory").visit("jory").isWaiting()).isTrue();
+        assertThat(say(lesson, INES, "what is it?").refused()).contains(Code.RULE_CLOSED);
+        assertThat(lesson.order(new LessonOrder.Say(visitOf(INES), Readers.ADULTS, "help"))
+                        .refused())
+                .as("asking for help is never stopped")
+                .isEmpty();
+        assertThat(lesson.order(new LessonOrder.SetLive(new RuleValue(SPEAK, Permission.OPEN), ORLA))
+                        .refused())
+                .contains(Code.RULE_BOUND);
+
+        lesson.time("10:03").order(new LessonOrder.Resume(ORLA));
+        assertThat(value(lesson, SPEAK)).isEqualTo(Permission.OPEN);
+        assertThat(lesson.order(new LessonOrder.TurnOn(visitOf(INES), Appliance.SCREEN))
+                        .refused())
+                .as("the pass goes on")
+                .isEmpty();
+        assertThat(lesson.order(new LessonOrder.Resume(ORLA)).refused()).contains(Code.NOT_STOPPED);
+    }
+
+    @Test
+    void signals_are_one_each_and_gone_with_who_showed_them() {
+        var lesson = open().present(INES)
+                .present(JORY)
+                .order(new LessonOrder.ShowSign(visitOf(INES), Optional.of(Sign.SLOWER)))
+                .order(new LessonOrder.ShowSign(visitOf(JORY), Optional.of(Sign.AGREE)))
+                .order(new LessonOrder.ShowSign(visitOf(JORY), Optional.of(Sign.CANNOT_HEAR)));
+        assertThat(lesson.state().signs()).containsEntry(INES, Sign.SLOWER).containsEntry(JORY, Sign.CANNOT_HEAR);
+
+        lesson.order(new LessonOrder.Leave(visitOf(JORY)))
+                .order(new LessonOrder.ShowSign(visitOf(INES), Optional.empty()));
+        assertThat(lesson.state().signs()).isEmpty();
+    }
+
+    @Test
+    void material_is_found_by_latecomers_and_only_who_may_hands_it_out() {
+        var lesson = open().order(new LessonOrder.HandOut(ORLA, "Tide table", "page 4"))
+                .present(INES)
+                .order(new LessonOrder.HandOut(INES, "my own", ""));
+        assertThat(lesson.refused()).contains(Code.RULE_CLOSED);
+        assertThat(lesson.seat("ines").materials()).extracting(Material::title).containsExactly("Tide table");
+
+        int number = lesson.state().materials().get(0).number();
+        assertThat(lesson.order(new LessonOrder.TakeBack(number, ORLA))
+                        .seat("ines")
+                        .materials())
+                .isEmpty();
+    }
+
+    @Test
+    void links_wait_for_an_adult_and_nobody_else_reads_them_until_then() {
+        for (String text :
+                List.of("look: http://x.example/a", "www.tides", "see tides.example/now", "go to tides.com")) {
+            var lesson = say(open().present(INES).present(JORY), INES, text);
+            assertThat(lesson.state().held()).as(text).hasSize(1);
+            assertThat(lesson.seat("jory").words()).isEmpty();
+
+            int number = lesson.state().held().get(0).number();
+            var let = lesson.order(new LessonOrder.Release(number, true, ORLA));
+            assertThat(let.seat("jory").words()).extracting(Words::text).containsExactly(text);
+            assertThat(let.order(new LessonOrder.Release(number, true, ORLA)).refused())
+                    .contains(Code.NO_SUCH_WORDS);
+        }
+        for (String text : List.of("is it 4.52 or 5.52?", "Yes.No.Maybe", "e.g. at high water", "page 4/5")) {
+            assertThat(say(open().present(INES), INES, text).state().words())
+                    .as(text)
+                    .hasSize(1);
+        }
+    }
+
+    @Test
+    void what_is_kept_back_is_shown_to_nobody_and_what_adults_are_asked_is_never_held() {
+        var lesson = open().school("chat.approval", "yes", Force.BINDING)
+                .present(INES)
+                .present(JORY);
+        int number = say(lesson, INES, "psst").state().held().get(0).number();
+        lesson.order(new LessonOrder.Release(number, false, ORLA));
+
+        assertThat(lesson.seat("jory").words()).isEmpty();
+        assertThat(lesson.order(new LessonOrder.Say(visitOf(INES), Readers.ADULTS, "http://help.example"))
+                        .desk()
+                        .words())
+                .hasSize(1);
+        assertThat(say(open().school("chat.links", "closed", Force.USUAL).present(INES), INES, "http://x.example")
+                        .refused())
+                .contains(Code.RULE_CLOSED);
+    }
+
+    @Test
+    void a_flood_is_refused_and_ends_with_the_minute() {
+        var lesson = open().school("chat.rate", "2", Force.USUAL).present(INES);
+        say(say(lesson, INES, "one"), INES, "http://two.example");
+        assertThat(say(lesson, INES, "three").refused()).contains(Code.TOO_FAST);
+        assertThat(say(lesson.time("10:01"), INES, "three").refused()).isEmpty();
+    }
+
+    @Test
+    void one_shows_at_a_time_and_only_the_right_to_take_over_pushes_in() {
+        var lesson = open().school("share.screen", "open", Force.USUAL)
+                .present(INES)
+                .present(JORY)
+                .order(new LessonOrder.TurnOn(visitOf(INES), Appliance.SCREEN))
+                .order(new LessonOrder.TurnOn(visitOf(JORY), Appliance.SCREEN));
+        assertThat(lesson.refused()).contains(Code.SOMEBODY_SHOWS);
+
+        lesson.order(new LessonOrder.TurnOn(visitOf(ORLA), Appliance.SCREEN));
+        assertThat(lesson.state().showing()).contains(ORLA);
+        assertThat(lesson.state().on(INES)).isEmpty();
+        assertThat(lesson.order(new LessonOrder.TurnOn(visitOf(INES), Appliance.WHOLE_SCREEN))
+                        .refused())
+                .contains(Code.RULE_CLOSED);
+    }
+
+    @Test
+    void every_mark_has_its_author_and_one_authors_marks_are_wiped_alone() {
+        var line = List.of(0, 0, 500, 1000);
+        var lesson = open().school("share.draw", "open", Force.USUAL)
+                .present(INES)
+                .present(JORY)
+                .order(new LessonOrder.Draw(visitOf(INES), line))
+                .order(new LessonOrder.Draw(visitOf(JORY), line));
+        assertThat(lesson.order(new LessonOrder.Wipe(Optional.of(INES), JORY)).refused())
+                .contains(Code.NOT_AN_ADULT_HERE);
+
+        lesson.order(new LessonOrder.Wipe(Optional.of(JORY), ORLA));
+        assertThat(lesson.state().board()).extracting(BoardLine::author).containsExactly(INES);
+        lesson.order(new LessonOrder.Wipe(Optional.of(INES), INES));
+        assertThat(lesson.state().board()).isEmpty();
+        for (List<Integer> wrong : List.of(
+                List.of(0, 0),
+                List.of(0, 0, 1),
+                List.of(0, 0, 0, 1001),
+                IntStream.range(0, 602).boxed().toList())) {
+            assertThat(lesson.order(new LessonOrder.Draw(visitOf(INES), wrong)).refused())
+                    .contains(Code.NOT_A_LINE);
+        }
+    }
+
+    @Test
+    void focus_needs_somebody_present_and_the_rule_and_ends_with_them() {
+        var lesson = open().present(INES).order(new LessonOrder.Focus(Optional.of(INES), ORLA));
+        assertThat(lesson.seat("ines").focus()).contains("Ines Carrow");
+        assertThat(lesson.order(new LessonOrder.Leave(visitOf(INES))).state().focus())
+                .isEmpty();
+        assertThat(lesson.order(new LessonOrder.Focus(Optional.of(JORY), ORLA)).refused())
+                .contains(Code.NOT_PRESENT);
+        assertThat(open().school("voice.focus", "closed", Force.USUAL)
+                        .present(INES)
+                        .order(new LessonOrder.Focus(Optional.of(INES), ORLA))
+                        .refused())
+                .contains(Code.RULE_CLOSED);
+    }
+
+    @Test
+    void a_light_lesson_closes_cameras_and_gives_them_back() {
+        var lesson = open().present(INES)
+                .order(new LessonOrder.TurnOn(visitOf(INES), Appliance.CAMERA))
+                .order(new LessonOrder.Lighten(true, ORLA));
+        assertThat(lesson.state().on(INES)).isEmpty();
+        assertThat(lesson.order(new LessonOrder.Lighten(false, ORLA))
+                        .order(new LessonOrder.TurnOn(visitOf(INES), Appliance.CAMERA))
+                        .refused())
+                .isEmpty();
+    }
+
+    @Test
+    void captions_come_from_who_is_appointed_and_reach_who_may_read_them() {
+        var lesson = open().present(INES)
+                .order(new LessonOrder.Caption(visitOf(ORLA), "The tide turns at five."))
+                .order(new LessonOrder.Caption(visitOf(INES), "no it does not"));
+        assertThat(lesson.refused()).contains(Code.RULE_CLOSED);
+        assertThat(lesson.seat("ines").captions()).extracting(Caption::text).containsExactly("The tide turns at five.");
+
+        var closed = lesson.school("signals.captions", "closed", Force.USUAL).seat("ines");
+        assertThat(closed.captions()).isEmpty();
+    }
+
+    @Test
+    void a_pupil_cannot_give_any_order_of_an_adult() {
+        var lesson = open().present(INES);
+        for (LessonOrder order : List.of(
+                new LessonOrder.SwitchStance(DISCUSSION, true, INES),
+                new LessonOrder.StopEverything("", INES),
+                new LessonOrder.Resume(INES),
+                new LessonOrder.TakeCharge(INES),
+                new LessonOrder.ClearSigns(INES),
+                new LessonOrder.TakeBack(1, INES),
+                new LessonOrder.Focus(Optional.of(INES), INES),
+                new LessonOrder.Lighten(true, INES),
+                new LessonOrder.Release(1, true, INES),
+                new LessonOrder.Wipe(Optional.empty(), INES))) {
+            assertThat(lesson.order(order).refused()).as(order.toString()).contains(Code.NOT_AN_ADULT_HERE);
+        }
+    }
+
+    private static Permission value(LiveLesson lesson, Rule<Permission> rule) {
+        return seatRight(lesson.seat("ines"), rule).ruling().value();
+    }
+
+    private static SeatView.Right seatRight(SeatView seat, Rule<Permission> rule) {
+        return seat.rights().stream()
+                .filter(one -> one.ruling().rule().equals(rule))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static LiveLesson say(LiveLesson lesson, PersonId from, String text) {
+        return lesson.order(new LessonOrder.Say(visitOf(from), Readers.CLASS, text));
+    }
+
+    private static Stance stance(String id, String... values) {
+        return new Stance(
+                id,
+                id,
+                List.of(values).stream()
+                        .map(RuleValue::parse)
+                        .flatMap(value -> List.of(Role.PUPIL, Role.CLASS_MONITOR).stream()
+                                .map(role -> new Stance.Part(value, role, Condition.ALWAYS)))
+                        .collect(Collectors.toList()));
+    }
+}
