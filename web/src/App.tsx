@@ -9,6 +9,7 @@ import { LoadingNote } from './shared/ui/Notes'
 const SignInScreen = lazy(() => import('./areas/entrance/SignInScreen'))
 const FirstStartScreen = lazy(() => import('./areas/entrance/FirstStartScreen'))
 const TodayScreen = lazy(() => import('./areas/today/TodayScreen'))
+const CorridorScreen = lazy(() => import('./areas/corridor/CorridorScreen'))
 const ClassesScreen = lazy(() => import('./areas/classes/ClassesScreen'))
 const ClassScreen = lazy(() => import('./areas/classes/ClassScreen'))
 const PeopleScreen = lazy(() => import('./areas/people/PeopleScreen'))
@@ -31,6 +32,7 @@ export function App() {
             <Route path="/sign-in" element={<SignInScreen />} />
             <Route path="/first-start" element={<FirstStartScreen />} />
             <Route path="/today" element={<TodayScreen />} />
+            <Route path="/corridor" element={<CorridorScreen />} />
             <Route path="/classes" element={<ClassesScreen />} />
             <Route path="/classes/:id" element={<ClassScreen />} />
             <Route path="/people" element={<PeopleScreen />} />

@@ -12,8 +12,9 @@ import { useDeskKeys } from './hooks/useDeskKeys'
 import { DeskHead } from './parts/DeskHead'
 import { NeedsYou } from './parts/NeedsYou'
 import { OpeningNote, OverNote } from './parts/OpeningNote'
+import { Panels } from './parts/Panels'
+import { RoomBanner } from './parts/RoomBanner'
 import { Score } from './parts/Score'
-import { WordsPanel } from './parts/WordsPanel'
 import { needs } from './queue'
 
 /** One live lesson, for its adults: who is here, who waits and why, what each may do, and what needs somebody now. */
@@ -21,7 +22,7 @@ export default function DeskScreen() {
   const { id = '' } = useParams()
   return (
     <Page title="Desk" bare>
-      {() => <LiveDesk lesson={id} />}
+      {() => <LiveDesk key={id} lesson={id} />}
     </Page>
   )
 }
@@ -52,6 +53,7 @@ function LiveDesk({ lesson }: { lesson: string }) {
         busy={orders.isPending}
         onWhy={(rule) => setWhy(rightsPath(rule))}
       />
+      {live && <RoomBanner desk={desk} now={now} give={give} />}
       {orders.error && (
         <Box
           position="fixed"
@@ -79,8 +81,8 @@ function LiveDesk({ lesson }: { lesson: string }) {
         >
           {desk.phase === 'PLANNED' && <OpeningNote desk={desk} now={now} give={give} busy={orders.isPending} />}
           {desk.phase === 'OVER' && <OverNote desk={desk} />}
-          {live && <NeedsYou queue={queue} desk={desk} now={now} give={give} />}
-          {live && <WordsPanel desk={desk} lesson={lesson} onWhy={() => setWhy(rightsPath('chat.class'))} />}
+          {live && <NeedsYou queue={queue} desk={desk} now={now} give={give} onWhy={(rule) => setWhy(rightsPath(rule))} />}
+          {live && <Panels desk={desk} lesson={lesson} give={give} onWhy={() => setWhy(rightsPath('chat.class'))} />}
         </Flex>
         <Score desk={desk} now={now} give={give} onWhy={(rule, person) => setWhy(rightsPath(rule, person))} />
       </Grid>

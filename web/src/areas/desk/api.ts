@@ -15,6 +15,18 @@ export type Order =
   | { do: 'end-loan'; person: string; rule: string }
   | { do: 'remove'; person: string; why: string }
   | { do: 'allow-back'; person: string }
+  | { do: 'stance'; stance: string; keepLive: boolean }
+  | { do: 'stop'; why: string }
+  | { do: 'resume' | 'take-charge' | 'clear-signs' }
+  | { do: 'hand-out'; title: string; body: string }
+  | { do: 'take-back'; number: number }
+  | { do: 'focus'; person: string | null }
+  | { do: 'light'; on: boolean }
+  | { do: 'caption'; text: string }
+  | { do: 'show' | 'stop-showing' }
+  | { do: 'let-through' | 'keep-back'; number: number }
+  | { do: 'wipe'; of: string | null }
+  | { do: 'running-order'; steps: { stance: string; minutes: number }[]; byTheClock: boolean }
   | { do: 'say'; to: 'CLASS' | 'ADULTS' | 'ONE'; person: string | null; text: string }
 
 function send(lesson: string, order: Order): Promise<Desk> {
@@ -47,6 +59,33 @@ function send(lesson: string, order: Order): Promise<Desk> {
       return post(`${at}/people/${order.person}/allow-back`)
     case 'say':
       return post(`${at}/words`, { to: order.to, person: order.person, text: order.text })
+    case 'stance':
+      return post(`${at}/stance`, { stance: order.stance, keepLive: order.keepLive })
+    case 'stop':
+      return post(`${at}/stop`, { why: order.why })
+    case 'clear-signs':
+      return post(`${at}/signs/clear`)
+    case 'hand-out':
+      return post(`${at}/materials`, { title: order.title, body: order.body })
+    case 'take-back':
+      return remove(`${at}/materials/${order.number}`)
+    case 'focus':
+      return put(`${at}/focus`, { person: order.person })
+    case 'light':
+      return put(`${at}/light`, { on: order.on })
+    case 'caption':
+      return post(`${at}/captions`, { text: order.text })
+    case 'show':
+      return post(`${at}/own/SCREEN`)
+    case 'stop-showing':
+      return remove(`${at}/own/SCREEN`)
+    case 'let-through':
+    case 'keep-back':
+      return post(`${at}/held/${order.number}/${order.do}`)
+    case 'wipe':
+      return remove(`${at}/board${order.of ? `?of=${encodeURIComponent(order.of)}` : ''}`)
+    case 'running-order':
+      return put(`${at}/running-order`, { steps: order.steps, byTheClock: order.byTheClock })
     default:
       return post(`${at}/${order.do}`)
   }

@@ -2,13 +2,17 @@ import { screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'
 import type { Desk, DeskPupil, Waiting } from '../../shared/api/types'
-import { show } from '../../shared/testing'
+import { serve, show } from '../../shared/testing'
 import type { Order } from './api'
 import { useDeskKeys } from './hooks/useDeskKeys'
 import { DeskHead } from './parts/DeskHead'
 import { NeedsYou } from './parts/NeedsYou'
 import { OpeningNote } from './parts/OpeningNote'
+import { Material } from './parts/Panels'
+import { RoomBanner } from './parts/RoomBanner'
+import { RunningOrderPlan } from './parts/RunningOrderPlan'
 import { Score } from './parts/Score'
+import { StanceButton } from './parts/StanceButton'
 import { needs } from './queue'
 
 const NOW = Date.parse('2026-09-14T10:17:00Z')
@@ -37,7 +41,7 @@ function waiting(name: string, since: string, more: Partial<Waiting> = {}): Wait
     since: at(since),
     connected: true,
     listed: false,
-    reasons: ['No such name on the class list.'],
+    reasons: [{ text: 'No such name on the class list.' }],
     ...more,
   }
 }
@@ -58,6 +62,24 @@ function desk(more: Partial<Desk> = {}): Desk {
     pupils: [pupil('Ines Carrow'), pupil('Jory Pell')],
     waiting: [],
     refused: [],
+    steering: {
+      observing: false,
+      mayTakeCharge: false,
+      stances: [
+        { id: 'explaining', name: 'Explaining' },
+        { id: 'discussion', name: 'Discussion' },
+      ],
+      order: [],
+      byTheClock: false,
+      liveOrders: 0,
+      quiet: false,
+      light: false,
+      board: 0,
+    },
+    held: [],
+    materials: [],
+    signs: [],
+    captions: [],
     words: [],
     ...more,
   }
@@ -104,11 +126,59 @@ describe('the queue that needs somebody', () => {
 })
 
 describe('the cards', () => {
-  const showCards = (shown: Desk) => {
+  const showCards = (shown: Desk, onWhy: (rule: string) => void = () => {}) => {
     const give = vi.fn<(order: Order) => void>()
-    show(<NeedsYou queue={needs(shown, NOW)} desk={shown} now={NOW} give={give} />)
+    show(<NeedsYou queue={needs(shown, NOW)} desk={shown} now={NOW} give={give} onWhy={onWhy} />)
     return give
   }
+
+  it('open the chain of the rule behind a reason at the door', async () => {
+    const onWhy = vi.fn<(rule: string) => void>()
+    showCards(
+      desk({ waiting: [waiting('Zeb', '10:16:00', { reasons: [{ text: 'Zeb was removed.', rule: 'entry.re-entry' }] })] }),
+      onWhy,
+    )
+
+    await userEvent.click(screen.getByRole('button', { name: 'Why: Zeb was removed.' }))
+
+    expect(onWhy).toHaveBeenCalledWith('entry.re-entry')
+  })
+
+  it('bring what is held to the adult, who lets it through or keeps it back', async () => {
+    const held = {
+      number: 7,
+      at: at('10:16:00'),
+      person: 'ines',
+      name: 'Ines Carrow',
+      to: 'the class',
+      text: 'www.tides',
+      because: 'holds a link',
+    }
+    const give = showCards(desk({ held: [held] }))
+
+    expect(screen.getByText(/It holds a link/)).toBeTruthy()
+    await userEvent.click(screen.getByRole('button', { name: 'Let through' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Keep back' }))
+
+    expect(give.mock.calls.map(([order]) => order)).toEqual([
+      { do: 'let-through', number: 7 },
+      { do: 'keep-back', number: 7 },
+    ])
+  })
+
+  it('propose the planned stance, and count signals without making work of them', async () => {
+    const steering = { ...desk().steering, due: 'discussion' }
+    const give = showCards(desk({ steering, signs: [{ sign: 'SLOWER', count: 2, names: ['Ines Carrow', 'Jory Pell'] }] }))
+
+    expect(screen.getByRole('status', { name: 'Signals' }).textContent).toContain('2 slower')
+    await userEvent.click(screen.getByRole('button', { name: /Switch to Discussion/ }))
+    await userEvent.click(screen.getByRole('button', { name: 'clear signals' }))
+
+    expect(give.mock.calls.map(([order]) => order)).toEqual([
+      { do: 'stance', stance: 'discussion', keepLive: false },
+      { do: 'clear-signs' },
+    ])
+  })
 
   it('say that all is well when nothing needs anybody', () => {
     showCards(desk())
@@ -162,7 +232,18 @@ describe('the cards', () => {
   })
 
   it('show whom the door has refused, with the reason', () => {
-    showCards(desk({ refused: [{ visit: 'x', name: 'Zeb Corran', at: at('10:16:00'), reasons: ['Zeb Corran was removed.'] }] }))
+    showCards(
+      desk({
+        refused: [
+          {
+            visit: 'x',
+            name: 'Zeb Corran',
+            at: at('10:16:00'),
+            reasons: [{ text: 'Zeb Corran was removed.', rule: 'entry.re-entry' }],
+          },
+        ],
+      }),
+    )
 
     expect(screen.getByText(/turned away. Zeb Corran was removed./)).toBeTruthy()
   })
@@ -201,6 +282,86 @@ describe('the head', () => {
   })
 })
 
+describe('a stance', () => {
+  it('shows what it would change, and asks what becomes of live orders, before it is switched', async () => {
+    serve({
+      'GET /api/lessons/tidal/stance/discussion/changes': [
+        { rule: 'voice.speak', title: 'Speak', before: 'on-request', after: 'open', heldByLive: false },
+        { rule: 'chat.class', title: 'Write', before: 'closed', after: 'open', heldByLive: true },
+      ],
+    })
+    const give = vi.fn<(order: Order) => void>()
+    show(<StanceButton desk={desk()} lesson="tidal" give={give} />)
+
+    await userEvent.click(screen.getByRole('button', { name: 'Stance: as planned' }))
+    await userEvent.click(await screen.findByRole('menuitem', { name: 'Discussion' }))
+    expect(await screen.findByText(/you ordered closed/)).toBeTruthy()
+    expect(give).not.toHaveBeenCalled()
+    await userEvent.click(screen.getByRole('button', { name: 'Switch, and keep my orders on top' }))
+
+    expect(give).toHaveBeenCalledWith({ do: 'stance', stance: 'discussion', keepLive: true })
+  })
+})
+
+describe('the banner', () => {
+  it('says that everything is stopped and brings back what was', async () => {
+    const give = vi.fn<(order: Order) => void>()
+    show(<RoomBanner desk={desk({ steering: { ...desk().steering, stoppedAt: at('10:16:00') } })} now={NOW} give={give} />)
+
+    await userEvent.click(screen.getByRole('button', { name: 'Bring back what was' }))
+
+    expect(give).toHaveBeenCalledWith({ do: 'resume' })
+  })
+
+  it('tells how long no adult is in, and offers nothing to order to who only looks on', () => {
+    const steering = { ...desk().steering, observing: true, aloneSince: at('10:15:00'), stoppedAt: at('10:16:00') }
+    show(<RoomBanner desk={desk({ steering })} now={NOW} give={() => {}} />)
+
+    expect(screen.getByText(/for 2:00 now/)).toBeTruthy()
+    expect(screen.queryByRole('button')).toBeNull()
+  })
+})
+
+describe('the panels', () => {
+  it('hand material out and take it back', async () => {
+    const give = vi.fn<(order: Order) => void>()
+    const materials = [{ number: 5, at: at('10:10:00'), by: 'Orla Venn', title: 'Tide table', body: 'page 4' }]
+    show(<Material desk={desk({ materials })} give={give} />)
+
+    await userEvent.click(screen.getByRole('button', { name: 'Take back' }))
+    await userEvent.type(screen.getByLabelText('What you hand out'), 'Chart 7')
+    await userEvent.type(screen.getByLabelText('Link or note'), 'folder 2')
+    await userEvent.click(screen.getByRole('button', { name: 'Hand out' }))
+
+    expect(give.mock.calls.map(([order]) => order)).toEqual([
+      { do: 'take-back', number: 5 },
+      { do: 'hand-out', title: 'Chart 7', body: 'folder 2' },
+    ])
+  })
+
+  it('plan the running order step by step', async () => {
+    const give = vi.fn<(order: Order) => void>()
+    const order = [{ stance: 'explaining', name: 'Explaining', from: at('10:05:00'), until: at('10:20:00') }]
+    show(<RunningOrderPlan desk={desk({ steering: { ...desk().steering, order } })} give={give} />)
+
+    await userEvent.selectOptions(screen.getByLabelText('Stance to add'), 'Discussion')
+    await userEvent.click(screen.getByRole('button', { name: 'Add' }))
+    await userEvent.click(screen.getByRole('checkbox'))
+
+    expect(give.mock.calls.map(([one]) => one)).toEqual([
+      {
+        do: 'running-order',
+        byTheClock: false,
+        steps: [
+          { stance: 'explaining', minutes: 15 },
+          { stance: 'discussion', minutes: 10 },
+        ],
+      },
+      { do: 'running-order', byTheClock: true, steps: [{ stance: 'explaining', minutes: 15 }] },
+    ])
+  })
+})
+
 describe('the score', () => {
   it('counts who is here, and lends a right to one pupil from the cell', async () => {
     const give = vi.fn<(order: Order) => void>()
@@ -223,7 +384,7 @@ describe('the score', () => {
     await userEvent.click(screen.getByRole('button', { name: 'More for Ines Carrow' }))
     const items = (await screen.findAllByRole('menuitem')).map((item) => item.textContent)
 
-    expect(items).toEqual(['Mute', 'Remove from the lesson…'])
+    expect(items).toEqual(['Mute', 'Put in focus for everyone', 'Remove from the lesson…'])
   })
 
   it('asks what happened before it removes anybody', async () => {
@@ -270,6 +431,23 @@ describe('the keys', () => {
 
     await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('box').value).toBe('adms'))
     expect(give.mock.calls.map(([order]) => order.do)).toEqual(['admit-all-listed', 'set', 'mute-all', 'pass'])
+  })
+
+  it('stop everything by Escape twice in a row, and not by Escape twice in a while', async () => {
+    const give = vi.fn<(order: Order) => void>()
+    show(<Keys shown={desk()} give={give} />)
+    const press = (timeStamp: number) => {
+      const event = new KeyboardEvent('keydown', { key: 'Escape', bubbles: true })
+      Object.defineProperty(event, 'timeStamp', { value: timeStamp })
+      window.document.body.dispatchEvent(event)
+    }
+
+    press(1000)
+    press(2500)
+    expect(give).not.toHaveBeenCalled()
+    press(3000)
+
+    expect(give).toHaveBeenCalledWith({ do: 'stop', why: '' })
   })
 
   it('do nothing before the lesson is open', async () => {

@@ -6,6 +6,7 @@ import { get, post } from '../../shared/api/http'
 import type { Doorstep } from '../../shared/api/types'
 import { standing } from '../../shared/standing'
 import { useSchoolTime } from '../../shared/time'
+import { DeviceCheck } from '../../shared/devices/DeviceCheck'
 import { Button } from '../../shared/ui/Button'
 import { TextField } from '../../shared/ui/Fields'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
@@ -19,6 +20,7 @@ export default function DoorstepScreen() {
   const time = useSchoolTime()
   const [name, setName] = useState('')
   const [word, setWord] = useState('')
+  const [agreed, setAgreed] = useState(false)
   const school = useQuery(standing)
   const { data, error } = useQuery({
     queryKey: ['doorstep', token],
@@ -28,7 +30,7 @@ export default function DoorstepScreen() {
     retry: false,
   })
   const knock = useMutation({
-    mutationFn: () => post<{ visit: string }>(`${path}/knock`, { name: data?.name ?? name, word }),
+    mutationFn: () => post<{ visit: string }>(`${path}/knock`, { name: data?.name ?? name, word, agreed }),
     onSuccess: (knocked) => navigate(`/seat/${knocked.visit}`),
   })
   useEffect(() => {
@@ -90,6 +92,23 @@ export default function DoorstepScreen() {
               required
             />
           )}
+          <Box my="14px" borderTop="1px solid" borderColor="line" pt="10px">
+            <chakra.h2 fontSize="18px" mb="4px">
+              House rules
+            </chakra.h2>
+            <chakra.ul pl="18px" listStyleType="disc" fontSize="15.5px">
+              {data.houseRules.map((rule) => (
+                <li key={rule}>{rule}</li>
+              ))}
+            </chakra.ul>
+            <chakra.label display="flex" gap="8px" mt="8px" alignItems="baseline" fontWeight="600">
+              <input type="checkbox" checked={agreed} onChange={(event) => setAgreed(event.target.checked)} />I have read them and
+              keep to them
+            </chakra.label>
+          </Box>
+          <Box mb="14px">
+            <DeviceCheck />
+          </Box>
           <ProblemNote problem={knock.error} />
           <Button
             type="submit"

@@ -1,7 +1,10 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { useMutation } from '@tanstack/react-query'
 import { useEffect, useState, type ReactNode } from 'react'
 import { useParams } from 'react-router'
+import { remove } from '../../shared/api/http'
 import type { Heard, Seat } from '../../shared/api/types'
+import { Board } from '../../shared/board/Board'
 import { useLive } from '../../shared/live/useLive'
 import { countdown, useNow, useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
@@ -10,6 +13,7 @@ import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { WhySheet } from '../../shared/ui/Why'
 import { useActs } from './api'
 import { HandButton } from './parts/HandButton'
+import { Captions, HandedOut, Now, Signals } from './parts/Now'
 import { Rights } from './parts/Rights'
 import { SeatWords } from './parts/SeatWords'
 import { Quiet } from './Quiet'
@@ -138,6 +142,8 @@ function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: R
   const acts = useActs(visit)
   const time = useSchoolTime()
   const [why, setWhy] = useState<string | null>(null)
+  const [board, setBoard] = useState(false)
+  const wipe = useMutation({ mutationFn: () => remove(`/api/seats/${encodeURIComponent(visit)}/board`) })
   const left = Date.parse(seat.ends) - now
   return (
     <Flex direction="column" minH="100%" h={{ base: 'auto', md: '100vh' }} fontSize="16px">
@@ -164,6 +170,7 @@ function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: R
         <Button onClick={() => acts.mutate({ do: 'leave' })}>Leave the lesson</Button>
       </Flex>
       {line}
+      <Now seat={seat} />
       <Grid as="main" templateColumns={{ base: '1fr', md: '320px 1fr' }} flex="1" minH="0">
         <Box
           as="section"
@@ -181,12 +188,28 @@ function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: R
           <Box px="16px">
             <ProblemNote problem={acts.error} />
           </Box>
+          <Signals seat={seat} act={acts.mutate} />
           <Rights seat={seat} act={acts.mutate} onWhy={(rule) => setWhy(`/api/seats/${encodeURIComponent(visit)}/why/${rule}`)} />
         </Box>
-        <Flex direction="column" px={{ base: '14px', md: '22px' }} py="16px" minH="0" gap="12px">
+        <Flex direction="column" px={{ base: '14px', md: '22px' }} py="16px" minH="0" gap="12px" overflowY="auto">
+          <HandedOut seat={seat} />
+          <Flex justify="space-between" align="start" gap="10px" wrap="wrap">
+            <Captions seat={seat} />
+            <Button size="small" aria-expanded={board} onClick={() => setBoard(!board)}>
+              {board ? 'Close the board' : 'Look at the board'}
+            </Button>
+          </Flex>
+          {board && (
+            <Board
+              path={`/api/seats/${encodeURIComponent(visit)}/board`}
+              number={seat.board}
+              mayDraw={seat.rights.some((right) => right.rule === 'share.draw' && right.value === 'open')}
+              onWipeOwn={() => wipe.mutate()}
+            />
+          )}
           <Flex
             flex={{ base: '0 0 120px', md: '1' }}
-            minH="90px"
+            minH="70px"
             bg="sheet"
             border="1.5px solid"
             borderColor="ink"

@@ -2,12 +2,15 @@ import { useMutation } from '@tanstack/react-query'
 import { post, put, remove } from '../../shared/api/http'
 import type { Seat } from '../../shared/api/types'
 
+export type Sign = NonNullable<Seat['sign']>
+
 /** What a pupil can do at the own seat. */
 export type Act =
   | { do: 'on' | 'off'; what: 'MICROPHONE' | 'CAMERA' | 'SCREEN' }
   | { do: 'raise-hand' | 'lower-hand' | 'leave' }
   | { do: 'say'; to: 'CLASS' | 'ADULTS' | 'ONE'; person: string | null; text: string }
   | { do: 'rename'; name: string }
+  | { do: 'sign'; sign: Sign | null }
 
 function send(visit: string, act: Act): Promise<Seat> {
   const at = `/api/seats/${encodeURIComponent(visit)}`
@@ -23,6 +26,8 @@ function send(visit: string, act: Act): Promise<Seat> {
       return post(`${at}/words`, { to: act.to, person: act.person, text: act.text })
     case 'rename':
       return put(`${at}/name`, { name: act.name })
+    case 'sign':
+      return act.sign ? put(`${at}/sign/${act.sign}`) : remove(`${at}/sign`)
     case 'leave':
       return post(`${at}/leave`)
   }

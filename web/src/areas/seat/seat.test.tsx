@@ -5,6 +5,7 @@ import type { Seat, SeatRight } from '../../shared/api/types'
 import { serve, show, standingOf } from '../../shared/testing'
 import DoorstepScreen from './DoorstepScreen'
 import { HandButton } from './parts/HandButton'
+import { Captions, HandedOut, Now, Signals } from './parts/Now'
 import { Rights } from './parts/Rights'
 import { SeatWords } from './parts/SeatWords'
 
@@ -29,6 +30,12 @@ function seat(more: Partial<Seat> = {}): Seat {
     screen: false,
     handsBefore: 0,
     classmates: [],
+    quiet: false,
+    stopped: false,
+    materials: [],
+    captions: [],
+    board: 0,
+    held: 0,
     words: [],
     ...more,
   }
@@ -48,6 +55,59 @@ describe('the hand', () => {
     expect(screen.getByRole('button', { name: /one is before you/ }).getAttribute('aria-pressed')).toBe('true')
     await userEvent.keyboard('h')
     expect(lower).toHaveBeenCalledTimes(1)
+  })
+})
+
+describe('what is happening', () => {
+  it('says kindly that no adult is there, before anything else', () => {
+    show(<Now seat={seat({ quiet: true, stance: 'Discussion' })} />)
+
+    expect(screen.getByText(/The room is quiet until an adult is back/)).toBeTruthy()
+    expect(screen.queryByText(/Discussion/)).toBeNull()
+  })
+
+  it('tells the stance, who is in focus and that a message waits', () => {
+    show(<Now seat={seat({ stance: 'Explaining', focus: 'Ines Carrow', held: 1 })} />)
+
+    expect(
+      screen.getByText('Now: Explaining · You are in focus for everyone · A message of yours waits for a teacher'),
+    ).toBeTruthy()
+  })
+
+  it('gives one signal at a time, and takes it back by the same button', async () => {
+    const act = vi.fn()
+    show(<Signals seat={seat({ sign: 'SLOWER' })} act={act} />)
+
+    await userEvent.click(screen.getByRole('button', { name: 'I cannot hear' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Slower' }))
+
+    expect(act.mock.calls).toEqual([[{ do: 'sign', sign: 'CANNOT_HEAR' }], [{ do: 'sign', sign: null }]])
+  })
+
+  it('shows what was handed out to who comes late, and opens only real addresses', () => {
+    const hung = (number: number, title: string, body: string) => ({
+      number,
+      at: '2026-09-14T10:06:00Z',
+      by: 'Orla Venn',
+      title,
+      body,
+    })
+    show(
+      <HandedOut
+        seat={seat({ materials: [hung(1, 'Chart', 'https://charts.halvorn.example/7'), hung(2, 'Note', 'javascript:alert(1)')] })}
+      />,
+    )
+
+    expect(screen.getAllByRole('link').map((link) => link.getAttribute('href'))).toEqual(['https://charts.halvorn.example/7'])
+  })
+
+  it('shows captions only to who switches them on', async () => {
+    show(<Captions seat={seat({ captions: [{ number: 1, at: '', by: 'Orla Venn', text: 'The tide turns.' }] })} />)
+
+    expect(screen.queryByText('The tide turns.')).toBeNull()
+    await userEvent.click(screen.getByRole('button', { name: 'Captions on' }))
+
+    expect(screen.getByText('The tide turns.')).toBeTruthy()
   })
 })
 
@@ -137,7 +197,7 @@ describe('writing', () => {
 })
 
 describe('the doorstep', () => {
-  const step = { title: 'Tidal Navigation 8', adults: ['Orla Venn'], needsWord: true }
+  const step = { title: 'Tidal Navigation 8', adults: ['Orla Venn'], needsWord: true, houseRules: ['Write kindly.'] }
   const near = { ...step, lesson: 'l', starts: '2026-09-14T10:20:00Z', ends: '2026-09-14T11:10:00Z' }
   const door = (answers: Record<string, unknown>) => {
     const asked = serve({ 'GET /api/standing': standingOf('PUPIL'), ...answers })
@@ -160,10 +220,12 @@ describe('the doorstep', () => {
 
     expect(await screen.findByText('Ines Carrow')).toBeTruthy()
     expect(screen.queryByLabelText('Join word')).toBeNull()
+    expect(screen.getByText('Write kindly.')).toBeTruthy()
+    await userEvent.click(screen.getByRole('checkbox', { name: /I have read them/ }))
     await userEvent.click(screen.getByRole('button', { name: 'Knock' }))
 
     expect(await screen.findByText('another page')).toBeTruthy()
-    expect(asked.at(-1)?.body).toMatchObject({ name: 'Ines Carrow' })
+    expect(asked.at(-1)?.body).toMatchObject({ name: 'Ines Carrow', agreed: true })
   })
 
   it('keeps name and word when the word is wrong', async () => {

@@ -10,6 +10,7 @@ import { LoadingNote, ProblemNote } from './Notes'
 
 const PLACES: { to: string; name: string; for: Me['position'][] }[] = [
   { to: '/today', name: 'Today', for: ['LEAD', 'TEACHER', 'PUPIL'] },
+  { to: '/corridor', name: 'Corridor', for: ['LEAD'] },
   { to: '/classes', name: 'Classes', for: ['LEAD', 'TEACHER'] },
   { to: '/charter', name: 'Charter', for: ['LEAD', 'TEACHER'] },
   { to: '/people', name: 'People', for: ['LEAD'] },

@@ -1,4 +1,4 @@
-import { useLayoutEffect } from 'react'
+import { useLayoutEffect, useRef } from 'react'
 import type { Desk } from '../../../shared/api/types'
 import type { Give } from '../api'
 import type { Need } from '../queue'
@@ -6,13 +6,26 @@ import type { Need } from '../queue'
 /** Where the keys write: the box with this id gets the focus. */
 export const WRITE_BOX = 'write-to-the-class'
 
-/** The desk by keyboard, while nothing is being typed: D door, A all on the list, S next hand speaks, M mute, W write. */
+/** Escape twice within this time stops everything. */
+const TWICE_MS = 700
+
+/**
+ * The desk by keyboard, while nothing is being typed: D door, A all on the list, S next hand speaks, M mute, N next stance,
+ * W write; Escape twice stops everything, also from within a box.
+ */
 export function useDeskKeys(desk: Desk | undefined, queue: Need[], give: Give) {
+  const escaped = useRef(0)
   // Together with what is shown, so that a key never acts on the queue of a moment ago.
   useLayoutEffect(() => {
     if (desk?.phase !== 'OPEN') return
     const press = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement
+      if (event.key === 'Escape' && !event.repeat) {
+        const twice = event.timeStamp - escaped.current < TWICE_MS
+        escaped.current = twice ? 0 : event.timeStamp
+        if (twice && desk.iAmIn && !desk.steering.stoppedAt) give({ do: 'stop', why: '' })
+        return
+      }
       const typing = target.closest('input, textarea, select, [role=dialog], [role=menu]')
       if (typing || event.ctrlKey || event.metaKey || event.altKey) return
       const hand = queue.find((need) => need.kind === 'hand')
@@ -21,6 +34,7 @@ export function useDeskKeys(desk: Desk | undefined, queue: Need[], give: Give) {
         d: () => give({ do: 'set', rule: 'entry.door', value: desk.door.value === 'shut' ? 'knock' : 'shut' }),
         m: () => give({ do: 'mute-all', keepMuted: true }),
         s: () => hand && give({ do: 'pass', person: hand.pupil.id, rule: 'voice.speak', minutes: 2 }),
+        n: () => desk.steering.due && give({ do: 'stance', stance: desk.steering.due, keepLive: false }),
         w: () => document.getElementById(WRITE_BOX)?.focus(),
       }
       const act = keys[event.key.toLowerCase()]

@@ -8,6 +8,8 @@ import { Button } from '../../../shared/ui/Button'
 import { Key } from '../../../shared/ui/Key'
 import { Sheet } from '../../../shared/ui/Sheet'
 import type { Give } from '../api'
+import { Choice, DeskMenu, Opener } from './DeskMenu'
+import { StanceButton } from './StanceButton'
 
 interface DeskHeadProps {
   desk: Desk
@@ -50,7 +52,7 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
       </Box>
       <Box flex="1" />
       <Line connected={connected} />
-      {live && desk.iAmIn && (
+      {live && desk.iAmIn && !desk.steering.observing && (
         <>
           <Flex align="center" gap="6px" fontSize="12.5px" color="ink2">
             <Button look="quiet" onClick={() => onWhy('entry.door')} aria-label="Why is the door so?">
@@ -81,7 +83,13 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
           <Button onClick={() => give({ do: 'mute-all', keepMuted: true })}>
             Mute all <Key>M</Key>
           </Button>
-          <Button onClick={() => give({ do: 'leave' })}>Step out</Button>
+          <StanceButton desk={desk} lesson={desk.lesson} give={give} />
+          {!desk.steering.stoppedAt && (
+            <Button look="stop" onClick={() => give({ do: 'stop', why: '' })}>
+              Stop everything <Key>Esc Esc</Key>
+            </Button>
+          )}
+          <MoreButton desk={desk} give={give} />
           <Button look="main" disabled={busy} onClick={() => setDismissing(true)}>
             Dismiss class
           </Button>
@@ -89,8 +97,21 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
       )}
       {live && !desk.iAmIn && (
         <Button look="main" disabled={busy} onClick={() => give({ do: 'join' })}>
-          Come in
+          {desk.steering.observing ? 'Look in' : 'Come in'}
         </Button>
+      )}
+      {live && desk.steering.observing && desk.iAmIn && (
+        <>
+          <chakra.span fontSize="13px" color="ink2">
+            You look on. Orders are for the adults of the lesson.
+          </chakra.span>
+          {desk.steering.mayTakeCharge && (
+            <Button look="main" disabled={busy} onClick={() => give({ do: 'take-charge' })}>
+              Take charge
+            </Button>
+          )}
+          <Button onClick={() => give({ do: 'leave' })}>Go out</Button>
+        </>
       )}
       <Sheet title="Dismiss the class?" open={dismissing} onClose={() => setDismissing(false)}>
         <p>
@@ -111,6 +132,51 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
         </Flex>
       </Sheet>
     </Flex>
+  )
+}
+
+/** What is needed less often. */
+function MoreButton({ desk, give }: { desk: Desk; give: Give }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null)
+  const { light, showing, focus } = desk.steering
+  const close = () => {
+    anchor?.focus()
+    setAnchor(null)
+  }
+  return (
+    <>
+      <Opener onOpen={setAnchor}>
+        <chakra.span border="1px solid" borderColor="lineStrong" borderRadius="3px" px="9px" py="4px" bg="sheet">
+          More
+        </chakra.span>
+      </Opener>
+      <DeskMenu anchor={anchor} onClose={close}>
+        <Choice value="light" onSelect={() => give({ do: 'light', on: !light })}>
+          {light ? 'End the light lesson' : 'Light lesson: cameras off for weak links'}
+        </Choice>
+        {showing && desk.pupils.some((one) => one.id === showing) ? (
+          <Choice value="stop" onSelect={() => give({ do: 'turn-off', person: showing, what: 'SCREEN' })}>
+            Stop {desk.steering.showingName}’s sharing
+          </Choice>
+        ) : showing ? (
+          <Choice value="stop" onSelect={() => give({ do: 'stop-showing' })}>
+            Stop showing my window
+          </Choice>
+        ) : (
+          <Choice value="show" onSelect={() => give({ do: 'show' })}>
+            Show a window of mine
+          </Choice>
+        )}
+        {focus && (
+          <Choice value="focus" onSelect={() => give({ do: 'focus', person: null })}>
+            End the focus
+          </Choice>
+        )}
+        <Choice value="out" onSelect={() => give({ do: 'leave' })}>
+          Step out (another adult stays)
+        </Choice>
+      </DeskMenu>
+    </>
   )
 }
 

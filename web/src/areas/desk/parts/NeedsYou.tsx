@@ -14,10 +14,11 @@ interface NeedsYouProps {
   desk: Desk
   now: number
   give: Give
+  onWhy: (rule: string) => void
 }
 
 /** The only place that asks for attention: oldest first, with what is known and the likely actions. */
-export function NeedsYou({ queue, desk, now, give }: NeedsYouProps) {
+export function NeedsYou({ queue, desk, now, give, onWhy }: NeedsYouProps) {
   const refused = desk.refused.slice(0, 3)
   return (
     <Box flex="1 1 64%" minH="0" overflowY="auto" pb="4px" tabIndex={0} role="region" aria-label="Needs you">
@@ -27,6 +28,7 @@ export function NeedsYou({ queue, desk, now, give }: NeedsYouProps) {
           {queue.length > 0 ? `${queue.length}, oldest first` : ''}
         </chakra.span>
       </Flex>
+      <Signals desk={desk} give={give} />
       <Box aria-live="polite">
         {queue.length === 0 && (
           <Box px="14px" pb="8px" color="ink2">
@@ -35,7 +37,7 @@ export function NeedsYou({ queue, desk, now, give }: NeedsYouProps) {
         )}
         {queue.map((need, place) => (
           <Card key={need.key} first={place === 0} age={age(need, now)}>
-            <Body need={need} desk={desk} give={give} />
+            <Body need={need} desk={desk} give={give} onWhy={onWhy} />
           </Card>
         ))}
       </Box>
@@ -45,13 +47,39 @@ export function NeedsYou({ queue, desk, now, give }: NeedsYouProps) {
             <Flex key={one.visit} gap="6px" py="2px">
               <VerdictMark verdict="away" />
               <span>
-                <strong>{one.name}</strong> turned away. {one.reasons[0]}
+                <strong>{one.name}</strong> turned away. {one.reasons[0]?.text}
               </span>
             </Flex>
           ))}
         </Box>
       )}
     </Box>
+  )
+}
+
+const SIGNS: Record<string, string> = {
+  AGREE: 'agree',
+  DISAGREE: 'disagree',
+  SLOWER: 'slower',
+  FASTER: 'faster',
+  BREAK: 'a break',
+  CANNOT_HEAR: 'cannot hear',
+}
+
+/** Signals are counted, not queued: nobody needs an answer to "agree". */
+function Signals({ desk, give }: { desk: Desk; give: Give }) {
+  if (desk.signs.length === 0) return null
+  return (
+    <Flex mx="14px" mb="5px" gap="10px" fontSize="13px" wrap="wrap" role="status" aria-label="Signals">
+      {desk.signs.map((one) => (
+        <span key={one.sign} title={one.names.join(', ')}>
+          <chakra.strong fontFamily="mono">{one.count}</chakra.strong> {SIGNS[one.sign]}
+        </span>
+      ))}
+      <Button look="quiet" fontSize="12px" onClick={() => give({ do: 'clear-signs' })}>
+        clear signals
+      </Button>
+    </Flex>
   )
 }
 
@@ -82,12 +110,12 @@ function Card({ first, age: shown, children }: { first: boolean; age: string; ch
   )
 }
 
-function Body({ need, desk, give }: { need: Need; desk: Desk; give: Give }) {
+function Body({ need, desk, give, onWhy }: { need: Need; desk: Desk; give: Give; onWhy: NeedsYouProps['onWhy'] }) {
   switch (need.kind) {
     case 'listed':
-      return <Listed waiting={need.waiting} give={give} />
+      return <Listed waiting={need.waiting} give={give} onWhy={onWhy} />
     case 'unsure':
-      return <Unsure waiting={need.waiting} desk={desk} give={give} />
+      return <Unsure waiting={need.waiting} desk={desk} give={give} onWhy={onWhy} />
     case 'hand':
       return (
         <>
@@ -112,6 +140,51 @@ function Body({ need, desk, give }: { need: Need; desk: Desk; give: Give }) {
           </Actions>
         </>
       )
+    case 'held':
+      return (
+        <>
+          <Title>
+            {need.held.name} writes to {need.held.to}
+          </Title>
+          <Small>It {need.held.because}. Only you read it so far:</Small>
+          <Box fontSize="13px" overflowWrap="anywhere">
+            “{need.held.text}”
+          </Box>
+          <Actions>
+            <Button onClick={() => give({ do: 'let-through', number: need.held.number })}>Let through</Button>
+            <Button onClick={() => give({ do: 'keep-back', number: need.held.number })}>Keep back</Button>
+          </Actions>
+        </>
+      )
+    case 'stance':
+      return (
+        <>
+          <Title>{need.name} is planned now</Title>
+          <Small>By the running order. Nothing changes until you say so.</Small>
+          <Actions>
+            <Button onClick={() => give({ do: 'stance', stance: need.id, keepLive: false })}>
+              Switch to {need.name} <Key>N</Key>
+            </Button>
+          </Actions>
+        </>
+      )
+    case 'sign':
+      return (
+        <>
+          <Title>
+            {need.pupil.name} {need.says}
+          </Title>
+          <Actions>
+            <Button
+              onClick={() =>
+                give({ do: 'say', to: 'ONE', person: need.pupil.id, text: 'I saw your signal. Write to me what is wrong.' })
+              }
+            >
+              Ask what is wrong
+            </Button>
+          </Actions>
+        </>
+      )
     case 'lost':
       return (
         <>
@@ -122,14 +195,14 @@ function Body({ need, desk, give }: { need: Need; desk: Desk; give: Give }) {
   }
 }
 
-function Listed({ waiting, give }: { waiting: Waiting[]; give: Give }) {
+function Listed({ waiting, give, onWhy }: { waiting: Waiting[]; give: Give; onWhy: NeedsYouProps['onWhy'] }) {
   const [single, setSingle] = useState(false)
   return (
     <>
       <Title mark>{waiting.length === 1 ? waiting[0]?.name + ' waits' : `${waiting.length} on the class list wait`}</Title>
       <Small>
         {waiting.length > 1 && waiting.map((one) => one.name).join(', ') + '. '}
-        {waiting[0]?.reasons[0]}
+        {waiting[0] && <Reasons reasons={waiting[0].reasons.slice(0, 1)} onWhy={onWhy} />}
       </Small>
       <Actions>
         <Button look="main" onClick={() => give({ do: 'admit-all-listed' })}>
@@ -155,13 +228,18 @@ function Listed({ waiting, give }: { waiting: Waiting[]; give: Give }) {
   )
 }
 
-function Unsure({ waiting, desk, give }: { waiting: Waiting; desk: Desk; give: Give }) {
+function Unsure({ waiting, desk, give, onWhy }: { waiting: Waiting; desk: Desk; give: Give; onWhy: NeedsYouProps['onWhy'] }) {
   const [asking, setAsking] = useState(false)
   const missing = desk.pupils.filter((pupil) => pupil.whereabouts !== 'IN')
   return (
     <>
       <Title mark>“{waiting.name}”</Title>
-      <Small>{waiting.reasons.filter((reason) => !/^(Everyone knocks|On the class list)/.test(reason)).join(' ')}</Small>
+      <Small>
+        <Reasons
+          reasons={waiting.reasons.filter((one) => !/^(Everyone knocks|On the class list)/.test(one.text))}
+          onWhy={onWhy}
+        />
+      </Small>
       <Actions>
         {waiting.person && (
           <Button onClick={() => give({ do: 'admit', visit: waiting.visit, as: waiting.person ?? null })}>
@@ -194,6 +272,25 @@ function Unsure({ waiting, desk, give }: { waiting: Waiting; desk: Desk; give: G
       )}
     </>
   )
+}
+
+/** What was found at the door, each with the rule behind it, if there is one. */
+function Reasons({ reasons, onWhy }: { reasons: Waiting['reasons']; onWhy: NeedsYouProps['onWhy'] }) {
+  return reasons.map((one) => {
+    const rule = one.rule
+    return (
+      <span key={one.text}>
+        {one.text}{' '}
+        {rule && (
+          <>
+            <Button look="quiet" fontSize="12px" aria-label={`Why: ${one.text}`} onClick={() => onWhy(rule)}>
+              why
+            </Button>{' '}
+          </>
+        )}
+      </span>
+    )
+  })
 }
 
 function Title({ mark, children }: { mark?: boolean; children: ReactNode }) {

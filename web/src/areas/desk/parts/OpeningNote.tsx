@@ -3,8 +3,10 @@ import { Link } from 'react-router'
 import type { Desk } from '../../../shared/api/types'
 import { countdown, useSchoolTime } from '../../../shared/time'
 import { Button } from '../../../shared/ui/Button'
+import { DeviceCheck } from '../../../shared/devices/DeviceCheck'
 import { VerdictMark } from '../../../shared/ui/VerdictMark'
 import type { Give } from '../api'
+import { RunningOrderPlan } from './RunningOrderPlan'
 
 /** Getting ready: who knocks is seen, nobody is let in, and looking opens nothing (need D1). */
 export function OpeningNote({ desk, now, give, busy }: { desk: Desk; now: number; give: Give; busy: boolean }) {
@@ -24,6 +26,9 @@ export function OpeningNote({ desk, now, give, busy }: { desk: Desk; now: number
       <Button look="main" size="large" disabled={busy} onClick={() => give({ do: 'open' })}>
         Open the lesson
       </Button>
+      <Box mt="12px">
+        <DeviceCheck />
+      </Box>
       <chakra.h2 fontSize="15px" mt="18px" mb="4px">
         Who knocks
       </chakra.h2>
@@ -47,6 +52,7 @@ export function OpeningNote({ desk, now, give, busy }: { desk: Desk; now: number
           </Flex>
         ))}
       </Box>
+      <RunningOrderPlan desk={desk} give={give} />
     </Box>
   )
 }

@@ -43,6 +43,11 @@ export function RowMenu({ pupil, give, onRemove }: { pupil: DeskPupil; give: Giv
           Lower the hand
         </Choice>
       )}
+      {pupil.whereabouts === 'IN' && (
+        <Choice value="focus" onSelect={() => give({ do: 'focus', person: pupil.id })}>
+          Put in focus for everyone
+        </Choice>
+      )}
       {pupil.whereabouts === 'REMOVED' ? (
         <Choice value="back" onSelect={() => give({ do: 'allow-back', person: pupil.id })}>
           Allow to come back

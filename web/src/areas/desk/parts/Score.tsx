@@ -14,11 +14,12 @@ const SHORT: Record<string, string> = {
   'chat.class': 'Write',
   'chat.private': 'Whisper',
   'share.screen': 'Share',
+  'share.draw': 'Draw',
   'names.rename': 'Rename',
 }
 
 /** The columns: name, time, and one for each right. */
-export const COLUMNS = '168px minmax(120px, 1fr) repeat(6, 58px) 30px'
+export const COLUMNS = '168px minmax(120px, 1fr) repeat(7, 54px) 30px'
 
 interface ScoreProps {
   desk: Desk
@@ -41,7 +42,7 @@ export function Score({ desk, now, give, onWhy }: ScoreProps) {
   const pupilOf = (id: string | null | undefined) => desk.pupils.find((pupil) => pupil.id === id)
   const count = (where: DeskPupil['whereabouts']) => desk.pupils.filter((pupil) => pupil.whereabouts === where).length
   const here = count('IN')
-  const live = desk.phase === 'OPEN' && desk.iAmIn
+  const live = desk.phase === 'OPEN' && desk.iAmIn && !desk.steering.observing
   const rest = [
     [count('WAITING'), 'wait'],
     [count('MISSING'), 'missing'],
@@ -126,7 +127,8 @@ export function Score({ desk, now, give, onWhy }: ScoreProps) {
           color="ink2"
           wrap="wrap"
         >
-          <span>A heading sets it for the whole class, a cell for one pupil.</span>
+          <StanceLine desk={desk} now={now} />
+          <span>heading: whole class · cell: one pupil</span>
           <Legend />
         </Flex>
       </Box>
@@ -172,6 +174,20 @@ function Orders({ asked, desk, pupil, live, give, onWhy, onRemove }: OrdersProps
   return column ? <ClassRightMenu column={column} live={live} give={give} onWhy={onWhy} /> : null
 }
 
+/** The stance and what follows it, in words. */
+function StanceLine({ desk, now }: { desk: Desk; now: number }) {
+  const time = useSchoolTime()
+  const { stance, order, byTheClock } = desk.steering
+  const next = order.find((step) => Date.parse(step.from) > now)
+  if (!stance && !next) return null
+  return (
+    <span>
+      <strong>{stance ?? 'As planned'}</strong>
+      {next && ` until ${time.clock(next.from)}, then ${next.name} ${byTheClock ? 'by the clock' : 'is proposed'}`}
+    </span>
+  )
+}
+
 function Legend() {
   return (
     <Flex gap="12px" ml="auto">
@@ -207,7 +223,7 @@ function Axis({ desk, from, until, now }: { desk: Desk; from: number; until: num
   const ticks = Array.from({ length: Math.ceil((until - start) / 600_000) }, (_, i) => start + i * 600_000)
   const shown = now >= from && now <= until && desk.phase !== 'OVER'
   return (
-    <Box position="relative" h="34px" mr="14px" fontFamily="mono">
+    <Box position="relative" h={desk.steering.order.length > 0 ? '50px' : '34px'} mr="14px" fontFamily="mono">
       {shown && (
         <Box
           position="absolute"
@@ -224,6 +240,32 @@ function Axis({ desk, from, until, now }: { desk: Desk; from: number; until: num
           {time.clock(now)}
         </Box>
       )}
+      {desk.steering.order.map((step) => {
+        const running = desk.steering.stance === step.name && now >= Date.parse(step.from) && now < Date.parse(step.until)
+        return (
+          <Box
+            key={step.from}
+            position="absolute"
+            top="17px"
+            h="17px"
+            left={place(Date.parse(step.from))}
+            w={`${(100 * (Date.parse(step.until) - Date.parse(step.from))) / (until - from)}%`}
+            border="1px solid"
+            borderColor="ink"
+            bg={running ? 'ink' : 'sheet'}
+            color={running ? 'sheet' : 'ink2'}
+            fontFamily="body"
+            fontSize="11px"
+            lineHeight="15px"
+            px="3px"
+            overflow="hidden"
+            whiteSpace="nowrap"
+            title={`${step.name}, ${time.clock(step.from)} to ${time.clock(step.until)}`}
+          >
+            {step.name}
+          </Box>
+        )
+      })}
       {ticks.map((tick) => (
         <Box
           key={tick}

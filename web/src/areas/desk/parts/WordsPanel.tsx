@@ -31,16 +31,13 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
       onSuccess: () => setText(''),
     })
   return (
-    <Flex direction="column" flex="1 1 36%" minH="190px" borderTop="1px solid" borderColor="lineStrong">
-      <Flex as="h2" justify="space-between" align="baseline" px="14px" pt="7px" pb="3px" fontSize="15px">
-        Words
-        <chakra.span fontFamily="body" fontWeight="400" fontSize="12px" color="ink2">
-          {CHAT[chat]} ·{' '}
-          <Button look="quiet" fontSize="12px" onClick={onWhy} aria-label="Why may pupils write so?">
-            why
-          </Button>
-        </chakra.span>
-      </Flex>
+    <Flex direction="column" flex="1" minH="0">
+      <Box px="14px" fontSize="12px" color="ink2">
+        {CHAT[chat]} ·{' '}
+        <Button look="quiet" fontSize="12px" onClick={onWhy} aria-label="Why may pupils write so?">
+          why
+        </Button>
+      </Box>
       <Box flex="1" overflowY="auto" px="14px" tabIndex={0} role="log" aria-label="Words of the lesson">
         {desk.words.length === 0 && <Box color="ink2">Nothing is written yet.</Box>}
         {desk.words.map((words) => (

@@ -212,6 +212,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/corridor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["corridor"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/corridor/{lesson}/{kind}/take-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/demo/people": {
         parameters: {
             query?: never;
@@ -308,6 +340,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/board": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["board_1"];
+        put?: never;
+        post?: never;
+        delete: operations["wipe_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["draw_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/captions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["caption"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/captions.vtt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["captions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/curbs": {
         parameters: {
             query?: never;
@@ -372,6 +468,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/focus": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["focus"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/held/{number}/keep-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keepBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/held/{number}/let-through": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["letThrough"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/join": {
         parameters: {
             query?: never;
@@ -404,6 +548,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/light": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["lighten"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/live-setting": {
         parameters: {
             query?: never;
@@ -415,6 +575,38 @@ export interface paths {
         put: operations["setLive"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/materials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["handOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/materials/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeBack"];
         options?: never;
         head?: never;
         patch?: never;
@@ -447,6 +639,22 @@ export interface paths {
         put?: never;
         post: operations["open"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/own/{what}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["show"];
+        delete: operations["stopShowing"];
         options?: never;
         head?: never;
         patch?: never;
@@ -555,7 +763,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["plan"];
+        get: operations["plan_1"];
         put: operations["change"];
         post?: never;
         delete?: never;
@@ -606,6 +814,118 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["correct"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/resume": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["resume"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/running-order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["plan"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/signs/clear": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["clearSigns"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/stance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["switchStance"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/stance/{stance}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["changes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/take-charge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeCharge"];
         delete?: never;
         options?: never;
         head?: never;
@@ -852,6 +1172,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seats/{visit}/board": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["board"];
+        put?: never;
+        post?: never;
+        delete: operations["wipe"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/board/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["draw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seats/{visit}/hand": {
         parameters: {
             query?: never;
@@ -926,6 +1278,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["turnOn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/sign": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeSignBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/sign/{sign}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["showSign"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1103,6 +1487,16 @@ export interface components {
         AdmitRequest: {
             as?: string;
         };
+        Alert: {
+            grave: boolean;
+            /** @enum {string} */
+            kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "NO_ADULT" | "REMOVED_KNOCKS" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
+            mine: boolean;
+            /** Format: date-time */
+            since: string;
+            takenBy?: string;
+            text: string;
+        };
         Asked: {
             /** Format: int64 */
             at?: number;
@@ -1111,6 +1505,22 @@ export interface components {
             minute?: number;
             /** Format: int32 */
             present?: number;
+        };
+        Board: {
+            lines: components["schemas"]["Mark"][];
+            /** Format: int32 */
+            number: number;
+        };
+        CaptionLine: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: int32 */
+            number: number;
+            text: string;
+        };
+        CaptionRequest: {
+            text?: string;
         };
         CaseLine: {
             /** Format: int64 */
@@ -1213,6 +1623,40 @@ export interface components {
             person: string;
             reason: string;
         };
+        Corridor: {
+            /** Format: int32 */
+            calm: number;
+            lessons: components["schemas"]["CorridorLine"][];
+            /** Format: int32 */
+            live: number;
+            /** Format: date-time */
+            next?: string;
+            /** Format: date-time */
+            now: string;
+            /** Format: int32 */
+            pupils: number;
+        };
+        CorridorLine: {
+            adults: string[];
+            adultsIn: string[];
+            alerts: components["schemas"]["Alert"][];
+            door: string;
+            /** Format: date-time */
+            ends: string;
+            /** Format: int32 */
+            expected: number;
+            lesson: string;
+            /** @enum {string} */
+            phase: "PLANNED" | "OPEN" | "OVER";
+            /** Format: int32 */
+            present: number;
+            stance?: string;
+            /** Format: date-time */
+            starts: string;
+            title: string;
+            /** Format: int32 */
+            waiting: number;
+        };
         CsrfToken: {
             headerName: string;
             parameterName: string;
@@ -1227,14 +1671,17 @@ export interface components {
         };
         Desk: {
             adults: components["schemas"]["DeskAdult"][];
+            captions: components["schemas"]["CaptionLine"][];
             columns: components["schemas"]["Column"][];
             /** Format: date-time */
             dismissedAt?: string;
             door: components["schemas"]["DoorValue"];
             /** Format: date-time */
             ends: string;
+            held: components["schemas"]["HeldMessage"][];
             iAmIn: boolean;
             lesson: string;
+            materials: components["schemas"]["Handout"][];
             /** Format: date-time */
             now: string;
             /** Format: int32 */
@@ -1245,8 +1692,10 @@ export interface components {
             phase: "PLANNED" | "OPEN" | "OVER";
             pupils: components["schemas"]["Pupil"][];
             refused: components["schemas"]["Refused"][];
+            signs: components["schemas"]["SignCount"][];
             /** Format: date-time */
             starts: string;
+            steering: components["schemas"]["Steering"];
             title: string;
             waiting: components["schemas"]["Waiting"][];
             words: components["schemas"]["Message"][];
@@ -1258,6 +1707,10 @@ export interface components {
             /** @enum {string} */
             role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
         };
+        DoorReason: {
+            rule?: string;
+            text: string;
+        };
         DoorValue: {
             bound: boolean;
             value: string;
@@ -1266,6 +1719,7 @@ export interface components {
             adults: string[];
             /** Format: date-time */
             ends?: string;
+            houseRules: string[];
             lesson?: string;
             name?: string;
             needsWord: boolean;
@@ -1320,8 +1774,20 @@ export interface components {
             signIn: string;
             zone: string;
         };
+        FocusRequest: {
+            person?: string;
+        };
         FromRequest: {
             from?: string;
+        };
+        Handout: {
+            /** Format: date-time */
+            at: string;
+            body: string;
+            by: string;
+            /** Format: int32 */
+            number: number;
+            title: string;
         };
         Heard: {
             /** Format: date-time */
@@ -1342,7 +1808,19 @@ export interface components {
             says: string;
             title: string;
         };
+        HeldMessage: {
+            /** Format: date-time */
+            at: string;
+            because: string;
+            name: string;
+            /** Format: int32 */
+            number: number;
+            person: string;
+            text: string;
+            to: string;
+        };
         KnockRequest: {
+            agreed?: boolean;
             name: string;
             word?: string;
         };
@@ -1378,6 +1856,9 @@ export interface components {
             title: string;
             visitors: string[];
         };
+        LightRequest: {
+            on: boolean;
+        };
         Line: {
             /** @enum {string} */
             computed: "PRESENT" | "LATE" | "ABSENT" | "EXCUSED";
@@ -1403,6 +1884,9 @@ export interface components {
             waitedMinutes: number;
             waits: components["schemas"]["Stretch"][];
         };
+        LineRequest: {
+            line?: number[];
+        };
         Link: {
             /** @enum {string} */
             effect: "DECIDES" | "REPLACED" | "OVERRULED";
@@ -1415,6 +1899,18 @@ export interface components {
             minutes: number;
             person: string;
             rule: string;
+        };
+        Mark: {
+            author: string;
+            authorName: string;
+            line: number[];
+            mine: boolean;
+            /** Format: int32 */
+            number: number;
+        };
+        MaterialRequest: {
+            body?: string;
+            title?: string;
         };
         Me: {
             id: string;
@@ -1465,6 +1961,14 @@ export interface components {
             copyOf?: string;
             name?: string;
             purpose?: string;
+        };
+        OrderStep: {
+            /** Format: date-time */
+            from: string;
+            name: string;
+            stance: string;
+            /** Format: date-time */
+            until: string;
         };
         PastLine: {
             at: string;
@@ -1521,6 +2025,8 @@ export interface components {
             removedWhy?: string;
             screen: boolean;
             shownName?: string;
+            /** @enum {string} */
+            sign?: "AGREE" | "DISAGREE" | "SLOWER" | "FASTER" | "BREAK" | "CANNOT_HEAR";
             stays: components["schemas"]["Stretch"][];
             /** Format: int32 */
             timesSpoken: number;
@@ -1541,7 +2047,7 @@ export interface components {
             /** Format: date-time */
             at: string;
             name: string;
-            reasons: string[];
+            reasons: components["schemas"]["DoorReason"][];
             visit: string;
         };
         RegisterPage: {
@@ -1626,6 +2132,15 @@ export interface components {
             sets: components["schemas"]["SetLine"][];
             title: string;
         };
+        RunningOrderRequest: {
+            byTheClock: boolean;
+            steps?: components["schemas"]["RunningStep"][];
+        };
+        RunningStep: {
+            /** Format: int32 */
+            minutes: number;
+            stance: string;
+        };
         SayRequest: {
             person?: string;
             text: string;
@@ -1646,28 +2161,40 @@ export interface components {
         };
         Seat: {
             adults: string[];
+            /** Format: int32 */
+            board: number;
             camera: boolean;
+            captions: components["schemas"]["CaptionLine"][];
             classmates: components["schemas"]["Classmate"][];
             /** Format: date-time */
             ends: string;
+            focus?: string;
             /** Format: date-time */
             handSince?: string;
             /** Format: int32 */
             handsBefore: number;
+            /** Format: int32 */
+            held: number;
+            materials: components["schemas"]["Handout"][];
             microphone: boolean;
             name?: string;
             /** Format: date-time */
             now: string;
             /** Format: int32 */
             number: number;
+            quiet: boolean;
             rights: components["schemas"]["Right"][];
             screen: boolean;
             showing?: string;
             shownName?: string;
+            /** @enum {string} */
+            sign?: "AGREE" | "DISAGREE" | "SLOWER" | "FASTER" | "BREAK" | "CANNOT_HEAR";
+            stance?: string;
             /** Format: date-time */
             starts: string;
             /** @enum {string} */
             status: "WAITING" | "IN" | "LEFT" | "TURNED_AWAY" | "REMOVED" | "DISMISSED";
+            stopped: boolean;
             title: string;
             why: string[];
             words: components["schemas"]["Heard"][];
@@ -1705,6 +2232,13 @@ export interface components {
             stricter: boolean;
             title: string;
         };
+        SignCount: {
+            /** Format: int32 */
+            count: number;
+            names: string[];
+            /** @enum {string} */
+            sign: "AGREE" | "DISAGREE" | "SLOWER" | "FASTER" | "BREAK" | "CANNOT_HEAR";
+        };
         SignIn: {
             name: string;
             password: string;
@@ -1712,6 +2246,21 @@ export interface components {
         SseEmitter: {
             /** Format: int64 */
             timeout: number;
+        };
+        StanceChange: {
+            after: string;
+            before: string;
+            heldByLive: boolean;
+            rule: string;
+            title: string;
+        };
+        StanceChoice: {
+            id: string;
+            name: string;
+        };
+        StanceRequest: {
+            keepLive: boolean;
+            stance: string;
         };
         Standing: {
             demo: boolean;
@@ -1721,6 +2270,33 @@ export interface components {
             now: string;
             school: string;
             zone: string;
+        };
+        Steering: {
+            /** Format: date-time */
+            aloneSince?: string;
+            /** Format: int32 */
+            board: number;
+            byTheClock: boolean;
+            due?: string;
+            focus?: string;
+            light: boolean;
+            /** Format: int32 */
+            liveOrders: number;
+            mayTakeCharge: boolean;
+            observing: boolean;
+            order: components["schemas"]["OrderStep"][];
+            quiet: boolean;
+            showing?: string;
+            showingName?: string;
+            stance?: string;
+            /** Format: date-time */
+            stanceSince?: string;
+            stances: components["schemas"]["StanceChoice"][];
+            /** Format: date-time */
+            stoppedAt?: string;
+        };
+        StopRequest: {
+            why?: string;
         };
         Stretch: {
             /** Format: date-time */
@@ -1759,7 +2335,7 @@ export interface components {
             name: string;
             person?: string;
             personName?: string;
-            reasons: string[];
+            reasons: components["schemas"]["DoorReason"][];
             /** Format: date-time */
             since: string;
             visit: string;
@@ -2169,6 +2745,49 @@ export interface operations {
             };
         };
     };
+    corridor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Corridor"];
+                };
+            };
+        };
+    };
+    takeOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "NO_ADULT" | "REMOVED_KNOCKS" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Corridor"];
+                };
+            };
+        };
+    };
     people: {
         parameters: {
             query?: never;
@@ -2305,6 +2924,126 @@ export interface operations {
             };
         };
     };
+    board_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Board"];
+                };
+            };
+        };
+    };
+    wipe_1: {
+        parameters: {
+            query?: {
+                of?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    draw_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Board"];
+                };
+            };
+        };
+    };
+    caption: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CaptionRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    captions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/vtt;charset=UTF-8": string;
+                };
+            };
+        };
+    };
     giveCurb: {
         parameters: {
             query?: never;
@@ -2399,6 +3138,78 @@ export interface operations {
             };
         };
     };
+    focus: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FocusRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    keepBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    letThrough: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
     join: {
         parameters: {
             query?: never;
@@ -2443,6 +3254,32 @@ export interface operations {
             };
         };
     };
+    lighten: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LightRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
     setLive: {
         parameters: {
             query?: never;
@@ -2457,6 +3294,55 @@ export interface operations {
                 "application/json": components["schemas"]["SettingRequest"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    handOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MaterialRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    takeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -2501,6 +3387,52 @@ export interface operations {
             header?: never;
             path: {
                 lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    stopShowing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN";
             };
             cookie?: never;
         };
@@ -2620,7 +3552,7 @@ export interface operations {
             path: {
                 lesson: string;
                 person: string;
-                what: "MICROPHONE" | "CAMERA" | "SCREEN";
+                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN";
             };
             cookie?: never;
         };
@@ -2664,7 +3596,7 @@ export interface operations {
             };
         };
     };
-    plan: {
+    plan_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -2778,6 +3710,173 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RegisterPage"];
+                };
+            };
+        };
+    };
+    resume: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunningOrderRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    clearSigns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    switchStance: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StanceRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    changes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                stance: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StanceChange"][];
+                };
+            };
+        };
+    };
+    stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StopRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    takeCharge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
                 };
             };
         };
@@ -3199,6 +4298,76 @@ export interface operations {
             };
         };
     };
+    board: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Board"];
+                };
+            };
+        };
+    };
+    wipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Board"];
+                };
+            };
+        };
+    };
+    draw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Board"];
+                };
+            };
+        };
+    };
     raiseHand: {
         parameters: {
             query?: never;
@@ -3297,7 +4466,7 @@ export interface operations {
             header?: never;
             path: {
                 visit: string;
-                what: "MICROPHONE" | "CAMERA" | "SCREEN";
+                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN";
             };
             cookie?: never;
         };
@@ -3320,7 +4489,52 @@ export interface operations {
             header?: never;
             path: {
                 visit: string;
-                what: "MICROPHONE" | "CAMERA" | "SCREEN";
+                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Seat"];
+                };
+            };
+        };
+    };
+    takeSignBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Seat"];
+                };
+            };
+        };
+    };
+    showSign: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                sign: "AGREE" | "DISAGREE" | "SLOWER" | "FASTER" | "BREAK" | "CANNOT_HEAR";
             };
             cookie?: never;
         };

@@ -67,7 +67,7 @@ final class OrderToSeat {
                             "POST",
                             "/api/doorsteps/" + token + "/knock",
                             """
-                    {"name":"%s","word":"%s"}"""
+                    {"name":"%s","word":"%s","agreed":true}"""
                                     .formatted(nameOf(i), page.get("word").asString()))
                     .get("visit")
                     .asString();

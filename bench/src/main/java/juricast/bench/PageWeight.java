@@ -46,8 +46,10 @@ final class PageWeight {
         var context = signedIn(browser, address, "ciro-vance");
         String day = context.request().get("/api/today").text();
         String door = day.replaceAll("(?s).*\"joinPath\":\"([^\"]+)\".*", "$1");
-        String knocked =
-                post(context, door.replace("/join/", "/api/doorsteps/") + "/knock", "{\"name\":\"Ciro Vance\"}");
+        String knocked = post(
+                context,
+                door.replace("/join/", "/api/doorsteps/") + "/knock",
+                "{\"name\":\"Ciro Vance\",\"agreed\":true}");
         String seat = "/seat/" + knocked.replaceAll("(?s).*\"visit\":\"([^\"]+)\".*", "$1");
         weigh(context, "pupil's today", "/today");
         weigh(signedIn(browser, address, "farah-tolland"), "doorstep", door);

@@ -76,7 +76,7 @@ class EveryScreenTest {
         bo.text("Go to the door").click();
         bo.button("Knock").waitFor();
         checkHere(bo);
-        bo.button("Knock").click();
+        bo.agree().button("Knock").click();
         bo.text("You are at the door").waitFor();
         checkHere(bo);
     }

@@ -40,7 +40,7 @@ class KilledTest {
             assertThat(corvin.exactly("shut")).hasAttribute("aria-pressed", "true");
             pupil.open("/today");
             pupil.text("Go to the door").click();
-            pupil.button("Knock").click();
+            pupil.agree().button("Knock").click();
             pupil.text("You are at the door").waitFor();
 
             first.destroyForcibly().waitFor();

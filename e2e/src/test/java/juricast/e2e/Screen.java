@@ -104,6 +104,12 @@ final class Screen {
         return page.getByRole(AriaRole.ALERT).first();
     }
 
+    /** Agrees to the house rules, as everybody does before knocking. */
+    Screen agree() {
+        checkbox("I have read them and keep to them").check();
+        return this;
+    }
+
     Screen signIn(String name, String password) {
         open("/sign-in");
         field("Name").fill(name);

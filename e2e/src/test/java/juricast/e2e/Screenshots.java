@@ -123,6 +123,7 @@ class Screenshots {
     void doorstep_and_seat() {
         Page bo = signedIn("Bo Lindqvar", 390, 844, ColorScheme.LIGHT);
         bo.getByText("Go to the door").click();
+        bo.getByLabel("I have read them and keep to them").check();
         bo.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Knock"))
                 .click();
         bo.getByText("You are at the door").waitFor();
@@ -130,6 +131,7 @@ class Screenshots {
 
         Page una = signedIn("Ciro Vance", 1280, 800, ColorScheme.LIGHT);
         una.getByText("Go to the door").click();
+        una.getByLabel("I have read them and keep to them").check();
         una.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Knock"))
                 .click();
         una.getByText("You are at the door").waitFor();

@@ -20,6 +20,7 @@ import juricast.core.time.Span;
  * @param occupants how many pupils and visitors have a place in the room
  * @param removed who was removed and not allowed back, with the devices they used
  * @param turnedAway devices that an adult turned away
+ * @param sweeping devices that went from door to door of the school
  */
 public record Doorway(
         Span planned,
@@ -30,4 +31,5 @@ public record Doorway(
         Map<PersonId, Set<DeviceId>> present,
         int occupants,
         Map<PersonId, Set<DeviceId>> removed,
-        Set<DeviceId> turnedAway) {}
+        Set<DeviceId> turnedAway,
+        Set<DeviceId> sweeping) {}

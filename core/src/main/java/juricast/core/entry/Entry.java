@@ -33,6 +33,7 @@ public final class Entry {
             Entry::removedEarlier,
             Entry::noVisitors,
             Entry::turnedAwayEarlier,
+            Entry::sweep,
             Entry::nameOnTheList,
             Entry::alreadyHere,
             Entry::visitor,
@@ -124,6 +125,10 @@ public final class Entry {
 
     private static Optional<Reason> turnedAwayEarlier(Arrival arrival, Known known, Doorway doorway, Instant now) {
         return reasonIf(doorway.turnedAway().contains(arrival.device()), ReasonCode.TURNED_AWAY_EARLIER);
+    }
+
+    private static Optional<Reason> sweep(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        return reasonIf(doorway.sweeping().contains(arrival.device()), ReasonCode.SWEEP);
     }
 
     private static Optional<Reason> nameOnTheList(Arrival arrival, Known known, Doorway doorway, Instant now) {

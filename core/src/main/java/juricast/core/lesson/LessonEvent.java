@@ -104,6 +104,8 @@ public sealed interface LessonEvent {
         R drawn(Drawn event);
 
         R wiped(Wiped event);
+
+        R sweepNoticed(SweepNoticed event);
     }
 
     /** An adult took charge. */
@@ -488,6 +490,19 @@ public sealed interface LessonEvent {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.wiped(this);
+        }
+    }
+
+    /** A device went from door to door of the school; it waits at every one from now on (need E7). */
+    record SweepNoticed(DeviceId device, String name, int doors, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.sweepNoticed(this);
+        }
+
+        @Override
+        public boolean changesTheDoorway() {
+            return true;
         }
     }
 }

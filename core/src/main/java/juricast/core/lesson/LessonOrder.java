@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import juricast.core.entry.Arrival;
+import juricast.core.entry.Sweep;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
@@ -92,6 +93,8 @@ public sealed interface LessonOrder {
         R draw(Draw order);
 
         R wipe(Wipe order);
+
+        R noticeSweep(NoticeSweep order);
     }
 
     /** An adult opens the lesson privately: in charge from now on, before anyone is let in (need D1). */
@@ -395,6 +398,14 @@ public sealed interface LessonOrder {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.wipe(this);
+        }
+    }
+
+    /** The school noticed somebody who goes from door to door (need E7). */
+    record NoticeSweep(Sweep sweep) implements LessonOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.noticeSweep(this);
         }
     }
 }

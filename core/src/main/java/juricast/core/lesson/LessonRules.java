@@ -577,6 +577,15 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     }
 
     @Override
+    public Decision noticeSweep(LessonOrder.NoticeSweep order) {
+        var sweep = order.sweep();
+        return !lesson.isOpen() || lesson.sweeps().containsKey(sweep.device())
+                ? done()
+                : done(new LessonEvent.SweepNoticed(
+                        sweep.device(), sweep.name(), sweep.doors().size(), now));
+    }
+
+    @Override
     public Decision dismiss(LessonOrder.Dismiss order) {
         return adult(order.by()).orElseGet(() -> done(new LessonEvent.Dismissed(order.by(), now)));
     }

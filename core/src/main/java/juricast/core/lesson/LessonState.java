@@ -70,6 +70,7 @@ public final class LessonState {
     private List<HeldWords> held = List.of();
     private List<BoardLine> board = List.of();
     private int boardNumber;
+    private Map<DeviceId, LessonEvent.SweepNoticed> sweeps = Map.of();
 
     private LessonState() {}
 
@@ -102,6 +103,7 @@ public final class LessonState {
         held = before.held;
         board = before.board;
         boardNumber = before.boardNumber;
+        sweeps = before.sweeps;
     }
 
     /** One step of the fold: a lesson is {@code NEW} and then all its events in order. */
@@ -305,6 +307,11 @@ public final class LessonState {
         return boardNumber;
     }
 
+    /** Devices that went from door to door of the school, as this lesson was told. */
+    public Map<DeviceId, LessonEvent.SweepNoticed> sweeps() {
+        return sweeps;
+    }
+
     /** Who shows something to everybody. */
     public Optional<PersonId> showing() {
         return on.entrySet().stream()
@@ -381,7 +388,8 @@ public final class LessonState {
                 present(),
                 occupants(),
                 removed,
-                turnedAway);
+                turnedAway,
+                sweeps.keySet());
     }
 
     private final class Fold implements LessonEvent.Cases<Void> {
@@ -691,6 +699,12 @@ public final class LessonState {
                             .toList())
                     .orElse(List.of());
             boardNumber = number;
+            return null;
+        }
+
+        @Override
+        public Void sweepNoticed(LessonEvent.SweepNoticed event) {
+            sweeps = with(sweeps, event.device(), event);
             return null;
         }
 

@@ -148,4 +148,9 @@ abstract class NotAboutVisits implements LessonEvent.Cases<Void> {
     public Void wiped(LessonEvent.Wiped event) {
         return null;
     }
+
+    @Override
+    public Void sweepNoticed(LessonEvent.SweepNoticed event) {
+        return null;
+    }
 }

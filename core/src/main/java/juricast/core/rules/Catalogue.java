@@ -555,6 +555,7 @@ public final class Catalogue {
             .meaning("How many adults must be present.")
             .because("Two pairs of eyes see what one cannot.")
             .pupilsCallIt("how many adults are here")
+            .enforced(IN_THE_CORRIDOR)
             .ofWholeLesson(new Count(1));
 
     public static final Rule<YesNo> NEVER_ALONE_WITH_ONE = rule(

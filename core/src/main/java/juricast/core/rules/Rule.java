@@ -19,6 +19,7 @@ public final class Rule<V extends Value> {
         AT_THE_DOOR,
         IN_THE_LESSON,
         IN_THE_REGISTER,
+        IN_THE_CORRIDOR,
         /** Written down, explained and compared, but nothing asks for it yet. */
         NOT_YET
     }

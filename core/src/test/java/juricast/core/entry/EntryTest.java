@@ -33,6 +33,7 @@ class EntryTest {
     private final Map<PersonId, Set<DeviceId>> present = new java.util.HashMap<>();
     private final Map<PersonId, Set<DeviceId>> removed = new java.util.HashMap<>();
     private Set<DeviceId> turnedAway = Set.of();
+    private Set<DeviceId> sweeping = Set.of();
     private final List<Setting> settings = new ArrayList<>();
 
     @Test
@@ -145,6 +146,41 @@ class EntryTest {
     }
 
     @Test
+    void who_goes_from_door_to_door_waits_at_an_open_one_under_any_name() {
+        set("entry.door=open");
+        sweeping = Set.of(new DeviceId("tablet"));
+
+        assertThat(codes(verdict("Ines Carrow"))).containsExactly(SWEEP, ON_CLASS_LIST);
+        assertThat(verdict("Ines Carrow").onlyTheDoorIsBetween()).isFalse();
+    }
+
+    @Test
+    void three_doors_in_ten_minutes_by_one_device_or_one_name_are_a_sweep() {
+        var first = tried("a", "phone", "wolf", 0);
+        var second = tried("b", "phone", "somebody", 200);
+        var sameName = tried("b", "another phone", "Wölf!", 300);
+
+        assertThat(Sweep.of(List.of(first, second), tried("c", "phone", "x", 590)))
+                .get()
+                .satisfies(sweep -> assertThat(sweep.doors()).hasSize(3));
+        assertThat(Sweep.of(List.of(first, sameName), tried("c", "third", "wolf", 599)))
+                .isPresent();
+        assertThat(Sweep.of(List.of(first, second), tried("b", "phone", "x", 590)))
+                .as("two doors")
+                .isEmpty();
+        assertThat(Sweep.of(List.of(first, second), tried("c", "phone", "x", 700)))
+                .as("too slow")
+                .isEmpty();
+        assertThat(Sweep.of(List.of(first, second), tried("c", "other", "other", 10)))
+                .isEmpty();
+    }
+
+    private static Sweep.Try tried(String lesson, String device, String name, int second) {
+        return new Sweep.Try(
+                new juricast.core.identity.LessonId(lesson), new DeviceId(device), name, TEN.plusSeconds(second));
+    }
+
+    @Test
     void a_device_that_was_turned_away_is_never_let_in_with_all() {
         turnedAway = Set.of(new DeviceId("tablet"));
 
@@ -194,7 +230,8 @@ class EntryTest {
                 present,
                 present.size(),
                 removed,
-                turnedAway);
+                turnedAway,
+                sweeping);
     }
 
     private void set(String... values) {

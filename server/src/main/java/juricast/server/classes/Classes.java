@@ -133,6 +133,10 @@ public class Classes {
             Instant moment = now.isBefore(planned.time.until()) ? now : planned.time.until();
             var members = new ArrayList<>(members(planned.ofClass, moment));
             members.addAll(planning.visitors(id));
+            planning.observers().stream()
+                    .filter(one ->
+                            members.stream().noneMatch(member -> member.person().equals(one.person())))
+                    .forEach(members::add);
             return new LessonPlan(id, planned.title, planned.time, members);
         });
     }

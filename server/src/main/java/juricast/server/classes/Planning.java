@@ -62,6 +62,14 @@ public class Planning {
                 .orElseThrow();
     }
 
+    /** Those who may look into every lesson without belonging to it: the safeguarding leads (need M2). */
+    public List<Member> observers() {
+        return database.read()
+                .sql("SELECT id, name FROM person WHERE position = 'LEAD' ORDER BY name")
+                .query((row, n) -> new Member(new PersonId(row.getString(1)), row.getString(2), Role.OBSERVER))
+                .list();
+    }
+
     /** All classes, and all lessons that are not over. */
     public Timetable timetable(Instant now) {
         Map<ClassId, PlannedClass> classes = classes();

@@ -3,11 +3,13 @@ package juricast.server.demo;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import juricast.core.entry.Arrival;
 import juricast.core.identity.DeviceId;
@@ -19,6 +21,8 @@ import juricast.core.lesson.LessonOrder;
 import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.LessonState;
 import juricast.core.lesson.Readers;
+import juricast.core.lesson.Sign;
+import juricast.core.lesson.Stance;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Permission;
 import juricast.core.rules.Rule;
@@ -34,6 +38,7 @@ final class Cast {
     private final LessonPlan plan;
     private final List<Step> steps;
     private final Random random;
+    private final Function<String, Optional<Stance>> stances;
 
     /** What somebody does at an instant. */
     private record Step(Instant at, String who, String does, String with) {}
@@ -41,8 +46,10 @@ final class Cast {
     /** An order with its time; what it is may depend on how the lesson stands then. */
     record Cue(Instant at, Supplier<Optional<LessonOrder>> order) {}
 
-    Cast(LessonPlan plan, List<CSVRecord> script) {
+    /** @param stances finds a stance by the id of its ready-made set */
+    Cast(LessonPlan plan, List<CSVRecord> script, Function<String, Optional<Stance>> stances) {
         this.plan = plan;
+        this.stances = stances;
         this.random = new Random(plan.lesson().value().hashCode());
         this.steps = new ArrayList<>();
         List<String> named = script.stream()
@@ -113,7 +120,18 @@ final class Cast {
             return Optional.of(new LessonOrder.GivePass(
                     personOf(does.substring(16)), right(step.with), Duration.ofMinutes(6), me));
         }
+        if (does.startsWith("hands out ")) {
+            return Optional.of(new LessonOrder.HandOut(me, does.substring(10), step.with));
+        }
         return switch (does) {
+            case "switches to" -> stances.apply(step.with)
+                    .map(stance -> new LessonOrder.SwitchStance(stance, true, me));
+            case "signals" -> visitOf(me, state)
+                    .map(visit -> new LessonOrder.ShowSign(visit, Optional.of(Sign.valueOf(step.with))));
+            case "draws" -> visitOf(me, state).map(visit -> new LessonOrder.Draw(visit, line(step.with)));
+            case "captions" -> visitOf(me, state).map(visit -> new LessonOrder.Caption(visit, step.with));
+            case "stops everything" -> Optional.of(new LessonOrder.StopEverything(step.with, me));
+            case "brings back what was" -> Optional.of(new LessonOrder.Resume(me));
             case "opens" -> Optional.of(new LessonOrder.Open(me));
             case "comes in" -> Optional.of(new LessonOrder.Join(visit(step), device(step), me));
             case "knocks" -> Optional.of(new LessonOrder.Knock(
@@ -166,6 +184,11 @@ final class Cast {
 
     private PersonId personOf(String name) {
         return name.equals("the lead adult") ? plan.adults().get(0).person() : DemoSchool.idOf(name);
+    }
+
+    /** A line as "x,y x,y": from 0 to 1000 of the board's width and height. */
+    private static List<Integer> line(String points) {
+        return Arrays.stream(points.split("[ ,]+")).map(Integer::valueOf).toList();
     }
 
     private Readers readers(String whom) {

@@ -6,11 +6,14 @@ import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.stream.Collectors;
+import juricast.core.charter.Place;
+import juricast.core.identity.ClassId;
 import juricast.core.identity.LessonId;
 import juricast.core.lesson.LessonEvent;
 import juricast.core.lesson.LessonOrder;
@@ -25,6 +28,7 @@ import juricast.server.data.School;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.Records;
 import juricast.server.rules.Settings;
+import juricast.server.rules.Stances;
 import org.apache.commons.csv.CSVRecord;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -50,6 +54,7 @@ class Demo implements SmartLifecycle {
     private final PasswordEncoder passwords;
     private final Classes classes;
     private final Settings settings;
+    private final Stances stances;
     private final Records records;
     private final LiveLessons lessons;
     private final Clock clock;
@@ -64,6 +69,7 @@ class Demo implements SmartLifecycle {
             PasswordEncoder passwords,
             Classes classes,
             Settings settings,
+            Stances stances,
             Records records,
             LiveLessons lessons,
             Clock clock,
@@ -73,6 +79,7 @@ class Demo implements SmartLifecycle {
         this.passwords = passwords;
         this.classes = classes;
         this.settings = settings;
+        this.stances = stances;
         this.records = records;
         this.lessons = lessons;
         this.clock = clock;
@@ -87,6 +94,15 @@ class Demo implements SmartLifecycle {
         boolean fresh = school.identity().isEmpty();
         if (fresh) {
             new DemoSchool(database, school, passwords, clock).fill();
+            DemoFile.read("running-orders.csv").stream()
+                    .collect(Collectors.groupingBy(row -> row.get("class"), LinkedHashMap::new, Collectors.toList()))
+                    .forEach((id, rows) -> stances.write(
+                            Place.of(new ClassId(id)),
+                            rows.stream()
+                                    .map(row -> new Stances.Written(
+                                            row.get("stance"), Integer.parseInt(row.get("minutes"))))
+                                    .toList(),
+                            false));
         }
         Instant now = lessons.now();
         for (Classes.Planned planned : classes.lessons(new Span(now.minus(HISTORY), now.plus(AHEAD)))) {
@@ -133,7 +149,7 @@ class Demo implements SmartLifecycle {
     /** Plays what is past at once, and keeps what is to come. */
     private void play(Classes.Planned planned, Instant now, boolean fresh) {
         LessonPlan plan = classes.plan(planned.id(), now).orElseThrow();
-        var cast = new Cast(plan, script(planned, now));
+        var cast = new Cast(plan, script(planned, now), id -> stances.find(id, now));
         var stage = new AtomicReference<>(LessonState.NEW);
         Rulebook rules = settings.ofLesson(planned.id());
         var events = new ArrayList<LessonEvent>();

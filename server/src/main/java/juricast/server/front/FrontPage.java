@@ -39,6 +39,7 @@ class FrontPage {
                 "/sign-in",
                 "/first-start",
                 "/today",
+                "/corridor",
                 "/charter",
                 "/rules/**",
                 "/sets",

@@ -1,22 +1,33 @@
 package juricast.server.lesson;
 
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import juricast.core.audience.DeskView;
-import juricast.core.entry.Reason;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.lesson.Appliance;
+import juricast.core.lesson.Caption;
+import juricast.core.lesson.HeldWords;
+import juricast.core.lesson.LessonEvent;
 import juricast.core.lesson.LessonPlan;
+import juricast.core.lesson.LessonState;
 import juricast.core.lesson.Readers;
+import juricast.core.lesson.RunningOrder;
+import juricast.core.lesson.Sign;
+import juricast.core.lesson.Stance;
 import juricast.core.lesson.Visit;
 import juricast.core.lesson.Words;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Rule;
 import juricast.core.rules.Ruling;
 import juricast.core.rules.Setting;
 import juricast.core.rules.Setting.Force;
 import juricast.core.time.Span;
+import juricast.server.rules.Stances;
 import juricast.server.words.DoorWords;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -25,9 +36,11 @@ import org.springframework.stereotype.Component;
 @Component
 class DeskJson {
     private final DoorWords door;
+    private final Stances stances;
 
-    DeskJson(DoorWords door) {
+    DeskJson(DoorWords door, Stances stances) {
         this.door = door;
+        this.stances = stances;
     }
 
     /** A live lesson for its adults. @param words those written after the number the browser knows */
@@ -48,7 +61,53 @@ class DeskJson {
             List<Pupil> pupils,
             List<Waiting> waiting,
             List<Refused> refused,
+            Steering steering,
+            List<HeldMessage> held,
+            List<Handout> materials,
+            List<SignCount> signs,
+            List<CaptionLine> captions,
             List<Message> words) {}
+
+    /**
+     * What the lesson as a whole is doing.
+     *
+     * @param mayTakeCharge whether the asking person observes and the room has no adult
+     * @param stances what may be switched on
+     * @param order the planned stances at their times
+     * @param due the stance the running order proposes now
+     * @param showing who shows something to everybody
+     */
+    record Steering(
+            boolean observing,
+            boolean mayTakeCharge,
+            @Nullable String stance,
+            @Nullable Instant stanceSince,
+            List<StanceChoice> stances,
+            List<OrderStep> order,
+            boolean byTheClock,
+            @Nullable String due,
+            int liveOrders,
+            @Nullable Instant stoppedAt,
+            @Nullable Instant aloneSince,
+            boolean quiet,
+            boolean light,
+            @Nullable String focus,
+            @Nullable String showing,
+            @Nullable String showingName,
+            int board) {}
+
+    record StanceChoice(String id, String name) {}
+
+    record OrderStep(String stance, String name, Instant from, Instant until) {}
+
+    /** A message that waits for an adult. @param because why, in words */
+    record HeldMessage(int number, Instant at, String person, String name, String to, String text, String because) {}
+
+    record Handout(int number, Instant at, String by, String title, String body) {}
+
+    record SignCount(Sign sign, int count, List<String> names) {}
+
+    record CaptionLine(int number, Instant at, String by, String text) {}
 
     /** A value for all pupils. @param bound whether the charter or class binds it */
     record DoorValue(String value, boolean bound) {}
@@ -72,6 +131,7 @@ class DeskJson {
             @Nullable Instant handSince,
             int timesSpoken,
             List<Cell> cells,
+            @Nullable Sign sign,
             @Nullable String removedWhy) {}
 
     record Stretch(Instant from, Instant until) {}
@@ -94,14 +154,18 @@ class DeskJson {
             Instant since,
             boolean connected,
             boolean listed,
-            List<String> reasons) {}
+            List<DoorReason> reasons) {}
 
-    record Refused(String visit, String name, Instant at, List<String> reasons) {}
+    /** Why somebody waits or was turned away. @param rule the rule behind it, where it is not a matter of fact */
+    record DoorReason(String text, @Nullable String rule) {}
+
+    record Refused(String visit, String name, Instant at, List<DoorReason> reasons) {}
 
     record Message(int number, Instant at, String from, String fromName, Readers.Kind to, String toName, String text) {}
 
     Desk of(LiveLesson.Snapshot lesson, PersonId me, int after, Instant now) {
         LessonPlan plan = lesson.plan();
+        LessonState state = lesson.state();
         DeskView view = DeskView.of(plan, lesson.state(), lesson.events(), lesson.rules(), now);
         return new Desk(
                 view.number(),
@@ -129,7 +193,9 @@ class DeskJson {
                                 one.member().role(),
                                 one.isIn()))
                         .toList(),
-                view.rows().stream().map(DeskJson::pupil).toList(),
+                view.rows().stream()
+                        .map(row -> pupil(row, state.signs().get(row.member().person())))
+                        .toList(),
                 view.waiting().stream().map(visit -> waiting(visit, lesson)).toList(),
                 view.refused().stream()
                         .map(visit -> new Refused(
@@ -138,17 +204,104 @@ class DeskJson {
                                 visit.knockedAt(),
                                 reasons(visit, lesson)))
                         .toList(),
+                steering(lesson, me, now),
+                state.held().stream().map(held -> held(held, plan)).toList(),
+                handouts(state, plan),
+                Arrays.stream(Sign.values())
+                        .map(sign -> count(sign, state, plan))
+                        .filter(one -> one.count > 0)
+                        .toList(),
+                captions(state.captions(), plan),
                 view.words().stream()
                         .filter(words -> words.number() > after)
                         .map(words -> message(words, plan))
                         .toList());
     }
 
+    private Steering steering(LiveLesson.Snapshot lesson, PersonId me, Instant now) {
+        LessonState state = lesson.state();
+        LessonPlan plan = lesson.plan();
+        boolean observes =
+                plan.member(me).filter(one -> one.role() == Role.OBSERVER).isPresent() && !state.tookCharge(me);
+        return new Steering(
+                observes,
+                observes && state.isOpen() && !state.anAdultIsIn(),
+                state.stance().map(Stance::name).orElse(null),
+                state.stanceSince().orElse(null),
+                stances.all(now).stream()
+                        .map(one -> new StanceChoice(one.id(), one.name()))
+                        .toList(),
+                plan.order().over(plan.time()).stream()
+                        .map(one -> new OrderStep(
+                                one.stance().id(),
+                                one.stance().name(),
+                                one.time().from(),
+                                one.time().until()))
+                        .toList(),
+                plan.order().byTheClock(),
+                state.isOpen()
+                        ? lesson.at(now)
+                                .dueStance()
+                                .map(RunningOrder.Planned::stance)
+                                .filter(due -> !state.stance().map(Stance::id).equals(Optional.of(due.id())))
+                                .map(Stance::id)
+                                .orElse(null)
+                        : null,
+                state.liveOrders().stream()
+                        .map(one -> one.set().rule())
+                        .filter(rule -> !rule.equals(Catalogue.DOOR))
+                        .collect(Collectors.toSet())
+                        .size(),
+                state.stopped().map(LessonEvent.Stopped::at).orElse(null),
+                state.aloneSince().orElse(null),
+                state.quietSince().isPresent(),
+                state.isLight(),
+                state.focus().map(PersonId::value).orElse(null),
+                state.showing().map(PersonId::value).orElse(null),
+                state.showing().map(plan::nameOf).orElse(null),
+                state.boardNumber());
+    }
+
+    private static HeldMessage held(HeldWords held, LessonPlan plan) {
+        return new HeldMessage(
+                held.number(),
+                held.at(),
+                held.from().value(),
+                plan.nameOf(held.from()),
+                held.to().one().map(plan::nameOf).orElse("the class"),
+                held.text(),
+                switch (held.why()) {
+                    case LINK -> "holds a link";
+                    case EVERY_MESSAGE -> "is read first, by the rules";
+                });
+    }
+
+    static List<Handout> handouts(LessonState state, LessonPlan plan) {
+        return state.materials().stream()
+                .map(one -> new Handout(one.number(), one.at(), plan.nameOf(one.by()), one.title(), one.body()))
+                .toList();
+    }
+
+    private static SignCount count(Sign sign, LessonState state, LessonPlan plan) {
+        List<String> names = state.signs().entrySet().stream()
+                .filter(one -> one.getValue() == sign)
+                .map(one -> plan.nameOf(one.getKey()))
+                .toList();
+        return new SignCount(sign, names.size(), names);
+    }
+
+    static List<CaptionLine> captions(List<Caption> captions, LessonPlan plan) {
+        return captions.stream()
+                .skip(Math.max(0, captions.size() - 3L))
+                .map(one -> new CaptionLine(one.number(), one.at(), plan.nameOf(one.by()), one.text()))
+                .toList();
+    }
+
     private static boolean isBound(Ruling<?> ruling) {
         return ruling.floor().isPresent();
     }
 
-    private static Pupil pupil(DeskView.Row row) {
+    private static Pupil pupil(DeskView.Row row, @Nullable Sign sign) {
         Member member = row.member();
         return new Pupil(
                 member.person().value(),
@@ -159,10 +312,11 @@ class DeskJson {
                 stretches(row.attendance().waits()),
                 row.on().contains(Appliance.MICROPHONE),
                 row.on().contains(Appliance.CAMERA),
-                row.on().contains(Appliance.SCREEN),
+                row.on().stream().anyMatch(Appliance::isShowing),
                 row.handSince().orElse(null),
                 row.timesSpoken(),
                 row.rights().stream().map(DeskJson::cell).toList(),
+                sign,
                 row.removal().map(one -> one.why()).orElse(null));
     }
 
@@ -198,9 +352,11 @@ class DeskJson {
                 reasons(visit, lesson));
     }
 
-    private List<String> reasons(Visit visit, LiveLesson.Snapshot lesson) {
+    private List<DoorReason> reasons(Visit visit, LiveLesson.Snapshot lesson) {
         return visit.verdict().reasons().stream()
-                .map((Reason reason) -> door.forAdults(reason, lesson.plan(), lesson.rules()))
+                .map(reason -> new DoorReason(
+                        door.forAdults(reason, lesson.plan(), lesson.rules()),
+                        reason.code().rule().map(Rule::key).orElse(null)))
                 .toList();
     }
 

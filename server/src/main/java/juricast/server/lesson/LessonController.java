@@ -27,7 +27,6 @@ import juricast.server.access.For;
 import juricast.server.access.SignedIn;
 import juricast.server.data.Ids;
 import juricast.server.problems.Problem;
-import juricast.server.words.RefusalWords;
 import juricast.server.words.RuleWords;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
@@ -42,22 +41,14 @@ import tools.jackson.databind.json.JsonMapper;
 class LessonController {
     private final LiveLessons lessons;
     private final Viewers viewers;
-    private final DeskJson desks;
-    private final RefusalWords refusals;
+    private final DeskOrders desk;
     private final RuleWords words;
     private final JsonMapper json;
 
-    LessonController(
-            LiveLessons lessons,
-            Viewers viewers,
-            DeskJson desks,
-            RefusalWords refusals,
-            RuleWords words,
-            JsonMapper json) {
+    LessonController(LiveLessons lessons, Viewers viewers, DeskOrders desk, RuleWords words, JsonMapper json) {
         this.lessons = lessons;
         this.viewers = viewers;
-        this.desks = desks;
-        this.refusals = refusals;
+        this.desk = desk;
         this.words = words;
         this.json = json;
     }
@@ -80,7 +71,7 @@ class LessonController {
     @GetMapping("/desk")
     @For({TEACHER, LEAD})
     DeskJson.Desk desk(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
-        return seen(known(lesson, caller), caller, 0);
+        return desk.seen(desk.known(lesson, caller), caller, 0);
     }
 
     @GetMapping(path = "/desk/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
@@ -91,13 +82,13 @@ class LessonController {
             @AuthenticationPrincipal SignedIn caller,
             HttpServletRequest request,
             HttpServletResponse response) {
-        LessonId id = known(lesson, caller);
+        LessonId id = desk.known(lesson, caller);
         DeviceId device = Cookies.deviceOrNew(request, response);
         Predicate<Visit> mine = visit ->
                 visit.arrival().device().equals(device) && visit.person().equals(Optional.of(caller.person()));
         return viewers.open(id, mine, last, after -> {
-            DeskJson.Desk desk = seen(id, caller, after);
-            return new Viewer.Numbered(desk.number(), json.writeValueAsString(desk));
+            DeskJson.Desk view = desk.seen(id, caller, after);
+            return new Viewer.Numbered(view.number(), json.writeValueAsString(view));
         });
     }
 
@@ -109,7 +100,7 @@ class LessonController {
             @AuthenticationPrincipal SignedIn caller,
             HttpServletRequest request,
             HttpServletResponse response) {
-        order(lesson, caller, new LessonOrder.Open(caller.person()));
+        desk.order(lesson, caller, new LessonOrder.Open(caller.person()));
         return join(lesson, caller, request, response);
     }
 
@@ -121,25 +112,26 @@ class LessonController {
             @AuthenticationPrincipal SignedIn caller,
             HttpServletRequest request,
             HttpServletResponse response) {
-        LessonId id = known(lesson, caller);
+        LessonId id = desk.known(lesson, caller);
         DeviceId device = Cookies.deviceOrNew(request, response);
         Optional<Visit> before = lessons.look(id).state().visitOf(device).filter(one -> one.person()
                 .equals(Optional.of(caller.person())));
         return before.isPresent()
-                ? order(lesson, caller, new LessonOrder.ComeBack(before.get().id()))
-                : order(lesson, caller, new LessonOrder.Join(new VisitId(Ids.next()), device, caller.person()));
+                ? desk.order(
+                        lesson, caller, new LessonOrder.ComeBack(before.get().id()))
+                : desk.order(lesson, caller, new LessonOrder.Join(new VisitId(Ids.next()), device, caller.person()));
     }
 
     @PostMapping("/leave")
     @For({TEACHER, LEAD})
     DeskJson.Desk leave(
             @PathVariable String lesson, @AuthenticationPrincipal SignedIn caller, HttpServletRequest request) {
-        LessonId id = known(lesson, caller);
+        LessonId id = desk.known(lesson, caller);
         return Cookies.device(request)
                 .flatMap(device -> lessons.look(id).state().visitOf(device))
                 .filter(one -> one.person().equals(Optional.of(caller.person())))
-                .map(visit -> order(lesson, caller, new LessonOrder.Leave(visit.id())))
-                .orElseGet(() -> seen(id, caller, 0));
+                .map(visit -> desk.order(lesson, caller, new LessonOrder.Leave(visit.id())))
+                .orElseGet(() -> desk.seen(id, caller, 0));
     }
 
     @PostMapping("/visits/{visit}/admit")
@@ -150,27 +142,27 @@ class LessonController {
             @RequestBody AdmitRequest request,
             @AuthenticationPrincipal SignedIn caller) {
         Optional<PersonId> as = Optional.ofNullable(request.as).map(PersonId::new);
-        return order(lesson, caller, new LessonOrder.Admit(new VisitId(visit), as, caller.person()));
+        return desk.order(lesson, caller, new LessonOrder.Admit(new VisitId(visit), as, caller.person()));
     }
 
     @PostMapping("/admit-all-listed")
     @For({TEACHER, LEAD})
     DeskJson.Desk admitAllListed(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
-        return order(lesson, caller, new LessonOrder.AdmitAllListed(caller.person()));
+        return desk.order(lesson, caller, new LessonOrder.AdmitAllListed(caller.person()));
     }
 
     @PostMapping("/visits/{visit}/turn-away")
     @For({TEACHER, LEAD})
     DeskJson.Desk turnAway(
             @PathVariable String lesson, @PathVariable String visit, @AuthenticationPrincipal SignedIn caller) {
-        return order(lesson, caller, new LessonOrder.TurnAway(new VisitId(visit), caller.person()));
+        return desk.order(lesson, caller, new LessonOrder.TurnAway(new VisitId(visit), caller.person()));
     }
 
     @PostMapping("/mute-all")
     @For({TEACHER, LEAD})
     DeskJson.Desk muteAll(
             @PathVariable String lesson, @RequestBody MuteRequest request, @AuthenticationPrincipal SignedIn caller) {
-        return order(lesson, caller, new LessonOrder.MuteAll(request.keepMuted, caller.person()));
+        return desk.order(lesson, caller, new LessonOrder.MuteAll(request.keepMuted, caller.person()));
     }
 
     /** Switches something of a pupil off. There is no way to switch anything of somebody else's on. */
@@ -181,14 +173,14 @@ class LessonController {
             @PathVariable String person,
             @PathVariable Appliance what,
             @AuthenticationPrincipal SignedIn caller) {
-        return order(lesson, caller, new LessonOrder.TurnOff(new PersonId(person), what, caller.person()));
+        return desk.order(lesson, caller, new LessonOrder.TurnOff(new PersonId(person), what, caller.person()));
     }
 
     @PostMapping("/people/{person}/lower-hand")
     @For({TEACHER, LEAD})
     DeskJson.Desk lowerHand(
             @PathVariable String lesson, @PathVariable String person, @AuthenticationPrincipal SignedIn caller) {
-        return order(lesson, caller, new LessonOrder.LowerHand(new PersonId(person), caller.person()));
+        return desk.order(lesson, caller, new LessonOrder.LowerHand(new PersonId(person), caller.person()));
     }
 
     /** The door or a right, for all pupils, while this lesson lasts. */
@@ -205,14 +197,14 @@ class LessonController {
                         "“%s” cannot be “%s”. Nothing was changed.".formatted(request.rule, request.value),
                         "Choose one of the values shown.",
                         List.of()));
-        return order(lesson, caller, new LessonOrder.SetLive(value, caller.person()));
+        return desk.order(lesson, caller, new LessonOrder.SetLive(value, caller.person()));
     }
 
     @PostMapping("/passes")
     @For({TEACHER, LEAD})
     DeskJson.Desk givePass(
             @PathVariable String lesson, @RequestBody LoanRequest request, @AuthenticationPrincipal SignedIn caller) {
-        return order(
+        return desk.order(
                 lesson,
                 caller,
                 new LessonOrder.GivePass(
@@ -223,7 +215,7 @@ class LessonController {
     @For({TEACHER, LEAD})
     DeskJson.Desk giveCurb(
             @PathVariable String lesson, @RequestBody LoanRequest request, @AuthenticationPrincipal SignedIn caller) {
-        return order(
+        return desk.order(
                 lesson,
                 caller,
                 new LessonOrder.GiveCurb(
@@ -237,7 +229,7 @@ class LessonController {
             @PathVariable String person,
             @PathVariable String rule,
             @AuthenticationPrincipal SignedIn caller) {
-        return order(lesson, caller, new LessonOrder.EndLoan(new PersonId(person), right(rule), caller.person()));
+        return desk.order(lesson, caller, new LessonOrder.EndLoan(new PersonId(person), right(rule), caller.person()));
     }
 
     @PostMapping("/people/{person}/remove")
@@ -248,33 +240,29 @@ class LessonController {
             @RequestBody RemoveRequest request,
             @AuthenticationPrincipal SignedIn caller) {
         String why = request.why == null ? "" : request.why;
-        return order(lesson, caller, new LessonOrder.Remove(new PersonId(person), why, caller.person()));
+        return desk.order(lesson, caller, new LessonOrder.Remove(new PersonId(person), why, caller.person()));
     }
 
     @PostMapping("/people/{person}/allow-back")
     @For({TEACHER, LEAD})
     DeskJson.Desk allowBack(
             @PathVariable String lesson, @PathVariable String person, @AuthenticationPrincipal SignedIn caller) {
-        return order(lesson, caller, new LessonOrder.AllowBack(new PersonId(person), caller.person()));
+        return desk.order(lesson, caller, new LessonOrder.AllowBack(new PersonId(person), caller.person()));
     }
 
     @PostMapping("/words")
     @For({TEACHER, LEAD})
     DeskJson.Desk say(
             @PathVariable String lesson, @RequestBody SayRequest request, @AuthenticationPrincipal SignedIn caller) {
-        LessonId id = known(lesson, caller);
-        VisitId visit = lessons.look(id).state().visits().stream()
-                .filter(one -> one.isPresent() && one.person().equals(Optional.of(caller.person())))
-                .map(Visit::id)
-                .findFirst()
-                .orElse(new VisitId("not in"));
-        return order(lesson, caller, new LessonOrder.Say(visit, readers(request.to, request.person), request.text));
+        VisitId visit = desk.presence(desk.known(lesson, caller), caller);
+        return desk.order(
+                lesson, caller, new LessonOrder.Say(visit, readers(request.to, request.person), request.text));
     }
 
     @PostMapping("/dismiss")
     @For({TEACHER, LEAD})
     DeskJson.Desk dismiss(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
-        return order(lesson, caller, new LessonOrder.Dismiss(caller.person()));
+        return desk.order(lesson, caller, new LessonOrder.Dismiss(caller.person()));
     }
 
     /** Why a right, or the door, is as it is. @param person one pupil; none for the whole class */
@@ -285,40 +273,16 @@ class LessonController {
             @PathVariable String rule,
             @RequestParam(required = false) @Nullable String person,
             @AuthenticationPrincipal SignedIn caller) {
-        LiveLesson.Snapshot live = lessons.look(known(lesson, caller));
+        LiveLesson.Snapshot live = lessons.look(desk.known(lesson, caller));
         Rule<?> asked = Catalogue.byKey(rule).orElseThrow(() -> Problem.notThere("This rule"));
         if (person == null) {
-            return words.forAdults(live.state().rules(live.rules()), asked, Role.PUPIL, lessons.now());
+            Role role = asked.roles().contains(Role.PUPIL)
+                    ? Role.PUPIL
+                    : asked.roles().iterator().next();
+            return words.forAdults(live.state().rules(live.rules()), asked, role, lessons.now());
         }
         var pupil = live.plan().member(new PersonId(person)).orElseThrow(() -> Problem.notThere("This pupil"));
         return words.forAdults(live.state().rulesFor(pupil.person(), live.rules()), asked, pupil.role(), lessons.now());
-    }
-
-    private DeskJson.Desk order(String lesson, SignedIn caller, LessonOrder order) {
-        LessonId id = known(lesson, caller);
-        return lessons.carryOut(id, order).either(done -> seen(id, caller, 0), refusal -> {
-            throw refusals.problem(refusal, lessons.look(id).plan(), false);
-        });
-    }
-
-    /** The lesson, if the caller is one of its adults. */
-    private LessonId known(String lesson, SignedIn caller) {
-        var id = new LessonId(lesson);
-        var plan = lessons.look(id).plan();
-        if (plan.adults().stream().noneMatch(adult -> adult.person().equals(caller.person()))) {
-            throw Problem.notYours(
-                    "You are not an adult of “%s”".formatted(plan.title()),
-                    "Ask %s, or the safeguarding lead."
-                            .formatted(plan.adults().stream()
-                                    .map(adult -> adult.name())
-                                    .findFirst()
-                                    .orElse("the office")));
-        }
-        return id;
-    }
-
-    private DeskJson.Desk seen(LessonId id, SignedIn caller, int after) {
-        return desks.of(lessons.look(id), caller.person(), after, lessons.now());
     }
 
     static Readers readers(Readers.Kind kind, @Nullable String person) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
+import juricast.core.entry.Sweep;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.Decision;
@@ -19,6 +20,7 @@ import juricast.server.classes.Classes;
 import juricast.server.data.Database;
 import juricast.server.problems.Problem;
 import juricast.server.rules.Settings;
+import juricast.server.rules.Stances;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -41,16 +43,25 @@ public class LiveLessons {
 
     private final Map<LessonId, LiveLesson> lessons = new ConcurrentHashMap<>();
     private final Map<VisitId, Integer> silent = new ConcurrentHashMap<>();
+    private final Tries sweeps = new Tries();
     private final Classes classes;
     private final Settings settings;
+    private final Stances stances;
     private final LessonJournal journal;
     private final Database database;
     private final Clock clock;
     private volatile Predicate<VisitId> simulated = visit -> false;
 
-    LiveLessons(Classes classes, Settings settings, LessonJournal journal, Database database, Clock clock) {
+    LiveLessons(
+            Classes classes,
+            Settings settings,
+            Stances stances,
+            LessonJournal journal,
+            Database database,
+            Clock clock) {
         this.classes = classes;
         this.settings = settings;
+        this.stances = stances;
         this.journal = journal;
         this.database = database;
         this.clock = clock;
@@ -81,7 +92,36 @@ public class LiveLessons {
                     refusal -> null);
         }
         lesson.viewers.forEach(Viewer::wake);
+        decision.either(
+                events -> {
+                    noticeSweeps(id, events);
+                    return null;
+                },
+                refusal -> null);
         return decision;
+    }
+
+    /** Who is on no list and tries door after door waits at every one of them from then on (need E7). */
+    private void noticeSweeps(LessonId id, List<LessonEvent> events) {
+        for (LessonEvent event : events) {
+            if (event instanceof LessonEvent.Knocked knocked && knocked.person().isEmpty()) {
+                sweeps.tried(new Sweep.Try(
+                                id,
+                                knocked.arrival().device(),
+                                knocked.arrival().claimedName(),
+                                knocked.at()))
+                        .ifPresent(sweep -> lessons.keySet().forEach(lesson -> {
+                            if (look(lesson).state().isOpen()) {
+                                carryOut(lesson, new LessonOrder.NoticeSweep(sweep));
+                            }
+                        }));
+            }
+        }
+    }
+
+    /** Lessons in memory: those that were looked at since the start, and all that go on. */
+    List<LessonId> known() {
+        return List.copyOf(lessons.keySet());
     }
 
     private void keep(LessonId id, LiveLesson lesson, List<LessonEvent> events) {
@@ -119,7 +159,8 @@ public class LiveLessons {
     }
 
     private LessonPlan plan(LessonId id) {
-        return classes.plan(id, now()).orElseThrow(() -> Problem.notThere("This lesson"));
+        LessonPlan plan = classes.plan(id, now()).orElseThrow(() -> Problem.notThere("This lesson"));
+        return new LessonPlan(plan.lesson(), plan.title(), plan.time(), plan.members(), stances.of(id, now()));
     }
 
     private Rulebook rules(LessonId id) {

@@ -18,6 +18,7 @@ import juricast.core.lesson.Appliance;
 import juricast.core.lesson.LessonOrder;
 import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.Readers;
+import juricast.core.lesson.Sign;
 import juricast.core.lesson.Visit;
 import juricast.core.limits.Limits;
 import juricast.core.rules.Catalogue;
@@ -32,6 +33,7 @@ import juricast.server.classes.Classes;
 import juricast.server.data.Ids;
 import juricast.server.data.School;
 import juricast.server.problems.Problem;
+import juricast.server.words.HouseRules;
 import juricast.server.words.RefusalWords;
 import juricast.server.words.RuleWords;
 import org.jspecify.annotations.Nullable;
@@ -59,6 +61,7 @@ class SeatController {
     private final JsonMapper json;
     private final Classes classes;
     private final School school;
+    private final HouseRules houseRules;
     private final TryLimit wordLimit;
     private final TryLimit guessLimit;
     private final TryLimit knockLimit;
@@ -71,6 +74,7 @@ class SeatController {
             RuleWords words,
             Classes classes,
             School school,
+            HouseRules houseRules,
             JsonMapper json,
             Clock clock) {
         this.lessons = lessons;
@@ -80,6 +84,7 @@ class SeatController {
         this.words = words;
         this.classes = classes;
         this.school = school;
+        this.houseRules = houseRules;
         this.json = json;
         this.wordLimit = new TryLimit(6, Duration.ofMinutes(2), clock);
         // A family or a whole ship may share one address; somebody who drops the cookie is held by this one.
@@ -102,9 +107,11 @@ class SeatController {
             @Nullable Instant next,
             boolean needsWord,
             @Nullable String name,
-            @Nullable String visit) {}
+            @Nullable String visit,
+            List<String> houseRules) {}
 
-    record KnockRequest(String name, @Nullable String word) {}
+    /** @param agreed whether the house rules were read and agreed to */
+    record KnockRequest(String name, @Nullable String word, @Nullable Boolean agreed) {}
 
     record Knocked(String visit) {}
 
@@ -143,7 +150,10 @@ class SeatController {
                         .orElse(null),
                 !isMember,
                 caller == null || caller.position() != Position.PUPIL ? null : caller.name(),
-                visit.orElse(null));
+                visit.orElse(null),
+                lesson.map(one -> houseRules.of(
+                                lessons.look(one.id()).rules(), one.time().from()))
+                        .orElse(List.of()));
     }
 
     /** Knocks. The answer is a visit; what becomes of it comes on its stream. */
@@ -173,6 +183,13 @@ class SeatController {
                     "That is not the join word of this class",
                     "You have not knocked yet. Your name is still here.",
                     "Look at your joining note again: two words and a number, such as amber-kelp-47.");
+        }
+        if (!Boolean.TRUE.equals(wanted.agreed)) {
+            throw Problem.refused(
+                    "house-rules",
+                    "Please read the house rules first",
+                    "You have not knocked yet. Your name is still here.",
+                    "Tick that you have read them and keep to them.");
         }
         String name = nameOf(wanted, caller, isMember);
         Classes.Planned lesson = current(near(found))
@@ -262,6 +279,51 @@ class SeatController {
     @For(anyone = true)
     SeatJson.Seat leave(@PathVariable String visit, HttpServletRequest request) {
         return order(mine(visit, request), new LessonOrder.Leave(new VisitId(visit)));
+    }
+
+    @PutMapping("/seats/{visit}/sign/{sign}")
+    @For(anyone = true)
+    SeatJson.Seat showSign(@PathVariable String visit, @PathVariable Sign sign, HttpServletRequest request) {
+        return order(mine(visit, request), new LessonOrder.ShowSign(new VisitId(visit), Optional.of(sign)));
+    }
+
+    @DeleteMapping("/seats/{visit}/sign")
+    @For(anyone = true)
+    SeatJson.Seat takeSignBack(@PathVariable String visit, HttpServletRequest request) {
+        return order(mine(visit, request), new LessonOrder.ShowSign(new VisitId(visit), Optional.empty()));
+    }
+
+    /** The board, for those who are in. */
+    @GetMapping("/seats/{visit}/board")
+    @For(anyone = true)
+    TeachingController.Board board(@PathVariable String visit, HttpServletRequest request) {
+        return boardOf(mine(visit, request));
+    }
+
+    @PostMapping("/seats/{visit}/board/lines")
+    @For(anyone = true)
+    TeachingController.Board draw(
+            @PathVariable String visit, @RequestBody TeachingController.LineRequest drawn, HttpServletRequest request) {
+        Mine mine = mine(visit, request);
+        carryOut(mine.lesson, new LessonOrder.Draw(mine.visit, TeachingController.line(drawn)));
+        return boardOf(mine);
+    }
+
+    /** Wipes one's own marks. */
+    @DeleteMapping("/seats/{visit}/board")
+    @For(anyone = true)
+    TeachingController.Board wipe(@PathVariable String visit, HttpServletRequest request) {
+        Mine mine = mine(visit, request);
+        PersonId me = mine.person();
+        carryOut(mine.lesson, new LessonOrder.Wipe(Optional.of(me), me));
+        return boardOf(mine);
+    }
+
+    private TeachingController.Board boardOf(Mine mine) {
+        if (mine.now.status() != Visit.Status.IN) {
+            throw Problem.notThere("Your seat");
+        }
+        return TeachingController.board(lessons.look(mine.lesson), mine.person());
     }
 
     /** Why one of one's own rights is as it is, in a pupil's words. */

@@ -8,6 +8,7 @@ import juricast.core.identity.VisitId;
 import juricast.core.lesson.Appliance;
 import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.Readers;
+import juricast.core.lesson.Sign;
 import juricast.core.lesson.Visit;
 import juricast.core.lesson.Words;
 import juricast.core.rules.Setting;
@@ -27,7 +28,7 @@ class SeatJson {
         this.rules = rules;
     }
 
-    /** A lesson as one arrival sees it. @param why the reasons at the door; empty once inside */
+    /** A lesson as one arrival sees it. @param why the reasons at the door; empty once inside @param held own messages that wait */
     record Seat(
             int number,
             Instant now,
@@ -47,6 +48,15 @@ class SeatJson {
             int handsBefore,
             List<Classmate> classmates,
             @Nullable String showing,
+            @Nullable String stance,
+            boolean quiet,
+            boolean stopped,
+            @Nullable Sign sign,
+            @Nullable String focus,
+            List<DeskJson.Handout> materials,
+            List<DeskJson.CaptionLine> captions,
+            int board,
+            int held,
             List<Heard> words) {}
 
     /** One right. @param line what to do or when it changes, in a few words @param until when a pass or curb ends */
@@ -83,13 +93,25 @@ class SeatJson {
                 view.rights().stream().map(this::right).toList(),
                 view.on().contains(Appliance.MICROPHONE),
                 view.on().contains(Appliance.CAMERA),
-                view.on().contains(Appliance.SCREEN),
+                view.on().stream().anyMatch(Appliance::isShowing),
                 view.handSince().orElse(null),
                 view.handsBefore(),
                 view.classmates().stream()
                         .map(one -> new Classmate(one.person().value(), one.name()))
                         .toList(),
                 view.showing().orElse(null),
+                view.stance().orElse(null),
+                view.quiet(),
+                view.stopped(),
+                view.sign().orElse(null),
+                view.focus().orElse(null),
+                view.materials().stream()
+                        .map(one -> new DeskJson.Handout(
+                                one.number(), one.at(), plan.nameOf(one.by()), one.title(), one.body()))
+                        .toList(),
+                DeskJson.captions(view.captions(), plan),
+                view.boardNumber(),
+                view.held().size(),
                 view.words().stream()
                         .filter(words -> words.number() > after)
                         .map(words -> heard(words, plan, view.name().orElse("")))

@@ -5,6 +5,7 @@ import juricast.server.data.Ids;
 import org.apache.catalina.connector.ClientAbortException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.TypeMismatchException;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -44,6 +45,12 @@ class ProblemAnswers {
                         "Send a smaller file: one class at a time.",
                         List.of())
                 .body());
+    }
+
+    /** An address with a part that cannot be what it should be, as a word where a number stands. */
+    @ExceptionHandler
+    ResponseEntity<Problem.Body> noSuchAddress(TypeMismatchException wrong) {
+        return answer(Problem.notThere("This").body());
     }
 
     /** A browser that went away while we wrote to it: nothing is wrong and nobody is left to be told. */

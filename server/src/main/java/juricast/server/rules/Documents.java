@@ -195,6 +195,7 @@ class Documents {
                         case AT_THE_DOOR -> "at the door";
                         case IN_THE_LESSON -> "in the lesson";
                         case IN_THE_REGISTER -> "in the register";
+                        case IN_THE_CORRIDOR -> "in the corridor";
                         case NOT_YET -> "";
                     },
                     type.choices().stream()

@@ -45,6 +45,10 @@ public class DoorWords {
                 "This device was turned away earlier.",
                 "You were turned away before. A teacher looks at it once more; please wait.");
         put(
+                ReasonCode.SWEEP,
+                "This device has tried several doors of the school in minutes. The lead was told.",
+                "A teacher looks at who you are; please wait.");
+        put(
                 ReasonCode.NAME_UNCLEAR,
                 "May be {who}: ask which.",
                 "We are not sure who you are. Knock again with your first and last name, or wait for your teacher.");

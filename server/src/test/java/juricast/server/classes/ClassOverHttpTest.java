@@ -111,7 +111,8 @@ class ClassOverHttpTest {
         TestBrowser stranger = SERVER.browser();
 
         var knocked = stranger.post(
-                "/api/doorsteps/" + old + "/knock", "{\"name\":\"Ines Carrow\",\"word\":\"%s\"}".formatted(word));
+                "/api/doorsteps/" + old + "/knock",
+                "{\"name\":\"Ines Carrow\",\"word\":\"%s\",\"agreed\":true}".formatted(word));
         JsonNode seat = stranger.get("/api/seats/" + knocked.json().get("visit").asString())
                 .json();
 

@@ -88,6 +88,7 @@ class LessonEventJsonTest {
             new LessonEvent.Released(7, false, ORLA, AT),
             new LessonEvent.Drawn(INES, List.of(0, 0, 1000, 5), AT),
             new LessonEvent.Wiped(Optional.of(INES), ORLA, AT),
+            new LessonEvent.SweepNoticed(new DeviceId("d"), "wolf", 3, AT),
             new LessonEvent.Dismissed(ORLA, AT));
 
     @Test

@@ -83,6 +83,7 @@ class LessonJournalTest {
         var lessons = new LiveLessons(
                 SERVER.bean(juricast.server.classes.Classes.class),
                 SERVER.bean(juricast.server.rules.Settings.class),
+                SERVER.bean(juricast.server.rules.Stances.class),
                 journalOnFullDisk,
                 full,
                 SERVER.bean(java.time.Clock.class));

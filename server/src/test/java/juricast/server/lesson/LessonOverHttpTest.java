@@ -3,6 +3,7 @@ package juricast.server.lesson;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
+import java.util.List;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
 import org.junit.jupiter.api.BeforeEach;
@@ -104,6 +105,171 @@ class LessonOverHttpTest {
     }
 
     @Test
+    void a_stance_is_looked_at_before_it_is_switched_and_stop_is_one_action_with_a_way_back() {
+        thora.post(lesson + "/open", "{}");
+        thora.put(lesson + "/live-setting", "{\"rule\":\"chat.class\",\"value\":\"open\"}");
+
+        String changes = thora.get(lesson + "/stance/quiet-work/changes").text();
+        assertThat(changes).contains("\"rule\":\"chat.class\",", "\"after\":\"closed\",\"heldByLive\":true");
+        assertThat(thora.get(lesson + "/desk").json().at("/steering/stance").isMissingNode())
+                .isTrue();
+
+        JsonNode kept = thora.post(lesson + "/stance", "{\"stance\":\"quiet-work\",\"keepLive\":true}")
+                .json();
+        assertThat(column(kept, "chat.class")).isEqualTo("open");
+        JsonNode dropped = thora.post(lesson + "/stance", "{\"stance\":\"quiet-work\",\"keepLive\":false}")
+                .json();
+        assertThat(column(dropped, "chat.class")).isEqualTo("closed");
+        assertThat(dropped.at("/steering/stance").asString()).isEqualTo("Quiet work");
+
+        JsonNode stopped =
+                thora.post(lesson + "/stop", "{\"why\":\"a stranger\"}").json();
+        assertThat(stopped.at("/door/value").asString()).isEqualTo("shut");
+        assertThat(stopped.at("/door/bound").asBoolean()).isTrue();
+        JsonNode back = thora.post(lesson + "/resume", "{}").json();
+        assertThat(back.at("/door/value").asString()).isEqualTo("knock");
+        assertThat(thora.post(lesson + "/stance", "{\"stance\":\"no such\",\"keepLive\":true}")
+                        .status())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void a_running_order_is_planned_for_the_lesson_and_proposed_at_its_time() {
+        JsonNode planned = thora.put(
+                        lesson + "/running-order",
+                        "{\"byTheClock\":false,\"steps\":[{\"stance\":\"settling\",\"minutes\":5},"
+                                + "{\"stance\":\"explaining\",\"minutes\":20}]}")
+                .json();
+        assertThat(planned.at("/steering/order/1/name").asString()).isEqualTo("Explaining");
+        assertThat(planned.at("/steering/due").isMissingNode())
+                .as("not open yet")
+                .isTrue();
+
+        assertThat(thora.put(
+                                lesson + "/running-order",
+                                "{\"byTheClock\":true,\"steps\":[{\"stance\":\"settling\",\"minutes\":0}]}")
+                        .status())
+                .isEqualTo(400);
+        assertThat(thora.get(lesson + "/desk").json().at("/steering/order").size())
+                .as("nothing was half written")
+                .isEqualTo(2);
+    }
+
+    @Test
+    void held_words_material_signals_and_the_board_reach_who_may_see_them() {
+        thora.post(lesson + "/open", "{}");
+        TestBrowser ines = SERVER.browser();
+        String seat = "/api/seats/" + knock(ines, "Ines Carrow");
+        TestBrowser jory = SERVER.browser();
+        String other = "/api/seats/" + knock(jory, "Jory Pell");
+        thora.post(lesson + "/admit-all-listed", "{}");
+        thora.post(lesson + "/materials", "{\"title\":\"Tide table\",\"body\":\"page 4\"}");
+
+        ines.post(seat + "/words", "{\"to\":\"CLASS\",\"text\":\"see www.tides.example\"}");
+        assertThat(jory.get(other).text()).contains("Tide table").doesNotContain("www.tides");
+        assertThat(ines.get(seat).json().get("held").asInt()).isEqualTo(1);
+        JsonNode held = thora.get(lesson + "/desk").json().at("/held/0");
+        assertThat(held.get("because").asString()).isEqualTo("holds a link");
+        thora.post(lesson + "/held/" + held.get("number").asInt() + "/let-through", "{}");
+        assertThat(jory.get(other).text()).contains("www.tides");
+
+        ines.put(seat + "/sign/SLOWER", "{}");
+        assertThat(thora.get(lesson + "/desk").json().at("/signs/0/names/0").asString())
+                .isEqualTo("Ines Carrow");
+        assertThat(jory.get(other).text()).as("nobody else's signal").doesNotContain("SLOWER");
+
+        String line = "{\"line\":[0,0,10,10]}";
+        assertThat(ines.post(seat + "/board/lines", line).status()).isEqualTo(409);
+        assertThat(thora.post(lesson + "/board/lines", line).status()).isEqualTo(200);
+        assertThat(jory.get(other + "/board").json().at("/lines/0/authorName").asString())
+                .isEqualTo("Thora Melling");
+        assertThat(thora.post(lesson + "/captions", "{\"text\":\"The tide --> turns.\"}")
+                        .status())
+                .isEqualTo(200);
+        assertThat(ines.get(seat).json().at("/captions/0/text").asString()).isEqualTo("The tide --> turns.");
+        assertThat(thora.get(lesson + "/captions.vtt").text())
+                .startsWith("WEBVTT - Net Mending")
+                .contains("The tide → turns.");
+    }
+
+    @Test
+    void the_lead_sees_every_lesson_and_acts_only_where_no_adult_is() {
+        thora.post(lesson + "/open", "{}");
+        TestBrowser ines = SERVER.browser();
+        knock(ines, "Ines Carrow");
+        thora.post(lesson + "/admit-all-listed", "{}");
+        TestBrowser maren = SERVER.signedIn("maren-oddlund");
+        String id = lesson.substring(lesson.lastIndexOf('/') + 1);
+
+        assertThat(maren.post(lesson + "/join", "{}")
+                        .json()
+                        .at("/steering/observing")
+                        .asBoolean())
+                .isTrue();
+        assertThat(maren.post(lesson + "/mute-all", "{\"keepMuted\":true}").status())
+                .isEqualTo(403);
+        assertThat(maren.post(lesson + "/take-charge", "{}").status()).isEqualTo(409);
+        assertThat(alerts(maren, id)).isEmpty();
+
+        LiveLessons lessons = SERVER.bean(LiveLessons.class);
+        var live = new juricast.core.identity.LessonId(id);
+        lessons.look(live).state().visits().stream()
+                .filter(visit -> visit.role() == juricast.core.identity.Role.LEAD_ADULT)
+                .forEach(visit ->
+                        lessons.carryOut(live, new juricast.core.lesson.LessonOrder.LoseConnection(visit.id())));
+        assertThat(alerts(maren, id))
+                .singleElement()
+                .satisfies(alert -> assertThat(alert.get("kind").asString()).isEqualTo("NO_ADULT"));
+        maren.post("/api/corridor/" + id + "/NO_ADULT/take-over", "{}");
+        assertThat(alerts(maren, id).get(0).get("takenBy").asString()).isEqualTo("Maren Oddlund");
+
+        assertThat(maren.post(lesson + "/take-charge", "{}").status()).isEqualTo(200);
+        assertThat(maren.post(lesson + "/mute-all", "{\"keepMuted\":true}").status())
+                .isEqualTo(200);
+        assertThat(alerts(maren, id)).isEmpty();
+        assertThat(thora.get("/api/corridor").status()).isEqualTo(403);
+    }
+
+    @Test
+    void who_tries_three_doors_waits_at_all_of_them_and_the_lead_is_told() {
+        thora.post(lesson + "/open", "{}");
+        TestBrowser stranger = SERVER.browser();
+        knock(stranger, "Door Trier");
+        for (String door : List.of("weather-lab-9", "harbour-law-10")) {
+            JsonNode page = SERVER.signedIn(door.startsWith("weather") ? "corvin-hale" : "pernel-ost")
+                    .get("/api/classes/" + door)
+                    .json();
+            stranger.post(
+                    "/api/doorsteps/" + page.get("link").asString().replaceAll(".*/join/", "") + "/knock",
+                    "{\"name\":\"Door Trier\",\"word\":\"%s\",\"agreed\":true}"
+                            .formatted(page.get("word").asString()));
+        }
+
+        assertThat(thora.get(lesson + "/desk").text()).contains("has tried several doors of the school");
+        assertThat(SERVER.signedIn("maren-oddlund").get("/api/corridor").text())
+                .contains("“Door Trier” goes from door to door");
+    }
+
+    private static List<JsonNode> alerts(TestBrowser lead, String id) {
+        var alerts = new java.util.ArrayList<JsonNode>();
+        lead.get("/api/corridor").json().get("lessons").forEach(line -> {
+            if (line.get("lesson").asString().equals(id)) {
+                line.get("alerts").forEach(alerts::add);
+            }
+        });
+        return alerts;
+    }
+
+    private static String column(JsonNode desk, String rule) {
+        for (JsonNode column : desk.get("columns")) {
+            if (column.get("rule").asString().equals(rule)) {
+                return column.get("value").asString();
+            }
+        }
+        throw new AssertionError("No column " + rule);
+    }
+
+    @Test
     void wrong_join_words_are_told_and_then_stopped() {
         TestBrowser stranger = SERVER.browser();
         String knock = "/api/doorsteps/" + token + "/knock";
@@ -115,11 +281,13 @@ class LessonOverHttpTest {
                             .asString())
                     .isEqualTo("That is not the join word of this class");
         }
-        assertThat(stranger.post(knock, "{\"name\":\"Ines Carrow\",\"word\":\"%s\"}".formatted(word))
+        assertThat(stranger.post(knock, "{\"name\":\"Ines Carrow\",\"word\":\"%s\",\"agreed\":true}".formatted(word))
                         .status())
                 .isEqualTo(429);
         assertThat(SERVER.browser()
-                        .post(knock, "{\"name\":\"%s\",\"word\":\"%s\"}".formatted("y".repeat(300), word))
+                        .post(
+                                knock,
+                                "{\"name\":\"%s\",\"word\":\"%s\",\"agreed\":true}".formatted("y".repeat(300), word))
                         .status())
                 .isEqualTo(400);
     }
@@ -171,7 +339,8 @@ class LessonOverHttpTest {
 
     private String knock(TestBrowser browser, String name) {
         var answer = browser.post(
-                "/api/doorsteps/" + token + "/knock", "{\"name\":\"%s\",\"word\":\"%s\"}".formatted(name, word));
+                "/api/doorsteps/" + token + "/knock",
+                "{\"name\":\"%s\",\"word\":\"%s\",\"agreed\":true}".formatted(name, word));
         assertThat(answer.status()).as(answer.text()).isEqualTo(200);
         return answer.json().get("visit").asString();
     }

@@ -293,7 +293,8 @@ class RulesOverHttpTest {
         String door = "/api/doorsteps/" + link.substring(link.lastIndexOf('/') + 1) + "/knock";
         String word = page.get("word").asString();
         TestBrowser tove = SERVER.browser();
-        JsonNode knocked = tove.post(door, "{\"name\":\"Tove Saltmarsh\",\"word\":\"%s\"}".formatted(word))
+        JsonNode knocked = tove.post(
+                        door, "{\"name\":\"Tove Saltmarsh\",\"word\":\"%s\",\"agreed\":true}".formatted(word))
                 .json();
 
         JsonNode desk = ilse.get(lesson + "/desk").json();

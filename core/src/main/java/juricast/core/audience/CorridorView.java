@@ -1,0 +1,160 @@
+package juricast.core.audience;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import juricast.core.entry.ReasonCode;
+import juricast.core.identity.Member;
+import juricast.core.identity.Role;
+import juricast.core.lesson.HeldWords;
+import juricast.core.lesson.LessonPlan;
+import juricast.core.lesson.LessonState;
+import juricast.core.lesson.Stance;
+import juricast.core.lesson.Visit;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Door;
+import juricast.core.rules.Rule;
+import juricast.core.rules.Rulebook;
+
+/** All lessons that are live, or should be, worst first (need M1). */
+public record CorridorView(List<Line> lines) {
+    /** How long somebody may stand at a door before it is a worry. */
+    static final Duration LONG_WAIT = Duration.ofMinutes(3);
+
+    /** How long after its planned start a lesson may be unopened. */
+    static final Duration LATE_OPENING = Duration.ofMinutes(2);
+
+    /** What can be wrong in a lesson, worst first. */
+    public enum Kind {
+        QUIET_WITHOUT_ADULT,
+        STOPPED,
+        SWEEP,
+        NO_ADULT,
+        REMOVED_KNOCKS,
+        NOT_OPENED,
+        STRANGER_AT_OPEN_DOOR,
+        TOO_FEW_ADULTS,
+        WAITS_LONG,
+        WORDS_WAIT,
+        OVER_TIME
+    }
+
+    /** One thing that is wrong. @param who names of those it is about, as they call themselves at the door */
+    public record Worry(Kind kind, Instant since, List<String> who) {}
+
+    /** One lesson. @param worries worst first, then oldest */
+    public record Line(
+            LessonPlan plan,
+            DeskView.Phase phase,
+            List<Member> adultsIn,
+            int present,
+            int waiting,
+            Door door,
+            Optional<String> stance,
+            List<Worry> worries) {}
+
+    private static final Comparator<Worry> WORST =
+            Comparator.comparing(Worry::kind).thenComparing(Worry::since);
+
+    /** Worst first; lessons without a worry after them, by their start. */
+    public static CorridorView of(List<Line> lessons) {
+        return new CorridorView(lessons.stream()
+                .sorted(Comparator.comparing((Line line) -> line.worries.isEmpty())
+                        .thenComparing(
+                                line -> line.worries.isEmpty()
+                                        ? new Worry(
+                                                Kind.OVER_TIME, line.plan.time().from(), List.of())
+                                        : line.worries.get(0),
+                                WORST)
+                        .thenComparing(line -> line.plan.title()))
+                .toList());
+    }
+
+    /** One lesson as it stands. */
+    public static Line line(LessonPlan plan, LessonState lesson, Rulebook planned, Instant now) {
+        Rulebook rules = lesson.rules(planned);
+        Door door = rules.value(Catalogue.DOOR, Role.PUPIL, now);
+        List<Member> adults = plan.members().stream()
+                .filter(one -> lesson.isPresent(one.person())
+                        && (one.role().isAdultInCharge() || lesson.tookCharge(one.person())))
+                .toList();
+        var worries = new ArrayList<Worry>();
+        if (lesson.isOpen()) {
+            room(plan, lesson, worries, now);
+            door(lesson, door, worries, now);
+            int needed =
+                    rules.value(Catalogue.ADULTS_PRESENT, Rule.ANSWERS, now).number();
+            if (!adults.isEmpty()
+                    && adults.size() < needed
+                    && !now.isBefore(plan.time().from())) {
+                worries.add(new Worry(Kind.TOO_FEW_ADULTS, plan.time().from(), List.of()));
+            }
+        } else if (!lesson.isOver() && !now.isBefore(plan.time().from().plus(LATE_OPENING))) {
+            worries.add(new Worry(Kind.NOT_OPENED, plan.time().from(), List.of()));
+        }
+        worries.sort(WORST);
+        int present = (int) plan.classList().stream()
+                .filter(one -> lesson.isPresent(one.person()))
+                .count();
+        return new Line(
+                plan,
+                DeskView.phase(lesson),
+                adults,
+                present,
+                lesson.waiting().size(),
+                door,
+                lesson.stance().map(Stance::name),
+                List.copyOf(worries));
+    }
+
+    private static void room(LessonPlan plan, LessonState lesson, List<Worry> worries, Instant now) {
+        Optional<Instant> alone = lesson.aloneSince();
+        if (lesson.quietSince().isPresent() && alone.isPresent()) {
+            worries.add(new Worry(Kind.QUIET_WITHOUT_ADULT, alone.get(), List.of()));
+        } else {
+            alone.ifPresent(since -> worries.add(new Worry(Kind.NO_ADULT, since, List.of())));
+        }
+        lesson.stopped().ifPresent(stop -> worries.add(new Worry(Kind.STOPPED, stop.at(), List.of())));
+        lesson.held().stream()
+                .map(HeldWords::at)
+                .filter(at -> !now.isBefore(at.plus(LONG_WAIT)))
+                .findFirst()
+                .ifPresent(at -> worries.add(new Worry(Kind.WORDS_WAIT, at, List.of())));
+        if (now.isAfter(plan.time().until().plus(LATE_OPENING))) {
+            worries.add(new Worry(Kind.OVER_TIME, plan.time().until(), List.of()));
+        }
+    }
+
+    private static void door(LessonState lesson, Door door, List<Worry> worries, Instant now) {
+        List<Visit> waiting = lesson.waiting().stream().filter(Visit::connected).toList();
+        lesson.sweeps().values().stream()
+                .findFirst()
+                .ifPresent(sweep -> worries.add(new Worry(Kind.SWEEP, sweep.at(), List.of(sweep.name()))));
+        gather(waiting, ReasonCode.REMOVED_EARLIER, Kind.REMOVED_KNOCKS, worries);
+        if (door == Door.OPEN) {
+            gather(waiting, ReasonCode.NOT_ON_LIST, Kind.STRANGER_AT_OPEN_DOOR, worries);
+        }
+        List<Visit> tooLong = waiting.stream()
+                .filter(visit -> !now.isBefore(visit.knockedAt().plus(LONG_WAIT)))
+                .filter(visit -> !visit.verdict().has(ReasonCode.TOO_EARLY))
+                .toList();
+        if (!tooLong.isEmpty()) {
+            worries.add(new Worry(Kind.WAITS_LONG, tooLong.get(0).knockedAt(), names(tooLong)));
+        }
+    }
+
+    private static void gather(List<Visit> waiting, ReasonCode code, Kind kind, List<Worry> worries) {
+        List<Visit> found =
+                waiting.stream().filter(visit -> visit.verdict().has(code)).toList();
+        if (!found.isEmpty()) {
+            worries.add(new Worry(kind, found.get(0).knockedAt(), names(found)));
+        }
+    }
+
+    private static List<String> names(List<Visit> visits) {
+        return visits.stream().map(visit -> visit.arrival().claimedName()).toList();
+    }
+}

@@ -1,0 +1,69 @@
+package juricast.server.lesson;
+
+import java.util.Optional;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.Member;
+import juricast.core.identity.Role;
+import juricast.core.identity.VisitId;
+import juricast.core.lesson.LessonOrder;
+import juricast.core.lesson.Visit;
+import juricast.server.access.SignedIn;
+import juricast.server.problems.Problem;
+import juricast.server.words.RefusalWords;
+import org.springframework.stereotype.Component;
+
+/** Gives an adult's orders to a lesson and answers with the desk. Whether they may give them is decided by the core. */
+@Component
+class DeskOrders {
+    private final LiveLessons lessons;
+    private final DeskJson desks;
+    private final RefusalWords refusals;
+
+    DeskOrders(LiveLessons lessons, DeskJson desks, RefusalWords refusals) {
+        this.lessons = lessons;
+        this.desks = desks;
+        this.refusals = refusals;
+    }
+
+    /** The desk as the order left it. @throws Problem if it was refused, with the reason */
+    DeskJson.Desk order(String lesson, SignedIn caller, LessonOrder order) {
+        LessonId id = known(lesson, caller);
+        return lessons.carryOut(id, order).either(done -> seen(id, caller, 0), refusal -> {
+            throw refusals.problem(refusal, lessons.look(id).plan(), false);
+        });
+    }
+
+    /** The lesson, if the caller is one of its adults, or may observe it. */
+    LessonId known(String lesson, SignedIn caller) {
+        var id = new LessonId(lesson);
+        var plan = lessons.look(id).plan();
+        boolean mayLook = plan.member(caller.person())
+                .map(Member::role)
+                .filter(role -> role.isAdultInCharge() || role == Role.OBSERVER)
+                .isPresent();
+        if (!mayLook) {
+            throw Problem.notYours(
+                    "You are not an adult of “%s”".formatted(plan.title()),
+                    "Ask %s, or the safeguarding lead."
+                            .formatted(plan.adults().stream()
+                                    .map(Member::name)
+                                    .findFirst()
+                                    .orElse("the office")));
+        }
+        return id;
+    }
+
+    /** The desk as this adult sees it. @param after the number of the last words the browser has */
+    DeskJson.Desk seen(LessonId id, SignedIn caller, int after) {
+        return desks.of(lessons.look(id), caller.person(), after, lessons.now());
+    }
+
+    /** The visit by which this adult is in the room. */
+    VisitId presence(LessonId id, SignedIn caller) {
+        return lessons.look(id).state().visits().stream()
+                .filter(one -> one.isPresent() && one.person().equals(Optional.of(caller.person())))
+                .map(Visit::id)
+                .findFirst()
+                .orElse(new VisitId("not in"));
+    }
+}

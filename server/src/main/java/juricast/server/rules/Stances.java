@@ -1,0 +1,107 @@
+package juricast.server.rules;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import juricast.core.charter.Place;
+import juricast.core.identity.LessonId;
+import juricast.core.lesson.RunningOrder;
+import juricast.core.lesson.Stance;
+import juricast.server.classes.Planning;
+import juricast.server.data.Database;
+import org.springframework.stereotype.Component;
+
+/** Ready-made sets as stances of a lesson, and the running order of a class or of one lesson. */
+@Component
+public class Stances {
+    private final ReadyMadeSets sets;
+    private final Settings settings;
+    private final Planning planning;
+    private final Database database;
+
+    Stances(ReadyMadeSets sets, Settings settings, Planning planning, Database database) {
+        this.sets = sets;
+        this.settings = settings;
+        this.planning = planning;
+        this.database = database;
+    }
+
+    /** A step as it is written down. */
+    public record Written(String stance, int minutes) {}
+
+    /** All sets of the school, as they are now. */
+    public List<Stance> all(Instant now) {
+        return sets.all().stream()
+                .filter(one -> one.owner().isEmpty())
+                .map(one -> stance(one, now))
+                .toList();
+    }
+
+    public Optional<Stance> find(String id, Instant now) {
+        return sets.find(id).map(one -> stance(one, now));
+    }
+
+    private Stance stance(ReadyMadeSets.Named set, Instant now) {
+        return new Stance(
+                set.id(),
+                set.name(),
+                settings.all().at(Place.ofSet(set.id())).stream()
+                        .filter(one -> one.isInForce(now))
+                        .map(one -> new Stance.Part(one.set(), one.role(), one.when()))
+                        .toList());
+    }
+
+    /** The running order of a lesson: its own, or that of its class, or none. */
+    public RunningOrder of(LessonId lesson, Instant now) {
+        Place own = Place.of(lesson);
+        return at(own, now)
+                .or(() -> at(Place.of(planning.lesson(lesson).ofClass()), now))
+                .orElse(RunningOrder.NONE);
+    }
+
+    private Optional<RunningOrder> at(Place place, Instant now) {
+        Optional<Boolean> byTheClock = database.read()
+                .sql("SELECT by_the_clock FROM running_order WHERE place = :place")
+                .param("place", place.text())
+                .query(Boolean.class)
+                .optional();
+        return byTheClock.map(clock -> new RunningOrder(
+                database
+                        .read()
+                        .sql("SELECT set_id, minutes FROM running_step WHERE place = :place ORDER BY position")
+                        .param("place", place.text())
+                        .query((row, n) -> new Written(row.getString(1), row.getInt(2)))
+                        .list()
+                        .stream()
+                        .flatMap(step ->
+                                find(step.stance, now)
+                                        .map(stance -> new RunningOrder.Step(stance, step.minutes))
+                                        .stream())
+                        .toList(),
+                clock));
+    }
+
+    /** Replaces the running order of a place, whole or not at all. */
+    public void write(Place place, List<Written> steps, boolean byTheClock) {
+        database.write(sql -> {
+            sql.sql("DELETE FROM running_step WHERE place = :place")
+                    .param("place", place.text())
+                    .update();
+            sql.sql("INSERT INTO running_order (place, by_the_clock) VALUES (:place, :clock)"
+                            + " ON CONFLICT (place) DO UPDATE SET by_the_clock = excluded.by_the_clock")
+                    .param("place", place.text())
+                    .param("clock", byTheClock)
+                    .update();
+            for (int i = 0; i < steps.size(); i++) {
+                sql.sql("INSERT INTO running_step (place, position, set_id, minutes)"
+                                + " VALUES (:place, :position, :stance, :minutes)")
+                        .param("place", place.text())
+                        .param("position", i)
+                        .param("stance", steps.get(i).stance)
+                        .param("minutes", steps.get(i).minutes)
+                        .update();
+            }
+            return null;
+        });
+    }
+}

@@ -1,0 +1,155 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { Link } from 'react-router'
+import { get, post } from '../../shared/api/http'
+import type { Corridor, CorridorLine } from '../../shared/api/types'
+import { useSchoolTime } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { Page } from '../../shared/ui/Page'
+import { VerdictMark } from '../../shared/ui/VerdictMark'
+
+const EVERY_MS = 3000
+
+/** All live lessons of the school, worst first (need M1). */
+export default function CorridorScreen() {
+  return <Page title="Corridor">{() => <LiveCorridor />}</Page>
+}
+
+function LiveCorridor() {
+  const time = useSchoolTime()
+  const { data, error } = useQuery({
+    queryKey: ['corridor'],
+    queryFn: () => get<Corridor>('/api/corridor'),
+    refetchInterval: EVERY_MS,
+  })
+  if (error && !data) return <ProblemNote problem={error} />
+  if (!data) return <LoadingNote what="the corridor" />
+  const now = data.lessons.filter((line) => line.alerts.some((alert) => alert.grave && !alert.takenBy)).length
+  return (
+    <Box maxW="1240px" mx="auto" px="20px" py="14px">
+      <chakra.h1 srOnly>Corridor</chakra.h1>
+      {error && <ProblemNote problem={error} compact />}
+      <Flex gap="30px" align="baseline" wrap="wrap" mb="12px">
+        <Figure many={data.live} what={data.live === 1 ? 'lesson live' : 'lessons live'} />
+        <Figure many={data.pupils} what="pupils in" />
+        <Box aria-live="assertive">
+          <Figure many={now} what={now === 1 ? 'needs someone now' : 'need someone now'} mark={now > 0} />
+        </Box>
+        <Box flex="1" />
+        <chakra.span fontSize="12.5px" color="ink2">
+          worst first{data.next && ` · next start at ${time.clock(data.next)}`}
+        </chakra.span>
+      </Flex>
+      {data.lessons.length === 0 ? (
+        <EmptyNote>No lesson is live{data.next ? `; the next one starts at ${time.clock(data.next)}` : ' or near'}.</EmptyNote>
+      ) : (
+        <Box overflowX="auto">
+          <chakra.table
+            w="100%"
+            minW="860px"
+            bg="sheet"
+            borderTop="1.5px solid"
+            borderColor="ink"
+            css={{ '& td, & th': { padding: '7px 8px', borderBottom: '1px solid var(--chakra-colors-line)', textAlign: 'left' } }}
+          >
+            <thead>
+              <chakra.tr fontSize="12px" color="ink2">
+                <th>Lesson</th>
+                <th>Adults in it</th>
+                <th>In / expected</th>
+                <th>Door</th>
+                <th>Stance</th>
+                <th>What is wrong</th>
+                <th>
+                  <chakra.span srOnly>What to do</chakra.span>
+                </th>
+              </chakra.tr>
+            </thead>
+            <tbody>
+              {data.lessons.map((line) => (
+                <Row key={line.lesson} line={line} />
+              ))}
+            </tbody>
+          </chakra.table>
+        </Box>
+      )}
+    </Box>
+  )
+}
+
+function Figure({ many, what, mark = false }: { many: number; what: string; mark?: boolean }) {
+  return (
+    <chakra.span bg={mark ? 'mark' : 'transparent'} color={mark ? 'onMark' : 'inherit'} px={mark ? '8px' : '0'}>
+      <chakra.strong fontFamily="heading" fontSize="30px" fontWeight="700">
+        {many}
+      </chakra.strong>{' '}
+      {what}
+    </chakra.span>
+  )
+}
+
+function Row({ line }: { line: CorridorLine }) {
+  const time = useSchoolTime()
+  const cache = useQueryClient()
+  const take = useMutation({
+    mutationFn: (kind: string) => post<Corridor>(`/api/corridor/${encodeURIComponent(line.lesson)}/${kind}/take-over`),
+    onSuccess: (corridor) => cache.setQueryData(['corridor'], corridor),
+  })
+  const open = line.alerts.filter((alert) => !alert.takenBy)
+  const grave = open.some((alert) => alert.grave)
+  return (
+    <chakra.tr bg={grave ? 'verdict.awaySoft' : open.length > 0 ? 'markSoft' : 'transparent'}>
+      <td>
+        <chakra.span fontWeight="650">{line.title}</chakra.span>
+        <chakra.span display="block" fontSize="12px" color="ink2" fontFamily="mono">
+          {time.clock(line.starts)}–{time.clock(line.ends)}
+        </chakra.span>
+      </td>
+      <chakra.td fontSize="13px">
+        {line.adultsIn.join(', ') || (
+          <chakra.span color="verdict.away" fontWeight="650">
+            none{line.adults.length > 0 && ` (${line.adults.join(', ')})`}
+          </chakra.span>
+        )}
+      </chakra.td>
+      <chakra.td fontFamily="mono">
+        {line.present} / {line.expected}
+        {line.waiting > 0 && (
+          <chakra.span display="block" fontSize="12px" color="verdict.wait">
+            {line.waiting} at the door
+          </chakra.span>
+        )}
+      </chakra.td>
+      <td>{line.phase === 'OPEN' ? line.door : '–'}</td>
+      <chakra.td fontSize="13px">{line.stance ?? '–'}</chakra.td>
+      <chakra.td fontSize="13px" maxW="360px">
+        {line.alerts.length === 0 && <chakra.span color="ink2">all is well</chakra.span>}
+        {line.alerts.map((alert) => (
+          <Flex key={alert.kind} gap="7px" align="baseline" opacity={alert.takenBy && !alert.mine ? 0.65 : 1} py="1px">
+            <VerdictMark verdict={alert.grave ? 'away' : 'wait'} />
+            <Box flex="1">
+              <chakra.span fontWeight={alert.grave && !alert.takenBy ? 650 : 400}>{alert.text}</chakra.span>
+              {alert.takenBy && (
+                <chakra.span color="ink2"> {alert.mine ? 'You see to it.' : `${alert.takenBy} sees to it.`}</chakra.span>
+              )}
+            </Box>
+            {!alert.takenBy && (
+              <Button size="small" disabled={take.isPending} onClick={() => take.mutate(alert.kind)}>
+                I see to it
+              </Button>
+            )}
+          </Flex>
+        ))}
+        <ProblemNote problem={take.error} compact />
+      </chakra.td>
+      <chakra.td css={{ textAlign: 'right !important' }}>
+        <Link to={`/lessons/${line.lesson}/desk`}>
+          <Button as="span" look={grave ? 'main' : 'plain'}>
+            {line.adultsIn.length === 0 && line.phase === 'OPEN' ? 'Step in' : 'Look in'}
+          </Button>
+        </Link>
+      </chakra.td>
+    </chakra.tr>
+  )
+}
