@@ -80,7 +80,12 @@ function LiveCorridor() {
 
 function Figure({ many, what, mark = false }: { many: number; what: string; mark?: boolean }) {
   return (
-    <chakra.span bg={mark ? 'mark' : 'transparent'} color={mark ? 'onMark' : 'inherit'} px={mark ? '8px' : '0'}>
+    <chakra.span
+      display="inline-block"
+      bg={mark ? 'mark' : 'transparent'}
+      color={mark ? 'onMark' : 'inherit'}
+      px={mark ? '8px' : '0'}
+    >
       <chakra.strong fontFamily="heading" fontSize="30px" fontWeight="700">
         {many}
       </chakra.strong>{' '}

@@ -34,6 +34,7 @@ export const Button = chakra(
           bg: 'transparent',
           px: '0',
           py: '0',
+          lineHeight: 'inherit',
           color: 'inherit',
           textDecoration: 'underline',
           textUnderlineOffset: '2px',

@@ -31,8 +31,8 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
   return (
     <Flex
       align="center"
-      gap="12px"
-      px="16px"
+      gap="8px"
+      px="14px"
       py="7px"
       bg="sheet"
       borderBottom="3px double"
@@ -43,12 +43,13 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
       <Link to="/today" aria-label="Back to today's lessons">
         <ArrowLeft size={18} aria-hidden />
       </Link>
-      <chakra.h1 fontSize="20px">{desk.title}</chakra.h1>
+      <chakra.h1 fontSize="19px">{desk.title}</chakra.h1>
       <Box fontSize="12px" color="ink2">
         with {desk.adults.map((adult) => adult.name + (live && !adult.in ? ' (not in)' : '')).join(' and ')}
         <br />
-        {time.weekday(desk.starts)} {time.clock(desk.starts)} to {time.clock(desk.ends)}
-        {live && (left > 0 ? `, ${countdown(left)} left` : `, over time by ${countdown(-left)}`)}
+        {!live && `${time.weekday(desk.starts)} `}
+        {time.clock(desk.starts)} to {time.clock(desk.ends)}
+        {live && (left > 0 ? `, ${countdown(left)} left` : `, over by ${countdown(-left)}`)}
       </Box>
       <Box flex="1" />
       <Line connected={connected} />
@@ -66,7 +67,7 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
                 key={value}
                 type="button"
                 aria-pressed={desk.door.value === value}
-                px="11px"
+                px="9px"
                 py="3px"
                 cursor="pointer"
                 borderLeft={value === 'open' ? 'none' : '1px solid'}

@@ -21,7 +21,7 @@ interface NeedsYouProps {
 export function NeedsYou({ queue, desk, now, give, onWhy }: NeedsYouProps) {
   const refused = desk.refused.slice(0, 3)
   return (
-    <Box flex="1 1 64%" minH="0" overflowY="auto" pb="4px" tabIndex={0} role="region" aria-label="Needs you">
+    <Box flex="1 1 74%" minH="0" overflowY="auto" pb="4px" tabIndex={0} role="region" aria-label="Needs you">
       <Flex as="h2" justify="space-between" align="baseline" px="14px" pt="9px" pb="5px" fontSize="15px">
         Needs you
         <chakra.span fontFamily="body" fontWeight="400" fontSize="12px" color="ink2">
@@ -36,7 +36,7 @@ export function NeedsYou({ queue, desk, now, give, onWhy }: NeedsYouProps) {
           </Box>
         )}
         {queue.map((need, place) => (
-          <Card key={need.key} first={place === 0} age={age(need, now)}>
+          <Card key={need.key} first={place === 0} brief={place > 1 && BRIEF.has(need.kind)} age={age(need, now)}>
             <Body need={need} desk={desk} give={give} onWhy={onWhy} />
           </Card>
         ))}
@@ -87,15 +87,26 @@ function age(need: Need, now: number): string {
   return need.kind === 'ending' ? `in ${countdown(need.until - now)}` : countdown(now - need.since)
 }
 
-function Card({ first, age: shown, children }: { first: boolean; age: string; children: ReactNode }) {
+/** What is said in full only near the top: the actions tell enough. At the door the reason always stands. */
+const BRIEF = new Set<Need['kind']>(['hand', 'ending', 'lost', 'stance', 'sign'])
+
+interface CardProps {
+  first: boolean
+  brief: boolean
+  age: string
+  children: ReactNode
+}
+
+function Card({ first, brief, age: shown, children }: CardProps) {
   return (
     <Box
       as="article"
       position="relative"
       mx="10px"
-      mb="5px"
+      mb="4px"
       px="9px"
-      py="5px"
+      py="3px"
+      css={{ '& button': { paddingTop: '1px', paddingBottom: '1px' }, '& [data-detail]': brief ? { display: 'none' } : {} }}
       bg={first ? 'markSoft' : 'sheet'}
       border="1px solid"
       borderColor={first ? 'mark' : 'line'}
@@ -304,7 +315,7 @@ function Title({ mark, children }: { mark?: boolean; children: ReactNode }) {
 
 function Small({ children }: { children: ReactNode }) {
   return (
-    <Box fontSize="12px" color="ink2">
+    <Box data-detail fontSize="12px" lineHeight="1.35" color="ink2">
       {children}
     </Box>
   )

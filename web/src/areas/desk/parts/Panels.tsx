@@ -16,7 +16,7 @@ export function Panels({ desk, lesson, give, onWhy }: { desk: Desk; lesson: stri
   const [board, setBoard] = useState(false)
   const counts: Record<Place, number> = { Words: 0, Material: desk.materials.length, Captions: 0 }
   return (
-    <Flex direction="column" flex="1 1 36%" minH="190px" borderTop="1px solid" borderColor="lineStrong">
+    <Flex direction="column" flex="1 1 26%" minH="170px" borderTop="1px solid" borderColor="lineStrong">
       <Flex gap="14px" px="14px" pt="6px" pb="2px" align="baseline" wrap="wrap">
         {(['Words', 'Material', 'Captions'] as const).map((name) => (
           <chakra.button

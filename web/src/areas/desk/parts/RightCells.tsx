@@ -26,7 +26,7 @@ export function ClassRight({ column, short, onOpen }: { column: Column; short: s
         <Box mt="2px" mb="1px">
           <Shutter value={column.value} bound={column.bound} size={18} />
         </Box>
-        <chakra.span fontSize="11px" color="ink2">
+        <chakra.span fontSize="10.5px" color="ink2">
           {column.value.replace('-', ' ')}
         </chakra.span>
         {column.bound && <chakra.span srOnly>, binding</chakra.span>}

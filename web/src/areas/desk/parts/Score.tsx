@@ -45,7 +45,7 @@ export function Score({ desk, now, give, onWhy }: ScoreProps) {
   const live = desk.phase === 'OPEN' && desk.iAmIn && !desk.steering.observing
   const rest = [
     [count('WAITING'), 'wait'],
-    [count('MISSING'), 'missing'],
+    [desk.phase === 'PLANNED' ? 0 : count('MISSING'), 'missing'],
     [count('CONNECTION_LOST'), 'lost the line'],
     [count('REMOVED'), 'removed'],
     [count('GONE'), 'gone'],
@@ -81,7 +81,7 @@ export function Score({ desk, now, give, onWhy }: ScoreProps) {
                 {rest
                   .filter(([many]) => many > 0)
                   .map(([many, what]) => `${many} ${what}`)
-                  .join(' · ') || 'everyone is in'}
+                  .join(' · ') || (desk.phase === 'OPEN' ? 'everyone is in' : 'nobody is at the door')}
               </chakra.span>
             </Box>
             <Box role="columnheader" aria-label="Presence over time">
@@ -111,6 +111,7 @@ export function Score({ desk, now, give, onWhy }: ScoreProps) {
               until={until}
               now={Math.floor(now / 5000) * 5000}
               live={live}
+              begun={desk.phase !== 'PLANNED'}
               fifth={place % 5 === 4}
               ask={ask}
             />
@@ -258,8 +259,7 @@ function Axis({ desk, from, until, now }: { desk: Desk; from: number; until: num
             fontSize="11px"
             lineHeight="15px"
             px="3px"
-            overflow="hidden"
-            whiteSpace="nowrap"
+            truncate
             title={`${step.name}, ${time.clock(step.from)} to ${time.clock(step.until)}`}
           >
             {step.name}
@@ -289,6 +289,8 @@ interface RowProps {
   until: number
   now: number
   live: boolean
+  /** Nobody is missing from a lesson that nobody has opened. */
+  begun: boolean
   fifth: boolean
   ask: (anchor: HTMLElement, rule?: string, person?: string) => void
 }
@@ -302,7 +304,7 @@ const WHERE: Partial<Record<DeskPupil['whereabouts'], string>> = {
 }
 
 const Row = memo(
-  function Row({ pupil, from, until, now, live, fifth, ask }: RowProps) {
+  function Row({ pupil, from, until, now, live, begun, fifth, ask }: RowProps) {
     const isIn = pupil.whereabouts === 'IN'
     return (
       <Box
@@ -334,7 +336,7 @@ const Row = memo(
           >
             {pupil.shownName ?? pupil.name}
           </chakra.span>
-          {WHERE[pupil.whereabouts] && (
+          {WHERE[pupil.whereabouts] && (begun || pupil.whereabouts !== 'MISSING') && (
             <chakra.span fontSize="11.5px" flexShrink={0} color={pupil.whereabouts === 'REMOVED' ? 'verdict.away' : 'ink3'}>
               {WHERE[pupil.whereabouts]}
             </chakra.span>
@@ -370,6 +372,7 @@ const Row = memo(
     JSON.stringify(before.pupil) === JSON.stringify(after.pupil) &&
     before.now === after.now &&
     before.live === after.live &&
+    before.begun === after.begun &&
     before.until === after.until,
 )
 

@@ -17,7 +17,7 @@ public class WorryWords {
 
     /** Whether somebody must go there now. */
     public static boolean isGrave(Kind kind) {
-        return kind.compareTo(Kind.REMOVED_KNOCKS) <= 0;
+        return kind.compareTo(Kind.NO_ADULT) <= 0;
     }
 
     public String of(Worry worry, LessonPlan plan) {
