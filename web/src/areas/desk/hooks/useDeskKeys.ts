@@ -20,7 +20,8 @@ export function useDeskKeys(desk: Desk | undefined, queue: Need[], give: Give) {
     if (desk?.phase !== 'OPEN') return
     const press = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement
-      if (event.key === 'Escape' && !event.repeat) {
+      // An Escape that closes a sheet or a menu is not the first half of a stop.
+      if (event.key === 'Escape' && !event.repeat && !target.closest('[role=dialog], [role=menu]')) {
         const twice = event.timeStamp - escaped.current < TWICE_MS
         escaped.current = twice ? 0 : event.timeStamp
         if (twice && desk.iAmIn && !desk.steering.stoppedAt) give({ do: 'stop', why: '' })

@@ -49,6 +49,24 @@ class Screenshots {
     }
 
     @Test
+    @Order(2)
+    void corridor_and_a_stance() {
+        Page maren = signedIn("Maren Oddlund", 1280, 800, ColorScheme.LIGHT);
+        maren.navigate("/corridor");
+        maren.getByText("No adult").first().waitFor();
+        take(maren, "corridor");
+        Page orla = signedIn("Orla Venn", 1280, 800, ColorScheme.LIGHT);
+        orla.navigate("/lessons/" + TIDAL + "/desk");
+        orla.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Stance: Explaining"))
+                .click();
+        orla.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Discussion"))
+                .click();
+        orla.getByText("Stay as it is").waitFor();
+        take(orla, "stance");
+        orla.getByText("Stay as it is").click();
+    }
+
+    @Test
     void desk_by_night_and_why() {
         Page orla = signedIn("Orla Venn", 1280, 800, ColorScheme.DARK);
         orla.navigate("/lessons/" + TIDAL + "/desk");

@@ -85,9 +85,15 @@ public record DeskView(
 
     public static DeskView of(
             LessonPlan plan, LessonState lesson, List<LessonEvent> events, Rulebook rules, Instant now) {
+        return of(plan, lesson, events, SharedRights.of(lesson, rules, now), now);
+    }
+
+    /** The same from rights that were worked out before. */
+    public static DeskView of(
+            LessonPlan plan, LessonState lesson, List<LessonEvent> events, SharedRights rights, Instant now) {
         Instant end = lesson.dismissedAt().orElse(now);
         Map<PersonId, Attendance> attendances = Presence.of(events, end);
-        Rulebook live = lesson.rules(rules);
+        Rulebook live = rights.all();
         return new DeskView(
                 lesson.number(),
                 now,
@@ -100,7 +106,7 @@ public record DeskView(
                         .map(adult -> new AdultRow(adult, lesson.isPresent(adult.person())))
                         .toList(),
                 plan.classList().stream()
-                        .map(pupil -> row(pupil, lesson, attendances, rules, now))
+                        .map(pupil -> row(pupil, lesson, attendances, rights, now))
                         .toList(),
                 lesson.waiting(),
                 lesson.visits().stream()
@@ -120,14 +126,13 @@ public record DeskView(
     }
 
     private static Row row(
-            Member pupil, LessonState lesson, Map<PersonId, Attendance> attendances, Rulebook rules, Instant now) {
+            Member pupil, LessonState lesson, Map<PersonId, Attendance> attendances, SharedRights rights, Instant now) {
         PersonId person = pupil.person();
-        Rulebook own = lesson.rulesFor(person, rules);
-        List<Cell> cells = Catalogue.RIGHTS.stream()
-                .map(right -> new Cell(
-                        own.ruling(right, pupil.role(), now),
+        List<Cell> cells = rights.of(person, pupil.role(), now).stream()
+                .map(ruling -> new Cell(
+                        ruling,
                         lesson.loans(person).stream()
-                                .filter(loan -> loan.set().rule().equals(right) && loan.isInForce(now))
+                                .filter(loan -> loan.set().rule().equals(ruling.rule()) && loan.isInForce(now))
                                 .findFirst()))
                 .toList();
         return new Row(

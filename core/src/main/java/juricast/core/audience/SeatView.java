@@ -73,9 +73,14 @@ public record SeatView(
 
     /** @throws IllegalArgumentException if there is no such visit */
     public static SeatView of(LessonPlan plan, LessonState lesson, Rulebook rules, VisitId id, Instant now) {
+        return of(plan, lesson, SharedRights.of(lesson, rules, now), id, now);
+    }
+
+    /** The same from rights that were worked out before. @throws IllegalArgumentException if there is no such visit */
+    public static SeatView of(LessonPlan plan, LessonState lesson, SharedRights rights, VisitId id, Instant now) {
         Visit visit = lesson.visit(id).orElseThrow(() -> new IllegalArgumentException("No such visit: " + id));
         return visit.status() == Visit.Status.IN
-                ? inside(plan, lesson, rules, visit, now)
+                ? inside(plan, lesson, rights, visit, now)
                 : outside(lesson, visit, now);
     }
 
@@ -105,18 +110,17 @@ public record SeatView(
                 List.of());
     }
 
-    private static SeatView inside(LessonPlan plan, LessonState lesson, Rulebook rules, Visit visit, Instant now) {
+    private static SeatView inside(LessonPlan plan, LessonState lesson, SharedRights shared, Visit visit, Instant now) {
         PersonId me = visit.person().orElseThrow();
-        Rulebook own = lesson.rulesFor(me, rules);
-        List<Right> rights = Catalogue.RIGHTS.stream()
-                .map(right -> new Right(
-                        own.ruling(right, visit.role(), now),
+        Rulebook own = shared.book(me);
+        List<Right> rights = shared.of(me, visit.role(), now).stream()
+                .map(ruling -> new Right(
+                        ruling,
                         lesson.loans(me).stream()
-                                .filter(loan -> loan.set().rule().equals(right) && loan.isInForce(now))
+                                .filter(loan -> loan.set().rule().equals(ruling.rule()) && loan.isInForce(now))
                                 .findFirst()))
                 .toList();
-        boolean mayWriteToOne =
-                own.ruling(Catalogue.PRIVATE_CHAT, visit.role(), now).isOpen();
+        boolean mayWriteToOne = own.value(Catalogue.PRIVATE_CHAT, visit.role(), now) == Permission.OPEN;
         Optional<Instant> hand = Optional.ofNullable(lesson.hands().get(me));
         List<PersonId> hands = List.copyOf(lesson.hands().keySet());
         int before = hands.contains(me) ? hands.indexOf(me) : hands.size();
@@ -125,8 +129,7 @@ public record SeatView(
                         .filter(one -> !one.person().equals(me) && lesson.isPresent(one.person()))
                         .toList()
                 : List.of();
-        boolean mayReadCaptions =
-                own.ruling(Catalogue.CAPTIONS, visit.role(), now).isOpen();
+        boolean mayReadCaptions = own.value(Catalogue.CAPTIONS, visit.role(), now) == Permission.OPEN;
         return new SeatView(
                 lesson.number(),
                 now,

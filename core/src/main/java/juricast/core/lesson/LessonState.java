@@ -365,7 +365,7 @@ public final class LessonState {
     }
 
     /** Adults and whoever signed in; not who came in by a name alone. */
-    private boolean hasAccount(PersonId person) {
+    public boolean hasAccount(PersonId person) {
         return visits.values().stream()
                 .filter(visit -> visit.isOf(person) && visit.goesOn())
                 .allMatch(visit -> visit.arrival().account().isPresent());

@@ -9,6 +9,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Optional;
 import juricast.core.joining.LinkKey;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** The school itself: its name, its zone, and the key its links are made with. */
@@ -16,6 +17,9 @@ import org.springframework.stereotype.Component;
 public class School {
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.UK);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.UK);
+
+    /** Made when the school was founded, and never changed. */
+    private volatile @Nullable LinkKey linkKey;
 
     private final Database database;
     private volatile Optional<Identity> known = Optional.empty();
@@ -60,11 +64,16 @@ public class School {
 
     /** @throws java.util.NoSuchElementException before the school was founded */
     public LinkKey linkKey() {
-        return new LinkKey(database.read()
-                .sql("SELECT link_key FROM school")
-                .query((row, n) -> row.getBytes(1))
-                .optional()
-                .orElseThrow());
+        LinkKey known = linkKey;
+        if (known == null) {
+            known = new LinkKey(database.read()
+                    .sql("SELECT link_key FROM school")
+                    .query((row, n) -> row.getBytes(1))
+                    .optional()
+                    .orElseThrow());
+            linkKey = known;
+        }
+        return known;
     }
 
     /** The time of day at the school, as 10:05. */

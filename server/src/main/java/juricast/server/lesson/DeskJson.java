@@ -66,7 +66,34 @@ class DeskJson {
             List<Handout> materials,
             List<SignCount> signs,
             List<CaptionLine> captions,
-            List<Message> words) {}
+            List<Message> words) {
+        /** What can be seen, whenever it is looked at. */
+        Desk timeless() {
+            return new Desk(
+                    0,
+                    Instant.EPOCH,
+                    lesson,
+                    title,
+                    starts,
+                    ends,
+                    phase,
+                    openedAt,
+                    dismissedAt,
+                    iAmIn,
+                    door,
+                    columns,
+                    adults,
+                    pupils,
+                    waiting,
+                    refused,
+                    steering,
+                    held,
+                    materials,
+                    signs,
+                    captions,
+                    words);
+        }
+    }
 
     /**
      * What the lesson as a whole is doing.
@@ -166,7 +193,7 @@ class DeskJson {
     Desk of(LiveLesson.Snapshot lesson, PersonId me, int after, Instant now) {
         LessonPlan plan = lesson.plan();
         LessonState state = lesson.state();
-        DeskView view = DeskView.of(plan, lesson.state(), lesson.events(), lesson.rules(), now);
+        DeskView view = DeskView.of(plan, lesson.state(), lesson.events(), lesson.rights(now), now);
         return new Desk(
                 view.number(),
                 now,

@@ -88,7 +88,7 @@ class LessonController {
                 visit.arrival().device().equals(device) && visit.person().equals(Optional.of(caller.person()));
         return viewers.open(id, mine, last, after -> {
             DeskJson.Desk view = desk.seen(id, caller, after);
-            return new Viewer.Numbered(view.number(), json.writeValueAsString(view));
+            return new Viewer.Numbered(view.number(), view.timeless(), () -> json.writeValueAsString(view));
         });
     }
 

@@ -6,6 +6,8 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicReference;
+import juricast.core.audience.SharedRights;
 import juricast.core.lesson.LessonEvent;
 import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.LessonRules;
@@ -29,8 +31,27 @@ final class LiveLesson {
         snapshot = new Snapshot(plan, rules, LessonState.NEW.after(record.events()), List.copyOf(events));
     }
 
-    /** A lesson as it stood at one moment; never changes. */
-    record Snapshot(LessonPlan plan, Rulebook rules, LessonState state, List<LessonEvent> events) {
+    /** A lesson as it stood at one moment; never changes. @param known the rights last worked out for it */
+    record Snapshot(
+            LessonPlan plan,
+            Rulebook rules,
+            LessonState state,
+            List<LessonEvent> events,
+            AtomicReference<SharedRights> known) {
+        Snapshot(LessonPlan plan, Rulebook rules, LessonState state, List<LessonEvent> events) {
+            this(plan, rules, state, events, new AtomicReference<>());
+        }
+
+        /** The rights as of now; all seats share them until an event or the clock changes something. */
+        SharedRights rights(Instant now) {
+            SharedRights last = known.get();
+            if (last == null || !last.countsAt(now)) {
+                last = SharedRights.of(state, rules, now);
+                known.set(last);
+            }
+            return last;
+        }
+
         LessonRules at(Instant now) {
             return new LessonRules(plan, state, rules, now);
         }

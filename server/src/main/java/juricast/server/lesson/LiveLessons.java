@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
 import juricast.core.entry.Sweep;
@@ -43,6 +44,7 @@ public class LiveLessons {
 
     private final Map<LessonId, LiveLesson> lessons = new ConcurrentHashMap<>();
     private final Map<VisitId, Integer> silent = new ConcurrentHashMap<>();
+    private final Map<VisitId, LessonId> whereabouts = new ConcurrentHashMap<>();
     private final Tries sweeps = new Tries();
     private final Classes classes;
     private final Settings settings;
@@ -214,13 +216,18 @@ public class LiveLessons {
         return simulated.test(visit.id()) || lesson.viewers.stream().anyMatch(viewer -> viewer.isOf(visit));
     }
 
-    /** Where a visit belongs, if it is of a lesson in memory; null otherwise. */
+    /** Where a visit belongs, if it is of a lesson in memory; null otherwise. It never moves, so it is looked up once. */
     @org.jspecify.annotations.Nullable
     LessonId lessonOf(VisitId visit) {
-        return lessons.entrySet().stream()
+        LessonId known = whereabouts.get(visit);
+        if (known != null) {
+            return known;
+        }
+        Optional<LessonId> found = lessons.entrySet().stream()
                 .filter(one -> one.getValue().snapshot().state().visit(visit).isPresent())
                 .map(Map.Entry::getKey)
-                .findFirst()
-                .orElse(null);
+                .findFirst();
+        found.ifPresent(lesson -> whereabouts.put(visit, lesson));
+        return found.orElse(null);
     }
 }

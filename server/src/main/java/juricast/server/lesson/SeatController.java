@@ -227,7 +227,7 @@ class SeatController {
         Mine mine = mine(visit, request);
         return viewers.open(mine.lesson, one -> one.id().equals(mine.visit), last, after -> {
             SeatJson.Seat seat = seats.of(lessons.look(mine.lesson), mine.visit, after, lessons.now());
-            return new Viewer.Numbered(seat.number(), json.writeValueAsString(seat));
+            return new Viewer.Numbered(seat.number(), seat.timeless(), () -> json.writeValueAsString(seat));
         });
     }
 
@@ -413,9 +413,7 @@ class SeatController {
     private List<Classes.Planned> near(Classes.SchoolClass found) {
         Instant now = lessons.now();
         var window = new Span(now.minus(Duration.ofHours(12)), now.plus(LOOK_AHEAD));
-        return classes.lessons(window).stream()
-                .filter(one -> one.ofClass().equals(found.id()))
-                .toList();
+        return classes.lessonsOf(found.id(), window);
     }
 
     /** The lesson that a link leads to now: one that is open goes first, then one whose time is near. */

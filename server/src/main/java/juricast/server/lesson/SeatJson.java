@@ -57,7 +57,40 @@ class SeatJson {
             List<DeskJson.CaptionLine> captions,
             int board,
             int held,
-            List<Heard> words) {}
+            List<Heard> words) {
+        /** What can be seen, whenever it is looked at. */
+        Seat timeless() {
+            return new Seat(
+                    0,
+                    Instant.EPOCH,
+                    title,
+                    starts,
+                    ends,
+                    adults,
+                    status,
+                    why,
+                    name,
+                    shownName,
+                    rights,
+                    microphone,
+                    camera,
+                    screen,
+                    handSince,
+                    handsBefore,
+                    classmates,
+                    showing,
+                    stance,
+                    quiet,
+                    stopped,
+                    sign,
+                    focus,
+                    materials,
+                    captions,
+                    board,
+                    held,
+                    words);
+        }
+    }
 
     /** One right. @param line what to do or when it changes, in a few words @param until when a pass or curb ends */
     record Right(
@@ -76,7 +109,7 @@ class SeatJson {
 
     Seat of(LiveLesson.Snapshot lesson, VisitId visit, int after, Instant now) {
         LessonPlan plan = lesson.plan();
-        SeatView view = SeatView.of(plan, lesson.state(), lesson.rules(), visit, now);
+        SeatView view = SeatView.of(plan, lesson.state(), lesson.rights(now), visit, now);
         return new Seat(
                 view.number(),
                 now,

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 import juricast.core.lesson.Visit;
 import org.springframework.http.MediaType;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -19,8 +20,13 @@ final class Viewer {
         Numbered after(int wordsNumber);
     }
 
-    /** A view in JSON and the number of the event it shows. */
-    record Numbered(int number, String json) {}
+    /**
+     * A view and the number of the event it shows.
+     *
+     * @param content what can be seen, without number and time: if it is the same as before, there is nothing to tell
+     * @param json writes it, when it is told
+     */
+    record Numbered(int number, Object content, Supplier<String> json) {}
 
     private final SseEmitter line;
     private final Predicate<Visit> mine;
@@ -28,6 +34,7 @@ final class Viewer {
     private final Executor executor;
     private final AtomicBoolean scheduled = new AtomicBoolean();
     private int last;
+    private Object told = "nothing yet";
 
     /** @param mine whose visit this browser keeps connected; a desk is looked at before its adult has one */
     Viewer(SseEmitter line, Predicate<Visit> mine, int last, View view, Executor executor) {
@@ -72,10 +79,14 @@ final class Viewer {
         scheduled.set(false);
         Numbered next = view.after(last);
         last = next.number();
+        if (next.content().equals(told)) {
+            return;
+        }
+        told = next.content();
         write(SseEmitter.event()
                 .id(Integer.toString(next.number()))
                 .name("view")
-                .data(next.json(), MediaType.TEXT_PLAIN));
+                .data(next.json().get(), MediaType.TEXT_PLAIN));
     }
 
     private void write(SseEmitter.SseEventBuilder event) {

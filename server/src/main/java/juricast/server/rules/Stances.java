@@ -18,6 +18,7 @@ public class Stances {
     private final Settings settings;
     private final Planning planning;
     private final Database database;
+    private volatile Known known = new Known(-1, -1, List.of());
 
     Stances(ReadyMadeSets sets, Settings settings, Planning planning, Database database) {
         this.sets = sets;
@@ -29,8 +30,22 @@ public class Stances {
     /** A step as it is written down. */
     public record Written(String stance, int minutes) {}
 
-    /** All sets of the school, as they are now. */
+    /** What was read, after how many writes, and for which minute. */
+    private record Known(long revision, long minute, List<Stance> stances) {}
+
+    /** All sets of the school, as they are now. Every desk asks with every event, so they are read once a minute. */
     public List<Stance> all(Instant now) {
+        long revision = database.revision();
+        long minute = now.getEpochSecond() / 60;
+        Known last = known;
+        if (last.revision != revision || last.minute != minute) {
+            last = new Known(revision, minute, read(now));
+            known = last;
+        }
+        return last.stances;
+    }
+
+    private List<Stance> read(Instant now) {
         return sets.all().stream()
                 .filter(one -> one.owner().isEmpty())
                 .map(one -> stance(one, now))

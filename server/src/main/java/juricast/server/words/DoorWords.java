@@ -104,12 +104,13 @@ public class DoorWords {
                 .adults
                 .replace("{who}", who)
                 .replace("{nearest}", who.isEmpty() ? "" : "; nearest is " + who)
-                .replace("{opens}", opens(plan, rules));
+                .replace("{opens}", reason.code() == ReasonCode.TOO_EARLY ? opens(plan, rules) : "");
     }
 
     /** A reason for the arrival: kind, true, and about nobody else. */
     public String forArrival(ReasonCode code, LessonPlan plan, Rulebook rules) {
-        return table.get(code).arrival.replace("{opens}", opens(plan, rules));
+        String words = table.get(code).arrival;
+        return code == ReasonCode.TOO_EARLY ? words.replace("{opens}", opens(plan, rules)) : words;
     }
 
     private String opens(LessonPlan plan, Rulebook rules) {

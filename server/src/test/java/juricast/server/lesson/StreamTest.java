@@ -89,7 +89,14 @@ class StreamTest {
         ExecutorService executor = Executors.newFixedThreadPool(4);
         var made = new AtomicInteger();
         var viewer = new Viewer(
-                line, visit -> true, 0, after -> new Viewer.Numbered(made.incrementAndGet(), "{}"), executor);
+                line,
+                visit -> true,
+                0,
+                after -> {
+                    int number = made.incrementAndGet();
+                    return new Viewer.Numbered(number, number, () -> "{}");
+                },
+                executor);
 
         while (sent.size() < 40) {
             viewer.wake();

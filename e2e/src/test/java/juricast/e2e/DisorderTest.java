@@ -1,0 +1,158 @@
+package juricast.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import org.junit.jupiter.api.Test;
+
+/** A disorderly lesson and a room without an adult, with all who belong to it: as they see it in their browsers. */
+class DisorderTest {
+    private static final String DESK = "/lessons/tidal-navigation-8-1.3-2/desk";
+
+    @Test
+    void an_adult_steers_through_a_disorderly_lesson() {
+        try (RunningSchool school = RunningSchool.demo()) {
+            Screen orla = signedIn(school, "Orla Venn");
+            Screen ines = atTheDoor(school, "Ines Carrow");
+            Screen bo = atTheDoor(school, "Bo Lindqvar");
+            orla.open(DESK);
+            orla.button("Come in").or(orla.button("Dismiss class")).first().waitFor();
+            orla.page.keyboard().press("a");
+            assertThat(ines.text("Raise my hand")).isVisible();
+            assertThat(bo.text("Raise my hand")).isVisible();
+            assertThat(ines.text("Tide table for the week")).isVisible();
+
+            switchToDiscussion(orla, ines);
+            signal(orla, ines);
+            holdALink(orla, ines, bo);
+            draw(orla, ines, bo);
+            stopAndBringBack(orla, ines);
+            ines.page.close();
+        }
+    }
+
+    private static void switchToDiscussion(Screen orla, Screen ines) {
+        assertThat(ines.text("Now: Explaining")).isVisible();
+        orla.button("Stance: Explaining").click();
+        orla.choice("Discussion").click();
+        assertThat(orla.page.getByRole(AriaRole.DIALOG)).containsText("Write to the whole class");
+        Accessibility.check(orla.page);
+        orla.exactly("Switch").click();
+        assertThat(ines.text("Now: Discussion")).isVisible();
+        assertThat(orla.button("Stance: Discussion")).isVisible();
+    }
+
+    private static void signal(Screen orla, Screen ines) {
+        ines.button("I cannot hear").click();
+        assertThat(orla.text("Ines Carrow cannot hear")).isVisible();
+        assertThat(ines.button("I cannot hear")).hasAttribute("aria-pressed", "true");
+        ines.button("I cannot hear").click();
+        assertThat(orla.text("Ines Carrow cannot hear")).not().isVisible();
+    }
+
+    private static void holdALink(Screen orla, Screen ines, Screen bo) {
+        write(ines, "look at www.gulls.example they nest there");
+        assertThat(ines.text("A message of yours waits for a teacher")).isVisible();
+        assertThat(orla.text("Ines Carrow writes to the class")).isVisible();
+        assertThat(bo.text("www.gulls.example")).not().isVisible();
+        orla.button("Let through").click();
+        assertThat(bo.text("www.gulls.example")).isVisible();
+        for (int i = 0; i < 7; i++) {
+            write(ines, "flood " + i);
+        }
+        ines.field("Write").fill("one more");
+        ines.button("Send").click();
+        assertThat(ines.alert()).containsText("You have written a lot in the last minute");
+        assertThat(ines.field("Write")).hasValue("one more");
+    }
+
+    private static void write(Screen who, String text) {
+        who.field("Write").fill(text);
+        who.button("Send").click();
+        assertThat(who.field("Write")).hasValue("");
+    }
+
+    private static void draw(Screen orla, Screen ines, Screen bo) {
+        bo.button("Look at the board").click();
+        ines.button("Look at the board").click();
+        assertThat(ines.text("You look on; drawing is closed to you now.")).isVisible();
+        orla.choose("Ines Carrow, Draw", "pass for 5 min");
+        assertThat(ines.text("You look on; drawing is closed to you now."))
+                .not()
+                .isVisible();
+        Locator board = ines.page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("Board with 1 marks"));
+        board.scrollIntoViewIfNeeded();
+        BoundingBox box = board.boundingBox();
+        ines.page.mouse().move(box.x + 30, box.y + 30);
+        ines.page.mouse().down();
+        ines.page.mouse().move(box.x + 120, box.y + 60);
+        ines.page.mouse().move(box.x + 180, box.y + 40);
+        ines.page.mouse().up();
+        assertThat(bo.page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("Board with 2 marks")))
+                .isVisible();
+        orla.exactly("Board").click();
+        orla.button("Wipe Ines Carrow’s").click();
+        assertThat(bo.page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("Board with 1 marks")))
+                .isVisible();
+        orla.page.keyboard().press("Escape");
+        assertThat(orla.page.getByRole(AriaRole.DIALOG)).hasCount(0);
+    }
+
+    private static void stopAndBringBack(Screen orla, Screen ines) {
+        orla.button("Stop everything").click();
+        assertThat(orla.text("Everything is stopped since")).isVisible();
+        assertThat(orla.exactly("shut")).hasAttribute("aria-pressed", "true");
+        assertThat(ines.text("Your teacher has stopped everything for a moment"))
+                .isVisible();
+        Accessibility.check(orla.page);
+        Accessibility.check(ines.page);
+        orla.button("Bring back what was").click();
+        assertThat(ines.text("Now: Discussion")).isVisible();
+        assertThat(orla.exactly("knock")).hasAttribute("aria-pressed", "true");
+    }
+
+    @Test
+    void the_lead_finds_the_room_without_an_adult_and_takes_charge() {
+        try (RunningSchool school = RunningSchool.demo()) {
+            Screen maren = signedIn(school, "Maren Oddlund");
+            maren.link("Corridor").click();
+            Locator first = maren.page
+                    .getByRole(AriaRole.ROW)
+                    .filter(new Locator.FilterOptions().setHasText("No adult"))
+                    .first();
+            assertThat(first).containsText("Signal Mathematics 11");
+            Accessibility.check(maren.page);
+            first.getByText("I see to it").click();
+            assertThat(first).containsText("You see to it.");
+
+            first.getByText("Step in").click();
+            maren.button("Look in").click();
+            assertThat(maren.text("You look on.")).isVisible();
+            assertThat(maren.button("Dismiss class")).not().isVisible();
+            maren.button("Take charge").click();
+            assertThat(maren.button("Dismiss class")).isVisible();
+            maren.link("Back to today's lessons").click();
+            maren.link("Corridor").click();
+            assertThat(maren.page
+                            .getByRole(AriaRole.ROW)
+                            .filter(new Locator.FilterOptions().setHasText("Signal Mathematics 11")))
+                    .containsText("Maren Oddlund");
+        }
+    }
+
+    private static Screen signedIn(RunningSchool school, String name) {
+        Screen screen = new Screen(school.newBrowser());
+        return screen.signIn(name.toLowerCase(java.util.Locale.ROOT).replace(' ', '.'), "lantern-tide-9");
+    }
+
+    private static Screen atTheDoor(RunningSchool school, String name) {
+        Screen pupil = signedIn(school, name);
+        pupil.text("Go to the door").click();
+        pupil.agree().button("Knock").click();
+        assertThat(pupil.text("You are at the door")).isVisible();
+        return pupil;
+    }
+}
