@@ -2090,6 +2090,10 @@ export interface components {
             shifts: components["schemas"]["ShiftLine"][];
             vanishing: components["schemas"]["FindingLine"][];
         };
+        ResponseBodyEmitter: {
+            /** Format: int64 */
+            timeout: number;
+        };
         Right: {
             bound: boolean;
             line: string;
@@ -2242,10 +2246,6 @@ export interface components {
         SignIn: {
             name: string;
             password: string;
-        };
-        SseEmitter: {
-            /** Format: int64 */
-            timeout: number;
         };
         StanceChange: {
             after: string;
@@ -3111,7 +3111,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "text/event-stream": components["schemas"]["SseEmitter"];
+                    "text/event-stream": components["schemas"]["ResponseBodyEmitter"];
                 };
             };
         };
@@ -4570,7 +4570,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "text/event-stream": components["schemas"]["SseEmitter"];
+                    "text/event-stream": components["schemas"]["ResponseBodyEmitter"];
                 };
             };
         };

@@ -157,6 +157,12 @@ public sealed interface LessonEvent {
         public <R> R match(Cases<R> cases) {
             return cases.admitted(this);
         }
+
+        /** Who is in may be somebody who waits on another device too, and there is one place less. */
+        @Override
+        public boolean changesTheDoorway() {
+            return true;
+        }
     }
 
     /** An adult turned an arrival away. */

@@ -79,7 +79,9 @@ class DoorTest {
 
         assertThat(lesson.visit("first").status()).isEqualTo(Status.IN);
         assertThat(lesson.visit("second").status()).isEqualTo(Status.WAITING);
-        assertThat(lesson.visit("second").verdict().has(ReasonCode.DOOR_KNOCK)).isTrue();
+        assertThat(lesson.visit("second").verdict().has(ReasonCode.ALREADY_HERE))
+                .as("and the desk is told why" + lesson)
+                .isTrue();
     }
 
     @Test

@@ -32,7 +32,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.*;
-import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter;
 import tools.jackson.databind.json.JsonMapper;
 
 /** What adults do in a lesson. Each order answers with the desk as it is afterwards, or with why it was refused. */
@@ -76,7 +76,7 @@ class LessonController {
 
     @GetMapping(path = "/desk/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     @For({TEACHER, LEAD})
-    SseEmitter stream(
+    ResponseBodyEmitter stream(
             @PathVariable String lesson,
             @RequestHeader(name = "Last-Event-ID", defaultValue = "0") int last,
             @AuthenticationPrincipal SignedIn caller,

@@ -40,7 +40,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.*;
-import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter;
 import tools.jackson.databind.json.JsonMapper;
 
 /** What arrivals and pupils do. A visit belongs to the device that knocked: nobody else can see it or act for it. */
@@ -220,7 +220,7 @@ class SeatController {
 
     @GetMapping(path = "/seats/{visit}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     @For(anyone = true)
-    SseEmitter stream(
+    ResponseBodyEmitter stream(
             @PathVariable String visit,
             @RequestHeader(name = "Last-Event-ID", defaultValue = "0") int last,
             HttpServletRequest request) {

@@ -1,13 +1,14 @@
 package juricast.server.lesson;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
 import juricast.core.lesson.Visit;
 import org.springframework.http.MediaType;
-import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter;
 
 /**
  * One open browser. It is told the newest view whenever something has changed since its last one, so a slow line skips
@@ -28,7 +29,9 @@ final class Viewer {
      */
     record Numbered(int number, Object content, Supplier<String> json) {}
 
-    private final SseEmitter line;
+    private static final MediaType EVENTS = new MediaType("text", "plain", StandardCharsets.UTF_8);
+
+    private final ResponseBodyEmitter line;
     private final Predicate<Visit> mine;
     private final View view;
     private final Executor executor;
@@ -37,7 +40,7 @@ final class Viewer {
     private Object told = "nothing yet";
 
     /** @param mine whose visit this browser keeps connected; a desk is looked at before its adult has one */
-    Viewer(SseEmitter line, Predicate<Visit> mine, int last, View view, Executor executor) {
+    Viewer(ResponseBodyEmitter line, Predicate<Visit> mine, int last, View view, Executor executor) {
         this.line = line;
         this.mine = mine;
         this.last = last;
@@ -45,7 +48,7 @@ final class Viewer {
         this.executor = executor;
     }
 
-    SseEmitter line() {
+    ResponseBodyEmitter line() {
         return line;
     }
 
@@ -71,7 +74,7 @@ final class Viewer {
 
     /** Keeps the line alive, and finds out that it is not. */
     void heartbeat() {
-        executor.execute(() -> write(SseEmitter.event().comment("still here")));
+        executor.execute(() -> write(":still here\n\n"));
     }
 
     /** One at a time, writing included: an older view that is written after a newer one would stay on the screen. */
@@ -83,15 +86,14 @@ final class Viewer {
             return;
         }
         told = next.content();
-        write(SseEmitter.event()
-                .id(Integer.toString(next.number()))
-                .name("view")
-                .data(next.json().get(), MediaType.TEXT_PLAIN));
+        // As one piece: in parts, each part would be a packet of its own to each of thirty seats.
+        write("id:%d\nevent:view\ndata:%s\n\n"
+                .formatted(next.number(), next.json().get()));
     }
 
-    private void write(SseEmitter.SseEventBuilder event) {
+    private void write(String event) {
         try {
-            line.send(event);
+            line.send(event, EVENTS);
         } catch (IOException | IllegalStateException gone) {
             // Nobody is left to be told; the browser opens a new line if it still wants one.
             end();

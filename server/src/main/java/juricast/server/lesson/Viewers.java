@@ -11,7 +11,7 @@ import juricast.core.lesson.Visit;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
-import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter;
 
 /** Opens lines to browsers and closes them. */
 @Component
@@ -25,9 +25,9 @@ class Viewers implements DisposableBean {
     }
 
     /** A line that brings the view now and after every change. @param mine whose visit it keeps connected @param last the number the browser saw last, or 0 */
-    SseEmitter open(LessonId id, Predicate<Visit> mine, int last, Viewer.View view) {
+    ResponseBodyEmitter open(LessonId id, Predicate<Visit> mine, int last, Viewer.View view) {
         LiveLesson lesson = lessons.of(id);
-        var viewer = new Viewer(new SseEmitter(0L), mine, last, view, executor);
+        var viewer = new Viewer(new EventLine(), mine, last, view, executor);
         viewer.line().onCompletion(() -> close(viewer));
         viewer.line().onError(failed -> close(viewer));
         open.put(viewer, lesson);

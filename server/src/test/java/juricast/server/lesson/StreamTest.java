@@ -16,7 +16,7 @@ import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
-import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.springframework.http.MediaType;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -76,11 +76,11 @@ class StreamTest {
     @Test
     void an_older_view_never_follows_a_newer_one() throws Exception {
         var sent = new ConcurrentLinkedQueue<Integer>();
-        var line = new SseEmitter(0L) {
+        var line = new EventLine() {
             @Override
-            public void send(SseEventBuilder event) {
+            public void send(Object event, MediaType type) {
                 // The older a view, the longer its way: unguarded, those behind would overtake it.
-                String text = event.build().iterator().next().getData().toString();
+                String text = event.toString();
                 int number = Integer.parseInt(text.replaceAll("(?s)^id:(\\d+).*", "$1"));
                 LockSupport.parkNanos(number % 2 * 300_000L);
                 sent.add(number);
