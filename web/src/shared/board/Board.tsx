@@ -68,7 +68,9 @@ export function Board({ path, number, mayDraw, onWipe, onWipeOwn }: BoardProps) 
           setLine(point(event))
         }}
         onPointerMove={(event) => {
-          if (drawing.current) setLine((before) => (before.length < POINTS * 2 ? [...before, ...point(event)] : before))
+          if (!drawing.current) return
+          const next = point(event)
+          setLine((before) => (before.length < POINTS * 2 ? [...before, ...next] : before))
         }}
         onPointerUp={end}
         onPointerCancel={end}
