@@ -2,29 +2,36 @@ package juricast.bench;
 
 import java.nio.file.Path;
 
-/** Measures what the docs promise, against the packaged application. Argument: the jar. */
+/** Measures what the docs promise, against the packaged application. Arguments: the jar, and one part if not all. */
 public final class Bench {
     private Bench() {}
 
     public static void main(String[] arguments) throws Exception {
         Path jar = Path.of(arguments[0]);
-        if (arguments.length > 1 && arguments[1].equals("bell")) {
+        String only = arguments.length > 1 ? arguments[1] : "";
+        if (only.isEmpty() || only.equals("rules")) {
+            System.out.println("Questions to the rules, on one core:");
+            RulesBenchmark.measure();
+        }
+        if (only.isEmpty() || only.equals("draft")) {
+            System.out.println("From a change of a draft's first day to its consequences on the screen:");
+            DraftOnScreen.measure(jar);
+        }
+        if (only.isEmpty() || only.equals("start")) {
+            System.out.println("Start to ready, packaged application:");
+            StartUp.measure(jar);
+        }
+        if (only.isEmpty() || only.equals("screens")) {
+            try (RunningJar demo = RunningJar.start(jar)) {
+                System.out.println("Weight of each screen at the first visit:");
+                PageWeight.measure(demo.address());
+                System.out.println("From an order on the desk to its effect at 30 seats:");
+                OrderToSeat.measure(demo.address());
+            }
+        }
+        if (only.isEmpty() || only.equals("bell")) {
             bell(jar);
-            System.exit(0);
         }
-        System.out.println("Questions to the rules, on one core:");
-        RulesBenchmark.measure();
-        System.out.println("From a change of a draft's first day to its consequences on the screen:");
-        DraftOnScreen.measure(jar);
-        System.out.println("Start to ready, packaged application:");
-        StartUp.measure(jar);
-        try (RunningJar demo = RunningJar.start(jar)) {
-            System.out.println("Weight of each screen at the first visit:");
-            PageWeight.measure(demo.address());
-            System.out.println("From an order on the desk to its effect at 30 seats:");
-            OrderToSeat.measure(demo.address());
-        }
-        bell(jar);
         System.exit(0); // open streams would keep the process for a while
     }
 

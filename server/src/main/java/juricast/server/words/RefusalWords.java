@@ -107,7 +107,7 @@ public class RefusalWords {
         boolean live = ruling.chain().stream()
                 .anyMatch(step -> step.effect() == Ruling.Effect.DECIDES
                         && step.setting()
-                                .filter(one -> one.layer() == Layer.LIVE_ORDER)
+                                .filter(one -> one.layer() == Layer.LIVE_ORDER || one.layer() == Layer.STANCE)
                                 .isPresent());
         String detail = ask
                 ? "To " + what + " you need a teacher's yes."

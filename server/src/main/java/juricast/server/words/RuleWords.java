@@ -179,6 +179,8 @@ public class RuleWords {
                     : "when a teacher lets you: ask" + during;
             case CLOSED -> switch (source.map(Setting::layer).orElse(Layer.SCHOOL)) {
                 case LIVE_ORDER -> "closed for now by your teacher";
+                case STANCE -> "not in this part of the lesson";
+                case LESSON -> "not in this lesson";
                 case CLASS -> "not in this class";
                 default -> during.isEmpty() ? "not at our school" : "closed" + during;
             };
