@@ -450,6 +450,15 @@ describe('the keys', () => {
     expect(give).toHaveBeenCalledWith({ do: 'stop', why: '' })
   })
 
+  it('are not for who only looks on', async () => {
+    const give = vi.fn<(order: Order) => void>()
+    show(<Keys shown={desk({ steering: { ...desk().steering, observing: true } })} give={give} />)
+
+    await userEvent.keyboard('adms')
+
+    expect(give).not.toHaveBeenCalled()
+  })
+
   it('do nothing before the lesson is open', async () => {
     const give = vi.fn<(order: Order) => void>()
     show(<Keys shown={desk({ phase: 'PLANNED' })} give={give} />)

@@ -17,7 +17,7 @@ export function useDeskKeys(desk: Desk | undefined, queue: Need[], give: Give) {
   const escaped = useRef(0)
   // Together with what is shown, so that a key never acts on the queue of a moment ago.
   useLayoutEffect(() => {
-    if (desk?.phase !== 'OPEN') return
+    if (desk?.phase !== 'OPEN' || desk.steering.observing) return
     const press = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement
       // An Escape that closes a sheet or a menu is not the first half of a stop.

@@ -75,7 +75,7 @@ export function Material({ desk, give }: { desk: Desk; give: Give }) {
           </Flex>
         ))}
       </Box>
-      {desk.iAmIn && (
+      {desk.iAmIn && !desk.steering.observing && (
         <chakra.form
           onSubmit={(event) => {
             event.preventDefault()
@@ -124,7 +124,7 @@ function Captions({ desk, lesson, give }: { desk: Desk; lesson: string; give: Gi
           </a>
         )}
       </Box>
-      {desk.iAmIn && (
+      {desk.iAmIn && !desk.steering.observing && (
         <chakra.form
           display="flex"
           gap="6px"

@@ -46,7 +46,7 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
         <div ref={end} />
       </Box>
       <ProblemNote problem={say.error} compact />
-      {desk.iAmIn && (
+      {desk.iAmIn && !desk.steering.observing && (
         <chakra.form
           display="flex"
           gap="6px"

@@ -189,15 +189,18 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision turnOn(LessonOrder.TurnOn order) {
-        return present(order.visit(), person -> right(person, order.what().right())
-                .or(() -> order.what() == Appliance.WHOLE_SCREEN
-                        ? right(person, Catalogue.SHARE_SCREEN)
-                        : Optional.empty())
+        return present(order.visit(), person -> mayHaveOn(person, order.what())
                 .orElseGet(() -> lesson.on(person).contains(order.what())
                         ? done()
                         : order.what().isShowing()
                                 ? showing(person, order.what())
                                 : done(new LessonEvent.TurnedOn(person, order.what(), now))));
+    }
+
+    /** A whole screen needs the right to share as well, so that whatever closes sharing ends it too. */
+    private Optional<Decision> mayHaveOn(PersonId person, Appliance what) {
+        return right(person, what.right())
+                .or(() -> what == Appliance.WHOLE_SCREEN ? right(person, Catalogue.SHARE_SCREEN) : Optional.empty());
     }
 
     /** One person at a time shows something; whoever shows already is pushed out only by the right to do so. */
@@ -715,7 +718,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         var events = new ArrayList<LessonEvent>();
         for (PersonId person : lesson.withSomethingOn()) {
             for (Appliance what : lesson.on(person)) {
-                if (right(person, what.right()).isPresent()) {
+                if (mayHaveOn(person, what).isPresent()) {
                     events.add(new LessonEvent.TurnedOff(person, what, PersonId.RULES, now));
                 }
             }
@@ -746,6 +749,9 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     private Optional<Decision> mayWrite(PersonId from, Readers to) {
         if (isAdult(from)) {
             return Optional.empty();
+        }
+        if (roleOf(from) == Role.OBSERVER) {
+            return Optional.of(Refusal.of(Code.NOT_AN_ADULT_HERE));
         }
         if (to.kind() == Readers.Kind.ADULTS) {
             return right(from, Catalogue.ADULT_CHAT);
@@ -826,7 +832,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     private boolean pupilsAreIn() {
         return lesson.visits().stream()
-                .anyMatch(one -> one.isPresent() && !one.role().isAdultInCharge());
+                .anyMatch(one -> one.isPresent() && !one.role().isAdultInCharge() && one.role() != Role.OBSERVER);
     }
 
     /** Nothing if this adult may act now, otherwise the refusal. */

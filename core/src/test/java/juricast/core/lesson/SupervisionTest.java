@@ -75,6 +75,11 @@ class SupervisionTest {
                 .order(new LessonOrder.Join(visitOf(MAREN), new DeviceId("corridor"), MAREN));
         assertThat(lesson.state().isPresent(MAREN)).isTrue();
         assertThat(lesson.order(new LessonOrder.MuteAll(true, MAREN)).refused()).contains(Code.NOT_AN_ADULT_HERE);
+        for (Readers to : List.of(Readers.CLASS, Readers.ADULTS, Readers.only(INES), Readers.only(ORLA))) {
+            assertThat(lesson.order(new LessonOrder.Say(visitOf(MAREN), to, "hello"))
+                            .refused())
+                    .contains(Code.NOT_AN_ADULT_HERE);
+        }
         assertThat(lesson.order(new LessonOrder.TakeCharge(MAREN)).refused()).contains(Code.AN_ADULT_IS_IN);
 
         lesson.order(new LessonOrder.LoseConnection(visitOf(ORLA)))

@@ -229,6 +229,20 @@ class TeachingTest {
     }
 
     @Test
+    void whatever_closes_sharing_ends_a_whole_screen_too() {
+        var lesson = open().school("share.screen", "open", Force.USUAL)
+                .school("share.whole-screen", "open", Force.USUAL)
+                .present(INES)
+                .order(new LessonOrder.TurnOn(visitOf(INES), Appliance.WHOLE_SCREEN));
+        assertThat(lesson.state().showing()).contains(INES);
+
+        assertThat(lesson.order(new LessonOrder.StopEverything("", ORLA))
+                        .state()
+                        .showing())
+                .isEmpty();
+    }
+
+    @Test
     void every_mark_has_its_author_and_one_authors_marks_are_wiped_alone() {
         var line = List.of(0, 0, 500, 1000);
         var lesson = open().school("share.draw", "open", Force.USUAL)
