@@ -228,9 +228,12 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
                 return no.get();
             }
         }
-        return lesson.on(order.person()).contains(order.what())
-                ? done(new LessonEvent.TurnedOff(order.person(), order.what(), order.by(), now))
-                : done();
+        // "Stop sharing" means whatever is shown, a window or a whole screen.
+        return new Decision.Done(lesson.on(order.person()).stream()
+                .filter(what ->
+                        what == order.what() || what.isShowing() && order.what().isShowing())
+                .<LessonEvent>map(what -> new LessonEvent.TurnedOff(order.person(), what, order.by(), now))
+                .toList());
     }
 
     @Override

@@ -235,7 +235,13 @@ class TeachingTest {
                 .present(INES)
                 .order(new LessonOrder.TurnOn(visitOf(INES), Appliance.WHOLE_SCREEN));
         assertThat(lesson.state().showing()).contains(INES);
+        assertThat(lesson.order(new LessonOrder.TurnOff(INES, Appliance.SCREEN, ORLA))
+                        .state()
+                        .showing())
+                .as("stopped by its adult, whatever it was")
+                .isEmpty();
 
+        lesson.order(new LessonOrder.TurnOn(visitOf(INES), Appliance.WHOLE_SCREEN));
         assertThat(lesson.order(new LessonOrder.StopEverything("", ORLA))
                         .state()
                         .showing())
