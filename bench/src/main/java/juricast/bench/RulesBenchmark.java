@@ -30,6 +30,7 @@ import juricast.core.time.Span;
 import org.casbin.jcasbin.main.Enforcer;
 import org.casbin.jcasbin.model.Model;
 import org.openjdk.jmh.annotations.*;
+import org.openjdk.jmh.infra.Blackhole;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
@@ -130,8 +131,13 @@ public class RulesBenchmark {
     }
 
     @Benchmark
-    public Ruling<Permission> oneWithItsChain() {
-        return book.ruling(Catalogue.CLASS_CHAT, Role.PUPIL, NOW);
+    public void oneWithItsChain(Blackhole reader) {
+        Ruling<Permission> ruling = book.ruling(Catalogue.CLASS_CHAT, Role.PUPIL, NOW);
+        for (Ruling.Step step : ruling.chain()) {
+            reader.consume(step.effect());
+            reader.consume(step.setting());
+        }
+        reader.consume(ruling.until());
     }
 
     @Benchmark

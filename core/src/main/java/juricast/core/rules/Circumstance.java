@@ -1,6 +1,5 @@
 package juricast.core.rules;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
@@ -14,6 +13,9 @@ import juricast.core.time.Span;
 
 /** One part of a condition. */
 public sealed interface Circumstance {
+    /** In a minute. */
+    long SECONDS = 60;
+
     boolean holds(Situation situation, Instant now);
 
     /** In files and on the wire; read again by {@link #parse}. */
@@ -21,18 +23,25 @@ public sealed interface Circumstance {
 
     <R> R match(Cases<R> cases);
 
-    /** Whether the clock alone can make it hold or cease to. */
-    default boolean isTimed() {
-        return false;
-    }
-
     /** The first of {@link #edges} after {@code now}, or {@code soonest} if that comes before. */
     default Instant nextEdge(Span lesson, Instant now, Instant soonest) {
         return soonest;
     }
 
-    private static Instant nearer(Instant edge, Instant now, Instant soonest) {
-        return edge.isAfter(now) && edge.isBefore(soonest) ? edge : soonest;
+    /**
+     * Whether {@code now} is at or after so many seconds from {@code origin}. Asked for every question to the rules,
+     * so it makes no instant for it.
+     */
+    private static boolean isReached(Instant now, Instant origin, long seconds) {
+        long apart = now.getEpochSecond() - origin.getEpochSecond();
+        return apart > seconds || apart == seconds && now.getNano() >= origin.getNano();
+    }
+
+    /** The instant so many seconds from {@code origin} if it is still to come and before {@code soonest}. */
+    private static Instant nearer(Instant origin, long seconds, Instant now, Instant soonest) {
+        return isReached(now, origin, seconds) || !isReached(soonest, origin, seconds)
+                ? soonest
+                : origin.plusSeconds(seconds);
     }
 
     /** The instants of a lesson at which the clock alone can make it hold or cease to. */
@@ -90,11 +99,7 @@ public sealed interface Circumstance {
                 return false;
             }
             Instant begin = situation.lesson().get().from();
-            return !now.isBefore(begin) && now.isBefore(begin.plus(length()));
-        }
-
-        Duration length() {
-            return Duration.ofMinutes(minutes);
+            return !now.isBefore(begin) && !isReached(now, begin, SECONDS * minutes);
         }
 
         @Override
@@ -103,18 +108,13 @@ public sealed interface Circumstance {
         }
 
         @Override
-        public boolean isTimed() {
-            return true;
-        }
-
-        @Override
         public Instant nextEdge(Span lesson, Instant now, Instant soonest) {
-            return nearer(lesson.from().plus(length()), now, nearer(lesson.from(), now, soonest));
+            return nearer(lesson.from(), SECONDS * minutes, now, nearer(lesson.from(), 0, now, soonest));
         }
 
         @Override
         public Stream<Instant> edges(Span lesson) {
-            return Stream.of(lesson.from(), lesson.from().plus(length()));
+            return Stream.of(lesson.from(), lesson.from().plusSeconds(SECONDS * minutes));
         }
 
         @Override
@@ -132,11 +132,7 @@ public sealed interface Circumstance {
         @Override
         public boolean holds(Situation situation, Instant now) {
             return situation.lesson().isPresent()
-                    && !now.isBefore(situation.lesson().get().until().minus(length()));
-        }
-
-        Duration length() {
-            return Duration.ofMinutes(minutes);
+                    && isReached(now, situation.lesson().get().until(), -SECONDS * minutes);
         }
 
         @Override
@@ -145,18 +141,13 @@ public sealed interface Circumstance {
         }
 
         @Override
-        public boolean isTimed() {
-            return true;
-        }
-
-        @Override
         public Instant nextEdge(Span lesson, Instant now, Instant soonest) {
-            return nearer(lesson.until().minus(length()), now, soonest);
+            return nearer(lesson.until(), -SECONDS * minutes, now, soonest);
         }
 
         @Override
         public Stream<Instant> edges(Span lesson) {
-            return Stream.of(lesson.until().minus(length()));
+            return Stream.of(lesson.until().minusSeconds(SECONDS * minutes));
         }
 
         @Override

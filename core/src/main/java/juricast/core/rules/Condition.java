@@ -59,16 +59,6 @@ public record Condition(List<Circumstance> all) {
         return true;
     }
 
-    /** Whether the clock alone can make it hold or cease to. */
-    boolean isTimed() {
-        for (int n = 0; n < all.size(); n++) {
-            if (all.get(n).isTimed()) {
-                return true;
-            }
-        }
-        return false;
-    }
-
     /** The instants at which the clock alone can make it hold or cease to. */
     public Stream<Instant> edges(Span lesson) {
         return all.stream().flatMap(one -> one.edges(lesson));

@@ -124,11 +124,13 @@ public abstract class ValueType<V extends Value> {
 
     private static final class OneOf<V extends Value> extends ValueType<V> {
         private final List<V> choices;
+        private final Value[] fromStrict;
         private final boolean ordered;
 
         OneOf(List<V> choices, boolean ordered, Class<V> kind) {
             super(kind);
             this.choices = choices;
+            this.fromStrict = choices.toArray(Value[]::new);
             this.ordered = ordered;
         }
 
@@ -159,7 +161,20 @@ public abstract class ValueType<V extends Value> {
 
         @Override
         public boolean isWithin(V value, V bound) {
-            return value.equals(bound) || ordered && choices.indexOf(value) < choices.indexOf(bound);
+            return value.equals(bound) || ordered && isStricter(value, bound);
+        }
+
+        /** Whether the one stands before the other. A loop of its own: this is asked for every setting of a question. */
+        private boolean isStricter(V value, V bound) {
+            for (Value choice : fromStrict) {
+                if (choice.equals(bound)) {
+                    return false;
+                }
+                if (choice.equals(value)) {
+                    return true;
+                }
+            }
+            return false;
         }
     }
 

@@ -1,8 +1,8 @@
 package juricast.core.rules;
 
 import java.time.Instant;
-import java.util.Arrays;
-import java.util.List;
+import java.util.AbstractList;
+import java.util.Objects;
 import java.util.Optional;
 import juricast.core.identity.Role;
 import juricast.core.rules.Ruling.Effect;
@@ -15,6 +15,7 @@ import juricast.core.rules.Setting.Force;
  */
 final class Weighing<V extends Value> {
     private static final int USUAL = 0;
+    private static final int WIDTH = 3;
 
     private final Rule<V> rule;
     private final ValueType<V> type;
@@ -24,20 +25,22 @@ final class Weighing<V extends Value> {
     private Setting last;
     private int deciding = USUAL;
     private int floorStep;
-    private final Step[] chain;
+    /** What was weighed: for each step its setting, what became of it and what held then; null where nobody asks. */
+    private final Object[] weighed;
+
     private int steps;
 
-    /** @param steps how many settings may come; 0 where nobody asks for the chain */
-    private Weighing(Rule<V> rule, Role role, int steps) {
+    /** @param most how many settings may come; -1 where nobody asks for the chain */
+    private Weighing(Rule<V> rule, Role role, int most) {
         this.rule = rule;
         this.type = rule.type();
         this.value = rule.usualFor(role);
-        this.chain = steps == 0 ? null : new Step[steps + 1];
-        note(value, null, Effect.DECIDES);
+        this.weighed = most < 0 ? null : new Object[WIDTH * (most + 1)];
+        note(null, Effect.DECIDES);
     }
 
     static <V extends Value> V value(Rule<V> rule, Role role, Setting[] settings, Situation situation, Instant now) {
-        var weighing = new Weighing<>(rule, role, 0);
+        var weighing = new Weighing<>(rule, role, -1);
         for (Setting setting : settings) {
             if (setting.isInForce(now) && setting.when().holds(situation, now)) {
                 weighing.weigh(setting);
@@ -48,12 +51,16 @@ final class Weighing<V extends Value> {
 
     static <V extends Value> Ruling<V> ruling(
             Rule<V> rule, Role role, Setting[] settings, Situation situation, Instant now) {
-        var weighing = new Weighing<>(rule, role, Math.max(1, settings.length));
+        var weighing = new Weighing<>(rule, role, settings.length);
         Instant until = Setting.FOR_EVER;
         for (Setting setting : settings) {
-            until = Edges.next(setting, situation, now, until);
-            if (setting.isInForce(now) && setting.when().holds(situation, now)) {
-                weighing.weigh(setting);
+            if (setting.isInForce(now)) {
+                until = Edges.whileInForce(setting, situation, now, until);
+                if (setting.when().holds(situation, now)) {
+                    weighing.weigh(setting);
+                }
+            } else {
+                until = Edges.next(setting, situation, now, until);
             }
         }
         return weighing.ruling(role, until);
@@ -91,7 +98,7 @@ final class Weighing<V extends Value> {
 
     private void take(Setting setting, V wanted, V then, boolean within) {
         boolean counts = within && (then.equals(wanted) || !then.equals(value));
-        if (chain != null) {
+        if (weighed != null) {
             if (counts) {
                 decides(steps);
             } else if (!then.equals(value)) {
@@ -99,27 +106,20 @@ final class Weighing<V extends Value> {
             }
         }
         value = then;
-        note(wanted, setting, counts ? Effect.DECIDES : within ? Effect.REPLACED : Effect.OVERRULED);
+        note(setting, counts ? Effect.DECIDES : within ? Effect.REPLACED : Effect.OVERRULED);
     }
 
     private void decides(int step) {
-        if (deciding != step) {
-            mark(deciding, Effect.REPLACED);
-            if (step < steps) {
-                mark(step, Effect.DECIDES);
-            }
-            deciding = step;
-        }
+        weighed[WIDTH * deciding + 1] = Effect.REPLACED;
+        weighed[WIDTH * step + 1] = Effect.DECIDES;
+        deciding = step;
     }
 
-    private void mark(int step, Effect effect) {
-        Step before = chain[step];
-        chain[step] = new Step(before.value(), before.setting(), effect, before.then());
-    }
-
-    private void note(V wanted, Setting setting, Effect effect) {
-        if (chain != null) {
-            chain[steps] = new Step(wanted, Optional.ofNullable(setting), effect, value);
+    private void note(Setting setting, Effect effect) {
+        if (weighed != null) {
+            weighed[WIDTH * steps] = setting;
+            weighed[WIDTH * steps + 1] = effect;
+            weighed[WIDTH * steps + 2] = value;
         }
         steps++;
     }
@@ -134,7 +134,38 @@ final class Weighing<V extends Value> {
     }
 
     private Ruling<V> ruling(Role role, Instant until) {
-        Step[] all = steps == chain.length ? chain : Arrays.copyOf(chain, steps);
-        return new Ruling<>(rule, role, value, List.of(all), Optional.ofNullable(floorSetting), until);
+        return new Ruling<>(
+                rule,
+                role,
+                value,
+                new Chain(weighed, steps, rule.usualFor(role)),
+                Optional.ofNullable(floorSetting),
+                until);
+    }
+
+    /** The steps of a ruling as they were written down; each is made when it is read, for most are never read. */
+    private static final class Chain extends AbstractList<Step> {
+        private final Object[] weighed;
+        private final int steps;
+        private final Value usual;
+
+        Chain(Object[] weighed, int steps, Value usual) {
+            this.weighed = weighed;
+            this.steps = steps;
+            this.usual = usual;
+        }
+
+        @Override
+        public Step get(int index) {
+            int at = WIDTH * Objects.checkIndex(index, steps);
+            var setting = (Setting) weighed[at];
+            Value wanted = setting == null ? usual : setting.set().value();
+            return new Step(wanted, Optional.ofNullable(setting), (Effect) weighed[at + 1], (Value) weighed[at + 2]);
+        }
+
+        @Override
+        public int size() {
+            return steps;
+        }
     }
 }
