@@ -47,16 +47,19 @@ describe('a live page', () => {
     static opened: Line[] = []
     readyState = 1
     onerror: () => void = () => {}
-    private hear: (event: { data: string }) => void = () => {}
+    private hear: Record<string, (event: { data: string }) => void> = {}
     constructor(readonly path: string) {
       Line.opened.push(this)
     }
-    addEventListener(_: string, hear: (event: { data: string }) => void) {
-      this.hear = hear
+    addEventListener(kind: string, hear: (event: { data: string }) => void) {
+      this.hear[kind] = hear
     }
     close() {}
     tell(number: number, words: number[]) {
-      act(() => this.hear({ data: JSON.stringify({ number, words: words.map((one) => ({ number: one })) }) }))
+      act(() => this.hear['view']!({ data: JSON.stringify({ number, words: words.map((one) => ({ number: one })) }) }))
+    }
+    change(news: object) {
+      act(() => this.hear['change']!({ data: JSON.stringify(news) }))
     }
     breaks(readyState: number) {
       this.readyState = readyState
@@ -70,7 +73,7 @@ describe('a live page', () => {
     return renderHook(() => useLive<{ number: number }, { number: number; words: { number: number }[] }>('/stream')).result
   }
 
-  it('joins words by number: none lost, none twice, in order', () => {
+  it('joins words by number: none lost, none twice, in order; and takes up what changes', () => {
     const page = live()
     const line = Line.opened[0]!
 
@@ -78,9 +81,11 @@ describe('a live page', () => {
     line.tell(5, [5])
     line.tell(5, [1, 3, 5])
     line.tell(6, [4])
+    line.change({ number: 7, quiet: true, stance: 'Explaining' })
+    line.change({ number: 8, stance: null, words: [{ number: 8 }] })
+    line.change({ number: 7, quiet: false })
 
-    expect(page.current.view?.number).toBe(6)
-    expect(page.current.view?.words.map((one) => one.number)).toEqual([1, 3, 4, 5])
+    expect(page.current.view).toEqual({ number: 8, quiet: true, words: [1, 3, 4, 5, 8].map((number) => ({ number })) })
   })
 
   it('says that the line is down, keeps what was shown, and opens a new one when the old is given up', () => {

@@ -1,6 +1,5 @@
 import { useMutation } from '@tanstack/react-query'
 import { post, put, remove } from '../../shared/api/http'
-import type { Desk } from '../../shared/api/types'
 
 /** What a teacher can order from the desk. The desk itself changes when the stream says so. */
 export type Order =
@@ -29,7 +28,7 @@ export type Order =
   | { do: 'running-order'; steps: { stance: string; minutes: number }[]; byTheClock: boolean }
   | { do: 'say'; to: 'CLASS' | 'ADULTS' | 'ONE'; person: string | null; text: string }
 
-function send(lesson: string, order: Order): Promise<Desk> {
+function send(lesson: string, order: Order): Promise<unknown> {
   const at = `/api/lessons/${encodeURIComponent(lesson)}`
   switch (order.do) {
     case 'admit':

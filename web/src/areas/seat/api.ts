@@ -12,7 +12,7 @@ export type Act =
   | { do: 'rename'; name: string }
   | { do: 'sign'; sign: Sign | null }
 
-function send(visit: string, act: Act): Promise<Seat> {
+function send(visit: string, act: Act): Promise<unknown> {
   const at = `/api/seats/${encodeURIComponent(visit)}`
   switch (act.do) {
     case 'on':

@@ -29,7 +29,12 @@ export const put = <T>(path: string, body: unknown = {}) => send<T>('PUT', path,
 export const remove = <T>(path: string) => send<T>('DELETE', path)
 
 async function send<T>(method: string, path: string, body?: unknown): Promise<T> {
-  const headers: Record<string, string> = { Accept: 'application/json', 'X-XSRF-TOKEN': csrfToken() }
+  // Live pages hear of what they ordered from their stream; see Answers.java.
+  const headers: Record<string, string> = {
+    Accept: 'application/json',
+    Prefer: 'return=minimal',
+    'X-XSRF-TOKEN': csrfToken(),
+  }
   const isForm = body instanceof FormData
   if (body !== undefined && !isForm) headers['Content-Type'] = 'application/json'
   let answer: Response

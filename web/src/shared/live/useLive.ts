@@ -13,9 +13,14 @@ export interface Live<V> {
 
 const RETRY_MS = 1500
 
+/** The view with what is new in it; a field that is null is gone. */
+function changed<V extends object>(view: V | undefined, news: object) {
+  return Object.fromEntries(Object.entries({ ...view, ...news }).filter(([, value]) => value !== null))
+}
+
 /**
- * A view that the server keeps up to date. The browser asks again by itself from the number it saw last; words are
- * joined by number, so none is lost or shown twice.
+ * A view that the server keeps up to date: a line brings the whole first, then only what changes. The browser asks again
+ * by itself from the number it saw last; words are joined by number, so none is lost or shown twice.
  */
 export function useLive<W extends { number: number }, V extends View<W>>(path: string | null): Live<V> {
   const [live, setLive] = useState<Live<V>>({ view: undefined, connected: false })
@@ -27,16 +32,19 @@ export function useLive<W extends { number: number }, V extends View<W>>(path: s
     let retry: ReturnType<typeof setTimeout> | undefined
     const open = () => {
       source = new EventSource(path)
-      source.addEventListener('view', (event: MessageEvent<string>) => {
-        const view = JSON.parse(event.data) as V
-        for (const one of view.words) words.current.set(one.number, one)
+      const tell = (whole: boolean) => (event: MessageEvent<string>) => {
+        const { words: heard = [], ...news } = JSON.parse(event.data) as Partial<V> & { number: number }
+        for (const one of heard as W[]) words.current.set(one.number, one)
         const all = [...words.current.values()].sort((a, b) => a.number - b.number)
-        // A view that was overtaken on the way brings its words, but never winds the screen back.
-        setLive((before) => ({
-          view: before.view && before.view.number > view.number ? { ...before.view, words: all } : { ...view, words: all },
-          connected: true,
-        }))
-      })
+        setLive(({ view }) => {
+          // A view that was overtaken on the way brings its words, but never winds the screen back.
+          const overtaken = view && view.number > news.number
+          const shown = overtaken ? view : whole ? news : changed(view, news)
+          return { view: { ...(shown as V), words: all }, connected: true }
+        })
+      }
+      source.addEventListener('view', tell(true))
+      source.addEventListener('change', tell(false))
       source.onerror = () => {
         setLive((before) => ({ ...before, connected: false }))
         if (source.readyState === EventSource.CLOSED) retry = setTimeout(open, RETRY_MS)

@@ -346,8 +346,8 @@ const Row = memo(
         </Box>
         <Box role="cell" position="relative" h="20px" mr="14px">
           <Strip
-            stays={instants(pupil.stays)}
-            waits={instants(pupil.waits)}
+            stays={instants(pupil.stays, now)}
+            waits={instants(pupil.waits, now)}
             from={from}
             until={until}
             now={now}
@@ -376,8 +376,9 @@ const Row = memo(
     before.until === after.until,
 )
 
-function instants(stretches: { from: string; until: string }[]) {
-  return stretches.map((one) => ({ from: Date.parse(one.from), until: Date.parse(one.until) }))
+/** What goes on has no end yet. */
+function instants(stretches: { from: string; until?: string }[], now: number) {
+  return stretches.map((one) => ({ from: Date.parse(one.from), until: one.until ? Date.parse(one.until) : now }))
 }
 
 function On({ word }: { word: string }) {

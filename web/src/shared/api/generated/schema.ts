@@ -1707,6 +1707,12 @@ export interface components {
             /** @enum {string} */
             role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
         };
+        DeskStretch: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            until?: string;
+        };
         DoorReason: {
             rule?: string;
             text: string;
@@ -2027,10 +2033,10 @@ export interface components {
             shownName?: string;
             /** @enum {string} */
             sign?: "AGREE" | "DISAGREE" | "SLOWER" | "FASTER" | "BREAK" | "CANNOT_HEAR";
-            stays: components["schemas"]["Stretch"][];
+            stays: components["schemas"]["DeskStretch"][];
             /** Format: int32 */
             timesSpoken: number;
-            waits: components["schemas"]["Stretch"][];
+            waits: components["schemas"]["DeskStretch"][];
             /** @enum {string} */
             whereabouts: "MISSING" | "WAITING" | "IN" | "CONNECTION_LOST" | "GONE" | "REMOVED";
         };

@@ -51,6 +51,13 @@ public final class TestBrowser {
         return send("POST", path, body, "application/json");
     }
 
+    /** Gives an order and wants nothing back but whether it was carried out, as a page does that has a stream. */
+    public Answer orders(String path) {
+        return send(request("POST", path, "{}", "application/json")
+                .header("Prefer", "return=minimal")
+                .build());
+    }
+
     public Answer put(String path, String body) {
         return send("PUT", path, body, "application/json");
     }
@@ -79,14 +86,17 @@ public final class TestBrowser {
     }
 
     public Answer send(String method, String path, String body, String type) {
+        return send(request(method, path, body, type).build());
+    }
+
+    private HttpRequest.Builder request(String method, String path, String body, String type) {
         var publisher = body == null
                 ? HttpRequest.BodyPublishers.noBody()
                 : HttpRequest.BodyPublishers.ofString(body, charset(type));
-        return send(HttpRequest.newBuilder(URI.create(address + path))
+        return HttpRequest.newBuilder(URI.create(address + path))
                 .header("Content-Type", type)
                 .header("X-XSRF-TOKEN", token())
-                .method(method, publisher)
-                .build());
+                .method(method, publisher);
     }
 
     /** Listens to a stream, from the number that was seen last, until the test ends. */

@@ -4,11 +4,11 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 import juricast.core.entry.Reason;
 import juricast.core.entry.ReasonCode;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.Appliance;
 import juricast.core.lesson.Caption;
@@ -33,15 +33,10 @@ import juricast.core.rules.Setting;
  *
  * @param reasons why somebody waits or was turned away, without the people of the class that the check thought of
  * @param name the name on the class list; empty until somebody is let in, so that the door tells nobody who is expected
+ * @param room what everybody with the same rights sees alike
  * @param handsBefore how many hands are up longer than this person's
  * @param classmates whom this person may write to alone; empty unless the rules open it
- * @param stance what the lesson is doing
- * @param quiet whether the room is quiet because no adult is in it
- * @param stopped whether an adult has stopped everything
  * @param sign the signal this person shows
- * @param focus the name of who stands before everybody
- * @param captions the latest, where this person may read them
- * @param boardNumber changes whenever the board does
  * @param held this person's own messages that wait for an adult
  * @param words what this person may read
  */
@@ -52,39 +47,60 @@ public record SeatView(
         List<ReasonCode> reasons,
         Optional<String> name,
         Optional<String> shownName,
-        List<Right> rights,
+        Room room,
         Set<Appliance> on,
         Optional<Instant> handSince,
         int handsBefore,
         List<Member> classmates,
-        Optional<String> showing,
-        Optional<String> stance,
-        boolean quiet,
-        boolean stopped,
         Optional<Sign> sign,
-        Optional<String> focus,
-        List<Material> materials,
-        List<Caption> captions,
-        int boardNumber,
         List<HeldWords> held,
         List<Words> words) {
+    /**
+     * The part of a seat that is the same for everybody with the same rights. It is made once for all of them, and is one
+     * and the same object for all.
+     *
+     * @param showing who shows something to everybody
+     * @param stance what the lesson is doing
+     * @param quiet whether the room is quiet because no adult is in it
+     * @param stopped whether an adult has stopped everything
+     * @param focus the name of who stands before everybody
+     * @param captions the latest, where these people may read them
+     * @param boardNumber changes whenever the board does
+     */
+    public record Room(
+            List<Right> rights,
+            Optional<String> showing,
+            Optional<String> stance,
+            boolean quiet,
+            boolean stopped,
+            Optional<String> focus,
+            List<Material> materials,
+            List<Caption> captions,
+            int boardNumber) {}
+
     /** One right of this person. @param loan their own pass or curb on it */
     public record Right(Ruling<Permission> ruling, Optional<Setting> loan) {}
 
     /** @throws IllegalArgumentException if there is no such visit */
     public static SeatView of(LessonPlan plan, LessonState lesson, Rulebook rules, VisitId id, Instant now) {
-        return of(plan, lesson, SharedRights.of(lesson, rules, now), id, now);
+        return of(plan, lesson, SharedRights.of(lesson, rules, now), id, 0, now);
     }
 
-    /** The same from rights that were worked out before. @throws IllegalArgumentException if there is no such visit */
-    public static SeatView of(LessonPlan plan, LessonState lesson, SharedRights rights, VisitId id, Instant now) {
+    /**
+     * The same from rights that were worked out before.
+     *
+     * @param after only words with a higher number are wanted
+     * @throws IllegalArgumentException if there is no such visit
+     */
+    public static SeatView of(
+            LessonPlan plan, LessonState lesson, SharedRights rights, VisitId id, int after, Instant now) {
         Visit visit = lesson.visit(id).orElseThrow(() -> new IllegalArgumentException("No such visit: " + id));
         return visit.status() == Visit.Status.IN
-                ? inside(plan, lesson, rights, visit, now)
-                : outside(lesson, visit, now);
+                ? inside(plan, lesson, rights, visit, after, now)
+                : outside(lesson, rights, visit, now);
     }
 
-    private static SeatView outside(LessonState lesson, Visit visit, Instant now) {
+    private static SeatView outside(LessonState lesson, SharedRights shared, Visit visit, Instant now) {
         return new SeatView(
                 lesson.number(),
                 now,
@@ -92,35 +108,21 @@ public record SeatView(
                 visit.verdict().reasons().stream().map(Reason::code).toList(),
                 Optional.empty(),
                 Optional.empty(),
-                List.of(),
+                shared.outside(),
                 Set.of(),
                 Optional.empty(),
                 0,
                 List.of(),
                 Optional.empty(),
-                Optional.empty(),
-                lesson.quietSince().isPresent(),
-                false,
-                Optional.empty(),
-                Optional.empty(),
-                List.of(),
-                List.of(),
-                0,
                 List.of(),
                 List.of());
     }
 
-    private static SeatView inside(LessonPlan plan, LessonState lesson, SharedRights shared, Visit visit, Instant now) {
+    private static SeatView inside(
+            LessonPlan plan, LessonState lesson, SharedRights shared, Visit visit, int after, Instant now) {
         PersonId me = visit.person().orElseThrow();
-        Rulebook own = shared.book(me);
-        List<Right> rights = shared.of(me, visit.role(), now).stream()
-                .map(ruling -> new Right(
-                        ruling,
-                        lesson.loans(me).stream()
-                                .filter(loan -> loan.set().rule().equals(ruling.rule()) && loan.isInForce(now))
-                                .findFirst()))
-                .toList();
-        boolean mayWriteToOne = own.value(Catalogue.PRIVATE_CHAT, visit.role(), now) == Permission.OPEN;
+        Room room = shared.room(plan, me, visit.role(), now);
+        boolean mayWriteToOne = shared.book(me).value(Catalogue.PRIVATE_CHAT, visit.role(), now) == Permission.OPEN;
         Optional<Instant> hand = Optional.ofNullable(lesson.hands().get(me));
         List<PersonId> hands = List.copyOf(lesson.hands().keySet());
         int before = hands.contains(me) ? hands.indexOf(me) : hands.size();
@@ -129,7 +131,6 @@ public record SeatView(
                         .filter(one -> !one.person().equals(me) && lesson.isPresent(one.person()))
                         .toList()
                 : List.of();
-        boolean mayReadCaptions = own.value(Catalogue.CAPTIONS, visit.role(), now) == Permission.OPEN;
         return new SeatView(
                 lesson.number(),
                 now,
@@ -137,27 +138,66 @@ public record SeatView(
                 List.of(),
                 Optional.of(plan.nameOf(me)),
                 lesson.shownName(me),
-                rights,
+                room,
                 lesson.on(me),
                 hand,
                 before,
                 classmates,
+                Optional.ofNullable(lesson.signs().get(me)),
+                lesson.held().stream().filter(one -> one.from().equals(me)).toList(),
+                wordsFor(me, lesson, after));
+    }
+
+    /** What somebody without a pass or curb of their own sees, or one who has some. */
+    static Room room(LessonPlan plan, LessonState lesson, SharedRights shared, PersonId me, Role role, Instant now) {
+        boolean mayReadCaptions = shared.book(me).value(Catalogue.CAPTIONS, role, now) == Permission.OPEN;
+        return new Room(
+                shared.of(me, role, now).stream()
+                        .map(ruling -> new Right(
+                                ruling,
+                                lesson.loans(me).stream()
+                                        .filter(loan -> loan.set().rule().equals(ruling.rule()) && loan.isInForce(now))
+                                        .findFirst()))
+                        .toList(),
                 lesson.showing().map(plan::nameOf),
                 lesson.stance().map(Stance::name),
                 lesson.quietSince().isPresent(),
                 lesson.stopped().isPresent(),
-                Optional.ofNullable(lesson.signs().get(me)),
                 lesson.focus().map(plan::nameOf),
                 lesson.materials(),
                 mayReadCaptions ? lesson.captions() : List.of(),
-                lesson.boardNumber(),
-                lesson.held().stream().filter(one -> one.from().equals(me)).toList(),
-                lesson.words().stream().filter(words -> mayRead(me, words)).toList());
+                lesson.boardNumber());
+    }
+
+    /** What is seen from the door: whether the room is quiet, and nothing else of it. */
+    static Room fromOutside(LessonState lesson) {
+        return new Room(
+                List.of(),
+                Optional.empty(),
+                Optional.empty(),
+                lesson.quietSince().isPresent(),
+                false,
+                Optional.empty(),
+                List.of(),
+                List.of(),
+                0);
+    }
+
+    /** From the last backwards: a seat that is told of every word asks for one of hundreds. */
+    private static List<Words> wordsFor(PersonId me, LessonState lesson, int after) {
+        List<Words> all = lesson.words();
+        int first = all.size();
+        while (first > 0 && all.get(first - 1).number() > after) {
+            first--;
+        }
+        return all.subList(first, all.size()).stream()
+                .filter(words -> mayRead(me, words))
+                .toList();
     }
 
     private static boolean mayRead(PersonId me, Words words) {
         return words.to().kind() == Readers.Kind.CLASS
-                || Stream.concat(Stream.of(words.from()), words.to().one().stream())
-                        .anyMatch(me::equals);
+                || words.from().equals(me)
+                || words.to().one().filter(me::equals).isPresent();
     }
 }

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
+import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.LessonState;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Fact;
@@ -25,6 +26,8 @@ public final class SharedRights {
     private final Instant until;
     private final Map<Boolean, Rulebook> books = new ConcurrentHashMap<>();
     private final Map<Key, List<Ruling<Permission>>> known = new ConcurrentHashMap<>();
+    private final Map<Key, SeatView.Room> rooms = new ConcurrentHashMap<>();
+    private final SeatView.Room outside;
 
     private record Key(Role role, boolean hasAccount) {}
 
@@ -34,6 +37,7 @@ public final class SharedRights {
         all = lesson.rules(planned);
         from = now;
         until = all.nextEdge(now);
+        outside = SeatView.fromOutside(lesson);
     }
 
     public static SharedRights of(LessonState lesson, Rulebook planned, Instant now) {
@@ -65,6 +69,19 @@ public final class SharedRights {
                 ? known.computeIfAbsent(
                         new Key(role, lesson.hasAccount(person)), key -> rights(book(person), role, now))
                 : rights(book(person), role, now);
+    }
+
+    /** What this person sees of the room: one object for all who have neither pass nor curb and are of one role. */
+    SeatView.Room room(LessonPlan plan, PersonId person, Role role, Instant now) {
+        return lesson.loans(person).isEmpty()
+                ? rooms.computeIfAbsent(
+                        new Key(role, lesson.hasAccount(person)),
+                        key -> SeatView.room(plan, lesson, this, person, role, now))
+                : SeatView.room(plan, lesson, this, person, role, now);
+    }
+
+    SeatView.Room outside() {
+        return outside;
     }
 
     private static List<Ruling<Permission>> rights(Rulebook book, Role role, Instant now) {

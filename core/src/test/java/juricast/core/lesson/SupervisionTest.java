@@ -34,11 +34,11 @@ class SupervisionTest {
 
         lesson.time("10:02").order(new LessonOrder.Tick());
         assertThat(say(lesson).refused()).contains(Code.RULE_CLOSED);
-        assertThat(lesson.seat("ines").quiet()).isTrue();
+        assertThat(lesson.seat("ines").room().quiet()).isTrue();
         assertThat(lesson.knock("Jory Pell", "jory").visit("jory").isWaiting()).isTrue();
 
         lesson.time("10:04").order(new LessonOrder.ComeBack(visitOf(ORLA)));
-        assertThat(lesson.seat("ines").quiet()).isFalse();
+        assertThat(lesson.seat("ines").room().quiet()).isFalse();
         assertThat(say(lesson).refused()).isEmpty();
         assertThat(lesson.state().isPresent(JORY))
                 .as("the open door lets in again" + lesson)

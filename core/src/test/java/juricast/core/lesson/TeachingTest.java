@@ -155,11 +155,14 @@ class TeachingTest {
                 .present(INES)
                 .order(new LessonOrder.HandOut(INES, "my own", ""));
         assertThat(lesson.refused()).contains(Code.RULE_CLOSED);
-        assertThat(lesson.seat("ines").materials()).extracting(Material::title).containsExactly("Tide table");
+        assertThat(lesson.seat("ines").room().materials())
+                .extracting(Material::title)
+                .containsExactly("Tide table");
 
         int number = lesson.state().materials().get(0).number();
         assertThat(lesson.order(new LessonOrder.TakeBack(number, ORLA))
                         .seat("ines")
+                        .room()
                         .materials())
                 .isEmpty();
     }
@@ -276,7 +279,7 @@ class TeachingTest {
     @Test
     void focus_needs_somebody_present_and_the_rule_and_ends_with_them() {
         var lesson = open().present(INES).order(new LessonOrder.Focus(Optional.of(INES), ORLA));
-        assertThat(lesson.seat("ines").focus()).contains("Ines Carrow");
+        assertThat(lesson.seat("ines").room().focus()).contains("Ines Carrow");
         assertThat(lesson.order(new LessonOrder.Leave(visitOf(INES))).state().focus())
                 .isEmpty();
         assertThat(lesson.order(new LessonOrder.Focus(Optional.of(JORY), ORLA)).refused())
@@ -306,10 +309,12 @@ class TeachingTest {
                 .order(new LessonOrder.Caption(visitOf(ORLA), "The tide turns at five."))
                 .order(new LessonOrder.Caption(visitOf(INES), "no it does not"));
         assertThat(lesson.refused()).contains(Code.RULE_CLOSED);
-        assertThat(lesson.seat("ines").captions()).extracting(Caption::text).containsExactly("The tide turns at five.");
+        assertThat(lesson.seat("ines").room().captions())
+                .extracting(Caption::text)
+                .containsExactly("The tide turns at five.");
 
         var closed = lesson.school("signals.captions", "closed", Force.USUAL).seat("ines");
-        assertThat(closed.captions()).isEmpty();
+        assertThat(closed.room().captions()).isEmpty();
     }
 
     @Test
@@ -335,7 +340,7 @@ class TeachingTest {
     }
 
     private static SeatView.Right seatRight(SeatView seat, Rule<Permission> rule) {
-        return seat.rights().stream()
+        return seat.room().rights().stream()
                 .filter(one -> one.ruling().rule().equals(rule))
                 .findFirst()
                 .orElseThrow();

@@ -31,16 +31,19 @@ import juricast.server.rules.Stances;
 import juricast.server.words.DoorWords;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The desk's view on the wire, with sentences in place of codes. */
 @Component
 class DeskJson {
     private final DoorWords door;
     private final Stances stances;
+    private final JsonMapper json;
 
-    DeskJson(DoorWords door, Stances stances) {
+    DeskJson(DoorWords door, Stances stances, JsonMapper json) {
         this.door = door;
         this.stances = stances;
+        this.json = json;
     }
 
     /** A live lesson for its adults. @param words those written after the number the browser knows */
@@ -66,34 +69,7 @@ class DeskJson {
             List<Handout> materials,
             List<SignCount> signs,
             List<CaptionLine> captions,
-            List<Message> words) {
-        /** What can be seen, whenever it is looked at. */
-        Desk timeless() {
-            return new Desk(
-                    0,
-                    Instant.EPOCH,
-                    lesson,
-                    title,
-                    starts,
-                    ends,
-                    phase,
-                    openedAt,
-                    dismissedAt,
-                    iAmIn,
-                    door,
-                    columns,
-                    adults,
-                    pupils,
-                    waiting,
-                    refused,
-                    steering,
-                    held,
-                    materials,
-                    signs,
-                    captions,
-                    words);
-        }
-    }
+            List<Message> words) {}
 
     /**
      * What the lesson as a whole is doing.
@@ -150,8 +126,8 @@ class DeskJson {
             String name,
             @Nullable String shownName,
             DeskView.Whereabouts whereabouts,
-            List<Stretch> stays,
-            List<Stretch> waits,
+            List<DeskStretch> stays,
+            List<DeskStretch> waits,
             boolean microphone,
             boolean camera,
             boolean screen,
@@ -161,7 +137,8 @@ class DeskJson {
             @Nullable Sign sign,
             @Nullable String removedWhy) {}
 
-    record Stretch(Instant from, Instant until) {}
+    /** Time at the door or in the lesson. @param until none while it goes on */
+    record DeskStretch(Instant from, @Nullable Instant until) {}
 
     /** A right of one pupil. @param loan pass, curb or none @param until when the pass or curb ends */
     record Cell(String rule, String value, boolean bound, Loan loan, @Nullable Instant until) {}
@@ -221,7 +198,7 @@ class DeskJson {
                                 one.isIn()))
                         .toList(),
                 view.rows().stream()
-                        .map(row -> pupil(row, state.signs().get(row.member().person())))
+                        .map(row -> pupil(row, state.signs().get(row.member().person()), now))
                         .toList(),
                 view.waiting().stream().map(visit -> waiting(visit, lesson)).toList(),
                 view.refused().stream()
@@ -243,6 +220,13 @@ class DeskJson {
                         .filter(words -> words.number() > after)
                         .map(words -> message(words, plan))
                         .toList());
+    }
+
+    /** The same for a stream. */
+    Shown shown(LiveLesson.Snapshot lesson, PersonId me, int after, Instant now) {
+        Desk desk = of(lesson, me, after, now);
+        String words = desk.words.isEmpty() ? "" : json.writeValueAsString(desk.words);
+        return new Shown(desk.number, now, desk, new Shown.Nothing(), words, lesson.shared());
     }
 
     private Steering steering(LiveLesson.Snapshot lesson, PersonId me, Instant now) {
@@ -328,15 +312,15 @@ class DeskJson {
         return ruling.floor().isPresent();
     }
 
-    private static Pupil pupil(DeskView.Row row, @Nullable Sign sign) {
+    private static Pupil pupil(DeskView.Row row, @Nullable Sign sign, Instant now) {
         Member member = row.member();
         return new Pupil(
                 member.person().value(),
                 member.name(),
                 row.shownName().orElse(null),
                 row.whereabouts(),
-                stretches(row.attendance().stays()),
-                stretches(row.attendance().waits()),
+                stretches(row.attendance().stays(), row.whereabouts() == DeskView.Whereabouts.IN, now),
+                stretches(row.attendance().waits(), row.whereabouts() == DeskView.Whereabouts.WAITING, now),
                 row.on().contains(Appliance.MICROPHONE),
                 row.on().contains(Appliance.CAMERA),
                 row.on().stream().anyMatch(Appliance::isShowing),
@@ -361,9 +345,10 @@ class DeskJson {
                 .orElse(Loan.NONE);
     }
 
-    private static List<Stretch> stretches(List<Span> spans) {
+    /** A time that goes on has no end, so that the desk need not be told every second that it goes on. */
+    private static List<DeskStretch> stretches(List<Span> spans, boolean goesOn, Instant now) {
         return spans.stream()
-                .map(span -> new Stretch(span.from(), span.until()))
+                .map(span -> new DeskStretch(span.from(), goesOn && span.until().equals(now) ? null : span.until()))
                 .toList();
     }
 

@@ -10,6 +10,7 @@ import juricast.core.lesson.Visit;
 import juricast.server.access.SignedIn;
 import juricast.server.problems.Problem;
 import juricast.server.words.RefusalWords;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Gives an adult's orders to a lesson and answers with the desk. Whether they may give them is decided by the core. */
@@ -18,17 +19,19 @@ class DeskOrders {
     private final LiveLessons lessons;
     private final DeskJson desks;
     private final RefusalWords refusals;
+    private final Answers answers;
 
-    DeskOrders(LiveLessons lessons, DeskJson desks, RefusalWords refusals) {
+    DeskOrders(LiveLessons lessons, DeskJson desks, RefusalWords refusals, Answers answers) {
         this.lessons = lessons;
         this.desks = desks;
         this.refusals = refusals;
+        this.answers = answers;
     }
 
-    /** The desk as the order left it. @throws Problem if it was refused, with the reason */
-    DeskJson.Desk order(String lesson, SignedIn caller, LessonOrder order) {
+    /** The desk as the order left it, if it is wanted; see {@link Answers}. @throws Problem if it was refused, with the reason */
+    DeskJson.@Nullable Desk order(String lesson, SignedIn caller, LessonOrder order) {
         LessonId id = known(lesson, caller);
-        return lessons.carryOut(id, order).either(done -> seen(id, caller, 0), refusal -> {
+        return lessons.carryOut(id, order).either(done -> answers.with(() -> seen(id, caller, 0)), refusal -> {
             throw refusals.problem(refusal, lessons.look(id).plan(), false);
         });
     }
@@ -56,6 +59,11 @@ class DeskOrders {
     /** The desk as this adult sees it. @param after the number of the last words the browser has */
     DeskJson.Desk seen(LessonId id, SignedIn caller, int after) {
         return desks.of(lessons.look(id), caller.person(), after, lessons.now());
+    }
+
+    /** The same for a stream. */
+    Shown shown(LessonId id, SignedIn caller, int after) {
+        return desks.shown(lessons.look(id), caller.person(), after, lessons.now());
     }
 
     /** The visit by which this adult is in the room. */

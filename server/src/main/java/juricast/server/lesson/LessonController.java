@@ -33,7 +33,6 @@ import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.*;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What adults do in a lesson. Each order answers with the desk as it is afterwards, or with why it was refused. */
 @RestController
@@ -43,14 +42,12 @@ class LessonController {
     private final Viewers viewers;
     private final DeskOrders desk;
     private final RuleWords words;
-    private final JsonMapper json;
 
-    LessonController(LiveLessons lessons, Viewers viewers, DeskOrders desk, RuleWords words, JsonMapper json) {
+    LessonController(LiveLessons lessons, Viewers viewers, DeskOrders desk, RuleWords words) {
         this.lessons = lessons;
         this.viewers = viewers;
         this.desk = desk;
         this.words = words;
-        this.json = json;
     }
 
     /** Under whose name to let somebody in; none where the door knows who it is. */
@@ -86,10 +83,7 @@ class LessonController {
         DeviceId device = Cookies.deviceOrNew(request, response);
         Predicate<Visit> mine = visit ->
                 visit.arrival().device().equals(device) && visit.person().equals(Optional.of(caller.person()));
-        return viewers.open(id, mine, last, after -> {
-            DeskJson.Desk view = desk.seen(id, caller, after);
-            return new Viewer.Numbered(view.number(), view.timeless(), () -> json.writeValueAsString(view));
-        });
+        return viewers.open(id, mine, last, after -> desk.shown(id, caller, after));
     }
 
     /** Opens the lesson and comes in. */

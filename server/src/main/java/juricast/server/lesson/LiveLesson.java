@@ -21,7 +21,7 @@ final class LiveLesson {
 
     private final List<LessonEvent> events = new ArrayList<>();
     private String hash;
-    private long revision = -1;
+    private volatile long revision = -1;
     private volatile Snapshot snapshot;
 
     LiveLesson(LessonPlan plan, Rulebook rules, LessonJournal.Record record, long revision) {
@@ -37,9 +37,10 @@ final class LiveLesson {
             Rulebook rules,
             LessonState state,
             List<LessonEvent> events,
-            AtomicReference<SharedRights> known) {
+            AtomicReference<SharedRights> known,
+            Shared shared) {
         Snapshot(LessonPlan plan, Rulebook rules, LessonState state, List<LessonEvent> events) {
-            this(plan, rules, state, events, new AtomicReference<>());
+            this(plan, rules, state, events, new AtomicReference<>(), new Shared());
         }
 
         /** The rights as of now; all seats share them until an event or the clock changes something. */
@@ -71,8 +72,8 @@ final class LiveLesson {
 
     /** Takes up a plan and rules that were changed. */
     void planned(LessonPlan plan, Rulebook rules, long asOf) {
-        revision = asOf;
         snapshot = new Snapshot(plan, rules, snapshot.state, snapshot.events);
+        revision = asOf;
     }
 
     /** Takes up events that are on the disk. */

@@ -137,8 +137,11 @@ public class LiveLessons {
     /** A lesson as it is now. */
     public LiveLesson.Snapshot look(LessonId id) {
         LiveLesson lesson = of(id);
-        synchronized (lesson) {
-            refresh(id, lesson);
+        // Without the lock where that is possible: it is held while an order goes to the disk.
+        if (lesson.revision() != database.revision()) {
+            synchronized (lesson) {
+                refresh(id, lesson);
+            }
         }
         return lesson.snapshot();
     }

@@ -41,7 +41,6 @@ import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.*;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What arrivals and pupils do. A visit belongs to the device that knocked: nobody else can see it or act for it. */
 @RestController
@@ -58,7 +57,7 @@ class SeatController {
     private final SeatJson seats;
     private final RefusalWords refusals;
     private final RuleWords words;
-    private final JsonMapper json;
+    private final Answers answers;
     private final Classes classes;
     private final School school;
     private final HouseRules houseRules;
@@ -75,7 +74,7 @@ class SeatController {
             Classes classes,
             School school,
             HouseRules houseRules,
-            JsonMapper json,
+            Answers answers,
             Clock clock) {
         this.lessons = lessons;
         this.viewers = viewers;
@@ -85,7 +84,7 @@ class SeatController {
         this.classes = classes;
         this.school = school;
         this.houseRules = houseRules;
-        this.json = json;
+        this.answers = answers;
         this.wordLimit = new TryLimit(6, Duration.ofMinutes(2), clock);
         // A family or a whole ship may share one address; somebody who drops the cookie is held by this one.
         this.guessLimit = new TryLimit(60, Duration.ofMinutes(2), clock);
@@ -215,7 +214,7 @@ class SeatController {
     @For(anyone = true)
     SeatJson.Seat seat(@PathVariable String visit, HttpServletRequest request) {
         Mine mine = mine(visit, request);
-        return seats.of(lessons.look(mine.lesson), mine.visit, 0, lessons.now());
+        return seats.of(lessons.look(mine.lesson), mine.visit, lessons.now());
     }
 
     @GetMapping(path = "/seats/{visit}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
@@ -225,10 +224,11 @@ class SeatController {
             @RequestHeader(name = "Last-Event-ID", defaultValue = "0") int last,
             HttpServletRequest request) {
         Mine mine = mine(visit, request);
-        return viewers.open(mine.lesson, one -> one.id().equals(mine.visit), last, after -> {
-            SeatJson.Seat seat = seats.of(lessons.look(mine.lesson), mine.visit, after, lessons.now());
-            return new Viewer.Numbered(seat.number(), seat.timeless(), () -> json.writeValueAsString(seat));
-        });
+        return viewers.open(
+                mine.lesson,
+                one -> one.id().equals(mine.visit),
+                last,
+                after -> seats.shown(lessons.look(mine.lesson), mine.visit, after, lessons.now()));
     }
 
     @PostMapping("/seats/{visit}/on/{what}")
@@ -361,9 +361,9 @@ class SeatController {
         return new Mine(lesson, id, found);
     }
 
-    private SeatJson.Seat order(Mine mine, LessonOrder order) {
+    private SeatJson.@Nullable Seat order(Mine mine, LessonOrder order) {
         carryOut(mine.lesson, order);
-        return seats.of(lessons.look(mine.lesson), mine.visit, 0, lessons.now());
+        return answers.with(() -> seats.of(lessons.look(mine.lesson), mine.visit, lessons.now()));
     }
 
     private void carryOut(LessonId lesson, LessonOrder order) {

@@ -5,46 +5,41 @@ import java.nio.charset.StandardCharsets;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Predicate;
-import java.util.function.Supplier;
 import juricast.core.lesson.Visit;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
- * One open browser. It is told the newest view whenever something has changed since its last one, so a slow line skips
+ * One open browser. It is told the whole view first and then what differs from what it was told last, so a slow line skips
  * what is outdated instead of piling it up; what is written is never skipped, because each view brings all words after
  * the last number that went out.
  */
 final class Viewer {
-    /** Makes the view for words after a number. */
+    /** Makes the view with the words after a number. */
     interface View {
-        Numbered after(int wordsNumber);
+        Shown after(int wordsNumber);
     }
-
-    /**
-     * A view and the number of the event it shows.
-     *
-     * @param content what can be seen, without number and time: if it is the same as before, there is nothing to tell
-     * @param json writes it, when it is told
-     */
-    record Numbered(int number, Object content, Supplier<String> json) {}
 
     private static final MediaType EVENTS = new MediaType("text", "plain", StandardCharsets.UTF_8);
 
     private final ResponseBodyEmitter line;
     private final Predicate<Visit> mine;
     private final View view;
+    private final JsonMapper json;
     private final Executor executor;
     private final AtomicBoolean scheduled = new AtomicBoolean();
     private int last;
-    private Object told = "nothing yet";
+    private @Nullable Shown told;
 
     /** @param mine whose visit this browser keeps connected; a desk is looked at before its adult has one */
-    Viewer(ResponseBodyEmitter line, Predicate<Visit> mine, int last, View view, Executor executor) {
+    Viewer(ResponseBodyEmitter line, Predicate<Visit> mine, int last, View view, JsonMapper json, Executor executor) {
         this.line = line;
         this.mine = mine;
         this.last = last;
         this.view = view;
+        this.json = json;
         this.executor = executor;
     }
 
@@ -80,15 +75,15 @@ final class Viewer {
     /** One at a time, writing included: an older view that is written after a newer one would stay on the screen. */
     private synchronized void send() {
         scheduled.set(false);
-        Numbered next = view.after(last);
-        last = next.number();
-        if (next.content().equals(told)) {
-            return;
-        }
-        told = next.content();
+        Shown next = view.after(last);
         // As one piece: in parts, each part would be a packet of its own to each of thirty seats.
-        write("id:%d\nevent:view\ndata:%s\n\n"
-                .formatted(next.number(), next.json().get()));
+        String news = told == null ? "view\ndata:" + next.whole(json) : next.since(told, json);
+        String event = told == null ? news : "change\ndata:" + news;
+        last = next.number();
+        told = next;
+        if (!news.isEmpty()) {
+            write("id:" + next.number() + "\nevent:" + event + "\n\n");
+        }
     }
 
     private void write(String event) {

@@ -12,22 +12,25 @@ import org.springframework.beans.factory.DisposableBean;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Opens lines to browsers and closes them. */
 @Component
 class Viewers implements DisposableBean {
     private final LiveLessons lessons;
+    private final JsonMapper json;
     private final ExecutorService executor = Executors.newFixedThreadPool(8);
     private final Map<Viewer, LiveLesson> open = new ConcurrentHashMap<>();
 
-    Viewers(LiveLessons lessons) {
+    Viewers(LiveLessons lessons, JsonMapper json) {
         this.lessons = lessons;
+        this.json = json;
     }
 
     /** A line that brings the view now and after every change. @param mine whose visit it keeps connected @param last the number the browser saw last, or 0 */
     ResponseBodyEmitter open(LessonId id, Predicate<Visit> mine, int last, Viewer.View view) {
         LiveLesson lesson = lessons.of(id);
-        var viewer = new Viewer(new EventLine(), mine, last, view, executor);
+        var viewer = new Viewer(new EventLine(), mine, last, view, json, executor);
         viewer.line().onCompletion(() -> close(viewer));
         viewer.line().onError(failed -> close(viewer));
         open.put(viewer, lesson);

@@ -4,12 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 class LessonOverHttpTest {
     @RegisterExtension
@@ -81,6 +85,37 @@ class LessonOverHttpTest {
         assertThat(seen).contains("Ines Carrow").doesNotContain("SECRET", "Jory", joryId);
         assertThat(SERVER.browser().get(seat).status()).as("another device").isEqualTo(404);
         assertThat(ines.get(lesson + "/desk").status()).isEqualTo(401);
+    }
+
+    @Test
+    void a_stream_tells_the_whole_seat_once_and_then_only_what_changed() throws Exception {
+        thora.post(lesson + "/open", "{}");
+        TestBrowser ines = SERVER.browser();
+        String seat = "/api/seats/" + knock(ines, "Ines Carrow");
+        thora.post(lesson + "/admit-all-listed", "{}");
+        thora.post(lesson + "/words", "{\"to\":\"CLASS\",\"text\":\"before\"}");
+        var told = new LinkedBlockingQueue<JsonNode>();
+        ines.lines(seat + "/stream", 0, line -> {
+            if (line.startsWith("data:")) {
+                told.add(new JsonMapper().readTree(line.substring(5)));
+            }
+        });
+        var shown = (ObjectNode) told.poll(10, TimeUnit.SECONDS);
+        assertThat(shown.without("now")).isEqualTo(((ObjectNode) ines.get(seat).json()).without("now"));
+
+        ines.put(seat + "/hand", "{}");
+        JsonNode hand = told.poll(10, TimeUnit.SECONDS);
+        assertThat(hand.propertyNames()).containsExactlyInAnyOrder("number", "now", "handSince");
+        int status = thora.orders(
+                        lesson + "/people/" + idOf(thora.get(lesson + "/desk").json(), "Ines Carrow") + "/lower-hand")
+                .status();
+        assertThat(status).as("who has a stream wants no view as the answer").isEqualTo(204);
+
+        assertThat(told.poll(10, TimeUnit.SECONDS).get("handSince").isNull()).isTrue();
+        thora.orders(lesson + "/stop");
+        JsonNode stopped = told.poll(10, TimeUnit.SECONDS);
+        assertThat(stopped.get("stopped").asBoolean()).isTrue();
+        assertThat(stopped.propertyNames()).doesNotContain("title", "name", "words");
     }
 
     @Test

@@ -1,0 +1,80 @@
+package juricast.server.lesson;
+
+import java.lang.reflect.RecordComponent;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * A view as one browser is to see it, written as a whole or as what has changed since another. A lesson of thirty seats
+ * tells nearly all of them the same, so that part is encoded once for all and the rest is small.
+ *
+ * @param number the number of the last event it shows
+ * @param common what several browsers see alike; the same object for all of them where that is possible
+ * @param own what only this browser sees
+ * @param words a JSON array of what was written since the browser was last told; empty text if nothing was
+ * @param shared remembers what was encoded
+ */
+record Shown(int number, Instant now, Record common, Record own, String words, Shared shared) {
+    /** For views that have nothing of their own. */
+    record Nothing() {}
+
+    /** Written for every view, but no change of it. */
+    private static final Set<String> APART = Set.of("number", "now", "words");
+
+    private static final ClassValue<List<RecordComponent>> FIELDS = new ClassValue<>() {
+        @Override
+        protected List<RecordComponent> computeValue(Class<?> type) {
+            return Arrays.stream(type.getRecordComponents())
+                    .filter(field -> !APART.contains(field.getName()))
+                    .peek(field -> field.getAccessor().setAccessible(true))
+                    .toList();
+        }
+    };
+
+    /** All of it, as JSON. */
+    String whole(JsonMapper json) {
+        return write(shared.once(common, "whole", () -> fields(null, common, json)), fields(null, own, json));
+    }
+
+    /** What differs from {@code before}; a field that is gone is null. Empty if nothing differs. */
+    String since(Shown before, JsonMapper json) {
+        String ofCommon = before.common == common
+                ? ""
+                : shared.ofBoth(before.common, common, () -> fields(before.common, common, json));
+        String ofOwn = before.own.equals(own) ? "" : fields(before.own, own, json);
+        return ofCommon.isEmpty() && ofOwn.isEmpty() && words.isEmpty() ? "" : write(ofCommon, ofOwn);
+    }
+
+    private String write(String ofCommon, String ofOwn) {
+        return Stream.of(
+                        "\"number\":" + number,
+                        "\"now\":\"" + now + "\"",
+                        ofCommon,
+                        ofOwn,
+                        words.isEmpty() ? "" : "\"words\":" + words)
+                .filter(part -> !part.isEmpty())
+                .collect(Collectors.joining(",", "{", "}"));
+    }
+
+    private static String fields(@Nullable Record before, Record next, JsonMapper json) {
+        return FIELDS.get(next.getClass()).stream()
+                .filter(field -> !Objects.equals(before == null ? null : value(field, before), value(field, next)))
+                .map(field -> '"' + field.getName() + "\":" + json.writeValueAsString(value(field, next)))
+                .collect(Collectors.joining(","));
+    }
+
+    private static @Nullable Object value(RecordComponent field, Record of) {
+        try {
+            return field.getAccessor().invoke(of);
+        } catch (ReflectiveOperationException impossible) {
+            throw new IllegalStateException(impossible);
+        }
+    }
+}
