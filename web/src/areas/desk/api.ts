@@ -1,5 +1,6 @@
 import { useMutation } from '@tanstack/react-query'
 import { post, put, remove } from '../../shared/api/http'
+import { fileForm } from '../../shared/ui/SentFile'
 
 /** What a teacher can order from the desk. The desk itself changes when the stream says so. */
 export type Order =
@@ -26,6 +27,7 @@ export type Order =
   | { do: 'let-through' | 'keep-back'; number: number }
   | { do: 'wipe'; of: string | null }
   | { do: 'running-order'; steps: { stance: string; minutes: number }[]; byTheClock: boolean }
+  | { do: 'file'; to: 'CLASS' | 'ONE'; person: string | null; file: File }
   | { do: 'say'; to: 'CLASS' | 'ADULTS' | 'ONE'; person: string | null; text: string }
 
 function send(lesson: string, order: Order): Promise<unknown> {
@@ -58,6 +60,8 @@ function send(lesson: string, order: Order): Promise<unknown> {
       return post(`${at}/people/${order.person}/allow-back`)
     case 'say':
       return post(`${at}/words`, { to: order.to, person: order.person, text: order.text })
+    case 'file':
+      return post(`${at}/files`, fileForm(order.file, order.to, order.person))
     case 'stance':
       return post(`${at}/stance`, { stance: order.stance, keepLive: order.keepLive })
     case 'stop':

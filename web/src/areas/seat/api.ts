@@ -1,5 +1,6 @@
 import { useMutation } from '@tanstack/react-query'
 import { post, put, remove } from '../../shared/api/http'
+import { fileForm } from '../../shared/ui/SentFile'
 import type { Seat } from '../../shared/api/types'
 
 export type Sign = NonNullable<Seat['sign']>
@@ -9,6 +10,7 @@ export type Act =
   | { do: 'on' | 'off'; what: 'MICROPHONE' | 'CAMERA' | 'SCREEN' }
   | { do: 'raise-hand' | 'lower-hand' | 'leave' }
   | { do: 'say'; to: 'CLASS' | 'ADULTS' | 'ONE'; person: string | null; text: string }
+  | { do: 'file'; to: 'CLASS' | 'ADULTS' | 'ONE'; person: string | null; file: File }
   | { do: 'rename'; name: string }
   | { do: 'sign'; sign: Sign | null }
 
@@ -24,6 +26,8 @@ function send(visit: string, act: Act): Promise<unknown> {
       return remove(`${at}/hand`)
     case 'say':
       return post(`${at}/words`, { to: act.to, person: act.person, text: act.text })
+    case 'file':
+      return post(`${at}/files`, fileForm(act.file, act.to, act.person))
     case 'rename':
       return put(`${at}/name`, { name: act.name })
     case 'sign':

@@ -6,7 +6,9 @@ import { Button } from '../../../shared/ui/Button'
 import { Select } from '../../../shared/ui/Fields'
 import { Key } from '../../../shared/ui/Key'
 import { VerdictMark } from '../../../shared/ui/VerdictMark'
+import { SentFile } from '../../../shared/ui/SentFile'
 import type { Give } from '../api'
+import { useArrivalSound } from '../hooks/useArrivalSound'
 import type { Need } from '../queue'
 
 interface NeedsYouProps {
@@ -20,12 +22,16 @@ interface NeedsYouProps {
 /** The only place that asks for attention: oldest first, with what is known and the likely actions. */
 export function NeedsYou({ queue, desk, now, give, onWhy }: NeedsYouProps) {
   const refused = desk.refused.slice(0, 3)
+  const [sounds, setSounds] = useArrivalSound(desk.waiting)
   return (
     <Box flex="1 1 74%" minH="0" overflowY="auto" pb="4px" tabIndex={0} role="region" aria-label="Needs you">
       <Flex as="h2" justify="space-between" align="baseline" px="14px" pt="9px" pb="5px" fontSize="15px">
         Needs you
         <chakra.span fontFamily="body" fontWeight="400" fontSize="12px" color="ink2">
-          {queue.length > 0 ? `${queue.length}, oldest first` : ''}
+          {queue.length > 0 ? `${queue.length}, oldest first · ` : ''}
+          <Button look="quiet" fontSize="12px" aria-pressed={sounds} onClick={() => setSounds(!sounds)}>
+            {sounds ? 'a sound at a knock' : 'no sound at a knock'}
+          </Button>
         </chakra.span>
       </Flex>
       <Signals desk={desk} give={give} />
@@ -155,11 +161,17 @@ function Body({ need, desk, give, onWhy }: { need: Need; desk: Desk; give: Give;
       return (
         <>
           <Title>
-            {need.held.name} writes to {need.held.to}
+            {need.held.name} {need.held.file ? 'sends a file' : 'writes'} to {need.held.to}
           </Title>
           <Small>It {need.held.because}. Only you read it so far:</Small>
           <Box fontSize="13px" overflowWrap="anywhere">
-            “{need.held.text}”
+            “
+            <SentFile
+              text={need.held.text}
+              file={need.held.file}
+              href={`/api/lessons/${encodeURIComponent(desk.lesson)}/files/${need.held.number}`}
+            />
+            ”
           </Box>
           <Actions>
             <Button onClick={() => give({ do: 'let-through', number: need.held.number })}>Let through</Button>

@@ -6,6 +6,7 @@ import { Button } from '../../../shared/ui/Button'
 import { Select, TextInput } from '../../../shared/ui/Fields'
 import { Key } from '../../../shared/ui/Key'
 import { ProblemNote } from '../../../shared/ui/Notes'
+import { FileChooser, SentFile } from '../../../shared/ui/SentFile'
 import { useOrders } from '../api'
 import { WRITE_BOX } from '../hooks/useDeskKeys'
 
@@ -32,16 +33,29 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
     })
   return (
     <Flex direction="column" flex="1" minH="0">
-      <Box px="14px" fontSize="12px" color="ink2">
+      <Flex px="14px" fontSize="12px" color="ink2" gap="4px" align="baseline">
         {CHAT[chat]} ·{' '}
         <Button look="quiet" fontSize="12px" onClick={onWhy} aria-label="Why may pupils write so?">
           why
         </Button>
-      </Box>
+        {desk.iAmIn && !desk.steering.observing && (
+          <chakra.span ml="auto">
+            <FileChooser
+              disabled={say.isPending}
+              onChoose={(file) => say.mutate({ do: 'file', to: to ? 'ONE' : 'CLASS', person: to || null, file })}
+            />
+          </chakra.span>
+        )}
+      </Flex>
       <Box flex="1" overflowY="auto" px="14px" tabIndex={0} role="log" aria-label="Words of the lesson">
         {desk.words.length === 0 && <Box color="ink2">Nothing is written yet.</Box>}
         {desk.words.map((words) => (
-          <Said key={words.number} words={words} clock={time.clock(words.at)} />
+          <Said
+            key={words.number}
+            words={words}
+            clock={time.clock(words.at)}
+            href={`/api/lessons/${encodeURIComponent(lesson)}/files/${words.number}`}
+          />
         ))}
         <div ref={end} />
       </Box>
@@ -91,14 +105,15 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
   )
 }
 
-function Said({ words, clock }: { words: Message; clock: string }) {
+function Said({ words, clock, href }: { words: Message; clock: string; href: string }) {
   const whom = words.to === 'CLASS' ? 'to all' : words.to === 'ADULTS' ? 'to adults' : `to ${words.toName}`
   return (
     <Box py="2px" borderBottom="1px dotted" borderColor="line" overflowWrap="anywhere">
       <chakra.span fontFamily="mono" fontSize="12px" color="ink3" mr="6px">
         {clock}
       </chakra.span>
-      <strong>{words.fromName}</strong> <chakra.span color="ink2">{whom}:</chakra.span> {words.text}
+      <strong>{words.fromName}</strong> <chakra.span color="ink2">{whom}:</chakra.span>{' '}
+      <SentFile text={words.text} file={words.file} href={href} />
     </Box>
   )
 }

@@ -5,6 +5,7 @@ import { Button } from '../../../shared/ui/Button'
 import { Select, TextArea } from '../../../shared/ui/Fields'
 import { Key } from '../../../shared/ui/Key'
 import { ProblemNote } from '../../../shared/ui/Notes'
+import { FileChooser, SentFile } from '../../../shared/ui/SentFile'
 import { useActs } from '../api'
 
 /** What is written, and the box. What is refused is said at once, and the text stays (need F3). */
@@ -17,10 +18,9 @@ export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {
   useEffect(() => {
     end.current?.scrollIntoView({ block: 'nearest' })
   }, [seat.words.length])
-  const send = () => {
-    const kind = to === 'CLASS' || to === 'ADULTS' ? to : 'ONE'
-    say.mutate({ do: 'say', to: kind, person: kind === 'ONE' ? to : null, text }, { onSuccess: () => setText('') })
-  }
+  const kind = to === 'CLASS' || to === 'ADULTS' ? to : 'ONE'
+  const whose = { to: kind, person: kind === 'ONE' ? to : null } as const
+  const send = () => say.mutate({ do: 'say', ...whose, text }, { onSuccess: () => setText('') })
   return (
     <Grid
       as="section"
@@ -41,7 +41,11 @@ export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {
           {seat.words.map((heard) => (
             <Box key={heard.number} py="4px" borderBottom="1px dotted" borderColor="line" overflowWrap="anywhere">
               <strong>{heard.mine ? 'You' : heard.from}</strong> <chakra.span color="ink2">{whom(heard, seat)}:</chakra.span>{' '}
-              {heard.text}
+              <SentFile
+                text={heard.text}
+                file={heard.file}
+                href={`/api/seats/${encodeURIComponent(visit)}/files/${heard.number}`}
+              />
             </Box>
           ))}
           <div ref={end} />
@@ -83,7 +87,10 @@ export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {
           }}
         />
         <Flex justify="space-between" align="center" mt="4px" fontSize="14px" color="ink2">
-          <span>Kept with the lesson.</span>
+          <FileChooser disabled={say.isPending} onChoose={(file) => say.mutate({ do: 'file', ...whose, file })} />
+          <chakra.span flex="1" px="8px">
+            Kept with the lesson.
+          </chakra.span>
           <Button type="submit" disabled={say.isPending || text.trim() === ''}>
             Send <Key>Enter</Key>
           </Button>

@@ -468,6 +468,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sendFromDesk"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/files/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fetchAtDesk"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/focus": {
         parameters: {
             query?: never;
@@ -764,7 +796,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["plan_1"];
-        put: operations["change"];
+        put: operations["change_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1044,6 +1076,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rules/watched-words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all"];
+        put: operations["change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rules/{place}": {
         parameters: {
             query?: never;
@@ -1198,6 +1246,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["draw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sendFromSeat"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/files/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fetchAtSeat"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1767,6 +1847,11 @@ export interface components {
             so: boolean;
             words: string;
         };
+        FileLine: {
+            /** Format: int32 */
+            bytes: number;
+            kind: string;
+        };
         FindingLine: {
             causes: string[];
             kind: string;
@@ -1798,6 +1883,7 @@ export interface components {
         Heard: {
             /** Format: date-time */
             at: string;
+            file?: components["schemas"]["FileLine"];
             from: string;
             mine: boolean;
             /** Format: int32 */
@@ -1818,6 +1904,7 @@ export interface components {
             /** Format: date-time */
             at: string;
             because: string;
+            file?: components["schemas"]["FileLine"];
             name: string;
             /** Format: int32 */
             number: number;
@@ -1927,6 +2014,7 @@ export interface components {
         Message: {
             /** Format: date-time */
             at: string;
+            file?: components["schemas"]["FileLine"];
             from: string;
             fromName: string;
             /** Format: int32 */
@@ -2345,6 +2433,9 @@ export interface components {
             /** Format: date-time */
             since: string;
             visit: string;
+        };
+        WatchedList: {
+            words?: string[];
         };
         Why: {
             chain: components["schemas"]["Link"][];
@@ -3144,6 +3235,61 @@ export interface operations {
             };
         };
     };
+    sendFromDesk: {
+        parameters: {
+            query: {
+                to: "CLASS" | "ADULTS" | "ONE";
+                person?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    fetchAtDesk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
     focus: {
         parameters: {
             query?: never;
@@ -3624,7 +3770,7 @@ export interface operations {
             };
         };
     };
-    change: {
+    change_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4078,6 +4224,50 @@ export interface operations {
             };
         };
     };
+    all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WatchedList"];
+                };
+            };
+        };
+    };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WatchedList"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WatchedList"];
+                };
+            };
+        };
+    };
     rules: {
         parameters: {
             query?: {
@@ -4370,6 +4560,61 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Board"];
+                };
+            };
+        };
+    };
+    sendFromSeat: {
+        parameters: {
+            query: {
+                to: "CLASS" | "ADULTS" | "ONE";
+                person?: string;
+            };
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Seat"];
+                };
+            };
+        };
+    };
+    fetchAtSeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
                 };
             };
         };

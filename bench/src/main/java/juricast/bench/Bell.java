@@ -15,7 +15,6 @@ import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executors;
-import java.util.concurrent.Flow;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -31,6 +30,8 @@ import tools.jackson.databind.json.JsonMapper;
 final class Bell {
     private static final int LESSONS = Integer.getInteger("bell.lessons", 100);
     private static final int WARM_UP = 20;
+    private static final int WARM_UP_ORDERS = 1000;
+    private static final int WARM_UP_GAP = 20;
     private static final int SEATS = 30;
     private static final int ARRIVAL_SECONDS = 30;
     private static final int SPREAD_ORDERS = 500;
@@ -44,10 +45,13 @@ final class Bell {
     private final ScheduledExecutorService clock = Executors.newScheduledThreadPool(4);
     private final List<Room> rooms = new ArrayList<>();
     private final List<Long> news = Collections.synchronizedList(new ArrayList<>());
+    private final Lines lines;
     private String teacher = "";
 
-    private Bell(String address) {
+    private Bell(String address) throws IOException {
         this.address = address;
+        URI server = URI.create(address);
+        this.lines = new Lines(server.getHost(), server.getPort());
     }
 
     /** One lesson, and when the order that its seats wait for was due. */
@@ -66,18 +70,26 @@ final class Bell {
         }
     }
 
-    static void measure(String address) throws Exception {
-        var bell = new Bell(address);
-        // Some rooms before the others: a school's server has been running when the bell rings.
+    static void measure(RunningJar demo) throws Exception {
+        var bell = new Bell(demo.address());
+        // Some rooms before the others, and then a rest: a school's server has been running when the bell rings.
         bell.build(WARM_UP);
         bell.ring(ARRIVAL_SECONDS / 2);
+        bell.orders(WARM_UP_ORDERS, WARM_UP_GAP);
+        for (int round = 0; round < ROUNDS; round++) {
+            bell.orders(WARM_UP, 0);
+        }
         bell.rooms.clear();
         bell.build(LESSONS);
+        demo.rest();
         print("verdict durable and answered, from the moment of the knock", bell.ring(ARRIVAL_SECONDS));
+        demo.rest();
         bell.spread();
+        demo.rest();
         bell.atOnce();
         System.out.printf("  lines that were opened again: %d of %d%n", bell.reopened.get(), LESSONS * SEATS);
         bell.clock.shutdownNow();
+        bell.lines.close();
     }
 
     private void build(int lessons) throws Exception {
@@ -113,9 +125,7 @@ final class Bell {
             teacher = cookies(get(door, teacher), teacher);
             json(send("POST", lesson + "/open", "{}", teacher));
             // An adult without a line is taken for lost, and the room would go quiet.
-            http.sendAsync(
-                    request("GET", lesson + "/desk/stream", null, teacher),
-                    BodyHandlers.fromLineSubscriber(new Seat(new Room(lesson, "", ""))));
+            lines.open(lesson + "/desk/stream", teacher, 0, number -> {}, () -> {});
             rooms.add(new Room(lesson, door, page.get("word").asString()));
         }
     }
@@ -176,36 +186,25 @@ final class Bell {
 
     /** A line that fails is opened again, as browsers do. */
     private void follow(String path, String cookies, Seat seat) {
-        http.sendAsync(request("GET", path, null, cookies), BodyHandlers.fromLineSubscriber(seat))
-                .whenComplete((ended, wrong) -> {
-                    if (!clock.isShutdown()) {
-                        reopened.incrementAndGet();
-                        clock.schedule(() -> follow(path, cookies, seat), 1, TimeUnit.SECONDS);
-                    }
-                });
+        lines.open(path, cookies, seat.last, seat::told, () -> {
+            if (!clock.isShutdown()) {
+                reopened.incrementAndGet();
+                clock.schedule(() -> follow(path, cookies, seat), 1, TimeUnit.SECONDS);
+            }
+        });
     }
 
     /** One seat's stream; each view it brings has the number of the last event it shows. */
-    private final class Seat implements Flow.Subscriber<String> {
+    private final class Seat {
         private final Room room;
         private int last;
-        private volatile long heardOf;
+        private long heardOf;
 
         Seat(Room room) {
             this.room = room;
         }
 
-        @Override
-        public void onSubscribe(Flow.Subscription lines) {
-            lines.request(Long.MAX_VALUE);
-        }
-
-        @Override
-        public void onNext(String line) {
-            if (!line.startsWith("id:")) {
-                return;
-            }
-            int number = Integer.parseInt(line.substring(3).strip());
+        void told(int number) {
             long due = room.due;
             if (number > last && due != 0 && heardOf != due) {
                 heardOf = due;
@@ -214,12 +213,6 @@ final class Bell {
             }
             last = Math.max(last, number);
         }
-
-        @Override
-        public void onError(Throwable ended) {}
-
-        @Override
-        public void onComplete() {}
     }
 
     /** Orders of all desks one after the other, at even distances. */
@@ -249,7 +242,7 @@ final class Bell {
         var answered = new ArrayList<CompletableFuture<Void>>();
         long began = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(300);
         for (int i = 0; i < count; i++) {
-            Room room = rooms.get(i % LESSONS);
+            Room room = rooms.get(i % rooms.size());
             long due = began + TimeUnit.MILLISECONDS.toNanos(gapMillis * i);
             var one = new CompletableFuture<Void>();
             answered.add(one);

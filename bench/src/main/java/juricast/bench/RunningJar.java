@@ -66,6 +66,23 @@ record RunningJar(Process process, String address, Path file, Duration startedIn
         }
     }
 
+    /** Waits until the application rests: its compiler is done with what the warm-up has shown it, at most a minute. */
+    void rest() {
+        for (int n = 0; n < 60; n++) {
+            Duration before = used();
+            for (int m = 0; m < 20; m++) {
+                pause();
+            }
+            if (used().minus(before).toMillis() < 100) {
+                return;
+            }
+        }
+    }
+
+    private Duration used() {
+        return process.info().totalCpuDuration().orElseThrow();
+    }
+
     private static int freePort() throws IOException {
         try (ServerSocket any = new ServerSocket(0)) {
             return any.getLocalPort();

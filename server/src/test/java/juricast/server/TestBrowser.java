@@ -66,10 +66,16 @@ public final class TestBrowser {
         return send("DELETE", path, null, "application/json");
     }
 
-    /** Uploads a file, and a fingerprint if it is not empty. */
+    /** Uploads a roster, and a fingerprint if it is not empty. */
     public Answer upload(String path, byte[] file, String fingerprint) {
+        return upload(path, "roster.csv", file, fingerprint);
+    }
+
+    /** Uploads a file under a name. */
+    public Answer upload(String path, String name, byte[] file, String fingerprint) {
         String text = new String(file, StandardCharsets.ISO_8859_1);
-        String body = "--part\r\nContent-Disposition: form-data; name=\"file\"; filename=\"roster.csv\"\r\n\r\n" + text
+        String body = "--part\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + name + "\"\r\n\r\n"
+                + text
                 + (fingerprint.isEmpty()
                         ? ""
                         : "\r\n--part\r\nContent-Disposition: form-data; name=\"fingerprint\"\r\n\r\n" + fingerprint)

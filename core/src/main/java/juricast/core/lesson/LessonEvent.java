@@ -244,8 +244,12 @@ public sealed interface LessonEvent {
         }
     }
 
-    /** Something was written. */
-    record Said(PersonId from, Readers to, String text, Instant at) implements LessonEvent {
+    /** Something was written, or a file was sent under its name. */
+    record Said(PersonId from, Readers to, String text, Optional<SentFile> file, Instant at) implements LessonEvent {
+        public Said(PersonId from, Readers to, String text, Instant at) {
+            this(from, to, text, Optional.empty(), at);
+        }
+
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.said(this);
@@ -468,7 +472,8 @@ public sealed interface LessonEvent {
     }
 
     /** A message waits for an adult before anyone else reads it. */
-    record Held(PersonId from, Readers to, String text, Hold why, Instant at) implements LessonEvent {
+    record Held(PersonId from, Readers to, String text, Optional<SentFile> file, Hold why, Instant at)
+            implements LessonEvent {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.held(this);

@@ -48,6 +48,8 @@ public sealed interface LessonOrder {
 
         R say(Say order);
 
+        R sendFile(SendFile order);
+
         R setLive(SetLive order);
 
         R givePass(GivePass order);
@@ -214,6 +216,14 @@ public sealed interface LessonOrder {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.say(this);
+        }
+    }
+
+    /** Somebody sends a file. */
+    record SendFile(VisitId visit, Readers to, SentFile file) implements LessonOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.sendFile(this);
         }
     }
 

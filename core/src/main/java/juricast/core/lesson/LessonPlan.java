@@ -13,14 +13,21 @@ import juricast.core.time.Span;
  *
  * @param members also the observers who may look in
  * @param order the planned stances
+ * @param watched the school's words that are looked at first
  */
-public record LessonPlan(LessonId lesson, String title, Span time, List<Member> members, RunningOrder order) {
+public record LessonPlan(
+        LessonId lesson, String title, Span time, List<Member> members, RunningOrder order, WatchedWords watched) {
     public LessonPlan {
         members = List.copyOf(members);
     }
 
     public LessonPlan(LessonId lesson, String title, Span time, List<Member> members) {
-        this(lesson, title, time, members, RunningOrder.NONE);
+        this(lesson, title, time, members, RunningOrder.NONE, WatchedWords.NONE);
+    }
+
+    /** The same with what is planned and watched in it. */
+    public LessonPlan with(RunningOrder planned, WatchedWords words) {
+        return new LessonPlan(lesson, title, time, members, planned, words);
     }
 
     public Optional<Member> member(PersonId person) {

@@ -289,23 +289,65 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     /** Between adults and pupils nothing is held: who asks for help is heard at once. */
     private Decision written(PersonId from, Readers to, String text) {
-        boolean amongPupils = to.kind() == Readers.Kind.CLASS
+        return isAdult(from) || !amongPupils(to)
+                ? done(new LessonEvent.Said(from, to, text, now))
+                : restrained(from, to, text, WATCHED, plan.watched().isIn(text))
+                        .or(() -> restrained(from, to, text, LINKED, Links.isIn(text)))
+                        .orElseGet(
+                                () -> rulingFor(from, Catalogue.CHAT_APPROVAL).value() == YesNo.YES
+                                        ? held(from, to, text, Optional.empty(), Hold.EVERY_MESSAGE)
+                                        : done(new LessonEvent.Said(from, to, text, now)));
+    }
+
+    /** Something in a message that needs a right of its own. */
+    private record Restraint(Rule<Permission> rule, Hold why) {}
+
+    private static final Restraint LINKED = new Restraint(Catalogue.CHAT_LINKS, Hold.LINK);
+    private static final Restraint WATCHED = new Restraint(Catalogue.CHAT_WORDS, Hold.WORD);
+    private static final Restraint SENT = new Restraint(Catalogue.CHAT_FILES, Hold.FILE);
+
+    private Optional<Decision> restrained(PersonId from, Readers to, String text, Restraint by, boolean isSo) {
+        return isSo ? restrained(from, to, text, Optional.empty(), by) : Optional.empty();
+    }
+
+    private Optional<Decision> restrained(
+            PersonId from, Readers to, String text, Optional<SentFile> file, Restraint by) {
+        var ruling = rulingFor(from, by.rule);
+        return switch (ruling.value()) {
+            case CLOSED -> Optional.of(Refusal.by(Code.RULE_CLOSED, ruling));
+            case ON_REQUEST -> amongPupils(to) && !isAdult(from)
+                    ? Optional.of(held(from, to, text, file, by.why))
+                    : Optional.empty();
+            case OPEN -> Optional.empty();
+        };
+    }
+
+    private Decision held(PersonId from, Readers to, String text, Optional<SentFile> file, Hold why) {
+        return done(new LessonEvent.Held(from, to, text, file, why, now));
+    }
+
+    private boolean amongPupils(Readers to) {
+        return to.kind() == Readers.Kind.CLASS
                 || to.one().filter(one -> !isAdult(one)).isPresent();
-        if (isAdult(from) || !amongPupils) {
-            return done(new LessonEvent.Said(from, to, text, now));
+    }
+
+    @Override
+    public Decision sendFile(LessonOrder.SendFile order) {
+        return present(order.visit(), person -> mayWrite(person, order.to())
+                .or(() -> tooFast(person))
+                .orElseGet(() -> sent(person, order.to(), order.file())));
+    }
+
+    /** Rights and kinds are ruled for adults too; only what pupils send each other waits for an adult. */
+    private Decision sent(PersonId from, Readers to, SentFile file) {
+        var kinds = rulingFor(from, Catalogue.FILE_KINDS);
+        if (!kinds.value().names().contains(file.kind())) {
+            return Refusal.by(Code.RULE_CLOSED, kinds);
         }
-        if (Links.isIn(text)) {
-            var links = rulingFor(from, Catalogue.CHAT_LINKS);
-            if (links.value() == Permission.CLOSED) {
-                return Refusal.by(Code.RULE_CLOSED, links);
-            }
-            if (links.value() == Permission.ON_REQUEST) {
-                return done(new LessonEvent.Held(from, to, text, Hold.LINK, now));
-            }
-        }
-        return rulingFor(from, Catalogue.CHAT_APPROVAL).value() == YesNo.YES
-                ? done(new LessonEvent.Held(from, to, text, Hold.EVERY_MESSAGE, now))
-                : done(new LessonEvent.Said(from, to, text, now));
+        boolean watched = plan.watched().isIn(file.name()) && !isAdult(from) && amongPupils(to);
+        return restrained(from, to, file.name(), Optional.of(file), SENT)
+                .or(() -> watched ? restrained(from, to, file.name(), Optional.of(file), WATCHED) : Optional.empty())
+                .orElseGet(() -> done(new LessonEvent.Said(from, to, file.name(), Optional.of(file), now)));
     }
 
     private Optional<Decision> tooFast(PersonId from) {

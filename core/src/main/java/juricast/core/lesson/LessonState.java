@@ -498,7 +498,7 @@ public final class LessonState {
 
         @Override
         public Void said(LessonEvent.Said event) {
-            words = plus(words, new Words(number, event.from(), event.to(), event.text(), event.at()));
+            words = plus(words, new Words(number, event.from(), event.to(), event.text(), event.file(), event.at()));
             return null;
         }
 
@@ -669,7 +669,10 @@ public final class LessonState {
 
         @Override
         public Void held(LessonEvent.Held event) {
-            held = plus(held, new HeldWords(number, event.from(), event.to(), event.text(), event.why(), event.at()));
+            held = plus(
+                    held,
+                    new HeldWords(
+                            number, event.from(), event.to(), event.text(), event.file(), event.why(), event.at()));
             return null;
         }
 
@@ -678,8 +681,8 @@ public final class LessonState {
             held.stream()
                     .filter(one -> one.number() == event.number() && event.letThrough())
                     .findFirst()
-                    .ifPresent(one ->
-                            words = plus(words, new Words(number, one.from(), one.to(), one.text(), event.at())));
+                    .ifPresent(one -> words =
+                            plus(words, new Words(number, one.from(), one.to(), one.text(), one.file(), event.at())));
             held = held.stream().filter(one -> one.number() != event.number()).toList();
             return null;
         }

@@ -25,6 +25,12 @@ public final class Limits {
     public static final int MATERIALS = 60;
     /** Lines of captions that a lesson keeps at hand; all of them are in its record. */
     public static final int CAPTIONS = 60;
+    /** Bytes of a file sent in a lesson: a page of homework as a picture, but nothing that chokes a weak link. */
+    public static final int FILE_BYTES = 1_900_000;
+    /** Characters of the name of a file. */
+    public static final int FILE_NAME = 120;
+    /** Words and phrases on the school's list. */
+    public static final int WATCHED_WORDS = 500;
 
     private Limits() {}
 }

@@ -244,6 +244,14 @@ public final class Catalogue {
             .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, ON_REQUEST, CLOSED));
 
+    public static final Rule<Permission> CHAT_WORDS = rule("chat.words", CHAT, ValueType.PERMISSION)
+            .titled("Write watched words")
+            .meaning("Whether a message may hold a word of the school's list; without the right it waits for an adult.")
+            .because("Some words hurt at once, and taking them back later does not help.")
+            .pupilsCallIt("write words that are looked at first")
+            .enforced(IN_THE_LESSON)
+            .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, ON_REQUEST, CLOSED));
+
     public static final Rule<YesNo> CHAT_APPROVAL = rule("chat.approval", CHAT, ValueType.YES_IS_STRICT)
             .titled("An adult reads first")
             .meaning("Every message to the class or to another pupil waits until an adult lets it through.")
@@ -272,6 +280,7 @@ public final class Catalogue {
             .meaning("Whether a person may send files to those who read the chat.")
             .because("A file can hold what no adult has seen.")
             .pupilsCallIt("send files")
+            .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, CLOSED, CLOSED));
 
     public static final Rule<Kinds> FILE_KINDS = rule(
@@ -279,7 +288,8 @@ public final class Catalogue {
             .titled("Which files")
             .meaning("The kinds of files this person may send, where files are allowed. Programs never, for anyone.")
             .because("What can run can harm; what is large drowns a weak link.")
-            .pupilsCallIt("which files you may send")
+            .pupilsCallIt("send files of this kind")
+            .enforced(IN_THE_LESSON)
             .usual(LEAD_ADULT, Kinds.of("documents", "pictures", "slides", "sound", "video"))
             .usual(SECOND_ADULT, Kinds.of("documents", "pictures", "slides", "sound", "video"))
             .usual(CLASS_MONITOR, Kinds.of("documents", "pictures"))

@@ -107,7 +107,7 @@ public final class LiveLesson {
     }
 
     public LiveLesson planned(RunningOrder order) {
-        plan = new LessonPlan(plan.lesson(), plan.title(), plan.time(), plan.members(), order);
+        plan = plan.with(order, plan.watched());
         return this;
     }
 
@@ -174,6 +174,18 @@ public final class LiveLesson {
 
     public Visit visit(String device) {
         return state().visit(new VisitId(device)).orElseThrow(() -> new AssertionError("No visit " + device + this));
+    }
+
+    /** With words on the school's list. */
+    public LiveLesson watching(String... words) {
+        plan = new LessonPlan(
+                plan.lesson(),
+                plan.title(),
+                plan.time(),
+                plan.members(),
+                plan.order(),
+                WatchedWords.of(List.of(words)));
+        return this;
     }
 
     public SeatView seat(String device) {

@@ -3,6 +3,7 @@ package juricast.core.lesson;
 import static juricast.core.lesson.LiveLesson.*;
 import static juricast.core.rules.Catalogue.*;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
@@ -13,6 +14,7 @@ import juricast.core.audience.SeatView;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.lesson.Refusal.Code;
+import juricast.core.limits.Limits;
 import juricast.core.rules.Condition;
 import juricast.core.rules.Permission;
 import juricast.core.rules.Rule;
@@ -22,6 +24,8 @@ import org.junit.jupiter.api.Test;
 
 /** What a teacher does while teaching: stances, stop, signals, material, words that wait, the board. */
 class TeachingTest {
+    private static final SentFile PICTURE = new SentFile("1", "tide.png", "pictures", 4000);
+
     private static final Stance EXPLAINING = stance("explaining", "voice.speak=on-request", "chat.class=closed");
     private static final Stance DISCUSSION = stance("discussion", "voice.speak=open", "chat.class=open");
 
@@ -204,6 +208,71 @@ class TeachingTest {
         assertThat(say(open().school("chat.links", "closed", Force.USUAL).present(INES), INES, "http://x.example")
                         .refused())
                 .contains(Code.RULE_CLOSED);
+    }
+
+    @Test
+    void a_watched_word_waits_for_an_adult_but_never_on_its_way_to_one() {
+        var lesson = open().watching("loser").present(INES).present(JORY);
+
+        say(lesson, INES, "you l0ser");
+        assertThat(lesson.state().held()).extracting(HeldWords::why).containsExactly(Hold.WORD);
+        assertThat(lesson.seat("jory").words()).isEmpty();
+        assertThat(lesson.order(new LessonOrder.Say(visitOf(INES), Readers.ADULTS, "he called me a loser"))
+                        .desk()
+                        .words())
+                .hasSize(1);
+        assertThat(say(
+                                open().watching("loser")
+                                        .school("chat.words", "closed", Force.USUAL)
+                                        .present(INES),
+                                INES,
+                                "loser")
+                        .refused())
+                .contains(Code.RULE_CLOSED);
+    }
+
+    @Test
+    void a_file_is_ruled_by_right_and_kind_waits_for_an_adult_and_reaches_the_readers_of_its_words() {
+        var lesson = open().watching("loser")
+                .school("chat.files", "on-request", Force.USUAL)
+                .present(INES)
+                .present(JORY);
+
+        lesson.order(new LessonOrder.SendFile(visitOf(INES), Readers.CLASS, PICTURE));
+        assertThat(lesson.state().held()).extracting(HeldWords::file).containsExactly(Optional.of(PICTURE));
+        assertThat(lesson.seat("jory").words()).isEmpty();
+        lesson.order(new LessonOrder.Release(lesson.state().held().get(0).number(), true, ORLA));
+        assertThat(lesson.seat("jory").words()).extracting(Words::file).containsExactly(Optional.of(PICTURE));
+
+        var film = new SentFile("2", "waves.mp4", "video", 900);
+        assertThat(lesson.order(new LessonOrder.SendFile(visitOf(INES), Readers.ADULTS, film))
+                        .refused())
+                .as("pupils send documents and pictures")
+                .contains(Code.RULE_CLOSED);
+        lesson.order(new LessonOrder.SendFile(visitOf(ORLA), Readers.CLASS, film));
+        assertThat(lesson.seat("jory").words()).hasSize(2);
+
+        lesson.school("chat.files", "closed", Force.BINDING);
+        assertThat(lesson.order(new LessonOrder.SendFile(visitOf(INES), Readers.ADULTS, PICTURE))
+                        .refused())
+                .contains(Code.RULE_CLOSED);
+        var free = open().watching("loser")
+                .school("chat.files", "open", Force.USUAL)
+                .present(INES);
+        var named = new SentFile("3", "loser.png", "pictures", 900);
+        assertThat(free.order(new LessonOrder.SendFile(visitOf(INES), Readers.CLASS, named))
+                        .state()
+                        .held())
+                .extracting(HeldWords::why)
+                .containsExactly(Hold.WORD);
+    }
+
+    @Test
+    void a_file_has_a_name_and_a_size_within_limits() {
+        assertThatIllegalArgumentException().isThrownBy(() -> new SentFile("1", " ", "pictures", 1));
+        assertThatIllegalArgumentException().isThrownBy(() -> new SentFile("1", "a.png", "pictures", 0));
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> new SentFile("1", "a.png", "pictures", Limits.FILE_BYTES + 1));
     }
 
     @Test

@@ -21,6 +21,7 @@ import juricast.core.lesson.LessonOrder;
 import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.LessonState;
 import juricast.core.lesson.Readers;
+import juricast.core.lesson.SentFile;
 import juricast.core.lesson.Sign;
 import juricast.core.lesson.Stance;
 import juricast.core.rules.Catalogue;
@@ -39,6 +40,7 @@ final class Cast {
     private final List<Step> steps;
     private final Random random;
     private final Function<String, Optional<Stance>> stances;
+    private final Function<String, SentFile> files;
 
     /** What somebody does at an instant. */
     private record Step(Instant at, String who, String does, String with) {}
@@ -46,10 +48,15 @@ final class Cast {
     /** An order with its time; what it is may depend on how the lesson stands then. */
     record Cue(Instant at, Supplier<Optional<LessonOrder>> order) {}
 
-    /** @param stances finds a stance by the id of its ready-made set */
-    Cast(LessonPlan plan, List<CSVRecord> script, Function<String, Optional<Stance>> stances) {
+    /** @param stances finds a stance by the id of its ready-made set @param files keeps a file of the demo by its name */
+    Cast(
+            LessonPlan plan,
+            List<CSVRecord> script,
+            Function<String, Optional<Stance>> stances,
+            Function<String, SentFile> files) {
         this.plan = plan;
         this.stances = stances;
+        this.files = files;
         this.random = new Random(plan.lesson().value().hashCode());
         this.steps = new ArrayList<>();
         List<String> named = script.stream()
@@ -108,6 +115,10 @@ final class Cast {
         String does = step.does;
         if (does.startsWith("writes to ")) {
             return visitOf(me, state).map(visit -> new LessonOrder.Say(visit, readers(does.substring(10)), step.with));
+        }
+        if (does.startsWith("sends to ")) {
+            return visitOf(me, state)
+                    .map(visit -> new LessonOrder.SendFile(visit, readers(does.substring(9)), files.apply(step.with)));
         }
         if (does.startsWith("removes ")) {
             return Optional.of(new LessonOrder.Remove(personOf(does.substring(8)), step.with, me));

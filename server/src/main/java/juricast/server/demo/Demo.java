@@ -25,10 +25,12 @@ import juricast.core.time.Span;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
 import juricast.server.data.School;
+import juricast.server.lesson.LessonFiles;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.Records;
 import juricast.server.rules.Settings;
 import juricast.server.rules.Stances;
+import juricast.server.rules.Watched;
 import org.apache.commons.csv.CSVRecord;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -55,6 +57,8 @@ class Demo implements SmartLifecycle {
     private final Classes classes;
     private final Settings settings;
     private final Stances stances;
+    private final Watched watched;
+    private final LessonFiles files;
     private final Records records;
     private final LiveLessons lessons;
     private final Clock clock;
@@ -70,6 +74,8 @@ class Demo implements SmartLifecycle {
             Classes classes,
             Settings settings,
             Stances stances,
+            Watched watched,
+            LessonFiles files,
             Records records,
             LiveLessons lessons,
             Clock clock,
@@ -80,6 +86,8 @@ class Demo implements SmartLifecycle {
         this.classes = classes;
         this.settings = settings;
         this.stances = stances;
+        this.watched = watched;
+        this.files = files;
         this.records = records;
         this.lessons = lessons;
         this.clock = clock;
@@ -94,6 +102,7 @@ class Demo implements SmartLifecycle {
         boolean fresh = school.identity().isEmpty();
         if (fresh) {
             new DemoSchool(database, school, passwords, clock).fill();
+            watched.become(List.of("loser", "losers", "idiot", "stupid", "shut up"), DemoSchool.idOf("Maren Oddlund"));
             DemoFile.read("running-orders.csv").stream()
                     .collect(Collectors.groupingBy(row -> row.get("class"), LinkedHashMap::new, Collectors.toList()))
                     .forEach((id, rows) -> stances.write(
@@ -148,8 +157,13 @@ class Demo implements SmartLifecycle {
 
     /** Plays what is past at once, and keeps what is to come. */
     private void play(Classes.Planned planned, Instant now, boolean fresh) {
-        LessonPlan plan = classes.plan(planned.id(), now).orElseThrow();
-        var cast = new Cast(plan, script(planned, now), id -> stances.find(id, now));
+        LessonPlan plan =
+                classes.plan(planned.id(), now).orElseThrow().with(stances.of(planned.id(), now), watched.now());
+        var cast = new Cast(
+                plan,
+                script(planned, now),
+                id -> stances.find(id, now),
+                name -> files.keep(planned.id(), name, DemoFile.bytes("files/" + name)));
         var stage = new AtomicReference<>(LessonState.NEW);
         Rulebook rules = settings.ofLesson(planned.id());
         var events = new ArrayList<LessonEvent>();

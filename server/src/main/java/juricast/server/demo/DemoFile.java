@@ -22,6 +22,15 @@ final class DemoFile {
 
     private DemoFile() {}
 
+    /** A file that somebody of the cast sends. */
+    static byte[] bytes(String name) {
+        try (InputStream file = DemoFile.class.getResourceAsStream("/demo/" + name)) {
+            return file.readAllBytes();
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+
     static List<CSVRecord> read(String name) {
         return find(name).orElseThrow(() -> new IllegalStateException("The demo has no file " + name));
     }

@@ -17,6 +17,7 @@ import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.LessonState;
 import juricast.core.lesson.Readers;
 import juricast.core.lesson.RunningOrder;
+import juricast.core.lesson.SentFile;
 import juricast.core.lesson.Sign;
 import juricast.core.lesson.Stance;
 import juricast.core.lesson.Visit;
@@ -104,7 +105,18 @@ class DeskJson {
     record OrderStep(String stance, String name, Instant from, Instant until) {}
 
     /** A message that waits for an adult. @param because why, in words */
-    record HeldMessage(int number, Instant at, String person, String name, String to, String text, String because) {}
+    record HeldMessage(
+            int number,
+            Instant at,
+            String person,
+            String name,
+            String to,
+            String text,
+            @Nullable FileLine file,
+            String because) {}
+
+    /** A file that was sent; its name is the text. */
+    record FileLine(String kind, int bytes) {}
 
     record Handout(int number, Instant at, String by, String title, String body) {}
 
@@ -165,7 +177,15 @@ class DeskJson {
 
     record Refused(String visit, String name, Instant at, List<DoorReason> reasons) {}
 
-    record Message(int number, Instant at, String from, String fromName, Readers.Kind to, String toName, String text) {}
+    record Message(
+            int number,
+            Instant at,
+            String from,
+            String fromName,
+            Readers.Kind to,
+            String toName,
+            String text,
+            @Nullable FileLine file) {}
 
     Desk of(LiveLesson.Snapshot lesson, PersonId me, int after, Instant now) {
         LessonPlan plan = lesson.plan();
@@ -281,8 +301,11 @@ class DeskJson {
                 plan.nameOf(held.from()),
                 held.to().one().map(plan::nameOf).orElse("the class"),
                 held.text(),
+                file(held.file()),
                 switch (held.why()) {
                     case LINK -> "holds a link";
+                    case WORD -> "holds a word of the school's list";
+                    case FILE -> "is a file, looked at first by the rules";
                     case EVERY_MESSAGE -> "is read first, by the rules";
                 });
     }
@@ -372,6 +395,10 @@ class DeskJson {
                 .toList();
     }
 
+    static @Nullable FileLine file(Optional<SentFile> sent) {
+        return sent.map(one -> new FileLine(one.kind(), one.bytes())).orElse(null);
+    }
+
     static Message message(Words words, LessonPlan plan) {
         return new Message(
                 words.number(),
@@ -380,6 +407,7 @@ class DeskJson {
                 plan.nameOf(words.from()),
                 words.to().kind(),
                 words.to().one().map(plan::nameOf).orElse(""),
-                words.text());
+                words.text(),
+                file(words.file()));
     }
 }

@@ -22,6 +22,7 @@ import juricast.server.data.Database;
 import juricast.server.problems.Problem;
 import juricast.server.rules.Settings;
 import juricast.server.rules.Stances;
+import juricast.server.rules.Watched;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -49,6 +50,7 @@ public class LiveLessons {
     private final Classes classes;
     private final Settings settings;
     private final Stances stances;
+    private final Watched watched;
     private final LessonJournal journal;
     private final Database database;
     private final Clock clock;
@@ -58,12 +60,14 @@ public class LiveLessons {
             Classes classes,
             Settings settings,
             Stances stances,
+            Watched watched,
             LessonJournal journal,
             Database database,
             Clock clock) {
         this.classes = classes;
         this.settings = settings;
         this.stances = stances;
+        this.watched = watched;
         this.journal = journal;
         this.database = database;
         this.clock = clock;
@@ -165,7 +169,7 @@ public class LiveLessons {
 
     private LessonPlan plan(LessonId id) {
         LessonPlan plan = classes.plan(id, now()).orElseThrow(() -> Problem.notThere("This lesson"));
-        return new LessonPlan(plan.lesson(), plan.title(), plan.time(), plan.members(), stances.of(id, now()));
+        return plan.with(stances.of(id, now()), watched.now());
     }
 
     private Rulebook rules(LessonId id) {

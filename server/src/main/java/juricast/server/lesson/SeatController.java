@@ -9,14 +9,12 @@ import java.util.List;
 import java.util.Optional;
 import juricast.core.entry.Arrival;
 import juricast.core.identity.DeviceId;
-import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
 import juricast.core.joining.LinkKey;
 import juricast.core.lesson.Appliance;
 import juricast.core.lesson.LessonOrder;
-import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.Readers;
 import juricast.core.lesson.Sign;
 import juricast.core.lesson.Visit;
@@ -34,7 +32,6 @@ import juricast.server.data.Ids;
 import juricast.server.data.School;
 import juricast.server.problems.Problem;
 import juricast.server.words.HouseRules;
-import juricast.server.words.RefusalWords;
 import juricast.server.words.RuleWords;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
@@ -55,9 +52,8 @@ class SeatController {
     private final LiveLessons lessons;
     private final Viewers viewers;
     private final SeatJson seats;
-    private final RefusalWords refusals;
+    private final SeatOrders orders;
     private final RuleWords words;
-    private final Answers answers;
     private final Classes classes;
     private final School school;
     private final HouseRules houseRules;
@@ -69,22 +65,20 @@ class SeatController {
             LiveLessons lessons,
             Viewers viewers,
             SeatJson seats,
-            RefusalWords refusals,
+            SeatOrders orders,
             RuleWords words,
             Classes classes,
             School school,
             HouseRules houseRules,
-            Answers answers,
             Clock clock) {
         this.lessons = lessons;
         this.viewers = viewers;
         this.seats = seats;
-        this.refusals = refusals;
+        this.orders = orders;
         this.words = words;
         this.classes = classes;
         this.school = school;
         this.houseRules = houseRules;
-        this.answers = answers;
         this.wordLimit = new TryLimit(6, Duration.ofMinutes(2), clock);
         // A family or a whole ship may share one address; somebody who drops the cookie is held by this one.
         this.guessLimit = new TryLimit(60, Duration.ofMinutes(2), clock);
@@ -206,15 +200,15 @@ class SeatController {
         var visit = new VisitId(Ids.next());
         Optional<PersonId> account = isMember ? Optional.of(caller.person()) : Optional.empty();
         var link = isCurrent(token, found) ? Arrival.Link.CURRENT : Arrival.Link.RETIRED;
-        carryOut(lesson.id(), new LessonOrder.Knock(new Arrival(visit, device, name, account, link)));
+        orders.carryOut(lesson.id(), new LessonOrder.Knock(new Arrival(visit, device, name, account, link)));
         return new Knocked(visit.value());
     }
 
     @GetMapping("/seats/{visit}")
     @For(anyone = true)
     SeatJson.Seat seat(@PathVariable String visit, HttpServletRequest request) {
-        Mine mine = mine(visit, request);
-        return seats.of(lessons.look(mine.lesson), mine.visit, lessons.now());
+        SeatOrders.Mine mine = orders.mine(visit, request);
+        return seats.of(lessons.look(mine.lesson()), mine.visit(), lessons.now());
     }
 
     @GetMapping(path = "/seats/{visit}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
@@ -223,89 +217,92 @@ class SeatController {
             @PathVariable String visit,
             @RequestHeader(name = "Last-Event-ID", defaultValue = "0") int last,
             HttpServletRequest request) {
-        Mine mine = mine(visit, request);
+        SeatOrders.Mine mine = orders.mine(visit, request);
         return viewers.open(
-                mine.lesson,
-                one -> one.id().equals(mine.visit),
+                mine.lesson(),
+                one -> one.id().equals(mine.visit()),
                 last,
-                after -> seats.shown(lessons.look(mine.lesson), mine.visit, after, lessons.now()));
+                after -> seats.shown(lessons.look(mine.lesson()), mine.visit(), after, lessons.now()));
     }
 
     @PostMapping("/seats/{visit}/on/{what}")
     @For(anyone = true)
     SeatJson.Seat turnOn(@PathVariable String visit, @PathVariable Appliance what, HttpServletRequest request) {
-        return order(mine(visit, request), new LessonOrder.TurnOn(new VisitId(visit), what));
+        return orders.order(orders.mine(visit, request), new LessonOrder.TurnOn(new VisitId(visit), what));
     }
 
     @PostMapping("/seats/{visit}/off/{what}")
     @For(anyone = true)
     SeatJson.Seat turnOff(@PathVariable String visit, @PathVariable Appliance what, HttpServletRequest request) {
-        Mine mine = mine(visit, request);
+        SeatOrders.Mine mine = orders.mine(visit, request);
         PersonId me = mine.person();
-        return order(mine, new LessonOrder.TurnOff(me, what, me));
+        return orders.order(mine, new LessonOrder.TurnOff(me, what, me));
     }
 
     @PutMapping("/seats/{visit}/hand")
     @For(anyone = true)
     SeatJson.Seat raiseHand(@PathVariable String visit, HttpServletRequest request) {
-        return order(mine(visit, request), new LessonOrder.RaiseHand(new VisitId(visit)));
+        return orders.order(orders.mine(visit, request), new LessonOrder.RaiseHand(new VisitId(visit)));
     }
 
     @DeleteMapping("/seats/{visit}/hand")
     @For(anyone = true)
     SeatJson.Seat lowerHand(@PathVariable String visit, HttpServletRequest request) {
-        Mine mine = mine(visit, request);
+        SeatOrders.Mine mine = orders.mine(visit, request);
         PersonId me = mine.person();
-        return order(mine, new LessonOrder.LowerHand(me, me));
+        return orders.order(mine, new LessonOrder.LowerHand(me, me));
     }
 
     @PostMapping("/seats/{visit}/words")
     @For(anyone = true)
     SeatJson.Seat say(@PathVariable String visit, @RequestBody SaySeatRequest said, HttpServletRequest request) {
         Readers to = LessonController.readers(said.to, said.person);
-        return order(
-                mine(visit, request), new LessonOrder.Say(new VisitId(visit), to, said.text == null ? "" : said.text));
+        return orders.order(
+                orders.mine(visit, request),
+                new LessonOrder.Say(new VisitId(visit), to, said.text == null ? "" : said.text));
     }
 
     @PutMapping("/seats/{visit}/name")
     @For(anyone = true)
     SeatJson.Seat rename(@PathVariable String visit, @RequestBody NameRequest wanted, HttpServletRequest request) {
-        return order(
-                mine(visit, request),
+        return orders.order(
+                orders.mine(visit, request),
                 new LessonOrder.Rename(new VisitId(visit), wanted.name == null ? "" : wanted.name));
     }
 
     @PostMapping("/seats/{visit}/leave")
     @For(anyone = true)
     SeatJson.Seat leave(@PathVariable String visit, HttpServletRequest request) {
-        return order(mine(visit, request), new LessonOrder.Leave(new VisitId(visit)));
+        return orders.order(orders.mine(visit, request), new LessonOrder.Leave(new VisitId(visit)));
     }
 
     @PutMapping("/seats/{visit}/sign/{sign}")
     @For(anyone = true)
     SeatJson.Seat showSign(@PathVariable String visit, @PathVariable Sign sign, HttpServletRequest request) {
-        return order(mine(visit, request), new LessonOrder.ShowSign(new VisitId(visit), Optional.of(sign)));
+        return orders.order(
+                orders.mine(visit, request), new LessonOrder.ShowSign(new VisitId(visit), Optional.of(sign)));
     }
 
     @DeleteMapping("/seats/{visit}/sign")
     @For(anyone = true)
     SeatJson.Seat takeSignBack(@PathVariable String visit, HttpServletRequest request) {
-        return order(mine(visit, request), new LessonOrder.ShowSign(new VisitId(visit), Optional.empty()));
+        return orders.order(
+                orders.mine(visit, request), new LessonOrder.ShowSign(new VisitId(visit), Optional.empty()));
     }
 
     /** The board, for those who are in. */
     @GetMapping("/seats/{visit}/board")
     @For(anyone = true)
     TeachingController.Board board(@PathVariable String visit, HttpServletRequest request) {
-        return boardOf(mine(visit, request));
+        return boardOf(orders.mine(visit, request));
     }
 
     @PostMapping("/seats/{visit}/board/lines")
     @For(anyone = true)
     TeachingController.Board draw(
             @PathVariable String visit, @RequestBody TeachingController.LineRequest drawn, HttpServletRequest request) {
-        Mine mine = mine(visit, request);
-        carryOut(mine.lesson, new LessonOrder.Draw(mine.visit, TeachingController.line(drawn)));
+        SeatOrders.Mine mine = orders.mine(visit, request);
+        orders.carryOut(mine.lesson(), new LessonOrder.Draw(mine.visit(), TeachingController.line(drawn)));
         return boardOf(mine);
     }
 
@@ -313,64 +310,29 @@ class SeatController {
     @DeleteMapping("/seats/{visit}/board")
     @For(anyone = true)
     TeachingController.Board wipe(@PathVariable String visit, HttpServletRequest request) {
-        Mine mine = mine(visit, request);
+        SeatOrders.Mine mine = orders.mine(visit, request);
         PersonId me = mine.person();
-        carryOut(mine.lesson, new LessonOrder.Wipe(Optional.of(me), me));
+        orders.carryOut(mine.lesson(), new LessonOrder.Wipe(Optional.of(me), me));
         return boardOf(mine);
     }
 
-    private TeachingController.Board boardOf(Mine mine) {
-        if (mine.now.status() != Visit.Status.IN) {
+    private TeachingController.Board boardOf(SeatOrders.Mine mine) {
+        if (mine.now().status() != Visit.Status.IN) {
             throw Problem.notThere("Your seat");
         }
-        return TeachingController.board(lessons.look(mine.lesson), mine.person());
+        return TeachingController.board(lessons.look(mine.lesson()), mine.person());
     }
 
     /** Why one of one's own rights is as it is, in a pupil's words. */
     @GetMapping("/seats/{visit}/why/{rule}")
     @For(anyone = true)
     RuleWords.Why why(@PathVariable String visit, @PathVariable String rule, HttpServletRequest request) {
-        Mine mine = mine(visit, request);
-        LiveLesson.Snapshot live = lessons.look(mine.lesson);
+        SeatOrders.Mine mine = orders.mine(visit, request);
+        LiveLesson.Snapshot live = lessons.look(mine.lesson());
         PersonId me = mine.person();
         Rule<?> asked = Catalogue.rightByKey(rule).orElseThrow(() -> Problem.notThere("This rule"));
         return words.forPupils(
                 live.state().rulesFor(me, live.rules()), asked, live.plan().roleOf(me), lessons.now());
-    }
-
-    /** A visit of the calling device. */
-    private record Mine(LessonId lesson, VisitId visit, Visit now) {
-        PersonId person() {
-            return now.person().orElseThrow(() -> Problem.notThere("Your seat"));
-        }
-    }
-
-    private Mine mine(String visit, HttpServletRequest request) {
-        var id = new VisitId(visit);
-        LessonId lesson = lessons.lessonOf(id);
-        if (lesson == null) {
-            throw Problem.notThere("This seat");
-        }
-        Visit found = lessons.look(lesson).state().visit(id).orElseThrow();
-        boolean isMine = Cookies.device(request)
-                .filter(device -> device.equals(found.arrival().device()))
-                .isPresent();
-        if (!isMine) {
-            throw Problem.notThere("This seat");
-        }
-        return new Mine(lesson, id, found);
-    }
-
-    private SeatJson.@Nullable Seat order(Mine mine, LessonOrder order) {
-        carryOut(mine.lesson, order);
-        return answers.with(() -> seats.of(lessons.look(mine.lesson), mine.visit, lessons.now()));
-    }
-
-    private void carryOut(LessonId lesson, LessonOrder order) {
-        lessons.carryOut(lesson, order).either(done -> null, refusal -> {
-            LessonPlan plan = lessons.look(lesson).plan();
-            throw refusals.problem(refusal, plan, true);
-        });
     }
 
     private Classes.SchoolClass classOf(String token) {

@@ -106,7 +106,15 @@ class SeatJson {
     record Classmate(String id, String name) {}
 
     /** Something written. @param mine whether this person wrote it */
-    record Heard(int number, Instant at, boolean mine, String from, Readers.Kind to, String toName, String text) {}
+    record Heard(
+            int number,
+            Instant at,
+            boolean mine,
+            String from,
+            Readers.Kind to,
+            String toName,
+            String text,
+            DeskJson.@Nullable FileLine file) {}
 
     /** The whole seat, with all its words. */
     Seat of(LiveLesson.Snapshot lesson, VisitId visit, Instant now) {
@@ -243,6 +251,7 @@ class SeatJson {
                 from,
                 words.to().kind(),
                 words.to().one().map(plan::nameOf).orElse(""),
-                words.text());
+                words.text(),
+                DeskJson.file(words.file()));
     }
 }

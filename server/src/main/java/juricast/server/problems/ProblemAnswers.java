@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.context.request.async.AsyncRequestTimeoutException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
 
 /** Turns everything that goes wrong into a problem answer, in one place. */
 @RestControllerAdvice
@@ -42,8 +43,15 @@ class ProblemAnswers {
         return answer(Problem.notReadable(
                         "The file is too large",
                         "Files may have up to 2 MB. Nothing was changed.",
-                        "Send a smaller file: one class at a time.",
+                        "Send a smaller file: of a roster one class at a time, of a picture a smaller one.",
                         List.of())
+                .body());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<Problem.Body> noFile(MultipartException noFile) {
+        return answer(Problem.notReadable(
+                        "No file came with this", "Nothing was changed.", "Choose a file and send it again.", List.of())
                 .body());
     }
 

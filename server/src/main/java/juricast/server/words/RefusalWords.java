@@ -123,6 +123,21 @@ public class RefusalWords {
                     "Links are for teachers to share.",
                     "Your text is still here. Send it without the link.");
         }
+        if (ruling.rule().equals(Catalogue.CHAT_WORDS)) {
+            return Problem.refused(
+                    type,
+                    "Not sent",
+                    "A word in it is not written in lessons here.",
+                    "Your text is still here. Say it in other words.");
+        }
+        if (ruling.rule().equals(Catalogue.FILE_KINDS)) {
+            return Problem.refused(
+                    type,
+                    "This file was not sent",
+                    "Of files, only these may be sent here: "
+                            + ruling.value().text().replace("+", ", ") + ".",
+                    "Send it as one of these, or ask your teacher.");
+        }
         boolean chat =
                 ruling.rule().equals(Catalogue.CLASS_CHAT) || ruling.rule().equals(Catalogue.PRIVATE_CHAT);
         return Problem.refused(

@@ -113,9 +113,10 @@ class EveryEndpointTest {
                 .replace("{what}", "CAMERA")
                 .replaceAll("\\{[a-z]+}", "nothing");
         boolean file = endpoint.path.contains("/roster")
-                || endpoint.method.equals("POST") && endpoint.path.endsWith("/charter/file");
+                || endpoint.method.equals("POST")
+                        && (endpoint.path.endsWith("/charter/file") || endpoint.path.endsWith("/files"));
         return file
-                ? browser.upload(path, "name\nA".getBytes(), "x").status()
+                ? browser.upload(path + "?to=CLASS", "name\nA".getBytes(), "x").status()
                 : browser.send(endpoint.method, path, endpoint.method.equals("GET") ? null : "{}", "application/json")
                         .status();
     }

@@ -20,6 +20,7 @@ import juricast.core.lesson.Appliance;
 import juricast.core.lesson.Hold;
 import juricast.core.lesson.LessonEvent;
 import juricast.core.lesson.Readers;
+import juricast.core.lesson.SentFile;
 import juricast.core.lesson.Sign;
 import juricast.core.lesson.Stance;
 import juricast.core.rules.Catalogue;
@@ -31,6 +32,7 @@ class LessonEventJsonTest {
     private static final Instant AT = Instant.parse("2026-09-14T10:02:03.004Z");
     private static final PersonId INES = new PersonId("ines");
     private static final PersonId ORLA = new PersonId("orla");
+    private static final SentFile FILE = new SentFile("f", "tide.pdf", "documents", 1200);
     private static final VisitId VISIT = new VisitId("v");
     private static final Verdict VERDICT =
             new Verdict(Outcome.WAIT, List.of(new Reason(ReasonCode.NAME_UNCLEAR, List.of(INES, ORLA))));
@@ -53,7 +55,7 @@ class LessonEventJsonTest {
             new LessonEvent.TurnedOff(INES, Appliance.CAMERA, ORLA, AT),
             new LessonEvent.HandRaised(INES, AT),
             new LessonEvent.HandLowered(INES, ORLA, AT),
-            new LessonEvent.Said(INES, Readers.only(ORLA), "is it \\ high water?", AT),
+            new LessonEvent.Said(INES, Readers.only(ORLA), "is it \\ high water?.pdf", Optional.of(FILE), AT),
             new LessonEvent.LiveSet(RuleValue.parse("entry.door=shut"), ORLA, AT),
             new LessonEvent.PassGiven(INES, Catalogue.SPEAK, AT.plusSeconds(120), ORLA, AT),
             new LessonEvent.CurbGiven(INES, Catalogue.CLASS_CHAT, AT.plusSeconds(120), ORLA, AT),
@@ -84,7 +86,7 @@ class LessonEventJsonTest {
             new LessonEvent.Focused(Optional.empty(), ORLA, AT),
             new LessonEvent.Lightened(true, ORLA, AT),
             new LessonEvent.Captioned(ORLA, "The tide turns.", AT),
-            new LessonEvent.Held(INES, Readers.CLASS, "www.tides", Hold.LINK, AT),
+            new LessonEvent.Held(INES, Readers.CLASS, "www.tides", Optional.empty(), Hold.LINK, AT),
             new LessonEvent.Released(7, false, ORLA, AT),
             new LessonEvent.Drawn(INES, List.of(0, 0, 1000, 5), AT),
             new LessonEvent.Wiped(Optional.of(INES), ORLA, AT),
@@ -111,5 +113,15 @@ class LessonEventJsonTest {
                                 + "\"by\":\"orla\",\"at\":\"2026-09-14T10:02:03.004Z\"}"))
                 .isEqualTo(ONE_OF_EACH.get(15));
         assertThatThrownBy(() -> LessonEventJson.read("Vanished", "{}")).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void words_from_before_there_were_files_are_read_as_words() {
+        var said = new LessonEvent.Said(INES, Readers.CLASS, "hello", AT);
+
+        String before = LessonEventJson.body(said).replaceFirst("\"file\":null,?", "");
+
+        assertThat(before).doesNotContain("file");
+        assertThat(LessonEventJson.read("Said", before)).isEqualTo(said);
     }
 }

@@ -84,6 +84,7 @@ class LessonJournalTest {
                 SERVER.bean(juricast.server.classes.Classes.class),
                 SERVER.bean(juricast.server.rules.Settings.class),
                 SERVER.bean(juricast.server.rules.Stances.class),
+                SERVER.bean(juricast.server.rules.Watched.class),
                 journalOnFullDisk,
                 full,
                 SERVER.bean(java.time.Clock.class));

@@ -1,0 +1,147 @@
+package juricast.bench;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.InetSocketAddress;
+import java.nio.ByteBuffer;
+import java.nio.channels.SelectionKey;
+import java.nio.channels.Selector;
+import java.nio.channels.SocketChannel;
+import java.nio.charset.StandardCharsets;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.function.IntConsumer;
+
+/**
+ * Thousands of streams of server-sent events on one thread, of which only the numbers are read: the load comes from the
+ * cores that are measured, and a general-purpose HTTP client would use more of them than the application.
+ */
+final class Lines implements AutoCloseable {
+    private static final byte[] ID = "id:".getBytes(StandardCharsets.US_ASCII);
+
+    private final InetSocketAddress address;
+    private final Selector selector = Selector.open();
+    private final Queue<Line> wanted = new ConcurrentLinkedQueue<>();
+    private final Thread reader = new Thread(this::read, "lines");
+    private final ByteBuffer buffer = ByteBuffer.allocateDirect(1 << 16);
+    private volatile boolean closed;
+
+    Lines(String host, int port) throws IOException {
+        address = new InetSocketAddress(host, port);
+        reader.setDaemon(true);
+        reader.start();
+    }
+
+    /**
+     * Opens a stream. Its thread must not be held up by what is told.
+     *
+     * @param told is told the number of every event
+     * @param ended is told when the stream has ended, not when it was never wanted any more
+     */
+    void open(String path, String cookies, int last, IntConsumer told, Runnable ended) {
+        wanted.add(new Line(path, cookies, last, told, ended));
+        selector.wakeup();
+    }
+
+    /** One stream: which byte of "id:" it waits for at the beginning of a line, then the digits. */
+    private static final class Line {
+        final String head;
+        final IntConsumer told;
+        final Runnable ended;
+        int matched;
+        int number;
+
+        Line(String path, String cookies, int last, IntConsumer told, Runnable ended) {
+            this.head =
+                    "GET %s HTTP/1.1\r\nHost: localhost\r\nAccept: text/event-stream\r\nCookie: %s\r\nLast-Event-ID: %d\r\n\r\n"
+                            .formatted(path, cookies, last);
+            this.told = told;
+            this.ended = ended;
+        }
+
+        void take(ByteBuffer bytes) {
+            while (bytes.hasRemaining()) {
+                byte one = bytes.get();
+                if (one == '\n') {
+                    if (matched == ID.length) {
+                        told.accept(number);
+                    }
+                    matched = 0;
+                    number = 0;
+                } else if (matched == ID.length) {
+                    number = one >= '0' && one <= '9' ? number * 10 + one - '0' : number;
+                } else if (matched >= 0) {
+                    matched = one == ID[matched] ? matched + 1 : -1;
+                }
+            }
+        }
+    }
+
+    private void read() {
+        while (!closed) {
+            try {
+                selector.select(key -> {
+                    if (key.isConnectable()) {
+                        ask(key);
+                    } else {
+                        take(key);
+                    }
+                });
+                for (Line line = wanted.poll(); line != null; line = wanted.poll()) {
+                    SocketChannel channel = SocketChannel.open();
+                    channel.configureBlocking(false);
+                    channel.connect(address);
+                    channel.register(selector, SelectionKey.OP_CONNECT, line);
+                }
+            } catch (IOException broken) {
+                throw new UncheckedIOException(broken);
+            }
+        }
+    }
+
+    private void ask(SelectionKey key) {
+        try {
+            SocketChannel channel = (SocketChannel) key.channel();
+            channel.finishConnect();
+            channel.write(ByteBuffer.wrap(((Line) key.attachment()).head.getBytes(StandardCharsets.US_ASCII)));
+            key.interestOps(SelectionKey.OP_READ);
+        } catch (IOException broken) {
+            end(key);
+        }
+    }
+
+    private void take(SelectionKey key) {
+        buffer.clear();
+        try {
+            if (((SocketChannel) key.channel()).read(buffer) < 0) {
+                end(key);
+                return;
+            }
+        } catch (IOException broken) {
+            end(key);
+            return;
+        }
+        buffer.flip();
+        ((Line) key.attachment()).take(buffer);
+    }
+
+    private static void end(SelectionKey key) {
+        key.cancel();
+        try {
+            key.channel().close();
+        } catch (IOException closedAlready) {
+            // That is what was wanted.
+        }
+        ((Line) key.attachment()).ended.run();
+    }
+
+    @Override
+    public void close() throws IOException {
+        closed = true;
+        selector.wakeup();
+        for (SelectionKey key : selector.keys()) {
+            key.channel().close();
+        }
+        selector.close();
+    }
+}

@@ -1,0 +1,136 @@
+package juricast.server.lesson;
+
+import static juricast.server.access.Position.LEAD;
+import static juricast.server.access.Position.TEACHER;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import juricast.core.audience.DeskView;
+import juricast.core.audience.SeatView;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.VisitId;
+import juricast.core.lesson.HeldWords;
+import juricast.core.lesson.LessonOrder;
+import juricast.core.lesson.Readers;
+import juricast.core.lesson.SentFile;
+import juricast.core.lesson.Words;
+import juricast.server.access.For;
+import juricast.server.access.SignedIn;
+import juricast.server.problems.Problem;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.*;
+import org.springframework.web.multipart.MultipartFile;
+
+/** Files in the chat: sent as words are, and fetched by exactly those who may read the words. */
+@RestController
+@RequestMapping("/api")
+class FileController {
+    private final LiveLessons lessons;
+    private final DeskOrders desk;
+    private final SeatOrders seats;
+    private final LessonFiles files;
+
+    FileController(LiveLessons lessons, DeskOrders desk, SeatOrders seats, LessonFiles files) {
+        this.lessons = lessons;
+        this.desk = desk;
+        this.seats = seats;
+        this.files = files;
+    }
+
+    @PostMapping("/seats/{visit}/files")
+    @For(anyone = true)
+    SeatJson.@Nullable Seat sendFromSeat(
+            @PathVariable String visit,
+            @RequestParam MultipartFile file,
+            @RequestParam Readers.Kind to,
+            @RequestParam(required = false) @Nullable String person,
+            HttpServletRequest request)
+            throws IOException {
+        SeatOrders.Mine mine = seats.mine(visit, request);
+        return send(
+                mine.lesson(),
+                file,
+                sent -> seats.order(
+                        mine, new LessonOrder.SendFile(mine.visit(), LessonController.readers(to, person), sent)));
+    }
+
+    @PostMapping("/lessons/{lesson}/files")
+    @For({TEACHER, LEAD})
+    DeskJson.@Nullable Desk sendFromDesk(
+            @PathVariable String lesson,
+            @RequestParam MultipartFile file,
+            @RequestParam Readers.Kind to,
+            @RequestParam(required = false) @Nullable String person,
+            @AuthenticationPrincipal SignedIn caller)
+            throws IOException {
+        LessonId id = desk.known(lesson, caller);
+        VisitId visit = desk.presence(id, caller);
+        return send(
+                id,
+                file,
+                sent -> desk.order(
+                        lesson, caller, new LessonOrder.SendFile(visit, LessonController.readers(to, person), sent)));
+    }
+
+    @GetMapping("/seats/{visit}/files/{number}")
+    @For(anyone = true)
+    ResponseEntity<byte[]> fetchAtSeat(
+            @PathVariable String visit, @PathVariable int number, HttpServletRequest request) {
+        SeatOrders.Mine mine = seats.mine(visit, request);
+        LiveLesson.Snapshot live = lessons.look(mine.lesson());
+        return fetch(SeatView.of(live.plan(), live.state(), live.rules(), mine.visit(), lessons.now()).words().stream()
+                .filter(one -> one.number() == number)
+                .flatMap(one -> one.file().stream()));
+    }
+
+    /** Adults look at what waits for them, too. */
+    @GetMapping("/lessons/{lesson}/files/{number}")
+    @For({TEACHER, LEAD})
+    ResponseEntity<byte[]> fetchAtDesk(
+            @PathVariable String lesson, @PathVariable int number, @AuthenticationPrincipal SignedIn caller) {
+        LiveLesson.Snapshot live = lessons.look(desk.known(lesson, caller));
+        Stream<SentFile> said =
+                DeskView.of(live.plan(), live.state(), live.events(), live.rules(), lessons.now()).words().stream()
+                        .filter(one -> one.number() == number)
+                        .map(Words::file)
+                        .flatMap(one -> one.stream());
+        Stream<SentFile> held = live.state().held().stream()
+                .filter(one -> one.number() == number)
+                .map(HeldWords::file)
+                .flatMap(one -> one.stream());
+        return fetch(Stream.concat(said, held));
+    }
+
+    private <V> @Nullable V send(LessonId lesson, MultipartFile upload, Function<SentFile, @Nullable V> order)
+            throws IOException {
+        String name = upload.getOriginalFilename() == null ? "" : upload.getOriginalFilename();
+        SentFile file = files.keep(lesson, name, upload.getBytes());
+        try {
+            return order.apply(file);
+        } catch (Problem refused) {
+            files.drop(file);
+            throw refused;
+        }
+    }
+
+    /** Always as something to save: a browser never opens what somebody sent inside the school's own pages. */
+    private ResponseEntity<byte[]> fetch(Stream<SentFile> found) {
+        SentFile file = found.findFirst().orElseThrow(() -> Problem.notThere("This file"));
+        String disposition = ContentDisposition.attachment()
+                .filename(file.name(), StandardCharsets.UTF_8)
+                .build()
+                .toString();
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .header(HttpHeaders.CONTENT_DISPOSITION, disposition)
+                .body(files.bytes(file));
+    }
+}

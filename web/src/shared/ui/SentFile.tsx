@@ -1,0 +1,68 @@
+import { Box, Link } from '@chakra-ui/react'
+import { useRef } from 'react'
+import { Button } from './Button'
+
+interface File_ {
+  kind: string
+  bytes: number
+}
+
+const KINDS: Record<string, string> = {
+  documents: 'document',
+  pictures: 'picture',
+  slides: 'slides',
+  sound: 'sound',
+  video: 'video',
+}
+
+/** What was written, or the file that was sent, to be saved. */
+export function SentFile({ text, file, href }: { text: string; file?: File_; href: string }) {
+  if (!file) return <>{text}</>
+  return (
+    <>
+      <Link href={href} download={text} color="ink" textDecoration="underline">
+        {text}
+      </Link>{' '}
+      <Box as="span" color="ink2">
+        ({KINDS[file.kind] ?? file.kind}, {size(file.bytes)})
+      </Box>
+    </>
+  )
+}
+
+function size(bytes: number): string {
+  return bytes < 100_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`
+}
+
+/** Chooses one file and gives it on at once. */
+export function FileChooser({ onChoose, disabled }: { onChoose: (file: File) => void; disabled?: boolean }) {
+  const input = useRef<HTMLInputElement>(null)
+  return (
+    <>
+      <Button look="quiet" disabled={disabled} onClick={() => input.current?.click()}>
+        Send a file…
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        aria-label="File to send"
+        onChange={(event) => {
+          const file = event.target.files?.[0]
+          // The same file may be chosen again after a refusal.
+          event.target.value = ''
+          if (file) onChoose(file)
+        }}
+      />
+    </>
+  )
+}
+
+/** What is sent with a file: the file, and for whom. */
+export function fileForm(file: File, to: string, person: string | null): FormData {
+  const form = new FormData()
+  form.append('file', file)
+  form.append('to', to)
+  if (person) form.append('person', person)
+  return form
+}
