@@ -1,8 +1,9 @@
-import { screen, waitFor, within } from '@testing-library/react'
+import { render, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'
 import type { Desk, DeskPupil, Waiting } from '../../shared/api/types'
 import { serve, show } from '../../shared/testing'
+import { Look } from '../../shared/theme/Look'
 import type { Order } from './api'
 import { useDeskKeys } from './hooks/useDeskKeys'
 import { DeskHead } from './parts/DeskHead'
@@ -164,6 +165,53 @@ describe('the cards', () => {
       { do: 'let-through', number: 7 },
       { do: 'keep-back', number: 7 },
     ])
+  })
+
+  it('show a held file to the adult before anyone else', () => {
+    const held = { number: 9, at: at('10:16:00'), person: 'ines', name: 'Ines Carrow', to: 'the class', text: 'tide.png' }
+    showCards(desk({ held: [{ ...held, because: 'is a file', file: { kind: 'pictures', bytes: 900 } }] }))
+
+    expect(screen.getByText('Ines Carrow sends a file to the class')).toBeTruthy()
+    expect(screen.getByRole('link', { name: 'tide.png' }).getAttribute('href')).toMatch(/\/files\/9$/)
+  })
+
+  it('sound at a knock only if the adult chose it, and not for those who waited before', async () => {
+    localStorage.clear()
+    const tones = vi.fn()
+    class Tone {
+      frequency = { value: 0 }
+      connect() {}
+      start = tones
+      stop() {}
+    }
+    class Sound {
+      currentTime = 0
+      destination = {}
+      createGain = () => ({
+        connect() {},
+        gain: { setValueAtTime() {}, exponentialRampToValueAtTime() {} },
+      })
+      createOscillator = () => new Tone()
+    }
+    vi.stubGlobal('AudioContext', Sound)
+    const card = (shown: Desk) => <NeedsYou queue={needs(shown, NOW)} desk={shown} now={NOW} give={() => {}} onWhy={() => {}} />
+    const one = desk({ waiting: [waiting('Bo Lindqvar', '10:16:00')] })
+    const two = desk({ waiting: [waiting('Bo Lindqvar', '10:16:00'), waiting('Sefa Mauri', '10:16:30')] })
+
+    const { rerender, unmount } = render(card(one), { wrapper: Look })
+    rerender(card(two))
+    expect(tones).not.toHaveBeenCalled()
+
+    await userEvent.click(screen.getByRole('button', { name: 'no sound at a knock' }))
+    expect(tones).toHaveBeenCalledTimes(2)
+    rerender(card(one))
+    rerender(card(two))
+    expect(tones).toHaveBeenCalledTimes(4)
+    unmount()
+
+    render(card(two), { wrapper: Look })
+    expect(tones).toHaveBeenCalledTimes(4)
+    expect(screen.getByRole('button', { name: 'a sound at a knock' }).getAttribute('aria-pressed')).toBe('true')
   })
 
   it('propose the planned stance, and count signals without making work of them', async () => {

@@ -170,6 +170,26 @@ describe('writing', () => {
     expect(asked[0]?.body).toEqual({ to: 'ONE', person: 'jory', text: 'psst' })
   })
 
+  it('sends a file to whom the text would go, and shows what was sent as something to save', async () => {
+    const asked = serve({ 'POST /api/seats/v/files': seat() })
+    const sent = { number: 4, at: '2026-09-14T10:10:00Z', mine: false, from: 'Orla Venn', to: 'CLASS' as const, toName: '' }
+    show(
+      <SeatWords
+        seat={seat({ words: [{ ...sent, text: 'tide.pdf', file: { kind: 'documents', bytes: 1_250_000 } }] })}
+        visit="v"
+      />,
+    )
+
+    await userEvent.selectOptions(screen.getByLabelText('To whom'), 'to your teachers')
+    await userEvent.upload(screen.getByLabelText('File to send'), new File(['x'], 'curve.txt'))
+
+    await waitFor(() => expect(asked).toHaveLength(1))
+    const form = asked[0]?.body as FormData
+    expect([form.get('to'), (form.get('file') as File).name, form.has('person')]).toEqual(['ADULTS', 'curve.txt', false])
+    expect(screen.getByRole('link', { name: 'tide.pdf' }).getAttribute('href')).toBe('/api/seats/v/files/4')
+    expect(screen.getByText('(document, 1.3 MB)')).toBeTruthy()
+  })
+
   it('says no connection when there is none, and keeps the text', async () => {
     serve({})
     show(<SeatWords seat={seat()} visit="v" />)
