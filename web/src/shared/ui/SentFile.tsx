@@ -40,7 +40,7 @@ export function FileChooser({ onChoose, disabled }: { onChoose: (file: File) => 
   return (
     <>
       <Button look="quiet" disabled={disabled} onClick={() => input.current?.click()}>
-        Send a file…
+        File…
       </Button>
       <input
         ref={input}

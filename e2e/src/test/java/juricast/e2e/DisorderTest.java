@@ -2,10 +2,15 @@ package juricast.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.FileChooser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
 /** A disorderly lesson and a room without an adult, with all who belong to it: as they see it in their browsers. */
@@ -28,6 +33,7 @@ class DisorderTest {
             assertThat(bo.text("Raise my hand")).isVisible();
             assertThat(ines.text("Tide table for the week")).isVisible();
 
+            decideWhatIsHeld(orla, ines, bo);
             switchToDiscussion(orla, ines);
             signal(orla, ines);
             holdALink(orla, ines, bo);
@@ -35,6 +41,30 @@ class DisorderTest {
             stopAndBringBack(orla, ines);
             ines.page.close();
         }
+    }
+
+    /** A word of the school's list waits for an adult. Files go where words may go, and nowhere else. */
+    private static void decideWhatIsHeld(Screen orla, Screen ines, Screen bo) {
+        assertThat(orla.text("It holds a word of the school's list")).isVisible();
+        orla.button("Keep back").click();
+        assertThat(orla.text("It holds a word of the school's list")).not().isVisible();
+        Download tide =
+                ines.page.waitForDownload(() -> ines.link("high-water.txt").click());
+        Assertions.assertThat(tide.path()).content().contains("in winter time");
+        Assertions.assertThat(bo.page.content()).doesNotContain("l0sers");
+
+        FileChooser files =
+                orla.page.waitForFileChooser(() -> orla.button("File…").click());
+        files.setFiles(file("narrows.txt", "Mind the rock"));
+        assertThat(ines.link("narrows.txt")).isVisible();
+        files = ines.page.waitForFileChooser(() -> ines.button("File…").click());
+        files.setFiles(file("gulls.txt", "Two gulls"));
+        assertThat(ines.alert()).containsText("To write to the whole class you need a teacher's yes");
+        Assertions.assertThat(bo.page.content()).doesNotContain("gulls.txt");
+    }
+
+    private static FilePayload file(String name, String text) {
+        return new FilePayload(name, "text/plain", text.getBytes(StandardCharsets.UTF_8));
     }
 
     private static void switchToDiscussion(Screen orla, Screen ines) {

@@ -246,7 +246,7 @@ class DeskJson {
     Shown shown(LiveLesson.Snapshot lesson, PersonId me, int after, Instant now) {
         Desk desk = of(lesson, me, after, now);
         String words = desk.words.isEmpty() ? "" : json.writeValueAsString(desk.words);
-        return new Shown(desk.number, now, desk, new Shown.Nothing(), words, lesson.shared());
+        return new Shown(desk.number, desk.number, now, desk, new Shown.Nothing(), words, lesson.shared());
     }
 
     private Steering steering(LiveLesson.Snapshot lesson, PersonId me, Instant now) {

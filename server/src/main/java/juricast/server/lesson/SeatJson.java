@@ -157,6 +157,7 @@ class SeatJson {
         SeatView view = SeatView.of(lesson.plan(), lesson.state(), lesson.rights(now), visit, after, now);
         return new Shown(
                 view.number(),
+                view.status() == Visit.Status.IN ? view.number() : after,
                 now,
                 room(lesson, view.room()),
                 own(lesson, view),

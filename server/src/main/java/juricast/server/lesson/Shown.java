@@ -16,12 +16,13 @@ import tools.jackson.databind.json.JsonMapper;
  * tells nearly all of them the same, so that part is encoded once for all and the rest is small.
  *
  * @param number the number of the last event it shows
+ * @param told up to which number words have been told with it; at the door that stays where it was, for there are none
  * @param common what several browsers see alike; the same object for all of them where that is possible
  * @param own what only this browser sees
  * @param words a JSON array of what was written since the browser was last told; empty text if nothing was
  * @param shared remembers what was encoded
  */
-record Shown(int number, Instant now, Record common, Record own, String words, Shared shared) {
+record Shown(int number, int told, Instant now, Record common, Record own, String words, Shared shared) {
     /** For views that have nothing of their own. */
     record Nothing() {}
 

@@ -79,10 +79,10 @@ final class Viewer {
         // As one piece: in parts, each part would be a packet of its own to each of thirty seats.
         String news = told == null ? "view\ndata:" + next.whole(json) : next.since(told, json);
         String event = told == null ? news : "change\ndata:" + news;
-        last = next.number();
+        last = next.told();
         told = next;
         if (!news.isEmpty()) {
-            write("id:" + next.number() + "\nevent:" + event + "\n\n");
+            write("id:" + next.told() + "\nevent:" + event + "\n\n");
         }
     }
 

@@ -95,12 +95,7 @@ class LessonOverHttpTest {
         String seat = "/api/seats/" + knock(ines, "Ines Carrow");
         thora.post(lesson + "/admit-all-listed", "{}");
         thora.post(lesson + "/words", "{\"to\":\"CLASS\",\"text\":\"before\"}");
-        var told = new LinkedBlockingQueue<JsonNode>();
-        ines.lines(seat + "/stream", 0, line -> {
-            if (line.startsWith("data:")) {
-                told.add(new JsonMapper().readTree(line.substring(5)));
-            }
-        });
+        BlockingQueue<JsonNode> told = listen(ines, seat);
         var shown = (ObjectNode) told.poll(10, TimeUnit.SECONDS);
         List<String> apart = List.of("now", "number");
         assertThat(shown.without(apart)).isEqualTo(((ObjectNode) ines.get(seat).json()).without(apart));
@@ -230,6 +225,34 @@ class LessonOverHttpTest {
         assertThat(refused).as("knocks of one device").isGreaterThan(25);
         assertThat(thora.get(lesson + "/desk").json().get("waiting").size()).isLessThan(15);
         assertThat(ines.get(seat).json().get("status").asString()).isEqualTo("IN");
+    }
+
+    @Test
+    void who_waited_at_the_door_is_told_inside_what_was_written_before() throws Exception {
+        thora.post(lesson + "/open", "{}");
+        thora.post(lesson + "/words", "{\"to\":\"CLASS\",\"text\":\"page four, please\"}");
+        TestBrowser ines = SERVER.browser();
+        BlockingQueue<JsonNode> told = listen(ines, "/api/seats/" + knock(ines, "Ines Carrow"));
+        assertThat(told.poll(10, TimeUnit.SECONDS).has("words"))
+                .as("nothing of it at the door")
+                .isFalse();
+        thora.post(lesson + "/words", "{\"to\":\"CLASS\",\"text\":\"and five\"}");
+
+        thora.post(lesson + "/admit-all-listed", "{}");
+
+        JsonNode inside = nextWith(told, "words");
+        assertThat(inside.at("/words/0/text").asString()).isEqualTo("page four, please");
+        assertThat(inside.at("/words/1/text").asString()).isEqualTo("and five");
+    }
+
+    private static BlockingQueue<JsonNode> listen(TestBrowser browser, String seat) {
+        var told = new LinkedBlockingQueue<JsonNode>();
+        browser.lines(seat + "/stream", 0, line -> {
+            if (line.startsWith("data:")) {
+                told.add(new JsonMapper().readTree(line.substring(5)));
+            }
+        });
+        return told;
     }
 
     @Test

@@ -95,7 +95,8 @@ class StreamTest {
                 0,
                 after -> {
                     int number = made.incrementAndGet();
-                    return new Shown(number, Instant.EPOCH, new Count(number), new Shown.Nothing(), "", new Shared());
+                    return new Shown(
+                            number, number, Instant.EPOCH, new Count(number), new Shown.Nothing(), "", new Shared());
                 },
                 new JsonMapper(),
                 executor);
