@@ -3249,7 +3249,7 @@ export interface operations {
         };
         requestBody?: {
             content: {
-                "multipart/form-data": {
+                "application/json": {
                     /** Format: binary */
                     file: string;
                 };
@@ -4578,7 +4578,7 @@ export interface operations {
         };
         requestBody?: {
             content: {
-                "multipart/form-data": {
+                "application/json": {
                     /** Format: binary */
                     file: string;
                 };
