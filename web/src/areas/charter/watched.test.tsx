@@ -15,7 +15,7 @@ describe('the words that are looked at first', () => {
     await userEvent.type(await screen.findByLabelText('One word or phrase in a line'), '\nshut up')
     await userEvent.click(screen.getByRole('button', { name: 'Keep this list' }))
 
-    await waitFor(() => expect(asked.at(-1)?.body).toEqual({ words: ['loser', 'shut up'] }))
+    await waitFor(() => expect(asked.at(-1)?.body).toEqual({ words: ['loser', 'shut up'], was: ['loser'] }))
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull())
   })
 

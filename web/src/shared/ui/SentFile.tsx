@@ -2,7 +2,7 @@ import { Box, Link } from '@chakra-ui/react'
 import { useRef } from 'react'
 import { Button } from './Button'
 
-interface File_ {
+interface Sent {
   kind: string
   bytes: number
 }
@@ -16,7 +16,7 @@ const KINDS: Record<string, string> = {
 }
 
 /** What was written, or the file that was sent, to be saved. */
-export function SentFile({ text, file, href }: { text: string; file?: File_; href: string }) {
+export function SentFile({ text, file, href }: { text: string; file?: Sent; href: string }) {
   if (!file) return <>{text}</>
   return (
     <>

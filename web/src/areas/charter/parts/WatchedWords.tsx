@@ -30,7 +30,7 @@ function List({ lead, onDone }: { lead: boolean; onDone: () => void }) {
   const list = useQuery({ queryKey: [PATH], queryFn: () => get<WatchedList>(PATH) })
   const [typed, setTyped] = useState<string | null>(null)
   const keep = useMutation({
-    mutationFn: (words: string[]) => put<WatchedList>(PATH, { words }),
+    mutationFn: (words: string[]) => put<WatchedList>(PATH, { words, was: list.data?.words }),
     onSuccess: (kept) => {
       cache.setQueryData([PATH], kept)
       onDone()
@@ -38,7 +38,7 @@ function List({ lead, onDone }: { lead: boolean; onDone: () => void }) {
   })
   if (list.error) return <ProblemNote problem={list.error} />
   if (!list.data) return <LoadingNote what="the list" />
-  const text = typed ?? (list.data.words ?? []).join('\n')
+  const text = typed ?? list.data.words.join('\n')
   return (
     <>
       <chakra.p mb="8px" color="ink2">

@@ -2434,8 +2434,12 @@ export interface components {
             since: string;
             visit: string;
         };
-        WatchedList: {
+        WatchedChange: {
+            was?: string[];
             words?: string[];
+        };
+        WatchedList: {
+            words: string[];
         };
         Why: {
             chain: components["schemas"]["Link"][];
@@ -4253,7 +4257,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["WatchedList"];
+                "application/json": components["schemas"]["WatchedChange"];
             };
         };
         responses: {

@@ -42,6 +42,7 @@ public final class Bench {
         } catch (Exception failed) {
             // Said here: threads of the load would keep the process, and nobody would hear why.
             System.out.println("  the measurement failed: " + failed);
+            System.exit(1);
         }
     }
 }

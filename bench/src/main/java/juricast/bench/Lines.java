@@ -36,7 +36,7 @@ final class Lines implements AutoCloseable {
      * Opens a stream. Its thread must not be held up by what is told.
      *
      * @param told is told the number of every event
-     * @param ended is told when the stream has ended, not when it was never wanted any more
+     * @param ended is told when the stream has ended, or was refused
      */
     void open(String path, String cookies, int last, IntConsumer told, Runnable ended) {
         wanted.add(new Line(path, cookies, last, told, ended));
@@ -53,7 +53,7 @@ final class Lines implements AutoCloseable {
 
         Line(String path, String cookies, int last, IntConsumer told, Runnable ended) {
             this.head =
-                    "GET %s HTTP/1.1\r\nHost: localhost\r\nAccept: text/event-stream\r\nCookie: %s\r\nLast-Event-ID: %d\r\n\r\n"
+                    "GET %s HTTP/1.1\r\nHost: localhost\r\nAccept: text/event-stream\r\nConnection: close\r\nCookie: %s\r\nLast-Event-ID: %d\r\n\r\n"
                             .formatted(path, cookies, last);
             this.told = told;
             this.ended = ended;

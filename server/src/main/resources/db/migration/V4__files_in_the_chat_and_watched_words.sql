@@ -4,9 +4,12 @@ CREATE TABLE lesson_file (
     lesson TEXT NOT NULL REFERENCES lesson (id),
     bytes  BLOB NOT NULL
 );
--- The school's words that are looked at before others read them.
+-- The school's words that are looked at before others read them. What is taken off the list stays, with who took it off.
 CREATE TABLE watched_word (
-    word   TEXT PRIMARY KEY,
-    set_by TEXT NOT NULL,
-    set_at INTEGER NOT NULL
+    word     TEXT NOT NULL,
+    set_by   TEXT NOT NULL,
+    set_at   INTEGER NOT NULL,
+    ended_by TEXT,
+    ended_at INTEGER
 );
+CREATE UNIQUE INDEX watched_word_in_force ON watched_word (word) WHERE ended_at IS NULL;

@@ -284,70 +284,68 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         }
         return present(order.visit(), person -> mayWrite(person, order.to())
                 .or(() -> tooFast(person))
-                .orElseGet(() -> written(person, order.to(), text)));
-    }
-
-    /** Between adults and pupils nothing is held: who asks for help is heard at once. */
-    private Decision written(PersonId from, Readers to, String text) {
-        return isAdult(from) || !amongPupils(to)
-                ? done(new LessonEvent.Said(from, to, text, now))
-                : restrained(from, to, text, WATCHED, plan.watched().isIn(text))
-                        .or(() -> restrained(from, to, text, LINKED, Links.isIn(text)))
-                        .orElseGet(
-                                () -> rulingFor(from, Catalogue.CHAT_APPROVAL).value() == YesNo.YES
-                                        ? held(from, to, text, Optional.empty(), Hold.EVERY_MESSAGE)
-                                        : done(new LessonEvent.Said(from, to, text, now)));
-    }
-
-    /** Something in a message that needs a right of its own. */
-    private record Restraint(Rule<Permission> rule, Hold why) {}
-
-    private static final Restraint LINKED = new Restraint(Catalogue.CHAT_LINKS, Hold.LINK);
-    private static final Restraint WATCHED = new Restraint(Catalogue.CHAT_WORDS, Hold.WORD);
-    private static final Restraint SENT = new Restraint(Catalogue.CHAT_FILES, Hold.FILE);
-
-    private Optional<Decision> restrained(PersonId from, Readers to, String text, Restraint by, boolean isSo) {
-        return isSo ? restrained(from, to, text, Optional.empty(), by) : Optional.empty();
-    }
-
-    private Optional<Decision> restrained(
-            PersonId from, Readers to, String text, Optional<SentFile> file, Restraint by) {
-        var ruling = rulingFor(from, by.rule);
-        return switch (ruling.value()) {
-            case CLOSED -> Optional.of(Refusal.by(Code.RULE_CLOSED, ruling));
-            case ON_REQUEST -> amongPupils(to) && !isAdult(from)
-                    ? Optional.of(held(from, to, text, file, by.why))
-                    : Optional.empty();
-            case OPEN -> Optional.empty();
-        };
-    }
-
-    private Decision held(PersonId from, Readers to, String text, Optional<SentFile> file, Hold why) {
-        return done(new LessonEvent.Held(from, to, text, file, why, now));
-    }
-
-    private boolean amongPupils(Readers to) {
-        return to.kind() == Readers.Kind.CLASS
-                || to.one().filter(one -> !isAdult(one)).isPresent();
+                .orElseGet(() -> written(new Writing(person, order.to(), text, Optional.empty()))));
     }
 
     @Override
     public Decision sendFile(LessonOrder.SendFile order) {
+        if (lesson.files() >= Limits.FILES) {
+            return Refusal.of(Code.TOO_MANY_FILES);
+        }
+        SentFile file = order.file();
         return present(order.visit(), person -> mayWrite(person, order.to())
                 .or(() -> tooFast(person))
-                .orElseGet(() -> sent(person, order.to(), order.file())));
+                .or(() -> kindNotAllowed(person, file))
+                .orElseGet(() -> written(new Writing(person, order.to(), file.name(), Optional.of(file)))));
     }
 
-    /** Rights and kinds are ruled for adults too; only what pupils send each other waits for an adult. */
-    private Decision sent(PersonId from, Readers to, SentFile file) {
+    private Optional<Decision> kindNotAllowed(PersonId from, SentFile file) {
         var kinds = rulingFor(from, Catalogue.FILE_KINDS);
-        if (!kinds.value().names().contains(file.kind())) {
-            return Refusal.by(Code.RULE_CLOSED, kinds);
+        return kinds.value().names().contains(file.kind())
+                ? Optional.empty()
+                : Optional.of(Refusal.by(Code.RULE_CLOSED, kinds));
+    }
+
+    /** What somebody wants others to read. */
+    private record Writing(PersonId from, Readers to, String text, Optional<SentFile> file) {}
+
+    /**
+     * Whether a file may go at all is ruled for everybody. All else is ruled only among pupils: adults answer for what they
+     * write, and who asks an adult for help is heard at once.
+     */
+    private Decision written(Writing writing) {
+        boolean amongPupils = !isAdult(writing.from)
+                && (writing.to.kind() == Readers.Kind.CLASS
+                        || writing.to.one().filter(one -> !isAdult(one)).isPresent());
+        Optional<Decision> no = writing.file.isPresent()
+                ? restrained(writing, Catalogue.CHAT_FILES, Hold.FILE, amongPupils)
+                : Optional.empty();
+        if (no.isEmpty() && amongPupils && plan.watched().isIn(writing.text)) {
+            no = restrained(writing, Catalogue.CHAT_WORDS, Hold.WORD, true);
         }
-        boolean watched = plan.watched().isIn(file.name()) && !isAdult(from) && amongPupils(to);
-        return restrained(from, to, file.name(), Optional.of(file), SENT)
-                .or(() -> watched ? restrained(from, to, file.name(), Optional.of(file), WATCHED) : Optional.empty())
-                .orElseGet(() -> done(new LessonEvent.Said(from, to, file.name(), Optional.of(file), now)));
+        if (no.isEmpty() && amongPupils && Links.isIn(writing.text)) {
+            no = restrained(writing, Catalogue.CHAT_LINKS, Hold.LINK, true);
+        }
+        if (no.isEmpty()
+                && amongPupils
+                && rulingFor(writing.from, Catalogue.CHAT_APPROVAL).value() == YesNo.YES) {
+            no = Optional.of(held(writing, Hold.EVERY_MESSAGE));
+        }
+        return no.orElseGet(
+                () -> done(new LessonEvent.Said(writing.from, writing.to, writing.text, writing.file, now)));
+    }
+
+    private Optional<Decision> restrained(Writing writing, Rule<Permission> by, Hold why, boolean holds) {
+        var ruling = rulingFor(writing.from, by);
+        return switch (ruling.value()) {
+            case CLOSED -> Optional.of(Refusal.by(Code.RULE_CLOSED, ruling));
+            case ON_REQUEST -> holds ? Optional.of(held(writing, why)) : Optional.empty();
+            case OPEN -> Optional.empty();
+        };
+    }
+
+    private Decision held(Writing writing, Hold why) {
+        return done(new LessonEvent.Held(writing.from, writing.to, writing.text, writing.file, why, now));
     }
 
     private Optional<Decision> tooFast(PersonId from) {

@@ -68,6 +68,7 @@ public final class LessonState {
     private Optional<PersonId> focus = Optional.empty();
     private List<Caption> captions = List.of();
     private List<HeldWords> held = List.of();
+    private int files;
     private List<BoardLine> board = List.of();
     private int boardNumber;
     private Map<DeviceId, LessonEvent.SweepNoticed> sweeps = Map.of();
@@ -101,6 +102,7 @@ public final class LessonState {
         focus = before.focus;
         captions = before.captions;
         held = before.held;
+        files = before.files;
         board = before.board;
         boardNumber = before.boardNumber;
         sweeps = before.sweeps;
@@ -232,6 +234,11 @@ public final class LessonState {
 
     public List<Words> words() {
         return words;
+    }
+
+    /** How many files were sent, those that wait for an adult and those kept back included. */
+    public int files() {
+        return files;
     }
 
     /** The stance the lesson is in, if one was switched on. */
@@ -499,6 +506,7 @@ public final class LessonState {
         @Override
         public Void said(LessonEvent.Said event) {
             words = plus(words, new Words(number, event.from(), event.to(), event.text(), event.file(), event.at()));
+            files += event.file().isPresent() ? 1 : 0;
             return null;
         }
 
@@ -673,6 +681,7 @@ public final class LessonState {
                     held,
                     new HeldWords(
                             number, event.from(), event.to(), event.text(), event.file(), event.why(), event.at()));
+            files += event.file().isPresent() ? 1 : 0;
             return null;
         }
 

@@ -38,7 +38,8 @@ public record Refusal(Code code, List<PersonId> about, Optional<Ruling<?>> rulin
         AN_ADULT_IS_IN,
         NO_SUCH_WORDS,
         NOT_A_LINE,
-        TOO_MUCH
+        TOO_MUCH,
+        TOO_MANY_FILES
     }
 
     static Decision of(Code code, PersonId... about) {

@@ -12,7 +12,7 @@ import java.util.stream.IntStream;
 
 /**
  * The school's list of words that are looked at before others read them: words or phrases. Case, accents, drawn-out
- * letters and digits in place of letters are seen through; a word inside another word is not meant, so that "Scunthorpe" and
+ * and ornamental letters and digits in place of letters are seen through; a word inside another word is not meant, so that "Scunthorpe" and
  * "classic" pass. What is taken for one is looked at by an adult, so one too many does less harm than one too few.
  */
 public final class WatchedWords {
@@ -65,13 +65,13 @@ public final class WatchedWords {
     private static Pattern drawnOut(String word) {
         return Pattern.compile(RUN.matcher(word).replaceAll(run -> {
             String letter = "\\\\x{%x}".formatted(run.group().codePointAt(0));
-            int times = run.group().length();
+            int times = run.group().codePointCount(0, run.group().length());
             return times > 2 ? letter + "{3,}" : "(?:%1$s{%2$d}|%1$s{3,})".formatted(letter, times);
         }));
     }
 
     private static List<String> folded(String text) {
-        String plain = MARKS.matcher(Normalizer.normalize(text, Normalizer.Form.NFD))
+        String plain = MARKS.matcher(Normalizer.normalize(text, Normalizer.Form.NFKD))
                 .replaceAll("")
                 .toLowerCase(Locale.ROOT);
         var words = new ArrayList<String>();

@@ -27,6 +27,8 @@ public final class Limits {
     public static final int CAPTIONS = 60;
     /** Bytes of a file sent in a lesson: a page of homework as a picture, but nothing that chokes a weak link. */
     public static final int FILE_BYTES = 1_900_000;
+    /** Files that one lesson keeps; more are refused, so that a flood of them cannot fill the disk. */
+    public static final int FILES = 60;
     /** Characters of the name of a file. */
     public static final int FILE_NAME = 120;
     /** Words and phrases on the school's list. */

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
+import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -13,9 +14,6 @@ import juricast.core.time.Span;
 
 /** One part of a condition. */
 public sealed interface Circumstance {
-    /** In a minute. */
-    long SECONDS = 60;
-
     boolean holds(Situation situation, Instant now);
 
     /** In files and on the wire; read again by {@link #parse}. */
@@ -99,7 +97,11 @@ public sealed interface Circumstance {
                 return false;
             }
             Instant begin = situation.lesson().get().from();
-            return !now.isBefore(begin) && !isReached(now, begin, SECONDS * minutes);
+            return !now.isBefore(begin) && !isReached(now, begin, seconds());
+        }
+
+        private long seconds() {
+            return TimeUnit.MINUTES.toSeconds(minutes);
         }
 
         @Override
@@ -109,12 +111,12 @@ public sealed interface Circumstance {
 
         @Override
         public Instant nextEdge(Span lesson, Instant now, Instant soonest) {
-            return nearer(lesson.from(), SECONDS * minutes, now, nearer(lesson.from(), 0, now, soonest));
+            return nearer(lesson.from(), seconds(), now, nearer(lesson.from(), 0, now, soonest));
         }
 
         @Override
         public Stream<Instant> edges(Span lesson) {
-            return Stream.of(lesson.from(), lesson.from().plusSeconds(SECONDS * minutes));
+            return Stream.of(lesson.from(), lesson.from().plusSeconds(seconds()));
         }
 
         @Override
@@ -132,7 +134,11 @@ public sealed interface Circumstance {
         @Override
         public boolean holds(Situation situation, Instant now) {
             return situation.lesson().isPresent()
-                    && isReached(now, situation.lesson().get().until(), -SECONDS * minutes);
+                    && isReached(now, situation.lesson().get().until(), -seconds());
+        }
+
+        private long seconds() {
+            return TimeUnit.MINUTES.toSeconds(minutes);
         }
 
         @Override
@@ -142,12 +148,12 @@ public sealed interface Circumstance {
 
         @Override
         public Instant nextEdge(Span lesson, Instant now, Instant soonest) {
-            return nearer(lesson.until(), -SECONDS * minutes, now, soonest);
+            return nearer(lesson.until(), -seconds(), now, soonest);
         }
 
         @Override
         public Stream<Instant> edges(Span lesson) {
-            return Stream.of(lesson.until().minusSeconds(SECONDS * minutes));
+            return Stream.of(lesson.until().minusSeconds(seconds()));
         }
 
         @Override

@@ -19,7 +19,7 @@ final class Edges {
     static Instant whileInForce(Setting setting, Situation situation, Instant now, Instant soonest) {
         Instant next = earlier(setting.until(), soonest);
         List<Circumstance> all = setting.when().all();
-        if (!all.isEmpty() && situation.lesson().isPresent()) {
+        if (situation.lesson().isPresent()) {
             for (int n = 0; n < all.size(); n++) {
                 next = all.get(n).nextEdge(situation.lesson().get(), now, next);
             }

@@ -124,13 +124,11 @@ public abstract class ValueType<V extends Value> {
 
     private static final class OneOf<V extends Value> extends ValueType<V> {
         private final List<V> choices;
-        private final Value[] fromStrict;
         private final boolean ordered;
 
         OneOf(List<V> choices, boolean ordered, Class<V> kind) {
             super(kind);
             this.choices = choices;
-            this.fromStrict = choices.toArray(Value[]::new);
             this.ordered = ordered;
         }
 
@@ -164,9 +162,9 @@ public abstract class ValueType<V extends Value> {
             return value.equals(bound) || ordered && isStricter(value, bound);
         }
 
-        /** Whether the one stands before the other. A loop of its own: this is asked for every setting of a question. */
+        /** Whether the one stands before the other: found in one walk, for this is asked for every setting of a question. */
         private boolean isStricter(V value, V bound) {
-            for (Value choice : fromStrict) {
+            for (V choice : choices) {
                 if (choice.equals(bound)) {
                     return false;
                 }

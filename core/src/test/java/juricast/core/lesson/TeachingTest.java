@@ -268,6 +268,23 @@ class TeachingTest {
     }
 
     @Test
+    void where_every_message_is_read_first_files_are_too_and_a_lesson_keeps_only_so_many() {
+        var lesson = open().school("chat.files", "open", Force.USUAL)
+                .school("chat.approval", "yes", Force.USUAL)
+                .present(INES);
+        lesson.order(new LessonOrder.SendFile(visitOf(INES), Readers.CLASS, PICTURE));
+        assertThat(lesson.state().held()).extracting(HeldWords::why).containsExactly(Hold.EVERY_MESSAGE);
+
+        for (int n = lesson.state().files(); n < Limits.FILES; n++) {
+            lesson.order(new LessonOrder.SendFile(visitOf(ORLA), Readers.CLASS, PICTURE));
+            assertThat(lesson.refused()).isEmpty();
+        }
+        assertThat(lesson.order(new LessonOrder.SendFile(visitOf(ORLA), Readers.CLASS, PICTURE))
+                        .refused())
+                .contains(Code.TOO_MANY_FILES);
+    }
+
+    @Test
     void a_file_has_a_name_and_a_size_within_limits() {
         assertThatIllegalArgumentException().isThrownBy(() -> new SentFile("1", " ", "pictures", 1));
         assertThatIllegalArgumentException().isThrownBy(() -> new SentFile("1", "a.png", "pictures", 0));

@@ -27,9 +27,11 @@ class WatchedWordsTest {
                 "l.o.s.e.r",
                 "a$$",
                 "la fee",
-                "you (loser)"
+                "you (loser)",
+                "ｌｏｓｅｒ",
+                "𝓵𝓸𝓼𝓮𝓻"
             })
-    void sees_through_case_accents_repeats_digits_and_gaps(String text) {
+    void sees_through_case_accents_repeats_digits_gaps_and_ornament(String text) {
         assertThat(LIST.isIn(text)).isTrue();
     }
 

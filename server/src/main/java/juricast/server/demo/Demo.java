@@ -20,6 +20,7 @@ import juricast.core.lesson.LessonOrder;
 import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.LessonRules;
 import juricast.core.lesson.LessonState;
+import juricast.core.lesson.SentFile;
 import juricast.core.rules.Rulebook;
 import juricast.core.time.Span;
 import juricast.server.classes.Classes;
@@ -102,7 +103,10 @@ class Demo implements SmartLifecycle {
         boolean fresh = school.identity().isEmpty();
         if (fresh) {
             new DemoSchool(database, school, passwords, clock).fill();
-            watched.become(List.of("loser", "losers", "idiot", "stupid", "shut up"), DemoSchool.idOf("Maren Oddlund"));
+            watched.become(
+                    List.of("loser", "losers", "idiot", "stupid", "shut up"),
+                    List.of(),
+                    DemoSchool.idOf("Maren Oddlund"));
             DemoFile.read("running-orders.csv").stream()
                     .collect(Collectors.groupingBy(row -> row.get("class"), LinkedHashMap::new, Collectors.toList()))
                     .forEach((id, rows) -> stances.write(
@@ -159,11 +163,7 @@ class Demo implements SmartLifecycle {
     private void play(Classes.Planned planned, Instant now, boolean fresh) {
         LessonPlan plan =
                 classes.plan(planned.id(), now).orElseThrow().with(stances.of(planned.id(), now), watched.now());
-        var cast = new Cast(
-                plan,
-                script(planned, now),
-                id -> stances.find(id, now),
-                name -> files.keep(planned.id(), name, DemoFile.bytes("files/" + name)));
+        var cast = new Cast(plan, script(planned, now), id -> stances.find(id, now), name -> file(planned.id(), name));
         var stage = new AtomicReference<>(LessonState.NEW);
         Rulebook rules = settings.ofLesson(planned.id());
         var events = new ArrayList<LessonEvent>();
@@ -185,6 +185,13 @@ class Demo implements SmartLifecycle {
             casts.put(planned.id(), cast);
             toCome.put(planned.id(), toPlay);
         }
+    }
+
+    private SentFile file(LessonId lesson, String name) {
+        byte[] bytes = DemoFile.bytes("files/" + name);
+        SentFile file = files.told(name, bytes);
+        files.keep(lesson, file, bytes);
+        return file;
     }
 
     private static void decide(

@@ -25,6 +25,9 @@ final class DemoFile {
     /** A file that somebody of the cast sends. */
     static byte[] bytes(String name) {
         try (InputStream file = DemoFile.class.getResourceAsStream("/demo/" + name)) {
+            if (file == null) {
+                throw missing(name);
+            }
             return file.readAllBytes();
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
@@ -32,7 +35,11 @@ final class DemoFile {
     }
 
     static List<CSVRecord> read(String name) {
-        return find(name).orElseThrow(() -> new IllegalStateException("The demo has no file " + name));
+        return find(name).orElseThrow(() -> missing(name));
+    }
+
+    private static IllegalStateException missing(String name) {
+        return new IllegalStateException("The demo has no file " + name);
     }
 
     static Optional<List<CSVRecord>> find(String name) {

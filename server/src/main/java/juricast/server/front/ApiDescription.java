@@ -1,5 +1,6 @@
 package juricast.server.front;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
 import io.swagger.v3.core.converter.ModelConverterContext;
@@ -13,6 +14,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
@@ -34,7 +36,7 @@ class ApiDescription {
                 if (raw.isRecord()) {
                     nullable.put(
                             raw.getSimpleName(),
-                            Arrays.stream(raw.getRecordComponents())
+                            components(raw)
                                     .filter(one -> one.getAnnotatedType().isAnnotationPresent(Nullable.class))
                                     .map(RecordComponent::getName)
                                     .collect(Collectors.toSet()));
@@ -42,6 +44,14 @@ class ApiDescription {
                 return chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
             }
         };
+    }
+
+    /** Also those of records that are written as part of this one. */
+    private static Stream<RecordComponent> components(Class<?> type) {
+        return Arrays.stream(type.getRecordComponents())
+                .flatMap(one -> one.getAccessor().isAnnotationPresent(JsonUnwrapped.class)
+                        ? components(one.getType())
+                        : Stream.of(one));
     }
 
     @Bean

@@ -15,6 +15,7 @@ import juricast.core.lesson.HeldWords;
 import juricast.core.lesson.LessonEvent;
 import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.LessonState;
+import juricast.core.lesson.Material;
 import juricast.core.lesson.Readers;
 import juricast.core.lesson.RunningOrder;
 import juricast.core.lesson.SentFile;
@@ -230,7 +231,7 @@ class DeskJson {
                         .toList(),
                 steering(lesson, me, now),
                 state.held().stream().map(held -> held(held, plan)).toList(),
-                handouts(state, plan),
+                handouts(state.materials(), plan),
                 Arrays.stream(Sign.values())
                         .map(sign -> count(sign, state, plan))
                         .filter(one -> one.count > 0)
@@ -310,8 +311,8 @@ class DeskJson {
                 });
     }
 
-    static List<Handout> handouts(LessonState state, LessonPlan plan) {
-        return state.materials().stream()
+    static List<Handout> handouts(List<Material> materials, LessonPlan plan) {
+        return materials.stream()
                 .map(one -> new Handout(one.number(), one.at(), plan.nameOf(one.by()), one.title(), one.body()))
                 .toList();
     }

@@ -6,6 +6,7 @@ import static juricast.server.access.Position.TEACHER;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import juricast.core.audience.DeskView;
@@ -58,8 +59,8 @@ class FileController {
         return send(
                 mine.lesson(),
                 file,
-                sent -> seats.order(
-                        mine, new LessonOrder.SendFile(mine.visit(), LessonController.readers(to, person), sent)));
+                sent -> new LessonOrder.SendFile(mine.visit(), LessonController.readers(to, person), sent),
+                order -> seats.order(mine, order));
     }
 
     @PostMapping("/lessons/{lesson}/files")
@@ -76,8 +77,8 @@ class FileController {
         return send(
                 id,
                 file,
-                sent -> desk.order(
-                        lesson, caller, new LessonOrder.SendFile(visit, LessonController.readers(to, person), sent)));
+                sent -> new LessonOrder.SendFile(visit, LessonController.readers(to, person), sent),
+                order -> desk.order(lesson, caller, order));
     }
 
     @GetMapping("/seats/{visit}/files/{number}")
@@ -88,7 +89,8 @@ class FileController {
         LiveLesson.Snapshot live = lessons.look(mine.lesson());
         return fetch(SeatView.of(live.plan(), live.state(), live.rules(), mine.visit(), lessons.now()).words().stream()
                 .filter(one -> one.number() == number)
-                .flatMap(one -> one.file().stream()));
+                .map(Words::file)
+                .flatMap(Optional::stream));
     }
 
     /** Adults look at what waits for them, too. */
@@ -101,23 +103,36 @@ class FileController {
                 DeskView.of(live.plan(), live.state(), live.events(), live.rules(), lessons.now()).words().stream()
                         .filter(one -> one.number() == number)
                         .map(Words::file)
-                        .flatMap(one -> one.stream());
+                        .flatMap(Optional::stream);
         Stream<SentFile> held = live.state().held().stream()
                 .filter(one -> one.number() == number)
                 .map(HeldWords::file)
-                .flatMap(one -> one.stream());
+                .flatMap(Optional::stream);
         return fetch(Stream.concat(said, held));
     }
 
-    private <V> @Nullable V send(LessonId lesson, MultipartFile upload, Function<SentFile, @Nullable V> order)
+    /** Bytes go to the disk only if the rules allow the file, but before anybody is told that there is one. */
+    private <V> @Nullable V send(
+            LessonId lesson,
+            MultipartFile upload,
+            Function<SentFile, LessonOrder> asOrder,
+            Function<LessonOrder, @Nullable V> give)
             throws IOException {
         String name = upload.getOriginalFilename() == null ? "" : upload.getOriginalFilename();
-        SentFile file = files.keep(lesson, name, upload.getBytes());
+        byte[] bytes = upload.getBytes();
+        SentFile file = files.told(name, bytes);
+        LessonOrder order = asOrder.apply(file);
+        boolean isAllowed =
+                lessons.look(lesson).at(lessons.now()).decide(order).either(events -> true, refusal -> false);
+        if (!isAllowed) {
+            return give.apply(order); // refused once more, with the reason
+        }
+        files.keep(lesson, file, bytes);
         try {
-            return order.apply(file);
-        } catch (Problem refused) {
+            return give.apply(order);
+        } catch (Problem refusedMeanwhile) {
             files.drop(file);
-            throw refused;
+            throw refusedMeanwhile;
         }
     }
 

@@ -19,8 +19,8 @@ public class LessonFiles {
         this.database = database;
     }
 
-    /** Keeps a file, before anybody is told of it. @throws Problem if it is empty, too large, or of no kind that may be sent */
-    public SentFile keep(LessonId lesson, String name, byte[] bytes) {
+    /** What a file is. @throws Problem if it is empty, too large, or of no kind that may be sent */
+    public SentFile told(String name, byte[] bytes) {
         String title = name.replaceAll("[\\p{Cntrl}/\\\\]", " ").strip();
         if (title.isEmpty() || title.length() > Limits.FILE_NAME || bytes.length == 0) {
             throw refused(
@@ -36,16 +36,19 @@ public class LessonFiles {
                     "It is no document, picture, slides, sound or video that can be told from its content.",
                     "Programs and packed files cannot be sent. A PDF or a picture always can be told.");
         }
-        var file = new SentFile(Ids.next(), title, kind, bytes.length);
+        return new SentFile(Ids.next(), title, kind, bytes.length);
+    }
+
+    /** Keeps its bytes, before anybody is told of it. */
+    public void keep(LessonId lesson, SentFile file, byte[] bytes) {
         database.append(sql -> sql.sql("INSERT INTO lesson_file (id, lesson, bytes) VALUES (:id, :lesson, :bytes)")
                 .param("id", file.id())
                 .param("lesson", lesson.value())
                 .param("bytes", bytes)
                 .update());
-        return file;
     }
 
-    /** Forgets a file that the rules refused. */
+    /** Forgets a file that was refused after all. */
     void drop(SentFile file) {
         database.append(sql -> sql.sql("DELETE FROM lesson_file WHERE id = :id")
                 .param("id", file.id())

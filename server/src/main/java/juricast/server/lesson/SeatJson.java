@@ -1,9 +1,12 @@
 package juricast.server.lesson;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import juricast.core.audience.SeatView;
 import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.Appliance;
 import juricast.core.lesson.LessonPlan;
@@ -31,38 +34,10 @@ class SeatJson {
         this.json = json;
     }
 
-    /** A lesson as one arrival sees it. @param why the reasons at the door; empty once inside @param held own messages that wait */
-    record Seat(
-            int number,
-            Instant now,
-            String title,
-            Instant starts,
-            Instant ends,
-            List<String> adults,
-            Visit.Status status,
-            List<String> why,
-            @Nullable String name,
-            @Nullable String shownName,
-            List<Right> rights,
-            boolean microphone,
-            boolean camera,
-            boolean screen,
-            @Nullable Instant handSince,
-            int handsBefore,
-            List<Classmate> classmates,
-            @Nullable String showing,
-            @Nullable String stance,
-            boolean quiet,
-            boolean stopped,
-            @Nullable Sign sign,
-            @Nullable String focus,
-            List<DeskJson.Handout> materials,
-            List<DeskJson.CaptionLine> captions,
-            int board,
-            int held,
-            List<Heard> words) {}
+    /** A lesson as one arrival sees it; on the wire its parts are one. */
+    record Seat(int number, Instant now, @JsonUnwrapped Room room, @JsonUnwrapped Own own, List<Heard> words) {}
 
-    /** The part of {@link Seat} that all with the same rights see alike, under the same names. */
+    /** What all with the same rights see alike. */
     record Room(
             String title,
             Instant starts,
@@ -78,7 +53,7 @@ class SeatJson {
             List<DeskJson.CaptionLine> captions,
             int board) {}
 
-    /** The part of {@link Seat} that is one arrival's own, under the same names. */
+    /** What is one arrival's own. @param why the reasons at the door; empty once inside @param held own messages that wait */
     record Own(
             Visit.Status status,
             List<String> why,
@@ -119,37 +94,7 @@ class SeatJson {
     /** The whole seat, with all its words. */
     Seat of(LiveLesson.Snapshot lesson, VisitId visit, Instant now) {
         SeatView view = SeatView.of(lesson.plan(), lesson.state(), lesson.rights(now), visit, 0, now);
-        Room room = room(lesson, view.room());
-        Own own = own(lesson, view);
-        return new Seat(
-                view.number(),
-                now,
-                room.title,
-                room.starts,
-                room.ends,
-                room.adults,
-                own.status,
-                own.why,
-                own.name,
-                own.shownName,
-                room.rights,
-                own.microphone,
-                own.camera,
-                own.screen,
-                own.handSince,
-                own.handsBefore,
-                own.classmates,
-                room.showing,
-                room.stance,
-                room.quiet,
-                room.stopped,
-                own.sign,
-                room.focus,
-                room.materials,
-                room.captions,
-                room.board,
-                own.held,
-                heard(view, lesson.plan()));
+        return new Seat(view.number(), now, room(lesson, view.room()), own(lesson, view), heard(view, lesson, visit));
     }
 
     /** The same for a stream, with the words after a number. */
@@ -161,7 +106,7 @@ class SeatJson {
                 now,
                 room(lesson, view.room()),
                 own(lesson, view),
-                words(lesson, view, after),
+                words(lesson, view, visit, after),
                 lesson.shared());
     }
 
@@ -179,10 +124,7 @@ class SeatJson {
                     seen.quiet(),
                     seen.stopped(),
                     seen.focus().orElse(null),
-                    seen.materials().stream()
-                            .map(one -> new DeskJson.Handout(
-                                    one.number(), one.at(), plan.nameOf(one.by()), one.title(), one.body()))
-                            .toList(),
+                    DeskJson.handouts(seen.materials(), plan),
                     DeskJson.captions(seen.captions(), plan),
                     seen.boardNumber());
         });
@@ -209,22 +151,22 @@ class SeatJson {
     }
 
     /** What was written to everybody reads the same for all but who wrote it, so it is encoded once. */
-    private String words(LiveLesson.Snapshot lesson, SeatView view, int after) {
+    private String words(LiveLesson.Snapshot lesson, SeatView view, VisitId visit, int after) {
         if (view.words().isEmpty()) {
             return "";
         }
-        String me = view.name().orElse("");
+        Optional<PersonId> me = lesson.state().visit(visit).flatMap(Visit::person);
         boolean alike = view.words().stream()
-                .allMatch(one -> one.to().kind() == Readers.Kind.CLASS
-                        && !lesson.plan().nameOf(one.from()).equals(me));
+                .allMatch(one -> one.to().kind() == Readers.Kind.CLASS && !me.equals(Optional.of(one.from())));
         return alike
-                ? lesson.shared().once(lesson, after, () -> json.writeValueAsString(heard(view, lesson.plan())))
-                : json.writeValueAsString(heard(view, lesson.plan()));
+                ? lesson.shared().once(lesson, after, () -> json.writeValueAsString(heard(view, lesson, visit)))
+                : json.writeValueAsString(heard(view, lesson, visit));
     }
 
-    private static List<Heard> heard(SeatView view, LessonPlan plan) {
+    private static List<Heard> heard(SeatView view, LiveLesson.Snapshot lesson, VisitId visit) {
+        Optional<PersonId> me = lesson.state().visit(visit).flatMap(Visit::person);
         return view.words().stream()
-                .map(words -> heard(words, plan, view.name().orElse("")))
+                .map(words -> heard(words, lesson.plan(), me.equals(Optional.of(words.from()))))
                 .toList();
     }
 
@@ -243,13 +185,12 @@ class SeatJson {
         return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 
-    private static Heard heard(Words words, LessonPlan plan, String me) {
-        String from = plan.nameOf(words.from());
+    private static Heard heard(Words words, LessonPlan plan, boolean mine) {
         return new Heard(
                 words.number(),
                 words.at(),
-                from.equals(me),
-                from,
+                mine,
+                plan.nameOf(words.from()),
                 words.to().kind(),
                 words.to().one().map(plan::nameOf).orElse(""),
                 words.text(),

@@ -1,5 +1,6 @@
 package juricast.server.lesson;
 
+import java.lang.reflect.Method;
 import java.lang.reflect.RecordComponent;
 import java.time.Instant;
 import java.util.Arrays;
@@ -34,7 +35,6 @@ record Shown(int number, int told, Instant now, Record common, Record own, Strin
         protected List<RecordComponent> computeValue(Class<?> type) {
             return Arrays.stream(type.getRecordComponents())
                     .filter(field -> !APART.contains(field.getName()))
-                    .peek(field -> field.getAccessor().setAccessible(true))
                     .toList();
         }
     };
@@ -73,7 +73,9 @@ record Shown(int number, int told, Instant now, Record common, Record own, Strin
 
     private static @Nullable Object value(RecordComponent field, Record of) {
         try {
-            return field.getAccessor().invoke(of);
+            Method accessor = field.getAccessor();
+            accessor.setAccessible(true); // the records of a view are of this package only
+            return accessor.invoke(of);
         } catch (ReflectiveOperationException impossible) {
             throw new IllegalStateException(impossible);
         }

@@ -2,9 +2,11 @@ package juricast.server.rules;
 
 import java.time.Clock;
 import java.util.List;
+import java.util.Set;
 import juricast.core.identity.PersonId;
 import juricast.core.lesson.WatchedWords;
 import juricast.server.data.Database;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 /** The school's list of words that are looked at before others read them. What becomes of them is a rule. */
@@ -26,36 +28,44 @@ public class Watched {
         long revision = database.revision();
         Known last = known;
         if (last.revision != revision) {
-            last = new Known(
-                    revision,
-                    WatchedWords.of(database.read()
-                            .sql("SELECT word FROM watched_word ORDER BY word")
-                            .query(String.class)
-                            .list()));
+            last = new Known(revision, WatchedWords.of(read(database.read())));
             known = last;
         }
         return last.words;
     }
 
-    /** Replaces the list. Words that stay keep who added them. */
-    public void become(List<String> words, PersonId by) {
-        database.write(sql -> {
-            for (String gone : now().words()) {
-                if (!words.contains(gone)) {
-                    sql.sql("DELETE FROM watched_word WHERE word = :word")
-                            .param("word", gone)
-                            .update();
-                }
+    /**
+     * Replaces the list. Words that stay keep who added them; those that go keep that they were there.
+     *
+     * @param was the list that was changed into this one
+     * @return whether it was still that list; otherwise nothing is changed
+     */
+    public boolean become(List<String> words, List<String> was, PersonId by) {
+        return database.write(sql -> {
+            List<String> today = read(sql);
+            if (!Set.copyOf(today).equals(Set.copyOf(was))) {
+                return false;
             }
-            for (String word : words) {
-                sql.sql(
-                                "INSERT INTO watched_word (word, set_by, set_at) VALUES (:word, :by, :at) ON CONFLICT DO NOTHING")
-                        .param("word", word)
-                        .param("by", by.value())
-                        .param("at", clock.millis())
-                        .update();
-            }
-            return words;
+            long now = clock.millis();
+            today.stream().filter(word -> !words.contains(word)).forEach(word -> sql.sql(
+                            "UPDATE watched_word SET ended_by = :by, ended_at = :at WHERE word = :word AND ended_at IS NULL")
+                    .param("word", word)
+                    .param("by", by.value())
+                    .param("at", now)
+                    .update());
+            words.stream().filter(word -> !today.contains(word)).forEach(word -> sql.sql(
+                            "INSERT INTO watched_word (word, set_by, set_at) VALUES (:word, :by, :at)")
+                    .param("word", word)
+                    .param("by", by.value())
+                    .param("at", now)
+                    .update());
+            return true;
         });
+    }
+
+    private static List<String> read(JdbcClient sql) {
+        return sql.sql("SELECT word FROM watched_word WHERE ended_at IS NULL ORDER BY word")
+                .query(String.class)
+                .list();
     }
 }

@@ -24,7 +24,10 @@ class WatchedController {
         this.watched = watched;
     }
 
-    record WatchedList(@Nullable List<String> words) {}
+    record WatchedList(List<String> words) {}
+
+    /** @param was the list that was changed into this one */
+    record WatchedChange(@Nullable List<String> words, @Nullable List<String> was) {}
 
     @GetMapping
     @For({TEACHER, LEAD})
@@ -34,7 +37,7 @@ class WatchedController {
 
     @PutMapping
     @For(LEAD)
-    WatchedList change(@RequestBody WatchedList wanted, @AuthenticationPrincipal SignedIn caller) {
+    WatchedList change(@RequestBody WatchedChange wanted, @AuthenticationPrincipal SignedIn caller) {
         List<String> words = wanted.words == null
                 ? List.of()
                 : wanted.words.stream()
@@ -54,7 +57,13 @@ class WatchedController {
                             .formatted(LONGEST, Limits.WATCHED_WORDS),
                     List.of());
         }
-        watched.become(words, caller.person());
+        if (!watched.become(words, wanted.was == null ? List.of() : wanted.was, caller.person())) {
+            throw Problem.refused(
+                    "changed-meanwhile",
+                    "Somebody else has changed this list meanwhile",
+                    "Nothing was changed; what you typed is still here.",
+                    "Close this, open it again, and add to the list as it is now.");
+        }
         return all();
     }
 }

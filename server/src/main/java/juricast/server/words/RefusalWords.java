@@ -93,6 +93,11 @@ public class RefusalWords {
                     type, "An adult is in this room", "Only a room without an adult can be taken charge of.");
             case NO_SUCH_WORDS -> say(type, "This message does not wait any more", "Look at the list again.");
             case NOT_A_LINE -> say(type, "That is no line", "Draw it once more.");
+            case TOO_MANY_FILES -> Problem.refused(
+                    type,
+                    "This file was not sent",
+                    "This lesson has taken %d files; more are not kept.".formatted(Limits.FILES),
+                    "Hand out a link instead, or write it down.");
             case TOO_MUCH -> say(type, "There is no more room for that", "Wipe the board, or take something back.");
         };
     }

@@ -90,10 +90,8 @@ class LessonOverHttpTest {
 
     @Test
     void a_stream_tells_the_whole_seat_once_and_then_only_what_changed() throws Exception {
-        thora.post(lesson + "/open", "{}");
         TestBrowser ines = SERVER.browser();
-        String seat = "/api/seats/" + knock(ines, "Ines Carrow");
-        thora.post(lesson + "/admit-all-listed", "{}");
+        String seat = sits(ines, "Ines Carrow");
         thora.post(lesson + "/words", "{\"to\":\"CLASS\",\"text\":\"before\"}");
         BlockingQueue<JsonNode> told = listen(ines, seat);
         var shown = (ObjectNode) told.poll(10, TimeUnit.SECONDS);
@@ -117,12 +115,10 @@ class LessonOverHttpTest {
 
     @Test
     void a_file_is_what_its_bytes_say_waits_for_an_adult_and_is_fetched_only_by_its_readers() {
-        thora.post(lesson + "/open", "{}");
         TestBrowser ines = SERVER.browser();
-        String mine = "/api/seats/" + knock(ines, "Ines Carrow");
+        String mine = sits(ines, "Ines Carrow");
         TestBrowser jory = SERVER.browser();
-        String other = "/api/seats/" + knock(jory, "Jory Pell");
-        thora.post(lesson + "/admit-all-listed", "{}");
+        String other = sits(jory, "Jory Pell");
 
         TestBrowser.Answer program =
                 ines.upload(mine + "/files?to=CLASS", "homework.pdf", "MZ\0program".getBytes(), "");
@@ -166,17 +162,23 @@ class LessonOverHttpTest {
 
     @Test
     void the_lead_keeps_the_list_of_watched_words_and_it_counts_at_once() {
-        thora.post(lesson + "/open", "{}");
         TestBrowser ines = SERVER.browser();
-        String seat = "/api/seats/" + knock(ines, "Ines Carrow");
-        thora.post(lesson + "/admit-all-listed", "{}");
+        String seat = sits(ines, "Ines Carrow");
         TestBrowser maren = SERVER.signedIn("maren-oddlund");
 
         assertThat(thora.put("/api/rules/watched-words", "{\"words\":[]}").status())
                 .isEqualTo(403);
         assertThat(maren.put("/api/rules/watched-words", "{\"words\":[\"?!\"]}").status())
                 .isEqualTo(400);
-        maren.put("/api/rules/watched-words", "{\"words\":[\" barnacle brain \",\"\"]}");
+        String was = "\"was\":" + maren.get("/api/rules/watched-words").json().get("words");
+        String change = "{\"words\":[\" barnacle brain \",\"\"]," + was + "}";
+        assertThat(maren.put("/api/rules/watched-words", change).status()).isEqualTo(200);
+        assertThat(maren.put("/api/rules/watched-words", change)
+                        .json()
+                        .get("title")
+                        .asString())
+                .as("from a list that another has changed since")
+                .contains("changed this list meanwhile");
         assertThat(thora.get("/api/rules/watched-words").json().get("words").toString())
                 .isEqualTo("[\"barnacle brain\"]");
 
@@ -188,10 +190,8 @@ class LessonOverHttpTest {
 
     @Test
     void misuse_is_refused_and_shakes_nothing() {
-        thora.post(lesson + "/open", "{}");
         TestBrowser ines = SERVER.browser();
-        String seat = "/api/seats/" + knock(ines, "Ines Carrow");
-        thora.post(lesson + "/admit-all-listed", "{}");
+        String seat = sits(ines, "Ines Carrow");
         int before = thora.get(lesson + "/desk").json().get("number").asInt();
 
         assertThat(ines.post(seat + "/words", "{\"to\":\"CLASS\",\"text\":\"" + "x".repeat(1_000_000) + "\"}")
@@ -524,6 +524,14 @@ class LessonOverHttpTest {
             next = told.poll(10, TimeUnit.SECONDS);
         }
         return next;
+    }
+
+    /** Opens the lesson, and lets in somebody who knocks. Returns the address of the seat. */
+    private String sits(TestBrowser browser, String name) {
+        thora.post(lesson + "/open", "{}");
+        String seat = "/api/seats/" + knock(browser, name);
+        thora.post(lesson + "/admit-all-listed", "{}");
+        return seat;
     }
 
     private static String idOf(JsonNode desk, String name) {
