@@ -38,7 +38,7 @@ public final class Catalogue {
             .titled("An adult is in first")
             .meaning("Nobody of this role is let in before an adult of the class is in the room.")
             .because("Pupils who are alone in a room cannot be protected.")
-            .pupilsCallIt("being in before an adult")
+            .pupilsCallIt("an adult being there before you")
             .enforced(AT_THE_DOOR)
             .usual(CLASS_MONITOR, YesNo.YES)
             .usual(PUPIL, YesNo.YES)
@@ -248,7 +248,7 @@ public final class Catalogue {
             .titled("Write watched words")
             .meaning("Whether a message may hold a word of the school's list; without the right it waits for an adult.")
             .because("Some words hurt at once, and taking them back later does not help.")
-            .pupilsCallIt("write words that are looked at first")
+            .pupilsCallIt("send a message with a watched word")
             .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, ON_REQUEST, CLOSED));
 
@@ -288,7 +288,7 @@ public final class Catalogue {
             .titled("Which files")
             .meaning("The kinds of files this person may send, where files are allowed. Programs never, for anyone.")
             .because("What can run can harm; what is large drowns a weak link.")
-            .pupilsCallIt("send files of this kind")
+            .pupilsCallIt("which files you may send")
             .enforced(IN_THE_LESSON)
             .usual(LEAD_ADULT, Kinds.of("documents", "pictures", "slides", "sound", "video"))
             .usual(SECOND_ADULT, Kinds.of("documents", "pictures", "slides", "sound", "video"))
@@ -435,7 +435,7 @@ public final class Catalogue {
             .meaning(
                     "What happens where somebody present may not be recorded: no recording, or their voice and camera closed meanwhile.")
             .because("A family said no, and must be able to rely on it.")
-            .pupilsCallIt("recording if you may not be recorded")
+            .pupilsCallIt("your voice and camera if you may not be recorded")
             .usual(CLASS_MONITOR, new Choice("closed-while-recording"))
             .usual(PUPIL, new Choice("closed-while-recording"))
             .usual(VISITOR, new Choice("closed-while-recording"))
@@ -468,7 +468,7 @@ public final class Catalogue {
             .titled("Kept without chat and board")
             .meaning("The recording is kept alone; otherwise chat, polls and board are kept with it.")
             .because("Chat next to a picture tells more about a child than either alone.")
-            .pupilsCallIt("what is kept with a recording")
+            .pupilsCallIt("recordings kept without chat and board")
             .ofWholeLesson(YesNo.NO);
 
     public static final Rule<Permission> MAKE_GROUPS = rule("groups.make", GROUPS, ValueType.PERMISSION)
@@ -514,7 +514,7 @@ public final class Catalogue {
             .titled("How long a link is good")
             .meaning("Until the end of the lesson, week, term or series; then a new one is made.")
             .because("One link saves reposting; a fresh one keeps out those who kept an old one.")
-            .pupilsCallIt("how long a link is good")
+            .pupilsCallIt("a new link is made for")
             .ofWholeLesson(new Choice("series"));
 
     public static final Rule<Minutes> LINK_SHOWN = rule(
@@ -522,7 +522,7 @@ public final class Catalogue {
             .titled("When the link is shown")
             .meaning("Minutes before the planned start from which pupils see it on their own page.")
             .because("A link that is not there cannot be passed on.")
-            .pupilsCallIt("when you see the link")
+            .pupilsCallIt("how long before the lesson you see the link")
             .usual(CLASS_MONITOR, new Minutes(30))
             .usual(PUPIL, new Minutes(30))
             .written();
@@ -539,7 +539,7 @@ public final class Catalogue {
             .titled("The strength of a join word")
             .meaning("Bits of chance in it at the least; one more bit is twice as hard to guess.")
             .because("Easy to say must not be easy to guess.")
-            .pupilsCallIt("how a join word is made")
+            .pupilsCallIt("how hard a join word is to guess, at least")
             .ofWholeLesson(new Count(18));
 
     public static final Rule<Count> WORD_DISTANCE = rule(
@@ -547,7 +547,7 @@ public final class Catalogue {
             .titled("How unlike join words are")
             .meaning("Letters in which it differs from every other class's word at the least.")
             .because("Nobody strays into the wrong room by a slip.")
-            .pupilsCallIt("how join words differ")
+            .pupilsCallIt("by how much join words differ, at least")
             .ofWholeLesson(new Count(2));
 
     public static final Rule<Minutes> ALONE_MINUTES = rule(
@@ -555,7 +555,7 @@ public final class Catalogue {
             .titled("Without an adult, at most")
             .meaning("Minutes pupils may be in a room without an adult until it goes quiet by itself.")
             .because("A lost line is not a step out, but it must not last.")
-            .pupilsCallIt("being without an adult")
+            .pupilsCallIt("the longest time without an adult")
             .enforced(IN_THE_LESSON)
             .ofWholeLesson(new Minutes(2));
 
@@ -564,7 +564,7 @@ public final class Catalogue {
             .titled("Adults in a lesson")
             .meaning("How many adults must be present.")
             .because("Two pairs of eyes see what one cannot.")
-            .pupilsCallIt("how many adults are here")
+            .pupilsCallIt("adults in a lesson, at least")
             .enforced(IN_THE_CORRIDOR)
             .ofWholeLesson(new Count(1));
 
@@ -573,7 +573,7 @@ public final class Catalogue {
             .titled("No adult alone with one pupil")
             .meaning("A last private word needs a second adult or a recording.")
             .because("It protects the child, and the adult.")
-            .pupilsCallIt("being alone with one adult")
+            .pupilsCallIt("a second adult or a recording at a last private word")
             .ofWholeLesson(YesNo.YES);
 
     public static final Rule<Permission> LEND = rule("supervision.lend", SUPERVISION, ValueType.PERMISSION)
@@ -588,7 +588,7 @@ public final class Catalogue {
             .titled("Between two lessons")
             .meaning("Minutes between the end of a lesson and the next one of the same adult or class.")
             .because("Without a gap, the last pupils of one lesson are nobody's.")
-            .pupilsCallIt("the time between lessons")
+            .pupilsCallIt("time between two lessons, at least")
             .ofWholeLesson(new Minutes(5));
 
     public static final Rule<Minutes> LATE_AFTER = rule(
@@ -596,7 +596,7 @@ public final class Catalogue {
             .titled("Late after")
             .meaning("Minutes after the planned start from which an arrival counts as late; time at the door does not.")
             .because("One measure for all classes is fair, and shows a pattern early.")
-            .pupilsCallIt("arriving after the start")
+            .pupilsCallIt("what counts as late, from")
             .enforced(IN_THE_REGISTER)
             .usual(CLASS_MONITOR, new Minutes(5))
             .usual(PUPIL, new Minutes(5))
@@ -607,7 +607,7 @@ public final class Catalogue {
             .titled("Absent below")
             .meaning("Part of the lesson that somebody must be present at the least not to count as absent.")
             .because("To look in for a minute is not to attend.")
-            .pupilsCallIt("being there long enough")
+            .pupilsCallIt("the part of a lesson to be there for, at least")
             .usual(CLASS_MONITOR, new Count(50))
             .usual(PUPIL, new Count(50))
             .written();
@@ -617,7 +617,7 @@ public final class Catalogue {
             .titled("Left early")
             .meaning("Minutes before the planned end from which leaving no longer counts as early.")
             .because("Who is gone before the end may have been hurt, or bored.")
-            .pupilsCallIt("leaving before the end")
+            .pupilsCallIt("what counts as leaving early, from")
             .usual(CLASS_MONITOR, new Minutes(5))
             .usual(PUPIL, new Minutes(5))
             .written();
@@ -627,7 +627,7 @@ public final class Catalogue {
             .titled("Short drops")
             .meaning("Minutes of a lost connection that still count as present.")
             .because("A ferry's link is not a pupil's fault.")
-            .pupilsCallIt("short losses of your connection")
+            .pupilsCallIt("losses of connection that are not counted, up to")
             .usual(CLASS_MONITOR, new Minutes(3))
             .usual(PUPIL, new Minutes(3))
             .written();

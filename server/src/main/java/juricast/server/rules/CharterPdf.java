@@ -8,9 +8,12 @@ import com.lowagie.text.HeaderFooter;
 import com.lowagie.text.PageSize;
 import com.lowagie.text.Paragraph;
 import com.lowagie.text.Phrase;
+import com.lowagie.text.pdf.PdfPCell;
+import com.lowagie.text.pdf.PdfPTable;
 import com.lowagie.text.pdf.PdfWriter;
 import java.io.ByteArrayOutputStream;
 import java.time.Instant;
+import java.util.List;
 import java.util.Locale;
 import juricast.core.identity.Role;
 import juricast.core.rules.Area;
@@ -71,16 +74,28 @@ class CharterPdf {
         var heading = new Paragraph(area.title(), CHAPTER);
         heading.setSpacingBefore(12);
         heading.setSpacingAfter(2);
-        document.add(heading);
-        for (Rule<?> rule : Catalogue.ALL) {
-            Role role = rule.isOfWholeLesson() ? Rule.ANSWERS : Role.PUPIL;
-            if (rule.area() == area && rule.speaksOf(role)) {
-                rule(document, charter, rule, role, now);
-            }
-        }
+        List<Paragraph> lines = Catalogue.ALL.stream()
+                .filter(rule -> rule.area() == area && rule.speaksOf(role(rule)))
+                .map(rule -> line(charter, rule, role(rule), now))
+                .toList();
+        // A heading alone at the foot of a page belongs to nothing: it stays with its first rule.
+        var cell = new PdfPCell();
+        cell.setBorder(PdfPCell.NO_BORDER);
+        cell.setPadding(0);
+        cell.addElement(heading);
+        cell.addElement(lines.get(0));
+        var beginning = new PdfPTable(1);
+        beginning.setWidthPercentage(100);
+        beginning.addCell(cell);
+        document.add(beginning);
+        lines.stream().skip(1).forEach(document::add);
     }
 
-    private <V extends Value> void rule(Document document, Rulebook charter, Rule<V> rule, Role role, Instant now) {
+    private static Role role(Rule<?> rule) {
+        return rule.isOfWholeLesson() ? Rule.ANSWERS : Role.PUPIL;
+    }
+
+    private <V extends Value> Paragraph line(Rulebook charter, Rule<V> rule, Role role, Instant now) {
         var ruling = charter.ruling(rule, role, now);
         var line = new Paragraph();
         line.setSpacingBefore(3);
@@ -107,6 +122,6 @@ class CharterPdf {
             }
         }
         line.add(new Chunk(" " + rule.reason(), SMALL));
-        document.add(line);
+        return line;
     }
 }

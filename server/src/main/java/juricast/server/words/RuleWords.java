@@ -190,9 +190,22 @@ public class RuleWords {
     /** A value as a person says it. */
     public static String value(Rule<?> rule, Value value) {
         if (rule.type().form() == ValueType.Form.NUMBER) {
-            return value.text() + unit(rule.type().unit());
+            boolean one = value.text().equals("1");
+            return value.text()
+                    + (one ? unitOfOne(rule.type().unit()) : unit(rule.type().unit()));
         }
         return value.text().replace('-', ' ').replace("+", ", ");
+    }
+
+    private static String unitOfOne(ValueType.Unit unit) {
+        return switch (unit) {
+            case PEOPLE -> " person";
+            case DAYS -> " day";
+            case MESSAGES -> " message";
+            case BITS -> " bit";
+            case LETTERS -> " letter";
+            case NONE, MINUTES, PERCENT -> unit(unit);
+        };
     }
 
     private static String unit(ValueType.Unit unit) {

@@ -3,9 +3,13 @@ package juricast.server.rules;
 import static juricast.server.rules.Writing.*;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.lowagie.text.pdf.PdfReader;
+import com.lowagie.text.pdf.parser.PdfTextExtractor;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
 import java.time.Duration;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
@@ -150,11 +154,26 @@ class SetsAndFilesTest {
     }
 
     @Test
-    void parents_get_the_rules_on_paper() {
-        String pdf = maren.get("/api/charter/for-parents.pdf").text();
+    void parents_get_the_rules_on_paper_in_words_that_say_what_they_mean() throws IOException {
+        assertThat(maren.get("/api/charter/for-parents.pdf").text()).startsWith("%PDF-");
 
-        assertThat(pdf).startsWith("%PDF-");
-        assertThat(pdf.length()).isGreaterThan(5000);
+        byte[] pdf = SERVER.bean(CharterPdf.class)
+                .write(
+                        SERVER.bean(Settings.class).ofSchool(),
+                        SERVER.bean(Clock.class).instant());
+        var reader = new PdfReader(pdf);
+        var text = new StringBuilder();
+        for (int page = 1; page <= reader.getNumberOfPages(); page++) {
+            text.append(new PdfTextExtractor(reader).getTextFromPage(page)).append(' ');
+        }
+
+        assertThat(text.toString().replaceAll("\\s+", " "))
+                .contains(
+                        "An adult being there before you: yes.",
+                        "A second adult or a recording at a last private word: yes.",
+                        "Adults in a lesson, at least: 1 person.",
+                        "You may write to your teachers.",
+                        "The longest time without an adult: 2 min.");
     }
 
     private TestBrowser.Answer read(String file) {
