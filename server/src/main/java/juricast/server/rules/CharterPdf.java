@@ -72,7 +72,6 @@ class CharterPdf {
 
     private void chapter(Document document, Rulebook charter, Area area, Instant now) {
         var heading = new Paragraph(area.title(), CHAPTER);
-        heading.setSpacingBefore(12);
         heading.setSpacingAfter(2);
         List<Paragraph> lines = Catalogue.ALL.stream()
                 .filter(rule -> rule.area() == area && rule.speaksOf(role(rule)))
@@ -86,6 +85,7 @@ class CharterPdf {
         cell.addElement(lines.get(0));
         var beginning = new PdfPTable(1);
         beginning.setWidthPercentage(100);
+        beginning.setSpacingBefore(12);
         beginning.addCell(cell);
         document.add(beginning);
         lines.stream().skip(1).forEach(document::add);
