@@ -23,6 +23,8 @@ import juricast.core.presence.Attendance;
 import juricast.core.presence.Presence;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Door;
+import juricast.core.rules.Permission;
+import juricast.core.rules.Rule;
 import juricast.core.rules.Rulebook;
 import juricast.core.rules.Ruling;
 import juricast.core.rules.Setting;
@@ -63,10 +65,15 @@ public record DeskView(
         REMOVED
     }
 
-    /** One adult. */
-    public record AdultRow(Member member, boolean isIn) {}
+    /**
+     * One adult.
+     *
+     * @param leads whether this adult may give all orders now
+     * @param help what a second adult may do for who leads, one for each of {@link Catalogue#HELP}; empty for who leads
+     */
+    public record AdultRow(Member member, boolean isIn, boolean leads, List<Cell> help) {}
 
-    /** One pupil: where, since when, what is on, and what they may. */
+    /** One pupil: where, since when, what is on, what they may, and what they help with now. */
     public record Row(
             Member member,
             Optional<String> shownName,
@@ -76,6 +83,7 @@ public record DeskView(
             Optional<Instant> handSince,
             int timesSpoken,
             List<Cell> rights,
+            List<Cell> help,
             Optional<Removal> removal) {}
 
     /** One right of one pupil, and the pass or curb on it that has not ended. */
@@ -103,7 +111,7 @@ public record DeskView(
                         .<Ruling<?>>map(right -> live.ruling(right, Role.PUPIL, now))
                         .toList(),
                 plan.adults().stream()
-                        .map(adult -> new AdultRow(adult, lesson.isPresent(adult.person())))
+                        .map(adult -> adult(adult, plan, lesson, rights, now))
                         .toList(),
                 plan.classList().stream()
                         .map(pupil -> row(pupil, lesson, attendances, rights, now))
@@ -125,15 +133,34 @@ public record DeskView(
         return lesson.isOver() ? Phase.OVER : lesson.isOpen() ? Phase.OPEN : Phase.PLANNED;
     }
 
+    private static AdultRow adult(Member adult, LessonPlan plan, LessonState lesson, SharedRights rights, Instant now) {
+        boolean leads = lesson.leads(adult.person(), plan);
+        return new AdultRow(
+                adult,
+                lesson.isPresent(adult.person()),
+                leads,
+                leads ? List.of() : help(adult, lesson, rights, now).toList());
+    }
+
+    private static Stream<Cell> help(Member member, LessonState lesson, SharedRights rights, Instant now) {
+        PersonId person = member.person();
+        return Catalogue.HELP.stream()
+                .filter(rule -> rule.speaksOf(member.role()))
+                .map(rule -> new Cell(
+                        rights.book(person).ruling(rule, member.role(), now), loan(lesson, person, rule, now)));
+    }
+
+    private static Optional<Setting> loan(LessonState lesson, PersonId person, Rule<?> rule, Instant now) {
+        return lesson.loans(person).stream()
+                .filter(loan -> loan.set().rule().equals(rule) && loan.isInForce(now))
+                .findFirst();
+    }
+
     private static Row row(
             Member pupil, LessonState lesson, Map<PersonId, Attendance> attendances, SharedRights rights, Instant now) {
         PersonId person = pupil.person();
         List<Cell> cells = rights.of(person, pupil.role(), now).stream()
-                .map(ruling -> new Cell(
-                        ruling,
-                        lesson.loans(person).stream()
-                                .filter(loan -> loan.set().rule().equals(ruling.rule()) && loan.isInForce(now))
-                                .findFirst()))
+                .map(ruling -> new Cell(ruling, loan(lesson, person, ruling.rule(), now)))
                 .toList();
         return new Row(
                 pupil,
@@ -144,6 +171,9 @@ public record DeskView(
                 Optional.ofNullable(lesson.hands().get(person)),
                 lesson.timesSpoken(person),
                 cells,
+                help(pupil, lesson, rights, now)
+                        .filter(cell -> cell.loan().isPresent() || cell.ruling().value() == Permission.OPEN)
+                        .toList(),
                 lesson.removal(person));
     }
 

@@ -23,6 +23,7 @@ import juricast.core.lesson.Visit;
 import juricast.core.lesson.Words;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Permission;
+import juricast.core.rules.Rule;
 import juricast.core.rules.Rulebook;
 import juricast.core.rules.Ruling;
 import juricast.core.rules.Setting;
@@ -66,6 +67,7 @@ public record SeatView(
      * @param focus the name of who stands before everybody
      * @param captions the latest, where these people may read them
      * @param boardNumber changes whenever the board does
+     * @param helping what these people may help with, where they may
      */
     public record Room(
             List<Right> rights,
@@ -76,7 +78,21 @@ public record SeatView(
             Optional<String> focus,
             List<Material> materials,
             List<Caption> captions,
-            int boardNumber) {}
+            int boardNumber,
+            Optional<Helping> helping) {}
+
+    /**
+     * What a trusted pupil helps with, and just what that takes.
+     *
+     * @param rights what they may help with
+     * @param door who waits and is surely on the class list, longest first
+     * @param hands whose hand is up, longest first
+     * @param chatPaused whether the class chat is closed by a live order
+     */
+    public record Helping(List<Right> rights, List<Waiting> door, List<Member> hands, boolean chatPaused) {}
+
+    /** Somebody at the door, by the name on the class list. */
+    public record Waiting(VisitId visit, String name) {}
 
     /** One right of this person. @param loan their own pass or curb on it */
     public record Right(Ruling<Permission> ruling, Optional<Setting> loan) {}
@@ -150,14 +166,11 @@ public record SeatView(
 
     /** What somebody without a pass or curb of their own sees, or one who has some. */
     static Room room(LessonPlan plan, LessonState lesson, SharedRights shared, PersonId me, Role role, Instant now) {
+        Optional<Helping> helping = helping(plan, lesson, shared, me, role, now);
         boolean mayReadCaptions = shared.book(me).value(Catalogue.CAPTIONS, role, now) == Permission.OPEN;
         return new Room(
                 shared.of(me, role, now).stream()
-                        .map(ruling -> new Right(
-                                ruling,
-                                lesson.loans(me).stream()
-                                        .filter(loan -> loan.set().rule().equals(ruling.rule()) && loan.isInForce(now))
-                                        .findFirst()))
+                        .map(ruling -> new Right(ruling, loan(lesson, me, ruling.rule(), now)))
                         .toList(),
                 lesson.showing().map(plan::nameOf),
                 lesson.stance().map(Stance::name),
@@ -166,7 +179,50 @@ public record SeatView(
                 lesson.focus().map(plan::nameOf),
                 lesson.materials(),
                 mayReadCaptions ? lesson.captions() : List.of(),
-                lesson.boardNumber());
+                lesson.boardNumber(),
+                helping);
+    }
+
+    private static final List<Rule<Permission>> PUPILS_HELP =
+            List.of(Catalogue.HELP_DOOR, Catalogue.HELP_HANDS, Catalogue.HELP_CHAT);
+
+    private static Optional<Helping> helping(
+            LessonPlan plan, LessonState lesson, SharedRights shared, PersonId me, Role role, Instant now) {
+        Rulebook book = shared.book(me);
+        List<Right> rights = PUPILS_HELP.stream()
+                .filter(rule -> rule.speaksOf(role) && book.value(rule, role, now) == Permission.OPEN)
+                .map(rule -> new Right(book.ruling(rule, role, now), loan(lesson, me, rule, now)))
+                .toList();
+        if (rights.isEmpty()) {
+            return Optional.empty();
+        }
+        boolean door = may(rights, Catalogue.HELP_DOOR);
+        boolean hands = may(rights, Catalogue.HELP_HANDS);
+        return Optional.of(new Helping(
+                rights,
+                lesson.waiting().stream()
+                        .filter(visit ->
+                                door && visit.connected() && visit.verdict().onlyTheDoorIsBetween())
+                        .flatMap(visit ->
+                                visit.person().stream().map(person -> new Waiting(visit.id(), plan.nameOf(person))))
+                        .toList(),
+                lesson.hands().keySet().stream()
+                        .filter(person -> hands)
+                        .flatMap(person -> plan.member(person).stream())
+                        .toList(),
+                lesson.liveOrders().stream()
+                        .anyMatch(one -> one.set().rule().equals(Catalogue.CLASS_CHAT)
+                                && one.set().value() == Permission.CLOSED)));
+    }
+
+    private static boolean may(List<Right> rights, Rule<Permission> what) {
+        return rights.stream().anyMatch(right -> right.ruling().rule().equals(what));
+    }
+
+    private static Optional<Setting> loan(LessonState lesson, PersonId me, Rule<?> rule, Instant now) {
+        return lesson.loans(me).stream()
+                .filter(loan -> loan.set().rule().equals(rule) && loan.isInForce(now))
+                .findFirst();
     }
 
     /** What is seen from the door: whether the room is quiet, and nothing else of it. */
@@ -180,7 +236,8 @@ public record SeatView(
                 Optional.empty(),
                 List.of(),
                 List.of(),
-                0);
+                0,
+                Optional.empty());
     }
 
     /** From the last backwards: a seat that is told of every word asks for one of hundreds. */

@@ -26,6 +26,8 @@ enum Imposed {
             new RuleValue(Catalogue.PRIVATE_CHAT, Permission.CLOSED),
             new RuleValue(Catalogue.SHARE_SCREEN, Permission.CLOSED),
             new RuleValue(Catalogue.DRAW, Permission.CLOSED),
+            new RuleValue(Catalogue.HELP_DOOR, Permission.CLOSED),
+            new RuleValue(Catalogue.HELP_HANDS, Permission.CLOSED),
             new RuleValue(Catalogue.DOOR, Door.SHUT)),
     /** No adult for longer than the rule allows: chat, drawing and sharing closed, arrivals wait (need E5). */
     QUIET(
@@ -35,7 +37,11 @@ enum Imposed {
             new RuleValue(Catalogue.SHARE_SCREEN, Permission.CLOSED),
             new RuleValue(Catalogue.DRAW, Permission.CLOSED),
             new RuleValue(Catalogue.ADULTS_FIRST, YesNo.YES),
+            new RuleValue(Catalogue.HELP_DOOR, Permission.CLOSED),
+            new RuleValue(Catalogue.HELP_HANDS, Permission.CLOSED),
             new RuleValue(Catalogue.DOOR, Door.KNOCK)),
+    /** Everybody but one pupil has gone: nobody comes in any more (need K3). */
+    LAST_WORD("a last word with one pupil", new RuleValue(Catalogue.DOOR, Door.SHUT)),
     /** Weak links: no cameras, only what is shared (need F11). */
     LIGHT("a light lesson for weak links", new RuleValue(Catalogue.CAMERA, Permission.CLOSED));
 

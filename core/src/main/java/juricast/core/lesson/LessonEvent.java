@@ -71,6 +71,12 @@ public sealed interface LessonEvent {
 
         R dismissed(Dismissed event);
 
+        R keptBack(KeptBack event);
+
+        R seenOut(SeenOut event);
+
+        R closed(Closed event);
+
         R stanceSwitched(StanceSwitched event);
 
         R stopped(Stopped event);
@@ -334,6 +340,35 @@ public sealed interface LessonEvent {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.dismissed(this);
+        }
+    }
+
+    /** The lesson ended for everyone but one pupil and the adults (need K3). @param gone the visits it ended for */
+    record KeptBack(PersonId person, List<VisitId> gone, PersonId by, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.keptBack(this);
+        }
+
+        @Override
+        public boolean changesTheDoorway() {
+            return true;
+        }
+    }
+
+    /** Somebody for whom the lesson is over has really gone. */
+    record SeenOut(VisitId visit, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.seenOut(this);
+        }
+    }
+
+    /** One closing step after the dismissal (need K2). @param count how many of what it is about there were */
+    record Closed(ClosingStep step, int count, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.closed(this);
         }
     }
 

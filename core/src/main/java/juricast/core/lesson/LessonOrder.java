@@ -66,6 +66,8 @@ public sealed interface LessonOrder {
 
         R dismiss(Dismiss order);
 
+        R keepBack(KeepBack order);
+
         R tick(Tick order);
 
         R switchStance(SwitchStance order);
@@ -288,6 +290,14 @@ public sealed interface LessonOrder {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.dismiss(this);
+        }
+    }
+
+    /** An adult ends the lesson for all but one pupil, for a last word (need K3). */
+    record KeepBack(PersonId person, PersonId by) implements LessonOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.keepBack(this);
         }
     }
 

@@ -14,20 +14,32 @@ import juricast.core.time.Span;
  * @param members also the observers who may look in
  * @param order the planned stances
  * @param watched the school's words that are looked at first
+ * @param sequel what comes after it
  */
 public record LessonPlan(
-        LessonId lesson, String title, Span time, List<Member> members, RunningOrder order, WatchedWords watched) {
+        LessonId lesson,
+        String title,
+        Span time,
+        List<Member> members,
+        RunningOrder order,
+        WatchedWords watched,
+        Sequel sequel) {
     public LessonPlan {
         members = List.copyOf(members);
     }
 
     public LessonPlan(LessonId lesson, String title, Span time, List<Member> members) {
-        this(lesson, title, time, members, RunningOrder.NONE, WatchedWords.NONE);
+        this(lesson, title, time, members, RunningOrder.NONE, WatchedWords.NONE, Sequel.NONE);
     }
 
     /** The same with what is planned and watched in it. */
     public LessonPlan with(RunningOrder planned, WatchedWords words) {
-        return new LessonPlan(lesson, title, time, members, planned, words);
+        return new LessonPlan(lesson, title, time, members, planned, words, sequel);
+    }
+
+    /** The same with what follows it. */
+    public LessonPlan before(Sequel next) {
+        return new LessonPlan(lesson, title, time, members, order, watched, next);
     }
 
     public Optional<Member> member(PersonId person) {

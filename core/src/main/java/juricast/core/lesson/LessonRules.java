@@ -18,7 +18,10 @@ import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.Refusal.Code;
 import juricast.core.limits.Limits;
+import juricast.core.rules.Area;
 import juricast.core.rules.Catalogue;
+import juricast.core.rules.Choice;
+import juricast.core.rules.Fact;
 import juricast.core.rules.Permission;
 import juricast.core.rules.ReEntry;
 import juricast.core.rules.Rule;
@@ -42,7 +45,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision open(LessonOrder.Open order) {
-        if (!isAdult(order.by())) {
+        if (!who().isAdult(order.by())) {
             return Refusal.of(Code.NOT_AN_ADULT_HERE);
         }
         if (lesson.isOver()) {
@@ -65,13 +68,14 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         boolean observes = plan.member(order.by())
                 .filter(one -> one.role() == Role.OBSERVER)
                 .isPresent();
-        if (!isAdult(order.by()) && !observes) {
+        if (!who().isAdult(order.by()) && !observes) {
             return Refusal.of(Code.NOT_AN_ADULT_HERE);
         }
         if (!lesson.isOpen()) {
             return Refusal.of(lesson.isOver() ? Code.LESSON_OVER : Code.NOT_OPEN);
         }
-        return done(new LessonEvent.AdultJoined(order.visit(), order.device(), order.by(), roleOf(order.by()), now));
+        return done(
+                new LessonEvent.AdultJoined(order.visit(), order.device(), order.by(), who().roleOf(order.by()), now));
     }
 
     @Override
@@ -95,8 +99,11 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision admit(LessonOrder.Admit order) {
-        return adult(order.by())
+        return who().helper(order.by(), Catalogue.HELP_DOOR)
                 .orElseGet(() -> waiting(order.visit(), visit -> {
+                    if (!who().isAdult(order.by())) {
+                        return admittedByPupil(visit, order);
+                    }
                     Optional<PersonId> as = order.as().or(visit::person);
                     if (as.isEmpty()) {
                         return Refusal.of(Code.WHO_IS_IT);
@@ -116,7 +123,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
                     if (lesson.occupants() >= room.value().number() && !lesson.isPresent(as.get())) {
                         return Refusal.by(Code.ROOM_IS_FULL, room);
                     }
-                    var second = rulingFor(as.get(), Catalogue.SECOND_DEVICE);
+                    var second = who().ruling(as.get(), Catalogue.SECOND_DEVICE);
                     if (lesson.isPresent(as.get()) && second.value() == Permission.CLOSED) {
                         return Refusal.by(Code.RULE_CLOSED, second);
                     }
@@ -133,9 +140,19 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
                 }));
     }
 
+    /** A trusted pupil lets in who is surely on the class list, under that name and no other. */
+    private Decision admittedByPupil(Visit visit, LessonOrder.Admit order) {
+        Judgement judged = Entry.judge(visit.arrival(), lesson.doorway(plan, rules), now);
+        Optional<PersonId> person = judged.person()
+                .filter(one -> visit.connected() && judged.verdict().onlyTheDoorIsBetween())
+                .filter(one -> order.as().map(one::equals).orElse(true));
+        return person.<Decision>map(one -> new Decision.Done(admission(visit.id(), one, order.by())))
+                .orElseGet(() -> Refusal.of(Code.NOT_AN_ADULT_HERE));
+    }
+
     @Override
     public Decision admitAllListed(LessonOrder.AdmitAllListed order) {
-        return adult(order.by()).orElseGet(() -> {
+        return who().adult(order.by(), Catalogue.HELP_DOOR).orElseGet(() -> {
             var events = new ArrayList<LessonEvent>();
             for (Visit visit : lesson.waiting()) {
                 // Judged now, not when they knocked, and after those before them in the row: nobody comes in twice.
@@ -151,7 +168,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision turnAway(LessonOrder.TurnAway order) {
-        return adult(order.by())
+        return who().adult(order.by(), Catalogue.HELP_DOOR)
                 .orElseGet(() ->
                         waiting(order.visit(), visit -> done(new LessonEvent.TurnedAway(visit.id(), order.by(), now))));
     }
@@ -160,7 +177,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     public Decision leave(LessonOrder.Leave order) {
         Optional<Visit> visit = lesson.visit(order.visit()).filter(Visit::goesOn);
         if (visit.isEmpty()) {
-            return done();
+            return seenOut(order.visit());
         }
         if (visit.get().role().isAdultInCharge()
                 && visit.get().isPresent()
@@ -168,7 +185,50 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
                 && pupilsAreIn()) {
             return Refusal.of(Code.LAST_ADULT);
         }
+        if (visit.get().role().isAdultInCharge() && lesson.lastWord().isPresent()) {
+            Optional<Decision> alone = aloneWithOne(lesson.after(new LessonEvent.Left(order.visit(), now)));
+            if (alone.isPresent()) {
+                return alone.get();
+            }
+        }
         return done(new LessonEvent.Left(order.visit(), now));
+    }
+
+    /** Refuses a room in which one adult is alone with one pupil and nothing records, where the rule forbids it. */
+    private Optional<Decision> aloneWithOne(LessonState room) {
+        var ruling = rules.ruling(Catalogue.NEVER_ALONE_WITH_ONE, Rule.ANSWERS, now);
+        long adults = room.visits().stream()
+                .filter(visit -> visit.isPresent() && (visit.role().isAdultInCharge() || visit.role() == Role.OBSERVER))
+                .map(Visit::person)
+                .distinct()
+                .count();
+        boolean isSeen = adults >= 2 || rules.situation().is(Fact.RECORDING);
+        return isSeen || ruling.value() == YesNo.NO
+                ? Optional.empty()
+                : Optional.of(Refusal.by(Code.ALONE_WITH_ONE, ruling));
+    }
+
+    @Override
+    public Decision keepBack(LessonOrder.KeepBack order) {
+        return who().adult(order.by(), Catalogue.HELP_DISMISS).orElseGet(() -> {
+            boolean isOfList =
+                    plan.classList().stream().anyMatch(one -> one.person().equals(order.person()));
+            if (!isOfList || !lesson.isPresent(order.person())) {
+                return Refusal.of(Code.NOT_PRESENT, order.person());
+            }
+            if (lesson.lastWord().isPresent()) {
+                return Refusal.of(Code.LAST_WORD);
+            }
+            List<VisitId> gone = lesson.visits().stream()
+                    .filter(visit -> visit.goesOn()
+                            && !visit.isOf(order.person())
+                            && !visit.role().isAdultInCharge()
+                            && visit.role() != Role.OBSERVER)
+                    .map(Visit::id)
+                    .toList();
+            return aloneWithOne(lesson)
+                    .orElseGet(() -> done(new LessonEvent.KeptBack(order.person(), gone, order.by(), now)));
+        });
     }
 
     @Override
@@ -176,7 +236,15 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         boolean isNews = lesson.visit(order.visit())
                 .filter(visit -> visit.goesOn() && visit.connected())
                 .isPresent();
-        return isNews ? done(new LessonEvent.ConnectionLost(order.visit(), now)) : done();
+        return isNews ? done(new LessonEvent.ConnectionLost(order.visit(), now)) : seenOut(order.visit());
+    }
+
+    /** For whom the lesson is over, leaving means that they have really gone. */
+    private Decision seenOut(VisitId id) {
+        boolean isNews = lesson.visit(id)
+                .filter(visit -> visit.status() == Visit.Status.DISMISSED && visit.connected())
+                .isPresent();
+        return isNews ? done(new LessonEvent.SeenOut(id, now)) : done();
     }
 
     @Override
@@ -199,8 +267,10 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     /** A whole screen needs the right to share as well, so that whatever closes sharing ends it too. */
     private Optional<Decision> mayHaveOn(PersonId person, Appliance what) {
-        return right(person, what.right())
-                .or(() -> what == Appliance.WHOLE_SCREEN ? right(person, Catalogue.SHARE_SCREEN) : Optional.empty());
+        return who().right(person, what.right())
+                .or(() -> what == Appliance.WHOLE_SCREEN
+                        ? who().right(person, Catalogue.SHARE_SCREEN)
+                        : Optional.empty());
     }
 
     /** One person at a time shows something; whoever shows already is pushed out only by the right to do so. */
@@ -208,9 +278,11 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         Optional<PersonId> before = lesson.showing();
         if (before.isPresent()
                 && !before.get().equals(person)
-                && right(person, Catalogue.TAKE_OVER).isPresent()) {
+                && who().right(person, Catalogue.TAKE_OVER).isPresent()) {
             return new Decision.Refused(new Refusal(
-                    Code.SOMEBODY_SHOWS, List.of(before.get()), Optional.of(rulingFor(person, Catalogue.TAKE_OVER))));
+                    Code.SOMEBODY_SHOWS,
+                    List.of(before.get()),
+                    Optional.of(who().ruling(person, Catalogue.TAKE_OVER))));
         }
         var events = new ArrayList<LessonEvent>();
         before.ifPresent(other -> lesson.on(other).stream()
@@ -223,7 +295,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     @Override
     public Decision turnOff(LessonOrder.TurnOff order) {
         if (!order.by().equals(order.person())) {
-            Optional<Decision> no = adult(order.by());
+            Optional<Decision> no = who().adult(order.by());
             if (no.isPresent()) {
                 return no.get();
             }
@@ -238,7 +310,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision muteAll(LessonOrder.MuteAll order) {
-        return adult(order.by()).orElseGet(() -> {
+        return who().adult(order.by(), Catalogue.HELP_STEER).orElseGet(() -> {
             var events = new ArrayList<LessonEvent>();
             if (order.keepMuted() && liveRules().value(Catalogue.SPEAK, Role.PUPIL, now) == Permission.OPEN) {
                 events.add(new LessonEvent.LiveSet(
@@ -255,7 +327,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision raiseHand(LessonOrder.RaiseHand order) {
-        return present(order.visit(), person -> right(person, Catalogue.HAND)
+        return present(order.visit(), person -> who().right(person, Catalogue.HAND)
                 .orElseGet(() ->
                         lesson.hands().containsKey(person) ? done() : done(new LessonEvent.HandRaised(person, now))));
     }
@@ -263,7 +335,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     @Override
     public Decision lowerHand(LessonOrder.LowerHand order) {
         if (!order.by().equals(order.person())) {
-            Optional<Decision> no = adult(order.by());
+            Optional<Decision> no = who().helper(order.by(), Catalogue.HELP_HANDS);
             if (no.isPresent()) {
                 return no.get();
             }
@@ -300,7 +372,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     }
 
     private Optional<Decision> kindNotAllowed(PersonId from, SentFile file) {
-        var kinds = rulingFor(from, Catalogue.FILE_KINDS);
+        var kinds = who().ruling(from, Catalogue.FILE_KINDS);
         return kinds.value().names().contains(file.kind())
                 ? Optional.empty()
                 : Optional.of(Refusal.by(Code.RULE_CLOSED, kinds));
@@ -314,9 +386,9 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
      * write, and who asks an adult for help is heard at once.
      */
     private Decision written(Writing writing) {
-        boolean amongPupils = !isAdult(writing.from)
+        boolean amongPupils = !who().isAdult(writing.from)
                 && (writing.to.kind() == Readers.Kind.CLASS
-                        || writing.to.one().filter(one -> !isAdult(one)).isPresent());
+                        || writing.to.one().filter(one -> !who().isAdult(one)).isPresent());
         Optional<Decision> no = writing.file.isPresent()
                 ? restrained(writing, Catalogue.CHAT_FILES, Hold.FILE, amongPupils)
                 : Optional.empty();
@@ -328,7 +400,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         }
         if (no.isEmpty()
                 && amongPupils
-                && rulingFor(writing.from, Catalogue.CHAT_APPROVAL).value() == YesNo.YES) {
+                && who().ruling(writing.from, Catalogue.CHAT_APPROVAL).value() == YesNo.YES) {
             no = Optional.of(held(writing, Hold.EVERY_MESSAGE));
         }
         return no.orElseGet(
@@ -336,7 +408,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     }
 
     private Optional<Decision> restrained(Writing writing, Rule<Permission> by, Hold why, boolean holds) {
-        var ruling = rulingFor(writing.from, by);
+        var ruling = who().ruling(writing.from, by);
         return switch (ruling.value()) {
             case CLOSED -> Optional.of(Refusal.by(Code.RULE_CLOSED, ruling));
             case ON_REQUEST -> holds ? Optional.of(held(writing, why)) : Optional.empty();
@@ -349,10 +421,10 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     }
 
     private Optional<Decision> tooFast(PersonId from) {
-        if (isAdult(from)) {
+        if (who().isAdult(from)) {
             return Optional.empty();
         }
-        var rate = rulingFor(from, Catalogue.CHAT_RATE);
+        var rate = who().ruling(from, Catalogue.CHAT_RATE);
         Instant minuteAgo = now.minus(Duration.ofMinutes(1));
         long lately = lesson.words().stream()
                         .filter(one -> one.from().equals(from) && one.at().isAfter(minuteAgo))
@@ -365,7 +437,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision setLive(LessonOrder.SetLive order) {
-        return adult(order.by()).orElseGet(() -> {
+        return mayTurn(order).orElseGet(() -> {
             Ruling<?> today = liveRules().ruling(order.set().rule(), Role.PUPIL, now);
             if (!today.allows(order.set().value())) {
                 return Refusal.by(Code.RULE_BOUND, today);
@@ -374,16 +446,36 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         });
     }
 
+    /** Each kind of live order is another help: the door, the chat, all else. A trusted pupil only pauses the class chat. */
+    private Optional<Decision> mayTurn(LessonOrder.SetLive order) {
+        Rule<?> rule = order.set().rule();
+        if (rule.equals(Catalogue.DOOR)) {
+            return who().adult(order.by(), Catalogue.HELP_DOOR);
+        }
+        boolean ownPause = lesson.liveOrders().stream()
+                .filter(one -> one.set().rule().equals(rule))
+                .allMatch(one -> one.by().equals(order.by()));
+        if (rule.equals(Catalogue.CLASS_CHAT)
+                && !who().isAdult(order.by())
+                && (order.set().value() == Permission.CLOSED || ownPause)) {
+            return who().helper(order.by(), Catalogue.HELP_CHAT);
+        }
+        return who().adult(order.by(), rule.area() == Area.CHAT ? Catalogue.HELP_CHAT : Catalogue.HELP_STEER);
+    }
+
     @Override
     public Decision givePass(LessonOrder.GivePass order) {
-        return adult(order.by()).orElseGet(() -> {
+        return mayLend(order).orElseGet(() -> {
             if (!lesson.isPresent(order.person())) {
                 return Refusal.of(Code.NOT_PRESENT, order.person());
             }
             if (isWrongLength(order.length())) {
                 return Refusal.of(Code.WRONG_LENGTH);
             }
-            var ruling = rulesFor(order.person()).ruling(order.right(), plan.roleOf(order.person()), now);
+            if (!order.right().speaksOf(who().roleOf(order.person()))) {
+                return Refusal.of(Code.NOT_FOR_THEM, order.person());
+            }
+            var ruling = who().ruling(order.person(), order.right());
             if (ruling.isBoundClosed()) {
                 return Refusal.by(Code.RULE_BOUND, ruling);
             }
@@ -400,23 +492,46 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         });
     }
 
+    /** How long who only helps may let somebody speak whose hand is up. */
+    private static final Duration CALLED_ON = Duration.ofMinutes(2);
+
+    /** Rights to help are lent by who leads alone; whoever helps with hands calls on those whose hand is up. */
+    private Optional<Decision> mayLend(LessonOrder.GivePass order) {
+        if (Catalogue.HELP.contains(order.right())) {
+            return who().leading(order.by());
+        }
+        boolean calls = order.right().equals(Catalogue.SPEAK)
+                && lesson.hands().containsKey(order.person())
+                && order.length().compareTo(CALLED_ON) <= 0;
+        return who().adult(order.by(), Catalogue.LEND)
+                .flatMap(no -> calls ? who().helper(order.by(), Catalogue.HELP_HANDS) : Optional.of(no));
+    }
+
     @Override
     public Decision giveCurb(LessonOrder.GiveCurb order) {
-        return adult(order.by()).orElseGet(() -> {
-            if (!lesson.isPresent(order.person())) {
-                return Refusal.of(Code.NOT_PRESENT, order.person());
-            }
-            if (isWrongLength(order.length())) {
-                return Refusal.of(Code.WRONG_LENGTH);
-            }
-            return done(new LessonEvent.CurbGiven(
-                    order.person(), order.right(), now.plus(order.length()), order.by(), now));
-        });
+        return (Catalogue.HELP.contains(order.right())
+                        ? who().leading(order.by())
+                        : who().adult(order.by(), Catalogue.LEND))
+                .orElseGet(() -> {
+                    if (!lesson.isPresent(order.person())) {
+                        return Refusal.of(Code.NOT_PRESENT, order.person());
+                    }
+                    if (isWrongLength(order.length())) {
+                        return Refusal.of(Code.WRONG_LENGTH);
+                    }
+                    if (!order.right().speaksOf(who().roleOf(order.person()))) {
+                        return Refusal.of(Code.NOT_FOR_THEM, order.person());
+                    }
+                    return done(new LessonEvent.CurbGiven(
+                            order.person(), order.right(), now.plus(order.length()), order.by(), now));
+                });
     }
 
     @Override
     public Decision endLoan(LessonOrder.EndLoan order) {
-        return adult(order.by())
+        return (Catalogue.HELP.contains(order.right())
+                        ? who().leading(order.by())
+                        : who().adult(order.by(), Catalogue.LEND))
                 .orElseGet(() -> loan(order.person(), order.right()).isEmpty()
                         ? done()
                         : done(new LessonEvent.LoanEnded(order.person(), order.right(), order.by(), now)));
@@ -431,14 +546,14 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         if (name.length() > Limits.NAME) {
             return Refusal.of(Code.TEXT_TOO_LONG);
         }
-        return present(order.visit(), person -> right(person, Catalogue.RENAME)
+        return present(order.visit(), person -> who().right(person, Catalogue.RENAME)
                 .orElseGet(() -> done(new LessonEvent.Renamed(person, name, now))));
     }
 
     @Override
     public Decision remove(LessonOrder.Remove order) {
-        return adult(order.by()).orElseGet(() -> {
-            if (isAdult(order.person())
+        return who().adult(order.by()).orElseGet(() -> {
+            if (who().isAdult(order.person())
                     || lesson.visits().stream()
                             .noneMatch(visit -> visit.status() == Visit.Status.IN && visit.isOf(order.person()))) {
                 return Refusal.of(Code.NOT_PRESENT, order.person());
@@ -452,7 +567,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision allowBack(LessonOrder.AllowBack order) {
-        return adult(order.by()).orElseGet(() -> {
+        return who().adult(order.by(), Catalogue.HELP_DOOR).orElseGet(() -> {
             if (lesson.removal(order.person()).isEmpty()) {
                 return Refusal.of(Code.NOT_REMOVED, order.person());
             }
@@ -466,7 +581,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision switchStance(LessonOrder.SwitchStance order) {
-        return adult(order.by())
+        return who().adult(order.by(), Catalogue.HELP_STEER)
                 .orElseGet(() -> lesson.stance().equals(Optional.of(order.to()))
                                 && (order.keepLive() || lesson.liveOrders().isEmpty())
                         ? done()
@@ -475,7 +590,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision stopEverything(LessonOrder.StopEverything order) {
-        return adult(order.by()).orElseGet(() -> {
+        return who().adult(order.by()).orElseGet(() -> {
             if (lesson.stopped().isPresent()) {
                 return done();
             }
@@ -488,7 +603,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision resume(LessonOrder.Resume order) {
-        return adult(order.by())
+        return who().adult(order.by())
                 .orElseGet(() -> lesson.stopped().isEmpty()
                         ? Refusal.of(Code.NOT_STOPPED)
                         : done(new LessonEvent.Resumed(order.by(), now)));
@@ -510,7 +625,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision showSign(LessonOrder.ShowSign order) {
-        return present(order.visit(), person -> right(person, Catalogue.REACTIONS)
+        return present(order.visit(), person -> who().right(person, Catalogue.REACTIONS)
                 .orElseGet(() -> Optional.ofNullable(lesson.signs().get(person)).equals(order.sign())
                         ? done()
                         : done(new LessonEvent.SignShown(person, order.sign(), now))));
@@ -518,7 +633,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision clearSigns(LessonOrder.ClearSigns order) {
-        return adult(order.by())
+        return who().adult(order.by(), Catalogue.HELP_STEER)
                 .orElseGet(
                         () -> lesson.signs().isEmpty() ? done() : done(new LessonEvent.SignsCleared(order.by(), now)));
     }
@@ -542,7 +657,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision takeBack(LessonOrder.TakeBack order) {
-        return adult(order.by())
+        return who().adult(order.by(), Catalogue.HELP_STEER)
                 .orElseGet(() -> lesson.materials().stream().anyMatch(one -> one.number() == order.number())
                         ? done(new LessonEvent.TakenBack(order.number(), order.by(), now))
                         : done());
@@ -550,7 +665,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision focus(LessonOrder.Focus order) {
-        return adult(order.by()).orElseGet(() -> {
+        return who().adult(order.by(), Catalogue.HELP_STEER).orElseGet(() -> {
             if (order.on().equals(lesson.focus())) {
                 return done();
             }
@@ -559,7 +674,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
                 if (!lesson.isPresent(person)) {
                     return Refusal.of(Code.NOT_PRESENT, person);
                 }
-                var ruling = rulingFor(person, Catalogue.FOCUS);
+                var ruling = who().ruling(person, Catalogue.FOCUS);
                 if (ruling.value() == Permission.CLOSED) {
                     return Refusal.by(Code.RULE_CLOSED, ruling);
                 }
@@ -570,7 +685,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision lighten(LessonOrder.Lighten order) {
-        return adult(order.by())
+        return who().adult(order.by(), Catalogue.HELP_STEER)
                 .orElseGet(() -> lesson.isLight() == order.on()
                         ? done()
                         : done(new LessonEvent.Lightened(order.on(), order.by(), now)));
@@ -585,13 +700,13 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         if (text.length() > Limits.MESSAGE) {
             return Refusal.of(Code.TEXT_TOO_LONG);
         }
-        return present(order.visit(), person -> right(person, Catalogue.WRITE_CAPTIONS)
+        return present(order.visit(), person -> who().right(person, Catalogue.WRITE_CAPTIONS)
                 .orElseGet(() -> done(new LessonEvent.Captioned(person, text, now))));
     }
 
     @Override
     public Decision release(LessonOrder.Release order) {
-        return adult(order.by())
+        return who().adult(order.by(), Catalogue.HELP_CHAT)
                 .orElseGet(() -> lesson.held().stream().anyMatch(one -> one.number() == order.number())
                         ? done(new LessonEvent.Released(order.number(), order.letThrough(), order.by(), now))
                         : Refusal.of(Code.NO_SUCH_WORDS));
@@ -607,7 +722,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         if (!isLine) {
             return Refusal.of(Code.NOT_A_LINE);
         }
-        return present(order.visit(), person -> right(person, Catalogue.DRAW)
+        return present(order.visit(), person -> who().right(person, Catalogue.DRAW)
                 .orElseGet(() -> lesson.board().size() >= Limits.BOARD
                         ? Refusal.of(Code.TOO_MUCH)
                         : done(new LessonEvent.Drawn(person, List.copyOf(line), now))));
@@ -619,7 +734,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         boolean isThere = lesson.board().stream()
                 .anyMatch(line -> order.of().map(line.author()::equals).orElse(true));
         Decision wiped = isThere ? done(new LessonEvent.Wiped(order.of(), order.by(), now)) : done();
-        return own ? wiped : adult(order.by()).orElse(wiped);
+        return own ? wiped : who().adult(order.by(), Catalogue.HELP_STEER).orElse(wiped);
     }
 
     @Override
@@ -633,7 +748,8 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision dismiss(LessonOrder.Dismiss order) {
-        return adult(order.by()).orElseGet(() -> done(new LessonEvent.Dismissed(order.by(), now)));
+        return who().adult(order.by(), Catalogue.HELP_DISMISS)
+                .orElseGet(() -> done(new LessonEvent.Dismissed(order.by(), now)));
     }
 
     @Override
@@ -721,7 +837,15 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     private List<LessonEvent> withConsequences(List<LessonEvent> events) {
         var all = new ArrayList<>(events);
         LessonState state = lesson.after(events);
+        if (state.lastWord().isPresent() && at(state).aloneWithOne(state).isPresent()) {
+            // The second adult was lost: what must not be is ended at once.
+            all.add(new LessonEvent.Dismissed(PersonId.RULES, now));
+            state = lesson.after(all);
+        }
         if (state.isOver()) {
+            if (!lesson.isOver()) {
+                all.addAll(at(state).closing());
+            }
             return all;
         }
         List<LessonEvent> supervision = at(state).supervision();
@@ -738,6 +862,26 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         }
         all.addAll(at(state).switchedOffByTheRules());
         return all;
+    }
+
+    /** The closing steps, so that nobody has to think of them (need K2). */
+    private List<LessonEvent> closing() {
+        var steps = new ArrayList<LessonEvent>();
+        Choice renewal = rules.value(Catalogue.LINK_RENEWAL, Rule.ANSWERS, now);
+        if (plan.sequel().endsTheLink(renewal, plan.time())) {
+            steps.add(new LessonEvent.Closed(ClosingStep.LINK_RETIRED, 1, now));
+        }
+        steps.add(new LessonEvent.Closed(ClosingStep.CHAT_KEPT, lesson.words().size(), now));
+        steps.add(new LessonEvent.Closed(ClosingStep.BOARD_KEPT, lesson.board().size(), now));
+        int wereIn = (int) plan.classList().stream()
+                .filter(one -> lesson.wasIn(one.person()))
+                .count();
+        steps.add(new LessonEvent.Closed(ClosingStep.REGISTER_DRAFTED, wereIn, now));
+        return steps;
+    }
+
+    private Authority who() {
+        return new Authority(plan, lesson, rules, now);
     }
 
     private LessonRules at(LessonState state) {
@@ -773,7 +917,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         Role role = plan.roleOf(person);
         var admitted = new LessonEvent.Admitted(visit, person, role, by, now);
         boolean muted = liveRules().value(Catalogue.ARRIVE_MUTED, role, now) == YesNo.YES;
-        return muted || right(person, Catalogue.SPEAK).isPresent()
+        return muted || who().right(person, Catalogue.SPEAK).isPresent()
                 ? List.of(admitted)
                 : List.of(admitted, new LessonEvent.TurnedOn(person, Appliance.MICROPHONE, now));
     }
@@ -790,26 +934,26 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     }
 
     private Optional<Decision> mayWrite(PersonId from, Readers to) {
-        if (isAdult(from)) {
+        if (who().isAdult(from)) {
             return Optional.empty();
         }
-        if (roleOf(from) == Role.OBSERVER) {
+        if (who().roleOf(from) == Role.OBSERVER) {
             return Optional.of(Refusal.of(Code.NOT_AN_ADULT_HERE));
         }
         if (to.kind() == Readers.Kind.ADULTS) {
-            return right(from, Catalogue.ADULT_CHAT);
+            return who().right(from, Catalogue.ADULT_CHAT);
         }
         if (to.kind() == Readers.Kind.CLASS) {
-            return right(from, Catalogue.CLASS_CHAT);
+            return who().right(from, Catalogue.CLASS_CHAT);
         }
         PersonId reader = to.one().orElseThrow();
-        if (isAdult(reader)) {
+        if (who().isAdult(reader)) {
             return Optional.empty();
         }
         if (!lesson.isPresent(reader)) {
             return Optional.of(Refusal.of(Code.NOT_PRESENT, reader));
         }
-        return right(from, Catalogue.PRIVATE_CHAT);
+        return who().right(from, Catalogue.PRIVATE_CHAT);
     }
 
     /** Nothing if this person is present and may do it, otherwise the refusal. */
@@ -817,26 +961,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         if (!lesson.isPresent(person)) {
             return Optional.of(Refusal.of(lesson.isOver() ? Code.LESSON_OVER : Code.NOT_PRESENT, person));
         }
-        return right(person, right);
-    }
-
-    private <V extends juricast.core.rules.Value> Ruling<V> rulingFor(PersonId person, Rule<V> rule) {
-        return rulesFor(person).ruling(rule, roleOf(person), now);
-    }
-
-    /** As planned, or second adult for who took charge of a room without one. */
-    private Role roleOf(PersonId person) {
-        return lesson.tookCharge(person) ? Role.SECOND_ADULT : plan.roleOf(person);
-    }
-
-    /** Nothing if the person has the right now, otherwise the refusal. */
-    private Optional<Decision> right(PersonId person, Rule<Permission> right) {
-        Ruling<Permission> ruling = rulingFor(person, right);
-        return switch (ruling.value()) {
-            case OPEN -> Optional.empty();
-            case ON_REQUEST -> Optional.of(Refusal.by(Code.RULE_ON_REQUEST, ruling));
-            case CLOSED -> Optional.of(Refusal.by(Code.RULE_CLOSED, ruling));
-        };
+        return who().right(person, right);
     }
 
     private static boolean isWrongLength(Duration length) {
@@ -858,13 +983,6 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         return lesson.rules(rules);
     }
 
-    private boolean isAdult(PersonId person) {
-        return lesson.tookCharge(person)
-                || plan.member(person)
-                        .filter(one -> one.role().isAdultInCharge())
-                        .isPresent();
-    }
-
     private long adultsWithout(VisitId visit) {
         return lesson.visits().stream()
                 .filter(one -> one.isPresent()
@@ -876,17 +994,6 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     private boolean pupilsAreIn() {
         return lesson.visits().stream()
                 .anyMatch(one -> one.isPresent() && !one.role().isAdultInCharge() && one.role() != Role.OBSERVER);
-    }
-
-    /** Nothing if this adult may act now, otherwise the refusal. */
-    private Optional<Decision> adult(PersonId by) {
-        if (!isAdult(by)) {
-            return Optional.of(Refusal.of(Code.NOT_AN_ADULT_HERE));
-        }
-        if (!lesson.isOpen()) {
-            return Optional.of(Refusal.of(lesson.isOver() ? Code.LESSON_OVER : Code.NOT_OPEN));
-        }
-        return lesson.isPresent(by) ? Optional.empty() : Optional.of(Refusal.of(Code.ADULT_NOT_IN));
     }
 
     private Decision waiting(VisitId id, Function<Visit, Decision> decision) {

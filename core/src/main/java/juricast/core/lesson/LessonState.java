@@ -72,6 +72,9 @@ public final class LessonState {
     private List<BoardLine> board = List.of();
     private int boardNumber;
     private Map<DeviceId, LessonEvent.SweepNoticed> sweeps = Map.of();
+    private Optional<LessonEvent.KeptBack> lastWord = Optional.empty();
+    private List<LessonEvent.Closed> closing = List.of();
+    private Set<PersonId> wereIn = Set.of();
 
     private LessonState() {}
 
@@ -106,6 +109,9 @@ public final class LessonState {
         board = before.board;
         boardNumber = before.boardNumber;
         sweeps = before.sweeps;
+        lastWord = before.lastWord;
+        closing = before.closing;
+        wereIn = before.wereIn;
     }
 
     /** One step of the fold: a lesson is {@code NEW} and then all its events in order. */
@@ -279,6 +285,31 @@ public final class LessonState {
         return inCharge.contains(person);
     }
 
+    /**
+     * Whether this person may give all orders, and needs nobody to lend them a right: the lead adult, who took charge, and
+     * every second adult as long as neither of those is in the room.
+     */
+    public boolean leads(PersonId person, LessonPlan plan) {
+        if (isLead(person, plan)) {
+            return true;
+        }
+        boolean isAdult =
+                plan.member(person).filter(one -> one.role().isAdultInCharge()).isPresent();
+        return isAdult
+                && visits.values().stream()
+                        .noneMatch(visit -> visit.isPresent()
+                                && visit.person()
+                                        .filter(one -> isLead(one, plan))
+                                        .isPresent());
+    }
+
+    private boolean isLead(PersonId person, LessonPlan plan) {
+        return tookCharge(person)
+                || plan.member(person)
+                        .filter(one -> one.role() == Role.LEAD_ADULT)
+                        .isPresent();
+    }
+
     /** Signals that are shown now. */
     public Map<PersonId, Sign> signs() {
         return signs;
@@ -325,6 +356,32 @@ public final class LessonState {
                 .filter(one -> one.getValue().stream().anyMatch(Appliance::isShowing))
                 .map(Map.Entry::getKey)
                 .findFirst();
+    }
+
+    /** The last word with one pupil that goes on, if it does. */
+    public Optional<LessonEvent.KeptBack> lastWord() {
+        return lastWord;
+    }
+
+    /** Whether somebody of the class list was let in at any time. */
+    boolean wasIn(PersonId person) {
+        return wereIn.contains(person);
+    }
+
+    /** What was done by itself when the lesson ended. */
+    public List<LessonEvent.Closed> closing() {
+        return closing;
+    }
+
+    /** For whom the lesson is over and who has not gone yet, adults aside. */
+    public List<Visit> leaving() {
+        return visits.values().stream()
+                .filter(visit -> visit.status() == Visit.Status.DISMISSED
+                        && visit.connected()
+                        && visit.person().isPresent()
+                        && !visit.role().isAdultInCharge()
+                        && visit.role() != Role.OBSERVER)
+                .toList();
     }
 
     /** The rules of the class together with what this lesson's adults ordered for all, in the situation of now. */
@@ -442,6 +499,11 @@ public final class LessonState {
         @Override
         public Void admitted(LessonEvent.Admitted event) {
             change(event.visit(), visit -> visit.admitted(event.person(), event.role()));
+            if (!wereIn.contains(event.person())) {
+                var all = new HashSet<>(wereIn);
+                all.add(event.person());
+                wereIn = all;
+            }
             return null;
         }
 
@@ -725,6 +787,7 @@ public final class LessonState {
             var all = new ArrayList<Setting>();
             stopped.ifPresent(one -> all.addAll(Imposed.STOP.settings(one.by(), one.at())));
             quietSince.ifPresent(since -> all.addAll(Imposed.QUIET.settings(PersonId.RULES, since)));
+            lastWord.ifPresent(one -> all.addAll(Imposed.LAST_WORD.settings(one.by(), one.at())));
             light.ifPresent(one -> all.addAll(Imposed.LIGHT.settings(one.by(), one.at())));
             imposed = List.copyOf(all);
         }
@@ -735,6 +798,7 @@ public final class LessonState {
             stopped = Optional.empty();
             quietSince = Optional.empty();
             light = Optional.empty();
+            lastWord = Optional.empty();
             impose();
             signs = Map.of();
             focus = Optional.empty();
@@ -742,6 +806,30 @@ public final class LessonState {
             on = Map.of();
             hands = Map.of();
             loans = Map.of();
+            return null;
+        }
+
+        @Override
+        public Void keptBack(LessonEvent.KeptBack event) {
+            lastWord = Optional.of(event);
+            focus = Optional.empty();
+            impose();
+            for (VisitId id : event.gone()) {
+                change(id, visit -> visit.with(Visit.Status.DISMISSED));
+                quieten(id);
+            }
+            return null;
+        }
+
+        @Override
+        public Void seenOut(LessonEvent.SeenOut event) {
+            change(event.visit(), visit -> visit.connected(false));
+            return null;
+        }
+
+        @Override
+        public Void closed(LessonEvent.Closed event) {
+            closing = plus(closing, event);
             return null;
         }
 

@@ -39,7 +39,15 @@ public record Refusal(Code code, List<PersonId> about, Optional<Ruling<?>> rulin
         NO_SUCH_WORDS,
         NOT_A_LINE,
         TOO_MUCH,
-        TOO_MANY_FILES
+        TOO_MANY_FILES,
+        /** Only who leads the lesson lends rights to helpers. */
+        NOT_LEADING,
+        /** The rule does not speak of people of their role. */
+        NOT_FOR_THEM,
+        /** A last word with one pupil needs a second adult or a recording, by the rule. */
+        ALONE_WITH_ONE,
+        /** Everybody but one pupil has gone already. */
+        LAST_WORD
     }
 
     static Decision of(Code code, PersonId... about) {

@@ -153,4 +153,14 @@ abstract class NotAboutVisits implements LessonEvent.Cases<Void> {
     public Void sweepNoticed(LessonEvent.SweepNoticed event) {
         return null;
     }
+
+    @Override
+    public Void seenOut(LessonEvent.SeenOut event) {
+        return null;
+    }
+
+    @Override
+    public Void closed(LessonEvent.Closed event) {
+        return null;
+    }
 }

@@ -104,6 +104,16 @@ public final class Presence {
         }
 
         @Override
+        public Void keptBack(LessonEvent.KeptBack event) {
+            for (VisitId visit : event.gone()) {
+                stayEnds(visit, event.at());
+                waitEnds(visit, event.at(), people.containsKey(visit));
+                entered.remove(visit);
+            }
+            return null;
+        }
+
+        @Override
         public Void dismissed(LessonEvent.Dismissed event) {
             everythingEnds(event.at());
             entered.clear();

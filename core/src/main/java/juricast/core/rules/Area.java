@@ -12,6 +12,7 @@ public enum Area {
     GROUPS("Groups", "Small rooms, and the adults in them."),
     LINKS("Links and words", "The way to the door."),
     SUPERVISION("Supervision", "No pupil without an adult, no adult without eyes on them."),
+    HELPING("Helping hands", "What others may do for the lead adult, and until when."),
     REGISTER("Register", "What counts as present, late and absent.");
 
     private final String title;

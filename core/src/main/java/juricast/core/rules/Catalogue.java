@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import juricast.core.identity.Role;
 import juricast.core.rules.Rule.Enforced;
 import juricast.core.rules.ValueType.Unit;
@@ -515,6 +516,7 @@ public final class Catalogue {
             .meaning("Until the end of the lesson, week, term or series; then a new one is made.")
             .because("One link saves reposting; a fresh one keeps out those who kept an old one.")
             .pupilsCallIt("a new link is made for")
+            .enforced(IN_THE_LESSON)
             .ofWholeLesson(new Choice("series"));
 
     public static final Rule<Minutes> LINK_SHOWN = rule(
@@ -574,14 +576,8 @@ public final class Catalogue {
             .meaning("A last private word needs a second adult or a recording.")
             .because("It protects the child, and the adult.")
             .pupilsCallIt("a second adult or a recording at a last private word")
+            .enforced(IN_THE_LESSON)
             .ofWholeLesson(YesNo.YES);
-
-    public static final Rule<Permission> LEND = rule("supervision.lend", SUPERVISION, ValueType.PERMISSION)
-            .titled("Lend passes")
-            .meaning("Whether a person may give passes and curbs.")
-            .because("Lent rights should be few and their lender known.")
-            .pupilsCallIt("lend rights to others")
-            .usual(rights(OPEN, OPEN, CLOSED, CLOSED, CLOSED, CLOSED));
 
     public static final Rule<Minutes> GAP = rule(
                     "supervision.gap-minutes", SUPERVISION, ValueType.moreMinutesAreStricter(0, 60))
@@ -590,6 +586,70 @@ public final class Catalogue {
             .because("Without a gap, the last pupils of one lesson are nobody's.")
             .pupilsCallIt("time between two lessons, at least")
             .ofWholeLesson(new Minutes(5));
+
+    public static final Rule<Permission> HELP_DOOR = rule("help.door", HELPING, ValueType.PERMISSION)
+            .titled("Help at the door")
+            .meaning(
+                    "A second adult lets in and turns away; a trusted pupil lets in only who is surely on the class list.")
+            .because("Nobody should wait because the lead adult is teaching.")
+            .pupilsCallIt("help at the door")
+            .enforced(IN_THE_LESSON)
+            .usual(SECOND_ADULT, OPEN)
+            .usual(CLASS_MONITOR, ON_REQUEST)
+            .usual(PUPIL, CLOSED)
+            .written();
+
+    public static final Rule<Permission> HELP_HANDS = rule("help.hands", HELPING, ValueType.PERMISSION)
+            .titled("Call on raised hands")
+            .meaning("Whether a person may call on those whose hands are up, and lower hands.")
+            .because("Who waits with a raised hand should be seen.")
+            .pupilsCallIt("call on raised hands")
+            .enforced(IN_THE_LESSON)
+            .usual(SECOND_ADULT, OPEN)
+            .usual(CLASS_MONITOR, ON_REQUEST)
+            .usual(PUPIL, CLOSED)
+            .written();
+
+    public static final Rule<Permission> HELP_CHAT = rule("help.chat", HELPING, ValueType.PERMISSION)
+            .titled("Look after the chat")
+            .meaning(
+                    "A second adult changes who may write and decides about held messages; a trusted pupil only pauses the class chat.")
+            .because("A chat that nobody looks after is where the trouble starts.")
+            .pupilsCallIt("look after the class chat")
+            .enforced(IN_THE_LESSON)
+            .usual(SECOND_ADULT, OPEN)
+            .usual(CLASS_MONITOR, ON_REQUEST)
+            .usual(PUPIL, CLOSED)
+            .written();
+
+    public static final Rule<Permission> HELP_STEER = rule("help.steer", HELPING, ValueType.PERMISSION)
+            .titled("Steer the lesson")
+            .meaning(
+                    "Whether a second adult may switch stances, mute all, and change what all may do, while the lead adult is in.")
+            .because("Two who steer pull in two directions.")
+            .pupilsCallIt("steer the lesson")
+            .enforced(IN_THE_LESSON)
+            .usual(SECOND_ADULT, OPEN)
+            .written();
+
+    public static final Rule<Permission> LEND = rule("supervision.lend", HELPING, ValueType.PERMISSION)
+            .titled("Give passes and curbs")
+            .meaning("Whether an adult may lend pupils a right for some minutes, or close one.")
+            .because("Lent rights should be few and their lender known.")
+            .pupilsCallIt("lend rights to others")
+            .enforced(IN_THE_LESSON)
+            .usual(LEAD_ADULT, OPEN)
+            .usual(SECOND_ADULT, OPEN)
+            .written();
+
+    public static final Rule<Permission> HELP_DISMISS = rule("help.dismiss", HELPING, ValueType.PERMISSION)
+            .titled("End the lesson for everyone")
+            .meaning("Whether a second adult may dismiss the class while the lead adult is in the room.")
+            .because("One person says when it is over.")
+            .pupilsCallIt("end the lesson")
+            .enforced(IN_THE_LESSON)
+            .usual(SECOND_ADULT, ON_REQUEST)
+            .written();
 
     public static final Rule<Minutes> LATE_AFTER = rule(
                     "register.late-after", REGISTER, ValueType.fewerMinutesAreStricter(0, 60))
@@ -642,9 +702,13 @@ public final class Catalogue {
 
     public static final List<Rule<?>> ALL = List.copyOf(WRITTEN);
 
-    /** The rights that a desk shows as columns and a seat as a list; passes and curbs are about these. */
+    /** The rights that a desk shows as columns and a seat as a list. */
     public static final List<Rule<Permission>> RIGHTS =
             List.of(SPEAK, CAMERA, CLASS_CHAT, PRIVATE_CHAT, SHARE_SCREEN, DRAW, RENAME);
+
+    /** What others do for the lead adult; who leads may lend each of these for some minutes (needs A2, F7). */
+    public static final List<Rule<Permission>> HELP =
+            List.of(HELP_DOOR, HELP_HANDS, HELP_CHAT, HELP_STEER, LEND, HELP_DISMISS);
 
     private static final Map<String, Rule<?>> BY_KEY =
             ALL.stream().collect(Collectors.toMap(Rule::key, Function.identity()));
@@ -655,9 +719,12 @@ public final class Catalogue {
         return Optional.ofNullable(BY_KEY.get(key));
     }
 
-    /** The right of that key, if it is one of {@link #RIGHTS}. */
+    /** The right of that key, if passes and curbs can be about it: one of {@link #RIGHTS} or {@link #HELP}. */
     public static Optional<Rule<Permission>> rightByKey(String key) {
-        return RIGHTS.stream().filter(rule -> rule.key().equals(key)).findFirst();
+        return Stream.of(RIGHTS, HELP)
+                .flatMap(List::stream)
+                .filter(rule -> rule.key().equals(key))
+                .findFirst();
     }
 
     private static <V extends Value> Draft<V> rule(String key, Area area, ValueType<V> type) {

@@ -178,13 +178,7 @@ public final class LiveLesson {
 
     /** With words on the school's list. */
     public LiveLesson watching(String... words) {
-        plan = new LessonPlan(
-                plan.lesson(),
-                plan.title(),
-                plan.time(),
-                plan.members(),
-                plan.order(),
-                WatchedWords.of(List.of(words)));
+        plan = plan.with(plan.order(), WatchedWords.of(List.of(words)));
         return this;
     }
 

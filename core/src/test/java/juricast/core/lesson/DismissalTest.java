@@ -1,0 +1,124 @@
+package juricast.core.lesson;
+
+import static juricast.core.lesson.LiveLesson.*;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+import juricast.core.identity.DeviceId;
+import juricast.core.identity.VisitId;
+import juricast.core.lesson.Refusal.Code;
+import juricast.core.presence.Presence;
+import juricast.core.rules.Choice;
+import juricast.core.rules.Setting.Force;
+import juricast.core.time.Span;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The end of a lesson: its closing steps, who has not gone yet, and a last word (needs K1 to K3). */
+class DismissalTest {
+    @Test
+    void the_dismissal_takes_its_closing_steps_by_itself() {
+        var lesson = open().present(INES)
+                .present(JORY)
+                .knock("Some Stranger", "stranger")
+                .order(new LessonOrder.Say(visitOf(INES), Readers.ADULTS, "thank you"))
+                .order(new LessonOrder.Leave(visitOf(JORY)))
+                .order(new LessonOrder.Dismiss(ORLA));
+
+        assertThat(lesson.state().closing())
+                .extracting(LessonEvent.Closed::step, LessonEvent.Closed::count)
+                .containsExactly(
+                        tuple(ClosingStep.LINK_RETIRED, 1),
+                        tuple(ClosingStep.CHAT_KEPT, 1),
+                        tuple(ClosingStep.BOARD_KEPT, 0),
+                        tuple(ClosingStep.REGISTER_DRAFTED, 2));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        // A Monday.
+        "each-lesson, 2026-09-16T10:00:00Z, true, UTC, 2026-09-14T10:00:00Z",
+        "each-week, 2026-09-16T10:00:00Z, false, UTC, 2026-09-14T10:00:00Z",
+        "each-week, 2026-09-21T10:00:00Z, true, UTC, 2026-09-14T10:00:00Z",
+        "each-week, 2027-09-13T10:00:00Z, true, UTC, 2026-09-14T10:00:00Z",
+        "series, 2026-09-21T10:00:00Z, false, UTC, 2026-09-14T10:00:00Z",
+        "each-term, , true, UTC, 2026-09-14T10:00:00Z",
+        "series, , true, UTC, 2026-09-14T10:00:00Z",
+        // Still Sunday evening there, so the lesson belongs to the week before.
+        "each-week,   2026-09-14T15:00:00Z, true, Pacific/Honolulu, 2026-09-14T08:00:00Z",
+    })
+    void a_link_is_retired_after_the_last_lesson_it_is_good_for(
+            String rule, Instant next, boolean retired, String zone, Instant lesson) {
+        var sequel = new Sequel(Optional.ofNullable(next), ZoneId.of(zone));
+        assertThat(sequel.endsTheLink(new Choice(rule), new Span(lesson, lesson.plus(Duration.ofMinutes(50)))))
+                .isEqualTo(retired);
+    }
+
+    @Test
+    void those_who_have_not_gone_are_seen_until_they_have() {
+        var lesson = open().present(INES).present(JORY).order(new LessonOrder.Dismiss(ORLA));
+        assertThat(lesson.state().leaving()).extracting(Visit::id).containsExactly(visitOf(INES), visitOf(JORY));
+
+        lesson.time("10:51")
+                .order(new LessonOrder.Leave(visitOf(INES)))
+                .order(new LessonOrder.LoseConnection(visitOf(JORY)));
+        assertThat(lesson.state().leaving()).isEmpty();
+        assertThat(Presence.of(lesson.events(), at("11:00")).get(INES).stays())
+                .as("seeing somebody out counts for nothing in the register")
+                .allSatisfy(stay -> assertThat(stay.until()).isEqualTo(at("10:00")));
+        int events = lesson.events().size();
+        assertThat(lesson.order(new LessonOrder.Leave(visitOf(INES))).events()).hasSize(events);
+    }
+
+    @Test
+    void a_last_word_with_one_pupil_needs_a_second_adult_and_sends_all_others_home() {
+        var lesson = open().present(INES).present(JORY).knock("Some Stranger", "stranger");
+        assertThat(lesson.order(new LessonOrder.KeepBack(INES, ORLA)).refused()).contains(Code.ALONE_WITH_ONE);
+
+        lesson.adult(TAM).order(new LessonOrder.KeepBack(INES, ORLA));
+        assertThat(lesson.refused()).isEmpty();
+        assertThat(lesson.state().isPresent(INES)).isTrue();
+        assertThat(List.of(
+                        lesson.visit("jory").status(), lesson.visit("stranger").status()))
+                .containsOnly(Visit.Status.DISMISSED);
+        assertThat(lesson.knock("Jory Pell", "jory again").state().isPresent(JORY))
+                .as("nobody comes in any more")
+                .isFalse();
+        assertThat(lesson.order(new LessonOrder.Leave(visitOf(TAM))).refused()).contains(Code.ALONE_WITH_ONE);
+
+        lesson.time("10:05").order(new LessonOrder.LoseConnection(visitOf(TAM)));
+        assertThat(lesson.state().isOver())
+                .as("when the second adult is lost it ends by itself" + lesson)
+                .isTrue();
+        var attendances = Presence.of(lesson.events(), at("11:00"));
+        assertThat(attendances.get(JORY).stays())
+                .allSatisfy(stay -> assertThat(stay.until()).isEqualTo(at("10:00")));
+        assertThat(attendances.get(INES).stays())
+                .allSatisfy(stay -> assertThat(stay.until()).isEqualTo(at("10:05")));
+    }
+
+    @Test
+    void where_the_rule_does_not_ask_for_it_one_adult_is_enough_and_an_observer_counts_as_eyes() {
+        var free = open().school("supervision.one-to-one", "no", Force.USUAL)
+                .present(INES)
+                .order(new LessonOrder.KeepBack(INES, ORLA));
+        assertThat(free.refused()).isEmpty();
+
+        var seen = open().observedBy(MAREN)
+                .present(INES)
+                .order(new LessonOrder.Join(visitOf(MAREN), new DeviceId("corridor"), MAREN))
+                .order(new LessonOrder.KeepBack(INES, ORLA));
+        assertThat(seen.refused()).isEmpty();
+        assertThat(seen.order(new LessonOrder.KeepBack(INES, ORLA)).refused()).contains(Code.LAST_WORD);
+        assertThat(open().adult(TAM).order(new LessonOrder.KeepBack(INES, ORLA)).refused())
+                .contains(Code.NOT_PRESENT);
+        assertThat(seen.order(new LessonOrder.Leave(new VisitId("nobody"))).refused())
+                .isEmpty();
+    }
+}
