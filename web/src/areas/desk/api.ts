@@ -14,7 +14,7 @@ export type Order =
   | { do: 'pass' | 'curb'; person: string; rule: string; minutes: number }
   | { do: 'end-loan'; person: string; rule: string }
   | { do: 'remove'; person: string; why: string }
-  | { do: 'allow-back'; person: string }
+  | { do: 'allow-back' | 'last-word'; person: string }
   | { do: 'stance'; stance: string; keepLive: boolean }
   | { do: 'stop'; why: string }
   | { do: 'resume' | 'take-charge' | 'clear-signs' }
@@ -57,7 +57,8 @@ function send(lesson: string, order: Order): Promise<unknown> {
     case 'remove':
       return post(`${at}/people/${order.person}/remove`, { why: order.why })
     case 'allow-back':
-      return post(`${at}/people/${order.person}/allow-back`)
+    case 'last-word':
+      return post(`${at}/people/${order.person}/${order.do}`)
     case 'say':
       return post(`${at}/words`, { to: order.to, person: order.person, text: order.text })
     case 'file':

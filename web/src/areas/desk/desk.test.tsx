@@ -8,7 +8,8 @@ import type { Order } from './api'
 import { useDeskKeys } from './hooks/useDeskKeys'
 import { DeskHead } from './parts/DeskHead'
 import { NeedsYou } from './parts/NeedsYou'
-import { OpeningNote } from './parts/OpeningNote'
+import { Adults } from './parts/Lending'
+import { OpeningNote, OverNote } from './parts/OpeningNote'
 import { Material } from './parts/Panels'
 import { RoomBanner } from './parts/RoomBanner'
 import { RunningOrderPlan } from './parts/RunningOrderPlan'
@@ -31,6 +32,7 @@ function pupil(name: string, more: Partial<DeskPupil> = {}): DeskPupil {
     screen: false,
     timesSpoken: 0,
     cells: [{ rule: 'voice.speak', value: 'on-request', bound: false, loan: 'NONE' }],
+    help: [],
     ...more,
   }
 }
@@ -56,14 +58,16 @@ function desk(more: Partial<Desk> = {}): Desk {
     starts: at('10:05:00'),
     ends: at('10:55:00'),
     phase: 'OPEN',
+    me: 'orla',
     iAmIn: true,
     door: { value: 'knock', bound: false },
     columns: [{ rule: 'voice.speak', title: 'Speak', value: 'on-request', bound: true }],
-    adults: [{ id: 'orla', name: 'Orla Venn', role: 'LEAD_ADULT', in: true }],
+    adults: [{ id: 'orla', name: 'Orla Venn', role: 'LEAD_ADULT', in: true, leads: true, help: [] }],
     pupils: [pupil('Ines Carrow'), pupil('Jory Pell')],
     waiting: [],
     refused: [],
     steering: {
+      leading: true,
       observing: false,
       mayTakeCharge: false,
       stances: [
@@ -81,6 +85,11 @@ function desk(more: Partial<Desk> = {}): Desk {
     materials: [],
     signs: [],
     captions: [],
+    help: [
+      { rule: 'help.door', title: 'Help at the door', value: '', bound: false },
+      { rule: 'help.dismiss', title: 'End the lesson for everyone', value: '', bound: false },
+    ],
+    ending: { leaving: [], closing: [] },
     words: [],
     ...more,
   }
@@ -432,7 +441,13 @@ describe('the score', () => {
     await userEvent.click(screen.getByRole('button', { name: 'More for Ines Carrow' }))
     const items = (await screen.findAllByRole('menuitem')).map((item) => item.textContent)
 
-    expect(items).toEqual(['Mute', 'Put in focus for everyone', 'Remove from the lesson…'])
+    expect(items).toEqual([
+      'Mute',
+      'Put in focus for everyone',
+      'Trust with helping…',
+      'A last word, all others out…',
+      'Remove from the lesson…',
+    ])
   })
 
   it('asks what happened before it removes anybody', async () => {
@@ -514,5 +529,101 @@ describe('the keys', () => {
     await userEvent.keyboard('adms')
 
     expect(give).not.toHaveBeenCalled()
+  })
+})
+
+describe('lending and ending', () => {
+  const tam = {
+    id: 'tam',
+    name: 'Tam Birket',
+    role: 'SECOND_ADULT' as const,
+    in: true,
+    leads: false,
+    help: [
+      { rule: 'help.door', value: 'open', bound: false, loan: 'NONE' as const },
+      { rule: 'help.dismiss', value: 'on-request', bound: false, loan: 'NONE' as const },
+    ],
+  }
+  const orla = { id: 'orla', name: 'Orla Venn', role: 'LEAD_ADULT' as const, in: true, leads: true, help: [] }
+
+  it('lends a second adult a right, and takes one away, from the name in the head', async () => {
+    const give = vi.fn()
+    const press = userEvent.setup()
+    show(<Adults desk={desk({ adults: [orla, tam] })} live give={give} />)
+
+    await press.click(screen.getByTitle('Lend Tam Birket rights'))
+    await press.click(await screen.findByRole('menuitem', { name: /End the lesson for everyone.*lend for 60 min/ }))
+    await press.click(screen.getByTitle('Lend Tam Birket rights'))
+    await press.click(await screen.findByRole('menuitem', { name: /Help at the door.*take away/ }))
+
+    expect(give.mock.calls.map((call) => call[0] as Order)).toEqual([
+      { do: 'pass', person: 'tam', rule: 'help.dismiss', minutes: 60 },
+      { do: 'curb', person: 'tam', rule: 'help.door', minutes: 60 },
+    ])
+  })
+
+  it('offers lending to nobody but who leads, and tells a helper what to ask first for', () => {
+    const helping = desk({ adults: [orla, tam], me: 'tam', steering: { ...desk().steering, leading: false } })
+    show(
+      <>
+        <Adults desk={helping} live give={vi.fn()} />
+        <RoomBanner desk={helping} now={NOW} give={vi.fn()} />
+      </>,
+    )
+    expect(screen.queryByTitle(/Lend/)).toBeNull()
+    expect(screen.getByText(/Orla Venn leads.*Ask first for: end the lesson for everyone\./)).toBeTruthy()
+  })
+
+  it('trusts a pupil with the door from their row, and shows who agreed to the house rules', async () => {
+    const give = vi.fn()
+    const press = userEvent.setup()
+    show(<Score desk={desk({ pupils: [pupil('Ines Carrow', { agreed: true })] })} now={NOW} give={give} onWhy={vi.fn()} />)
+
+    await press.click(screen.getByRole('button', { name: 'More for Ines Carrow' }))
+    expect(await screen.findByText('agreed to the house rules at the door')).toBeTruthy()
+    await press.click(screen.getByRole('menuitem', { name: 'Trust with helping…' }))
+    await press.click(await screen.findByRole('menuitem', { name: /Help at the door/ }))
+    await press.click(screen.getByRole('button', { name: 'More for Ines Carrow' }))
+    await press.click(await screen.findByRole('menuitem', { name: /A last word/ }))
+    expect(give).toHaveBeenLastCalledWith({ do: 'pass', person: 'ines-carrow', rule: 'help.door', minutes: 10 })
+    await press.click(await screen.findByRole('button', { name: 'Send the others home' }))
+    expect(give).toHaveBeenLastCalledWith({ do: 'last-word', person: 'ines-carrow' })
+  })
+
+  it('says after the dismissal what was done by itself and who has not gone yet', () => {
+    const over = desk({
+      phase: 'OVER',
+      dismissedAt: at('10:54:00'),
+      ending: {
+        leaving: ['Ines Carrow'],
+        closing: [
+          { step: 'CHAT_KEPT', count: 1 },
+          { step: 'BOARD_KEPT', count: 0 },
+          { step: 'REGISTER_DRAFTED', count: 2 },
+        ],
+      },
+    })
+    show(<OverNote desk={over} />)
+    expect(screen.getAllByRole('listitem').map((one) => one.textContent)).toEqual([
+      '1 message kept in the record.',
+      'The board was empty.',
+      'The register is drafted: 2 were here.',
+    ])
+    expect(screen.getByRole('status').textContent).toBe('1 still leavingInes Carrow')
+  })
+
+  it('asks why everything was stopped, once it is, and asks only once', async () => {
+    const give = vi.fn()
+    const press = userEvent.setup()
+    const stopped = (because?: string) =>
+      desk({ steering: { ...desk().steering, stoppedAt: at('10:16:00'), stoppedBecause: because } })
+    const { unmount } = show(<RoomBanner desk={stopped('')} now={NOW} give={give} />)
+    await press.type(screen.getByLabelText('Why everything is stopped, for the record'), 'shouting{Enter}')
+    expect(give).toHaveBeenCalledWith({ do: 'stop', why: 'shouting' })
+    unmount()
+
+    show(<RoomBanner desk={stopped('shouting')} now={NOW} give={give} />)
+    expect(screen.getByText('Because: shouting')).toBeTruthy()
+    expect(screen.queryByLabelText('Why everything is stopped, for the record')).toBeNull()
   })
 })

@@ -13,6 +13,7 @@ import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { WhySheet } from '../../shared/ui/Why'
 import { useActs } from './api'
 import { HandButton } from './parts/HandButton'
+import { Helping } from './parts/Helping'
 import { Captions, HandedOut, Now, Signals } from './parts/Now'
 import { Rights } from './parts/Rights'
 import { SeatWords } from './parts/SeatWords'
@@ -43,7 +44,7 @@ export default function SeatScreen() {
         </>
       )
     default:
-      return <Outside seat={seat} />
+      return <Outside seat={seat} visit={visit} />
   }
 }
 
@@ -101,7 +102,13 @@ const GOODBYE: Record<string, string> = {
   DISMISSED: 'The lesson is over',
 }
 
-function Outside({ seat }: { seat: Seat }) {
+function Outside({ seat, visit }: { seat: Seat; visit: string }) {
+  const { mutate: act } = useActs(visit)
+  const dismissed = seat.status === 'DISMISSED'
+  // The teacher sees who has not gone yet: this page says that it has.
+  useEffect(() => {
+    if (dismissed) act({ do: 'leave' })
+  }, [dismissed, act])
   const refused = seat.status === 'TURNED_AWAY' || seat.status === 'REMOVED'
   return (
     <Quiet title={GOODBYE[seat.status] ?? 'The lesson is over'}>
@@ -188,6 +195,7 @@ function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: R
           <Box px="16px">
             <ProblemNote problem={acts.error} />
           </Box>
+          <Helping seat={seat} act={acts.mutate} />
           <Signals seat={seat} act={acts.mutate} />
           <Rights seat={seat} act={acts.mutate} onWhy={(rule) => setWhy(`/api/seats/${encodeURIComponent(visit)}/why/${rule}`)} />
         </Box>

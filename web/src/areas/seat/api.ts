@@ -13,6 +13,9 @@ export type Act =
   | { do: 'file'; to: 'CLASS' | 'ADULTS' | 'ONE'; person: string | null; file: File }
   | { do: 'rename'; name: string }
   | { do: 'sign'; sign: Sign | null }
+  | { do: 'let-in'; arrival: string }
+  | { do: 'call-on' | 'lower'; person: string }
+  | { do: 'pause-chat'; paused: boolean }
 
 function send(visit: string, act: Act): Promise<unknown> {
   const at = `/api/seats/${encodeURIComponent(visit)}`
@@ -32,6 +35,14 @@ function send(visit: string, act: Act): Promise<unknown> {
       return put(`${at}/name`, { name: act.name })
     case 'sign':
       return act.sign ? put(`${at}/sign/${act.sign}`) : remove(`${at}/sign`)
+    case 'let-in':
+      return post(`${at}/help/door/${encodeURIComponent(act.arrival)}`)
+    case 'call-on':
+      return post(`${at}/help/hands/${encodeURIComponent(act.person)}`)
+    case 'lower':
+      return remove(`${at}/help/hands/${encodeURIComponent(act.person)}`)
+    case 'pause-chat':
+      return put(`${at}/help/chat`, { paused: act.paused })
     case 'leave':
       return post(`${at}/leave`)
   }

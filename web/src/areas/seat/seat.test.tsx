@@ -4,7 +4,9 @@ import { describe, expect, it, vi } from 'vitest'
 import type { Seat, SeatRight } from '../../shared/api/types'
 import { serve, show, standingOf } from '../../shared/testing'
 import DoorstepScreen from './DoorstepScreen'
+import type { Act } from './api'
 import { HandButton } from './parts/HandButton'
+import { Helping } from './parts/Helping'
 import { Captions, HandedOut, Now, Signals } from './parts/Now'
 import { Rights } from './parts/Rights'
 import { SeatWords } from './parts/SeatWords'
@@ -286,5 +288,39 @@ describe('the doorstep', () => {
     })
 
     expect((await screen.findByRole('alert')).textContent).toContain('Ask your teacher for it.')
+  })
+})
+
+describe('helping', () => {
+  it('is offered to nobody who was not trusted with it', () => {
+    show(<Helping seat={seat()} act={vi.fn()} />)
+    expect(screen.queryByRole('region', { name: 'You help' })).toBeNull()
+  })
+
+  it('lets in, calls on and pauses, each only where it was lent', async () => {
+    const act = vi.fn()
+    const press = userEvent.setup()
+    const until = '2026-09-14T10:27:00Z'
+    const help = {
+      rights: [
+        right('help.door', 'Help at the door', 'open', { loan: 'PASS', until }),
+        right('help.hands', 'Call on raised hands', 'open'),
+      ],
+      door: [{ visit: 'v7', name: 'Bo Lindqvar' }],
+      hands: [{ id: 'wen', name: 'Wen Ostrander' }],
+      chatPaused: false,
+    }
+    show(<Helping seat={seat({ help })} act={act} />)
+
+    expect(screen.getByText('help at the door until 10:27, call on raised hands.')).toBeTruthy()
+    expect(screen.queryByRole('button', { name: /class chat/ })).toBeNull()
+    await press.click(screen.getByRole('button', { name: 'Let in Bo Lindqvar' }))
+    await press.click(screen.getByRole('button', { name: 'Let speak Wen Ostrander' }))
+    await press.click(screen.getByRole('button', { name: 'Lower the hand of Wen Ostrander' }))
+    expect(act.mock.calls.map(([order]) => order as Act)).toEqual([
+      { do: 'let-in', arrival: 'v7' },
+      { do: 'call-on', person: 'wen' },
+      { do: 'lower', person: 'wen' },
+    ])
   })
 })

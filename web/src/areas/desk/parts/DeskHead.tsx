@@ -9,6 +9,7 @@ import { Key } from '../../../shared/ui/Key'
 import { Sheet } from '../../../shared/ui/Sheet'
 import type { Give } from '../api'
 import { Choice, DeskMenu, Opener } from './DeskMenu'
+import { Adults } from './Lending'
 import { StanceButton } from './StanceButton'
 
 interface DeskHeadProps {
@@ -45,8 +46,7 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
       </Link>
       <chakra.h1 fontSize="19px">{desk.title}</chakra.h1>
       <Box fontSize="12px" color="ink2">
-        with {desk.adults.map((adult) => adult.name + (live && !adult.in ? ' (not in)' : '')).join(' and ')}
-        <br />
+        <Adults desk={desk} live={live} give={give} />
         {!live && `${time.weekday(desk.starts)} `}
         {time.clock(desk.starts)} to {time.clock(desk.ends)}
         {live && (left > 0 ? `, ${countdown(left)} left` : `, over by ${countdown(-left)}`)}
@@ -116,7 +116,7 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
       )}
       <Sheet title="Dismiss the class?" open={dismissing} onClose={() => setDismissing(false)}>
         <p>
-          Everyone is out at once, the door is shut, and the register is drafted from what was counted.
+          Everyone is out at once, the door is shut, chat and board are kept, and the register is drafted from what was counted.
           {desk.waiting.length > 0 && ` ${desk.waiting.length} who wait at the door are told that the lesson is over.`}
         </p>
         <Flex gap="8px" mt="14px">

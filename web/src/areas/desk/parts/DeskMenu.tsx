@@ -76,15 +76,18 @@ export function MenuHead({ children }: { children: ReactNode }) {
 interface ChoiceProps {
   value: string
   grave?: boolean
+  /** The menu goes on with other choices. */
+  stays?: boolean
   onSelect: () => void
   children: ReactNode
 }
 
 /** One order. @param grave whether it hurts */
-export function Choice({ value, grave = false, onSelect, children }: ChoiceProps) {
+export function Choice({ value, grave = false, stays = false, onSelect, children }: ChoiceProps) {
   return (
     <Menu.Item
       value={value}
+      closeOnSelect={!stays}
       onClick={onSelect}
       color={grave ? 'verdict.away' : 'ink'}
       borderRadius="0"

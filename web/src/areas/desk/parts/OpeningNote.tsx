@@ -57,7 +57,16 @@ export function OpeningNote({ desk, now, give, busy }: { desk: Desk; now: number
   )
 }
 
-/** After the dismissal: everyone is out, and the register waits. */
+const CLOSING: Record<Desk['ending']['closing'][number]['step'], (count: number) => string> = {
+  LINK_RETIRED: () => 'The link counts no more; a new one is on the class page.',
+  CHAT_KEPT: (count) =>
+    count === 0 ? 'Nothing was written.' : `${count} ${count === 1 ? 'message' : 'messages'} kept in the record.`,
+  BOARD_KEPT: (count) =>
+    count === 0 ? 'The board was empty.' : `The board is kept, with ${count} ${count === 1 ? 'line' : 'lines'}.`,
+  REGISTER_DRAFTED: (count) => `The register is drafted: ${count} ${count === 1 ? 'was' : 'were'} here.`,
+}
+
+/** After the dismissal: what was done by itself, who has not gone yet, and the register. */
 export function OverNote({ desk }: { desk: Desk }) {
   const time = useSchoolTime()
   return (
@@ -66,8 +75,21 @@ export function OverNote({ desk }: { desk: Desk }) {
         Dismissed at {desk.dismissedAt ? time.clock(desk.dismissedAt) : ''}
       </chakra.h2>
       <chakra.p color="ink2" mb="12px">
-        Everyone is out, the door is shut, and the register is drafted.
+        The door is shut. This was done by itself:
       </chakra.p>
+      <chakra.ul mb="12px" pl="18px" listStyleType="'✓  '">
+        {desk.ending.closing.map((one) => (
+          <li key={one.step}>{CLOSING[one.step](one.count)}</li>
+        ))}
+      </chakra.ul>
+      <Box role="status" mb="14px">
+        <chakra.h3 fontSize="15px">
+          {desk.ending.leaving.length === 0 ? 'Everyone has gone' : `${desk.ending.leaving.length} still leaving`}
+        </chakra.h3>
+        <chakra.p color="ink2">
+          {desk.ending.leaving.length === 0 ? 'No device of a pupil is in the room any more.' : desk.ending.leaving.join(', ')}
+        </chakra.p>
+      </Box>
       <Link to={`/lessons/${desk.lesson}/register`}>
         <Button as="span" look="main" size="large">
           Look at the register

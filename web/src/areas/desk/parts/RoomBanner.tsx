@@ -1,16 +1,23 @@
-import { Box, Flex } from '@chakra-ui/react'
-import type { ReactNode } from 'react'
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useState, type ReactNode } from 'react'
 import type { Desk } from '../../../shared/api/types'
 import { countdown, useSchoolTime } from '../../../shared/time'
 import { Button } from '../../../shared/ui/Button'
+import { TextInput } from '../../../shared/ui/Fields'
 import type { Give } from '../api'
+import { titleOf } from './Lending'
 
 /** What holds for the whole room and must not be overlooked; nothing else stands here. */
 export function RoomBanner({ desk, now, give }: { desk: Desk; now: number; give: Give }) {
   const time = useSchoolTime()
-  const { stoppedAt, aloneSince, quiet, light, focus, showingName } = desk.steering
+  const { leading, stoppedAt, stoppedBecause, aloneSince, quiet, light, focus, showingName } = desk.steering
   const mayOrder = desk.iAmIn && !desk.steering.observing
   const name = desk.pupils.find((pupil) => pupil.id === focus)?.name ?? desk.adults.find((adult) => adult.id === focus)?.name
+  const me = mayOrder && !leading ? desk.adults.find((adult) => adult.id === desk.me) : undefined
+  const askFirst = me?.help
+    .filter((cell) => cell.value !== 'open')
+    .map((cell) => titleOf(desk, cell.rule).toLowerCase())
+    .join(', ')
   return (
     <Box role="status">
       {stoppedAt && (
@@ -22,6 +29,22 @@ export function RoomBanner({ desk, now, give }: { desk: Desk; now: number; give:
               Bring back what was
             </Button>
           )}
+          {stoppedBecause ? (
+            <chakra.span fontWeight="400">Because: {stoppedBecause}</chakra.span>
+          ) : (
+            mayOrder && <Because give={give} />
+          )}
+        </Line>
+      )}
+      {desk.ending.lastWord && (
+        <Line grave>
+          A last word with {desk.ending.lastWord}. All others have gone; nobody comes in. Dismiss when it is said.
+        </Line>
+      )}
+      {me && !leading && (
+        <Line>
+          {desk.adults.find((adult) => adult.leads && adult.in)?.name ?? 'The lead adult'} leads. You help; stopping everything
+          and removing somebody are always yours.{askFirst && ` Ask first for: ${askFirst}.`}
         </Line>
       )}
       {aloneSince && (
@@ -42,6 +65,33 @@ export function RoomBanner({ desk, now, give }: { desk: Desk; now: number; give:
         </Line>
       )}
     </Box>
+  )
+}
+
+/** Why everything was stopped, written once the room is calm. */
+function Because({ give }: { give: Give }) {
+  const [why, setWhy] = useState('')
+  return (
+    <chakra.form
+      display="flex"
+      gap="6px"
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (why.trim()) give({ do: 'stop', why })
+      }}
+    >
+      <TextInput
+        aria-label="Why everything is stopped, for the record"
+        placeholder="What happened? For the record"
+        value={why}
+        maxLength={500}
+        w="230px"
+        onChange={(event) => setWhy(event.target.value)}
+      />
+      <Button size="small" type="submit" disabled={!why.trim()}>
+        Note it
+      </Button>
+    </chakra.form>
   )
 }
 

@@ -1,12 +1,13 @@
-import { chakra, Flex } from '@chakra-ui/react'
+import { Box, chakra, Flex } from '@chakra-ui/react'
 import { MoreHorizontal } from 'lucide-react'
 import { useState } from 'react'
-import type { DeskPupil } from '../../../shared/api/types'
+import type { Desk, DeskPupil } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
 import { Labelled, TextInput } from '../../../shared/ui/Fields'
 import { Sheet } from '../../../shared/ui/Sheet'
 import type { Give } from '../api'
 import { Choice, MenuHead, Opener } from './DeskMenu'
+import { FOR_PUPILS, Lend } from './Lending'
 
 const OFF = [
   ['microphone', 'MICROPHONE', 'Mute'],
@@ -28,11 +29,26 @@ export function MoreForPupil({ pupil, onOpen }: { pupil: DeskPupil; onOpen: (at:
   )
 }
 
+interface RowMenuProps {
+  desk: Desk
+  pupil: DeskPupil
+  give: Give
+  onRemove: () => void
+  onKeep: () => void
+  onTrust: () => void
+}
+
 /** What can be done about one pupil. Nothing here switches anything of theirs on. */
-export function RowMenu({ pupil, give, onRemove }: { pupil: DeskPupil; give: Give; onRemove: () => void }) {
+export function RowMenu({ desk, pupil, give, onRemove, onKeep, onTrust }: RowMenuProps) {
+  const isIn = pupil.whereabouts === 'IN'
   return (
     <>
-      <MenuHead>{pupil.name}</MenuHead>
+      <MenuHead>
+        {pupil.name}
+        {pupil.agreed !== undefined && pupil.agreed !== null && (
+          <Box>{pupil.agreed ? 'agreed to the house rules at the door' : 'has not agreed to the house rules'}</Box>
+        )}
+      </MenuHead>
       {OFF.filter(([is]) => pupil[is]).map(([, what, words]) => (
         <Choice key={what} value={what} onSelect={() => give({ do: 'turn-off', person: pupil.id, what })}>
           {words}
@@ -48,6 +64,16 @@ export function RowMenu({ pupil, give, onRemove }: { pupil: DeskPupil; give: Giv
           Put in focus for everyone
         </Choice>
       )}
+      {isIn && desk.steering.leading && (
+        <Choice value="trust" stays onSelect={onTrust}>
+          Trust with helping…
+        </Choice>
+      )}
+      {isIn && !desk.ending.lastWord && (
+        <Choice value="last" onSelect={onKeep}>
+          A last word, all others out…
+        </Choice>
+      )}
       {pupil.whereabouts === 'REMOVED' ? (
         <Choice value="back" onSelect={() => give({ do: 'allow-back', person: pupil.id })}>
           Allow to come back
@@ -58,6 +84,50 @@ export function RowMenu({ pupil, give, onRemove }: { pupil: DeskPupil; give: Giv
         </Choice>
       )}
     </>
+  )
+}
+
+/** What this pupil may help with: lent for some minutes, or taken back at once. */
+export function TrustMenu({ desk, pupil, give }: { desk: Desk; pupil: DeskPupil; give: Give }) {
+  return (
+    <>
+      <MenuHead>{pupil.name} helps you</MenuHead>
+      {FOR_PUPILS.map((rule) => (
+        <Lend
+          key={rule}
+          desk={desk}
+          person={pupil.id}
+          rule={rule}
+          cell={pupil.help.find((cell) => cell.rule === rule)}
+          minutes={10}
+          give={give}
+        />
+      ))}
+    </>
+  )
+}
+
+/** The end for everybody but one; confirmed once, for it cannot be taken back (need K3). */
+export function LastWord({ pupil, give, onClose }: RemovalProps) {
+  return (
+    <Sheet title={`A last word with ${pupil?.name ?? ''}?`} open={!!pupil} onClose={onClose}>
+      <chakra.p mb="10px">
+        The lesson ends for all other pupils and visitors at once, and nobody comes in any more. By the rules of most lessons a
+        second adult must be in the room; if they go, it ends by itself.
+      </chakra.p>
+      <Flex gap="8px">
+        <Button
+          look="main"
+          onClick={() => {
+            if (pupil) give({ do: 'last-word', person: pupil.id })
+            onClose()
+          }}
+        >
+          Send the others home
+        </Button>
+        <Button onClick={onClose}>Go on teaching</Button>
+      </Flex>
+    </Sheet>
   )
 }
 

@@ -6,7 +6,7 @@ import { Strip } from '../../../shared/ui/Strip'
 import type { Give } from '../api'
 import { DeskMenu } from './DeskMenu'
 import { ClassRight, ClassRightMenu, PupilRight, PupilRightMenu } from './RightCells'
-import { MoreForPupil, Removal, RowMenu } from './RowMenu'
+import { LastWord, MoreForPupil, Removal, RowMenu, TrustMenu } from './RowMenu'
 
 const SHORT: Record<string, string> = {
   'voice.speak': 'Speak',
@@ -34,6 +34,7 @@ export function Score({ desk, now, give, onWhy }: ScoreProps) {
   const until = Math.max(Date.parse(desk.ends), Math.min(now, Date.parse(desk.dismissedAt ?? desk.now)))
   const [asked, setAsked] = useState<Asked | null>(null)
   const [removing, setRemoving] = useState<string | null>(null)
+  const [keeping, setKeeping] = useState<string | null>(null)
   const ask = useCallback((anchor: HTMLElement, rule?: string, person?: string) => setAsked({ anchor, rule, person }), [])
   const closed = () => {
     asked?.anchor.focus()
@@ -142,12 +143,18 @@ export function Score({ desk, now, give, onWhy }: ScoreProps) {
           give={give}
           onWhy={onWhy}
           onRemove={setRemoving}
+          onKeep={setKeeping}
+          onTrust={() => setAsked((one) => one && { ...one, rule: TRUST })}
         />
       </DeskMenu>
       <Removal pupil={pupilOf(removing)} give={give} onClose={() => setRemoving(null)} />
+      <LastWord pupil={pupilOf(keeping)} give={give} onClose={() => setKeeping(null)} />
     </Flex>
   )
 }
+
+/** Not a right of the score: what a pupil may be trusted with. */
+const TRUST = 'trust'
 
 /** A place of the score that was pressed: a heading has no person, the end of a row no rule. */
 interface Asked {
@@ -161,17 +168,31 @@ interface OrdersProps extends Omit<ScoreProps, 'now'> {
   pupil: DeskPupil | undefined
   live: boolean
   onRemove: (person: string) => void
+  onKeep: (person: string) => void
+  onTrust: () => void
 }
 
 /** What can be ordered where the menu was opened, as things stand now. */
-function Orders({ asked, desk, pupil, live, give, onWhy, onRemove }: OrdersProps) {
+function Orders({ asked, desk, pupil, live, give, onWhy, onRemove, onKeep, onTrust }: OrdersProps) {
   const column = desk.columns.find((one) => one.rule === asked?.rule)
   const cell = pupil?.cells.find((one) => one.rule === asked?.rule)
   if (pupil && cell) {
     const title = SHORT[cell.rule] ?? cell.rule
     return <PupilRightMenu pupil={pupil} cell={cell} title={title} live={live} give={give} onWhy={onWhy} />
   }
-  if (pupil) return <RowMenu pupil={pupil} give={give} onRemove={() => onRemove(pupil.id)} />
+  if (pupil && asked?.rule === TRUST) return <TrustMenu desk={desk} pupil={pupil} give={give} />
+  if (pupil) {
+    return (
+      <RowMenu
+        desk={desk}
+        pupil={pupil}
+        give={give}
+        onRemove={() => onRemove(pupil.id)}
+        onKeep={() => onKeep(pupil.id)}
+        onTrust={onTrust}
+      />
+    )
+  }
   return column ? <ClassRightMenu column={column} live={live} give={give} onWhy={onWhy} /> : null
 }
 
@@ -343,6 +364,7 @@ const Row = memo(
           )}
           {pupil.microphone && <On word="speaks" />}
           {pupil.screen && <On word="shows" />}
+          {pupil.help.length > 0 && <On word="helps" />}
         </Box>
         <Box role="cell" position="relative" h="20px" mr="14px">
           <Strip

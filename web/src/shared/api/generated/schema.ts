@@ -724,6 +724,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/people/{person}/last-word": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lastWord"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/people/{person}/loans/{rule}": {
         parameters: {
             query?: never;
@@ -1300,6 +1316,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seats/{visit}/help/chat": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["pause"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/help/door/{arrival}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["letIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/help/hands/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["callOn"];
+        delete: operations["lower"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seats/{visit}/leave": {
         parameters: {
             query?: never;
@@ -1586,6 +1650,10 @@ export interface components {
             /** Format: int32 */
             present?: number;
         };
+        AtDoor: {
+            name: string;
+            visit: string;
+        };
         Board: {
             lines: components["schemas"]["Mark"][];
             /** Format: int32 */
@@ -1643,7 +1711,7 @@ export interface components {
         Chapter: {
             about: string;
             /** @enum {string} */
-            area: "ENTRY" | "NAMES" | "VOICE_AND_CAMERA" | "CHAT" | "SHARING" | "SIGNALS" | "RECORDING" | "GROUPS" | "LINKS" | "SUPERVISION" | "REGISTER";
+            area: "ENTRY" | "NAMES" | "VOICE_AND_CAMERA" | "CHAT" | "SHARING" | "SIGNALS" | "RECORDING" | "GROUPS" | "LINKS" | "SUPERVISION" | "HELPING" | "REGISTER";
             rules: components["schemas"]["RuleLine"][];
             title: string;
         };
@@ -1678,6 +1746,12 @@ export interface components {
         Classmate: {
             id: string;
             name: string;
+        };
+        ClosingLine: {
+            /** Format: int32 */
+            count: number;
+            /** @enum {string} */
+            step: "LINK_RETIRED" | "CHAT_KEPT" | "BOARD_KEPT" | "REGISTER_DRAFTED";
         };
         Colleague: {
             id: string;
@@ -1756,12 +1830,15 @@ export interface components {
             /** Format: date-time */
             dismissedAt?: string;
             door: components["schemas"]["DoorValue"];
+            ending: components["schemas"]["Ending"];
             /** Format: date-time */
             ends: string;
             held: components["schemas"]["HeldMessage"][];
+            help: components["schemas"]["Column"][];
             iAmIn: boolean;
             lesson: string;
             materials: components["schemas"]["Handout"][];
+            me: string;
             /** Format: date-time */
             now: string;
             /** Format: int32 */
@@ -1781,8 +1858,10 @@ export interface components {
             words: components["schemas"]["Message"][];
         };
         DeskAdult: {
+            help: components["schemas"]["Cell"][];
             id: string;
             in: boolean;
+            leads: boolean;
             name: string;
             /** @enum {string} */
             role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
@@ -1841,6 +1920,11 @@ export interface components {
             until?: string;
             value?: string;
             when?: string;
+        };
+        Ending: {
+            closing: components["schemas"]["ClosingLine"][];
+            lastWord?: string;
+            leaving: string[];
         };
         FactLine: {
             fact: string;
@@ -2076,6 +2160,9 @@ export interface components {
             value: string;
             when: string;
         };
+        PauseRequest: {
+            paused: boolean;
+        };
         Person: {
             id: string;
             name: string;
@@ -2109,10 +2196,12 @@ export interface components {
             wrong: components["schemas"]["WrongRow"][];
         };
         Pupil: {
+            agreed?: boolean;
             camera: boolean;
             cells: components["schemas"]["Cell"][];
             /** Format: date-time */
             handSince?: string;
+            help: components["schemas"]["Cell"][];
             id: string;
             microphone: boolean;
             name: string;
@@ -2273,6 +2362,7 @@ export interface components {
             handsBefore: number;
             /** Format: int32 */
             held: number;
+            help?: components["schemas"]["SeatHelp"];
             materials: components["schemas"]["Handout"][];
             microphone: boolean;
             name?: string;
@@ -2296,6 +2386,12 @@ export interface components {
             title: string;
             why: string[];
             words: components["schemas"]["Heard"][];
+        };
+        SeatHelp: {
+            chatPaused: boolean;
+            door: components["schemas"]["AtDoor"][];
+            hands: components["schemas"]["Classmate"][];
+            rights: components["schemas"]["Right"][];
         };
         SeriesRequest: {
             days: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
@@ -2373,6 +2469,7 @@ export interface components {
             byTheClock: boolean;
             due?: string;
             focus?: string;
+            leading: boolean;
             light: boolean;
             /** Format: int32 */
             liveOrders: number;
@@ -2388,6 +2485,7 @@ export interface components {
             stances: components["schemas"]["StanceChoice"][];
             /** Format: date-time */
             stoppedAt?: string;
+            stoppedBecause?: string;
         };
         StopRequest: {
             why?: string;
@@ -3654,6 +3752,29 @@ export interface operations {
             };
         };
     };
+    lastWord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
     endLoan: {
         parameters: {
             query?: never;
@@ -4651,6 +4772,101 @@ export interface operations {
             header?: never;
             path: {
                 visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Seat"];
+                };
+            };
+        };
+    };
+    pause: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PauseRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Seat"];
+                };
+            };
+        };
+    };
+    letIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                arrival: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Seat"];
+                };
+            };
+        };
+    };
+    callOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Seat"];
+                };
+            };
+        };
+    };
+    lower: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                person: string;
             };
             cookie?: never;
         };

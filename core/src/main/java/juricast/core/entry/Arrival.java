@@ -11,8 +11,10 @@ import juricast.core.identity.VisitId;
  * @param claimedName what the person, or the device, calls itself
  * @param account who is signed in, which goes before any name
  * @param link whether the link that was used still counts
+ * @param agreed whether the house rules were read and agreed to (need D3)
  */
-public record Arrival(VisitId visit, DeviceId device, String claimedName, Optional<PersonId> account, Link link) {
+public record Arrival(
+        VisitId visit, DeviceId device, String claimedName, Optional<PersonId> account, Link link, boolean agreed) {
     /** How good the link was; unknown links never become arrivals. */
     public enum Link {
         CURRENT,

@@ -81,6 +81,8 @@ public sealed interface LessonEvent {
 
         R stopped(Stopped event);
 
+        R stopExplained(StopExplained event);
+
         R resumed(Resumed event);
 
         R wentQuiet(WentQuiet event);
@@ -395,6 +397,14 @@ public sealed interface LessonEvent {
         @Override
         public boolean changesTheDoorway() {
             return true;
+        }
+    }
+
+    /** An adult wrote down why everything was stopped. */
+    record StopExplained(String why, PersonId by, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.stopExplained(this);
         }
     }
 

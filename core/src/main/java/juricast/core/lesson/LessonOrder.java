@@ -317,7 +317,10 @@ public sealed interface LessonOrder {
         }
     }
 
-    /** An adult stops everything at once: muted, chat, drawing and sharing closed, the door shut (need G4). */
+    /**
+     * An adult stops everything at once: muted, chat, drawing and sharing closed, the door shut (need G4). Given again while
+     * everything is stopped, it says why.
+     */
     record StopEverything(String why, PersonId by) implements LessonOrder {
         @Override
         public <R> R match(Cases<R> cases) {

@@ -591,13 +591,16 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     @Override
     public Decision stopEverything(LessonOrder.StopEverything order) {
         return who().adult(order.by()).orElseGet(() -> {
-            if (lesson.stopped().isPresent()) {
-                return done();
-            }
             if (order.why().length() > Limits.REASON) {
                 return Refusal.of(Code.TEXT_TOO_LONG);
             }
-            return done(new LessonEvent.Stopped(order.why().strip(), order.by(), now));
+            String why = order.why().strip();
+            // First stop, then say why: the reason is added to a stop that lasts.
+            if (lesson.stopped().isPresent()) {
+                boolean isNews = !why.isEmpty() && !lesson.stopped().get().why().equals(why);
+                return isNews ? done(new LessonEvent.StopExplained(why, order.by(), now)) : done();
+            }
+            return done(new LessonEvent.Stopped(why, order.by(), now));
         });
     }
 

@@ -358,6 +358,14 @@ public final class LessonState {
                 .findFirst();
     }
 
+    /** Whether this person agreed to the house rules when they last knocked; nothing before they have. */
+    public Optional<Boolean> agreed(PersonId person) {
+        return visits.values().stream()
+                .filter(visit -> visit.isOf(person))
+                .reduce((earlier, later) -> later)
+                .map(visit -> visit.arrival().agreed());
+    }
+
     /** The last word with one pupil that goes on, if it does. */
     public Optional<LessonEvent.KeptBack> lastWord() {
         return lastWord;
@@ -470,7 +478,8 @@ public final class LessonState {
                     event.device(),
                     event.person().value(),
                     Optional.of(event.person()),
-                    Arrival.Link.CURRENT);
+                    Arrival.Link.CURRENT,
+                    true);
             var verdict =
                     new Verdict(Outcome.ADMIT, List.of(new Reason(ReasonCode.ON_CLASS_LIST, List.of(event.person()))));
             put(new Visit(
@@ -656,6 +665,12 @@ public final class LessonState {
         public Void stopped(LessonEvent.Stopped event) {
             stopped = Optional.of(event);
             impose();
+            return null;
+        }
+
+        @Override
+        public Void stopExplained(LessonEvent.StopExplained event) {
+            stopped = stopped.map(one -> new LessonEvent.Stopped(event.why(), one.by(), one.at()));
             return null;
         }
 

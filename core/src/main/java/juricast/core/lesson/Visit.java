@@ -50,6 +50,11 @@ public record Visit(
         return status == Status.IN || status == Status.WAITING;
     }
 
+    /** Whether it matters if its device is heard: it is in, waits, or has been dismissed and not gone yet. */
+    public boolean isLookedFor() {
+        return connected && (goesOn() || status == Status.DISMISSED);
+    }
+
     boolean isOf(PersonId who) {
         return person.isPresent() && person.get().equals(who);
     }

@@ -75,6 +75,11 @@ abstract class NotAboutVisits implements LessonEvent.Cases<Void> {
     }
 
     @Override
+    public Void stopExplained(LessonEvent.StopExplained event) {
+        return null;
+    }
+
+    @Override
     public Void resumed(LessonEvent.Resumed event) {
         return null;
     }

@@ -215,7 +215,7 @@ class EntryTest {
     }
 
     private static Arrival arrival(String name, Optional<PersonId> account) {
-        return new Arrival(new VisitId("v"), new DeviceId("tablet"), name, account, Arrival.Link.CURRENT);
+        return new Arrival(new VisitId("v"), new DeviceId("tablet"), name, account, Arrival.Link.CURRENT, true);
     }
 
     private Doorway doorway() {

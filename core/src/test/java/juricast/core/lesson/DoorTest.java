@@ -177,7 +177,8 @@ class DoorTest {
                 new juricast.core.identity.DeviceId("tablet"),
                 "Ines Carrow",
                 Optional.empty(),
-                juricast.core.entry.Arrival.Link.CURRENT)));
+                juricast.core.entry.Arrival.Link.CURRENT,
+                true)));
 
         assertThat(lesson.state().waiting()).singleElement().satisfies(visit -> assertThat(visit.person())
                 .contains(INES));

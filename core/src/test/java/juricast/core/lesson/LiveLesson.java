@@ -131,8 +131,8 @@ public final class LiveLesson {
 
     /** Somebody at the door without an account; the visit has the device's name. */
     public LiveLesson knock(String name, String device) {
-        return order(new LessonOrder.Knock(
-                new Arrival(new VisitId(device), new DeviceId(device), name, Optional.empty(), Arrival.Link.CURRENT)));
+        return order(new LessonOrder.Knock(new Arrival(
+                new VisitId(device), new DeviceId(device), name, Optional.empty(), Arrival.Link.CURRENT, true)));
     }
 
     /** A pupil of the list, let in by Orla on a device of the same name. */

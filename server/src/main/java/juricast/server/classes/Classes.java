@@ -17,9 +17,11 @@ import juricast.core.identity.Role;
 import juricast.core.joining.JoinWord;
 import juricast.core.joining.LinkKey;
 import juricast.core.lesson.LessonPlan;
+import juricast.core.lesson.Sequel;
 import juricast.core.rules.Setting;
 import juricast.core.time.Span;
 import juricast.server.data.Database;
+import juricast.server.data.School;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -27,10 +29,12 @@ import org.springframework.stereotype.Component;
 @Component
 public class Classes {
     private final Database database;
+    private final School school;
     private final Planning planning;
 
-    Classes(Database database, Planning planning) {
+    Classes(Database database, School school, Planning planning) {
         this.database = database;
+        this.school = school;
         this.planning = planning;
     }
 
@@ -151,8 +155,19 @@ public class Classes {
                     .filter(one ->
                             members.stream().noneMatch(member -> member.person().equals(one.person())))
                     .forEach(members::add);
-            return new LessonPlan(id, planned.title, planned.time, members);
+            return new LessonPlan(id, planned.title, planned.time, members).before(sequel(planned));
         });
+    }
+
+    private Sequel sequel(Planned lesson) {
+        Optional<Instant> next = database.read()
+                .sql("SELECT min(starts) FROM lesson WHERE class = :class AND starts > :after")
+                .param("class", lesson.ofClass.value())
+                .param("after", lesson.time.from().toEpochMilli())
+                .query((row, n) ->
+                        Optional.of(row.getLong(1)).filter(at -> at > 0).map(Instant::ofEpochMilli))
+                .single();
+        return new Sequel(next, school.zone());
     }
 
     /** Adds a class with its adults. @return false if there is one of that title */
@@ -227,6 +242,13 @@ public class Classes {
         database.write(sql -> sql.sql("UPDATE class SET renewal = renewal + 1 WHERE id = :id")
                 .param("id", id.value())
                 .update());
+    }
+
+    /** The same after a lesson, as part of a larger write. */
+    public static void renewLinkAfter(JdbcClient sql, LessonId lesson) {
+        sql.sql("UPDATE class SET renewal = renewal + 1 WHERE id = (SELECT class FROM lesson WHERE id = :lesson)")
+                .param("lesson", lesson.value())
+                .update();
     }
 
     int nextLinkNumber() {

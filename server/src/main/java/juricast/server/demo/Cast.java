@@ -146,7 +146,7 @@ final class Cast {
             case "opens" -> Optional.of(new LessonOrder.Open(me));
             case "comes in" -> Optional.of(new LessonOrder.Join(visit(step), device(step), me));
             case "knocks" -> Optional.of(new LessonOrder.Knock(
-                    new Arrival(visit(step), device(step), step.who, account(step), Arrival.Link.CURRENT)));
+                    new Arrival(visit(step), device(step), step.who, account(step), Arrival.Link.CURRENT, true)));
             case "lets all in" -> Optional.of(new LessonOrder.AdmitAllListed(me));
             case "dismisses" -> Optional.of(new LessonOrder.Dismiss(me));
             case "raises a hand" -> visitOf(me, state).map(LessonOrder.RaiseHand::new);

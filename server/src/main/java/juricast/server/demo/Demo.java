@@ -21,6 +21,7 @@ import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.LessonRules;
 import juricast.core.lesson.LessonState;
 import juricast.core.lesson.SentFile;
+import juricast.core.lesson.Visit;
 import juricast.core.rules.Rulebook;
 import juricast.core.time.Span;
 import juricast.server.classes.Classes;
@@ -139,6 +140,15 @@ class Demo implements SmartLifecycle {
         return 0;
     }
 
+    /** When a lesson is over the cast goes home, a few at a time, as a class does. */
+    private void seeOut(LessonId lesson) {
+        lessons.state(lesson).leaving().stream()
+                .map(Visit::id)
+                .filter(Cast::isCast)
+                .limit(3)
+                .forEach(visit -> lessons.carryOut(lesson, new LessonOrder.Leave(visit)));
+    }
+
     @EventListener(ApplicationReadyEvent.class)
     void tell() {
         LOG.info(
@@ -224,6 +234,7 @@ class Demo implements SmartLifecycle {
     @Scheduled(fixedDelay = 500)
     void goOn() {
         Instant now = lessons.now();
+        casts.keySet().forEach(this::seeOut);
         toCome.forEach((lesson, cues) -> {
             while (!cues.isEmpty() && !cues.peek().at().isAfter(now)) {
                 cues.poll().order().get().ifPresent(order -> {

@@ -11,6 +11,7 @@ import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.lesson.Appliance;
 import juricast.core.lesson.Caption;
+import juricast.core.lesson.ClosingStep;
 import juricast.core.lesson.HeldWords;
 import juricast.core.lesson.LessonEvent;
 import juricast.core.lesson.LessonPlan;
@@ -59,6 +60,7 @@ class DeskJson {
             DeskView.Phase phase,
             @Nullable Instant openedAt,
             @Nullable Instant dismissedAt,
+            String me,
             boolean iAmIn,
             DoorValue door,
             List<Column> columns,
@@ -71,11 +73,25 @@ class DeskJson {
             List<Handout> materials,
             List<SignCount> signs,
             List<CaptionLine> captions,
+            List<Column> help,
+            Ending ending,
             List<Message> words) {}
+
+    /**
+     * How a lesson ends.
+     *
+     * @param lastWord the pupil who was kept for a last word
+     * @param leaving for whom it is over and who has not gone yet
+     * @param closing what was done by itself
+     */
+    record Ending(@Nullable String lastWord, List<String> leaving, List<ClosingLine> closing) {}
+
+    record ClosingLine(ClosingStep step, int count) {}
 
     /**
      * What the lesson as a whole is doing.
      *
+     * @param leading whether the asking person may give all orders, and lend others the right to
      * @param mayTakeCharge whether the asking person observes and the room has no adult
      * @param stances what may be switched on
      * @param order the planned stances at their times
@@ -83,6 +99,7 @@ class DeskJson {
      * @param showing who shows something to everybody
      */
     record Steering(
+            boolean leading,
             boolean observing,
             boolean mayTakeCharge,
             @Nullable String stance,
@@ -93,6 +110,7 @@ class DeskJson {
             @Nullable String due,
             int liveOrders,
             @Nullable Instant stoppedAt,
+            @Nullable String stoppedBecause,
             @Nullable Instant aloneSince,
             boolean quiet,
             boolean light,
@@ -131,9 +149,17 @@ class DeskJson {
     /** One right as a column. */
     record Column(String rule, String title, String value, boolean bound) {}
 
-    record DeskAdult(String id, String name, Role role, boolean in) {}
+    /** @param leads whether this adult may give all orders @param help what a second adult may do for who leads */
+    record DeskAdult(String id, String name, Role role, boolean in, boolean leads, List<Cell> help) {}
 
-    /** One pupil as a row. @param handSince when the hand went up @param removedWhy what the adult wrote */
+    /**
+     * One pupil as a row.
+     *
+     * @param handSince when the hand went up
+     * @param help what they help with now
+     * @param agreed whether they agreed to the house rules; nothing as long as they have not knocked
+     * @param removedWhy what the adult wrote
+     */
     record Pupil(
             String id,
             String name,
@@ -147,6 +173,8 @@ class DeskJson {
             @Nullable Instant handSince,
             int timesSpoken,
             List<Cell> cells,
+            List<Cell> help,
+            @Nullable Boolean agreed,
             @Nullable Sign sign,
             @Nullable String removedWhy) {}
 
@@ -202,6 +230,7 @@ class DeskJson {
                 view.phase(),
                 lesson.state().opened().map(one -> one.at()).orElse(null),
                 lesson.state().dismissedAt().orElse(null),
+                me.value(),
                 lesson.state().isPresent(me),
                 new DoorValue(view.door().value().text(), isBound(view.door())),
                 view.rights().stream()
@@ -216,11 +245,11 @@ class DeskJson {
                                 one.member().person().value(),
                                 one.member().name(),
                                 one.member().role(),
-                                one.isIn()))
+                                one.isIn(),
+                                one.leads(),
+                                one.help().stream().map(DeskJson::cell).toList()))
                         .toList(),
-                view.rows().stream()
-                        .map(row -> pupil(row, state.signs().get(row.member().person()), now))
-                        .toList(),
+                view.rows().stream().map(row -> pupil(row, state, now)).toList(),
                 view.waiting().stream().map(visit -> waiting(visit, lesson)).toList(),
                 view.refused().stream()
                         .map(visit -> new Refused(
@@ -237,6 +266,10 @@ class DeskJson {
                         .filter(one -> one.count > 0)
                         .toList(),
                 captions(state.captions(), plan),
+                Catalogue.HELP.stream()
+                        .map(rule -> new Column(rule.key(), rule.title(), "", false))
+                        .toList(),
+                ending(state, plan),
                 view.words().stream()
                         .filter(words -> words.number() > after)
                         .map(words -> message(words, plan))
@@ -256,11 +289,12 @@ class DeskJson {
         boolean observes =
                 plan.member(me).filter(one -> one.role() == Role.OBSERVER).isPresent() && !state.tookCharge(me);
         return new Steering(
+                state.leads(me, plan),
                 observes,
                 observes && state.isOpen() && !state.anAdultIsIn(),
                 state.stance().map(Stance::name).orElse(null),
                 state.stanceSince().orElse(null),
-                stances.all(now).stream()
+                stances.of(plan, now).stream()
                         .map(one -> new StanceChoice(one.id(), one.name()))
                         .toList(),
                 plan.order().over(plan.time()).stream()
@@ -285,6 +319,7 @@ class DeskJson {
                         .collect(Collectors.toSet())
                         .size(),
                 state.stopped().map(LessonEvent.Stopped::at).orElse(null),
+                state.stopped().map(LessonEvent.Stopped::why).orElse(null),
                 state.aloneSince().orElse(null),
                 state.quietSince().isPresent(),
                 state.isLight(),
@@ -292,6 +327,19 @@ class DeskJson {
                 state.showing().map(PersonId::value).orElse(null),
                 state.showing().map(plan::nameOf).orElse(null),
                 state.boardNumber());
+    }
+
+    private static Ending ending(LessonState state, LessonPlan plan) {
+        return new Ending(
+                state.lastWord().map(one -> plan.nameOf(one.person())).orElse(null),
+                state.leaving().stream()
+                        .flatMap(visit -> visit.person().stream())
+                        .map(plan::nameOf)
+                        .distinct()
+                        .toList(),
+                state.closing().stream()
+                        .map(one -> new ClosingLine(one.step(), one.count()))
+                        .toList());
     }
 
     private static HeldMessage held(HeldWords held, LessonPlan plan) {
@@ -336,7 +384,7 @@ class DeskJson {
         return ruling.floor().isPresent();
     }
 
-    private static Pupil pupil(DeskView.Row row, @Nullable Sign sign, Instant now) {
+    private static Pupil pupil(DeskView.Row row, LessonState state, Instant now) {
         Member member = row.member();
         return new Pupil(
                 member.person().value(),
@@ -351,7 +399,9 @@ class DeskJson {
                 row.handSince().orElse(null),
                 row.timesSpoken(),
                 row.rights().stream().map(DeskJson::cell).toList(),
-                sign,
+                row.help().stream().map(DeskJson::cell).toList(),
+                state.agreed(member.person()).orElse(null),
+                state.signs().get(member.person()),
                 row.removal().map(one -> one.why()).orElse(null));
     }
 

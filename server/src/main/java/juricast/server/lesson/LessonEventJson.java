@@ -15,6 +15,7 @@ import juricast.core.rules.RuleValue;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
 import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.SerializationContext;
 import tools.jackson.databind.ValueDeserializer;
 import tools.jackson.databind.ValueSerializer;
@@ -25,8 +26,11 @@ import tools.jackson.databind.module.SimpleModule;
 final class LessonEventJson {
     private static final Map<String, Class<?>> KINDS = Arrays.stream(LessonEvent.class.getPermittedSubclasses())
             .collect(Collectors.toMap(Class::getSimpleName, Function.identity()));
-    private static final JsonMapper MAPPER =
-            JsonMapper.builder().addModule(domain()).build();
+    private static final JsonMapper MAPPER = JsonMapper.builder()
+            .addModule(domain())
+            // What was not yet noted when an event was written is "no".
+            .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+            .build();
 
     private LessonEventJson() {}
 

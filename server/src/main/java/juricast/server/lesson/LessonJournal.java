@@ -6,7 +6,9 @@ import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.LinkedBlockingQueue;
 import juricast.core.identity.LessonId;
+import juricast.core.lesson.ClosingStep;
 import juricast.core.lesson.LessonEvent;
+import juricast.server.classes.Classes;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;
 import org.springframework.beans.factory.DisposableBean;
@@ -142,6 +144,10 @@ class LessonJournal implements DisposableBean {
                     .update();
             if (added == 0) {
                 throw new IllegalStateException("Event %d of %s does not fit".formatted(number, entry.lesson));
+            }
+            if (event instanceof LessonEvent.Closed closed && closed.step() == ClosingStep.LINK_RETIRED) {
+                // In one transaction with the event, so that neither is without the other after a crash.
+                Classes.renewLinkAfter(sql, entry.lesson);
             }
         }
         return hash;

@@ -15,6 +15,7 @@ import juricast.core.lesson.Decision;
 import juricast.core.lesson.LessonEvent;
 import juricast.core.lesson.LessonOrder;
 import juricast.core.lesson.LessonPlan;
+import juricast.core.lesson.LessonState;
 import juricast.core.lesson.Visit;
 import juricast.core.rules.Rulebook;
 import juricast.server.classes.Classes;
@@ -150,6 +151,11 @@ public class LiveLessons {
         return lesson.snapshot();
     }
 
+    /** What has happened in a lesson. */
+    public LessonState state(LessonId id) {
+        return look(id).state();
+    }
+
     /** The lesson itself; it is read from the disk when somebody first asks. */
     LiveLesson of(LessonId id) {
         return lessons.computeIfAbsent(id, this::load);
@@ -209,7 +215,7 @@ public class LiveLessons {
     void noticeSilence() {
         lessons.forEach((id, lesson) -> {
             for (Visit visit : lesson.snapshot().state().visits()) {
-                if (!visit.goesOn() || !visit.connected() || isHeard(visit, lesson)) {
+                if (!visit.isLookedFor() || isHeard(visit, lesson)) {
                     silent.remove(visit.id());
                 } else if (silent.merge(visit.id(), 1, Integer::sum) >= SILENT_ROUNDS) {
                     silent.remove(visit.id());

@@ -200,7 +200,7 @@ class SeatController {
         var visit = new VisitId(Ids.next());
         Optional<PersonId> account = isMember ? Optional.of(caller.person()) : Optional.empty();
         var link = isCurrent(token, found) ? Arrival.Link.CURRENT : Arrival.Link.RETIRED;
-        orders.carryOut(lesson.id(), new LessonOrder.Knock(new Arrival(visit, device, name, account, link)));
+        orders.carryOut(lesson.id(), new LessonOrder.Knock(new Arrival(visit, device, name, account, link, true)));
         return new Knocked(visit.value());
     }
 

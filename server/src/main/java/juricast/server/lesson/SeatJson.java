@@ -51,7 +51,13 @@ class SeatJson {
             @Nullable String focus,
             List<DeskJson.Handout> materials,
             List<DeskJson.CaptionLine> captions,
-            int board) {}
+            int board,
+            @Nullable SeatHelp help) {}
+
+    /** What a trusted pupil helps with. @param door who waits and is surely on the list @param hands whose hand is up */
+    record SeatHelp(List<Right> rights, List<AtDoor> door, List<Classmate> hands, boolean chatPaused) {}
+
+    record AtDoor(String visit, String name) {}
 
     /** What is one arrival's own. @param why the reasons at the door; empty once inside @param held own messages that wait */
     record Own(
@@ -126,8 +132,21 @@ class SeatJson {
                     seen.focus().orElse(null),
                     DeskJson.handouts(seen.materials(), plan),
                     DeskJson.captions(seen.captions(), plan),
-                    seen.boardNumber());
+                    seen.boardNumber(),
+                    seen.helping().map(this::help).orElse(null));
         });
+    }
+
+    private SeatHelp help(SeatView.Helping helping) {
+        return new SeatHelp(
+                helping.rights().stream().map(this::right).toList(),
+                helping.door().stream()
+                        .map(one -> new AtDoor(one.visit().value(), one.name()))
+                        .toList(),
+                helping.hands().stream()
+                        .map(one -> new Classmate(one.person().value(), one.name()))
+                        .toList(),
+                helping.chatPaused());
     }
 
     private Own own(LiveLesson.Snapshot lesson, SeatView view) {

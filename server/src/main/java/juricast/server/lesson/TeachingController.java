@@ -74,7 +74,10 @@ class TeachingController {
     DeskJson.Desk switchStance(
             @PathVariable String lesson, @RequestBody StanceRequest wanted, @AuthenticationPrincipal SignedIn caller) {
         return desk.order(
-                lesson, caller, new LessonOrder.SwitchStance(stance(wanted.stance), wanted.keepLive, caller.person()));
+                lesson,
+                caller,
+                new LessonOrder.SwitchStance(
+                        stance(desk.known(lesson, caller), wanted.stance), wanted.keepLive, caller.person()));
     }
 
     /** What switching would change, as things stand now; nothing is switched by asking. */
@@ -83,7 +86,7 @@ class TeachingController {
     List<StanceChange> changes(
             @PathVariable String lesson, @PathVariable String stance, @AuthenticationPrincipal SignedIn caller) {
         LiveLesson.Snapshot live = lessons.look(desk.known(lesson, caller));
-        Stance to = stance(stance);
+        Stance to = stance(new LessonId(lesson), stance);
         Rulebook before = live.state().rules(live.rules());
         Rulebook kept = after(live, to, true);
         Rulebook dropped = after(live, to, false);
@@ -128,7 +131,7 @@ class TeachingController {
                     "Up to 20 steps, each of 1 to 240 minutes.",
                     List.of());
         }
-        steps.forEach(one -> stance(one.stance));
+        steps.forEach(one -> stance(id, one.stance));
         stances.write(
                 Place.of(id),
                 steps.stream()
@@ -243,6 +246,14 @@ class TeachingController {
         return desk.order(lesson, caller, new LessonOrder.Release(number, false, caller.person()));
     }
 
+    /** Ends the lesson for all but one pupil, for a last word. */
+    @PostMapping("/people/{person}/last-word")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk lastWord(
+            @PathVariable String lesson, @PathVariable String person, @AuthenticationPrincipal SignedIn caller) {
+        return desk.order(lesson, caller, new LessonOrder.KeepBack(new PersonId(person), caller.person()));
+    }
+
     @GetMapping("/board")
     @For({TEACHER, LEAD})
     Board board(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
@@ -289,7 +300,11 @@ class TeachingController {
         return given == null ? "" : given;
     }
 
-    private Stance stance(@Nullable String id) {
-        return stances.find(text(id), lessons.now()).orElseThrow(() -> Problem.notThere("This stance"));
+    /** A stance that may be switched on in this lesson: of the school, or made by one of its adults. */
+    private Stance stance(LessonId lesson, @Nullable String id) {
+        return stances.of(lessons.look(lesson).plan(), lessons.now()).stream()
+                .filter(one -> one.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> Problem.notThere("This stance"));
     }
 }

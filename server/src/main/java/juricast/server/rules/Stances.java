@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import juricast.core.charter.Place;
 import juricast.core.identity.LessonId;
+import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.RunningOrder;
 import juricast.core.lesson.Stance;
 import juricast.server.classes.Planning;
@@ -31,10 +32,23 @@ public class Stances {
     public record Written(String stance, int minutes) {}
 
     /** What was read, after how many writes, and for which minute. */
-    private record Known(long revision, long minute, List<Stance> stances) {}
+    private record Known(long revision, long minute, List<Owned> stances) {}
 
-    /** All sets of the school, as they are now. Every desk asks with every event, so they are read once a minute. */
-    public List<Stance> all(Instant now) {
+    /** A stance and whose it is; empty text for one of the school. */
+    private record Owned(String owner, Stance stance) {}
+
+    /** What may be switched on in a lesson: the sets of the school, then those that its own adults have made. */
+    public List<Stance> of(LessonPlan plan, Instant now) {
+        return all(now).stream()
+                .filter(one -> one.owner.isEmpty()
+                        || plan.adults().stream()
+                                .anyMatch(adult -> adult.person().value().equals(one.owner)))
+                .map(Owned::stance)
+                .toList();
+    }
+
+    /** All sets, as they are now. Every desk asks with every event, so they are read once a minute. */
+    private List<Owned> all(Instant now) {
         long revision = database.revision();
         long minute = now.getEpochSecond() / 60;
         Known last = known;
@@ -45,10 +59,9 @@ public class Stances {
         return last.stances;
     }
 
-    private List<Stance> read(Instant now) {
+    private List<Owned> read(Instant now) {
         return sets.all().stream()
-                .filter(one -> one.owner().isEmpty())
-                .map(one -> stance(one, now))
+                .map(one -> new Owned(one.owner(), stance(one, now)))
                 .toList();
     }
 

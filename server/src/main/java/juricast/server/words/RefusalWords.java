@@ -91,6 +91,16 @@ public class RefusalWords {
             case NOT_STOPPED -> say(type, "Nothing is stopped", "The lesson goes on as it was.");
             case AN_ADULT_IS_IN -> say(
                     type, "An adult is in this room", "Only a room without an adult can be taken charge of.");
+            case NOT_LEADING -> say(
+                    type,
+                    "The lead adult lends these rights",
+                    "Ask them, or do it yourself when no lead adult is in the room.");
+            case NOT_FOR_THEM -> say(type, who + " cannot be given that", "Choose something that is meant for them.");
+            case ALONE_WITH_ONE -> say(
+                    type,
+                    "No adult is alone with one pupil here",
+                    "Let a second adult or the safeguarding lead come in first; by the rules, a last word needs their eyes or a recording.");
+            case LAST_WORD -> say(type, "The others have gone already", "Dismiss when the last word is said.");
             case NO_SUCH_WORDS -> say(type, "This message does not wait any more", "Look at the list again.");
             case NOT_A_LINE -> say(type, "That is no line", "Draw it once more.");
             case TOO_MANY_FILES -> Problem.refused(
@@ -104,6 +114,14 @@ public class RefusalWords {
 
     private Problem byRule(String type, Refusal refusal, boolean pupil) {
         Ruling<?> ruling = refusal.ruling().orElseThrow();
+        if (!pupil && Catalogue.HELP.contains(ruling.rule())) {
+            return say(
+                    type,
+                    "Not yours while the lead adult is in: " + ruling.rule().title(),
+                    refusal.code() == Refusal.Code.RULE_ON_REQUEST
+                            ? "Ask them to lend it to you: on their desk, under your name."
+                            : "Ask them to do it.");
+        }
         if (!pupil) {
             return say(type, "The rules do not allow it: " + ruling.rule().title(), "Look at why, beside the rule.");
         }

@@ -40,7 +40,13 @@ class LessonEventJsonTest {
             new LessonEvent.Opened(ORLA, AT),
             new LessonEvent.AdultJoined(VISIT, new DeviceId("d"), ORLA, Role.LEAD_ADULT, AT),
             new LessonEvent.Knocked(
-                    new Arrival(VISIT, new DeviceId("d"), "小川 \"光\" 🐙 \n<b>", Optional.empty(), Arrival.Link.RETIRED),
+                    new Arrival(
+                            VISIT,
+                            new DeviceId("d"),
+                            "小川 \"光\" 🐙 \n<b>",
+                            Optional.empty(),
+                            Arrival.Link.RETIRED,
+                            true),
                     Optional.of(INES),
                     Role.PUPIL,
                     VERDICT,
