@@ -17,6 +17,7 @@ import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.Appliance;
+import juricast.core.lesson.ClosingStep;
 import juricast.core.lesson.Hold;
 import juricast.core.lesson.LessonEvent;
 import juricast.core.lesson.Readers;
@@ -81,6 +82,7 @@ class LessonEventJsonTest {
                     ORLA,
                     AT),
             new LessonEvent.Stopped("a stranger", ORLA, AT),
+            new LessonEvent.StopExplained("shouting", ORLA, AT),
             new LessonEvent.Resumed(ORLA, AT),
             new LessonEvent.WentQuiet(AT.minusSeconds(120), AT),
             new LessonEvent.Supervised(ORLA, AT),
@@ -97,7 +99,10 @@ class LessonEventJsonTest {
             new LessonEvent.Drawn(INES, List.of(0, 0, 1000, 5), AT),
             new LessonEvent.Wiped(Optional.of(INES), ORLA, AT),
             new LessonEvent.SweepNoticed(new DeviceId("d"), "wolf", 3, AT),
-            new LessonEvent.Dismissed(ORLA, AT));
+            new LessonEvent.KeptBack(INES, List.of(VISIT), ORLA, AT),
+            new LessonEvent.Dismissed(ORLA, AT),
+            new LessonEvent.Closed(ClosingStep.CHAT_KEPT, 41, AT),
+            new LessonEvent.SeenOut(VISIT, AT));
 
     @Test
     void every_kind_of_event_is_read_again_as_it_was_written() {
@@ -119,6 +124,14 @@ class LessonEventJsonTest {
                                 + "\"by\":\"orla\",\"at\":\"2026-09-14T10:02:03.004Z\"}"))
                 .isEqualTo(ONE_OF_EACH.get(15));
         assertThatThrownBy(() -> LessonEventJson.read("Vanished", "{}")).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void an_arrival_from_before_agreeing_was_noted_has_not_agreed() {
+        String body = LessonEventJson.body(ONE_OF_EACH.get(2)).replace(",\"agreed\":true", "");
+        var knocked = (LessonEvent.Knocked) LessonEventJson.read("Knocked", body);
+        assertThat(knocked.arrival().agreed()).isFalse();
+        assertThat(knocked.verdict()).isEqualTo(VERDICT);
     }
 
     @Test

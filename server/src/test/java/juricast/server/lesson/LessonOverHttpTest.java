@@ -509,6 +509,105 @@ class LessonOverHttpTest {
         assertThat(seat).isNotEmpty();
     }
 
+    @Test
+    void a_trusted_pupil_helps_from_the_own_seat_and_sees_no_more_than_that_takes() {
+        TestBrowser ines = SERVER.browser();
+        String seat = sits(ines, "Ines Carrow");
+        thora.put(lesson + "/live-setting", "{\"rule\":\"entry.door\",\"value\":\"knock\"}");
+        String jory = knock(SERVER.browser(), "Jory Pell");
+        String stranger = knock(SERVER.browser(), "Wulf Harrowgate");
+        String letIn = seat + "/help/door/";
+        assertThat(ines.get(seat).text()).doesNotContain("\"help\":{", "Jory", "Wulf");
+        assertThat(ines.post(letIn + jory, "{}").status()).isEqualTo(403);
+
+        String id = idOf(thora.get(lesson + "/desk").json(), "Ines Carrow");
+        String lend = "{\"person\":\"%s\",\"rule\":\"help.door\",\"minutes\":10}".formatted(id);
+        assertThat(thora.post(lesson + "/passes", lend).status()).isEqualTo(200);
+        JsonNode help = ines.get(seat).json().get("help");
+        assertThat(help.at("/door")).hasSize(1);
+        assertThat(help.at("/door/0/name").asString()).isEqualTo("Jory Pell");
+        assertThat(help.toString()).doesNotContain("Wulf");
+
+        assertThat(ines.post(letIn + stranger, "{}").status()).isEqualTo(403);
+        assertThat(SERVER.browser().post(letIn + jory, "{}").status())
+                .as("somebody else's seat")
+                .isEqualTo(404);
+        assertThat(ines.put(seat + "/help/chat", "{\"paused\":true}").status())
+                .as("only what was lent")
+                .isEqualTo(403);
+        assertThat(ines.post(letIn + jory, "{}").status()).isEqualTo(200);
+        assertThat(thora.get(lesson + "/desk")
+                        .json()
+                        .at("/pupils/1/whereabouts")
+                        .asString())
+                .isEqualTo("IN");
+
+        thora.delete(lesson + "/people/" + id + "/loans/help.door");
+        assertThat(ines.get(seat).text()).doesNotContain("\"help\":{");
+    }
+
+    @Test
+    void a_last_word_needs_other_eyes_and_the_end_retires_the_link_of_the_last_lesson() {
+        TestBrowser ines = SERVER.browser();
+        String seat = sits(ines, "Ines Carrow");
+        TestBrowser jory = SERVER.browser();
+        String other = sits(jory, "Jory Pell");
+        String id = idOf(thora.get(lesson + "/desk").json(), "Ines Carrow");
+        var alone = thora.post(lesson + "/people/" + id + "/last-word", "{}");
+        assertThat(alone.status()).isEqualTo(409);
+        assertThat(alone.text()).contains("No adult is alone with one pupil here");
+
+        SERVER.signedIn("maren-oddlund").post(lesson + "/join", "{}");
+        thora.post(lesson + "/people/" + id + "/last-word", "{}");
+        assertThat(jory.get(other).json().get("status").asString()).isEqualTo("DISMISSED");
+        assertThat(ines.get(seat).json().get("status").asString()).isEqualTo("IN");
+        assertThat(thora.get(lesson + "/desk").json().at("/ending/leaving/0").asString())
+                .isEqualTo("Jory Pell");
+        jory.post(other + "/leave", "{}");
+        assertThat(thora.get(lesson + "/desk").json().at("/ending/leaving")).isEmpty();
+
+        thora.post(lesson + "/dismiss", "{}");
+        JsonNode ending = thora.get(lesson + "/desk").json().get("ending");
+        assertThat(ending.at("/closing/0/step").asString()).isEqualTo("LINK_RETIRED");
+        assertThat(ending.get("closing").findValuesAsString("step"))
+                .containsExactly("LINK_RETIRED", "CHAT_KEPT", "BOARD_KEPT", "REGISTER_DRAFTED");
+        String classPage = thora.get(lesson + "/desk").json().get("title").asString();
+        JsonNode found = null;
+        for (JsonNode one : thora.get("/api/classes").json()) {
+            found = one.get("title").asString().equals(classPage) ? one : found;
+        }
+        assertThat(thora.get("/api/classes/" + found.get("id").asString()).text())
+                .as("the link on the class page is a new one")
+                .doesNotContain(token);
+    }
+
+    @Test
+    void a_teachers_own_set_is_a_stance_in_their_lessons_and_in_no_others() {
+        thora.post("/api/sets", "{\"name\":\"Net repair %d\",\"copyOf\":\"set:explaining\"}".formatted(made));
+        String mine = "Net repair " + made;
+        JsonNode stances = thora.get(lesson + "/desk").json().at("/steering/stances");
+        assertThat(stances.findValuesAsString("name")).contains("Explaining", mine);
+
+        String id = "";
+        for (JsonNode one : stances) {
+            id = one.get("name").asString().equals(mine) ? one.get("id").asString() : id;
+        }
+        thora.post(lesson + "/open", "{}");
+        String switched = "{\"stance\":\"%s\",\"keepLive\":true}".formatted(id);
+        assertThat(thora.post(lesson + "/stance", switched)
+                        .json()
+                        .at("/steering/stance")
+                        .asString())
+                .isEqualTo(mine);
+        TestBrowser ilse = SERVER.signedIn("ilse-brandt");
+        String hers =
+                "/api/lessons/" + ilse.get("/api/today").json().at("/0/id").asString();
+        assertThat(ilse.get(hers + "/desk").json().at("/steering/stances").findValuesAsString("name"))
+                .contains("Explaining")
+                .doesNotContain(mine);
+        assertThat(ilse.post(hers + "/stance", switched).status()).isEqualTo(404);
+    }
+
     private String knock(TestBrowser browser, String name) {
         var answer = browser.post(
                 "/api/doorsteps/" + token + "/knock",
