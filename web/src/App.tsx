@@ -10,6 +10,7 @@ const SignInScreen = lazy(() => import('./areas/entrance/SignInScreen'))
 const FirstStartScreen = lazy(() => import('./areas/entrance/FirstStartScreen'))
 const TodayScreen = lazy(() => import('./areas/today/TodayScreen'))
 const CorridorScreen = lazy(() => import('./areas/corridor/CorridorScreen'))
+const StandInScreen = lazy(() => import('./areas/standin/StandInScreen'))
 const ClassesScreen = lazy(() => import('./areas/classes/ClassesScreen'))
 const ClassScreen = lazy(() => import('./areas/classes/ClassScreen'))
 const PeopleScreen = lazy(() => import('./areas/people/PeopleScreen'))
@@ -44,6 +45,7 @@ export function App() {
             <Route path="/lessons/:id/register" element={<RegisterScreen />} />
             <Route path="/join/:token" element={<DoorstepScreen />} />
             <Route path="/seat/:visit" element={<SeatScreen />} />
+            <Route path="/stand-in" element={<StandInScreen />} />
             <Route path="/looks" element={<LooksScreen />} />
             <Route path="*" element={<Navigate to="/today" replace />} />
           </Routes>

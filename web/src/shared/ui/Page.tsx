@@ -8,12 +8,13 @@ import { standing } from '../standing'
 import { Button } from './Button'
 import { LoadingNote, ProblemNote } from './Notes'
 
-const PLACES: { to: string; name: string; for: Me['position'][] }[] = [
+const PLACES: { to: string; name: string; for: Me['position'][]; demo?: boolean }[] = [
   { to: '/today', name: 'Today', for: ['LEAD', 'TEACHER', 'PUPIL'] },
   { to: '/corridor', name: 'Corridor', for: ['LEAD'] },
   { to: '/classes', name: 'Classes', for: ['LEAD', 'TEACHER'] },
   { to: '/charter', name: 'Charter', for: ['LEAD', 'TEACHER'] },
   { to: '/people', name: 'People', for: ['LEAD'] },
+  { to: '/stand-in', name: 'Stand-in', for: ['LEAD', 'TEACHER'], demo: true },
 ]
 
 const POSITIONS: Record<Me['position'], string> = {
@@ -58,7 +59,7 @@ export function Page({ title, bare = false, children }: PageProps) {
           Juricast
         </chakra.span>
         <chakra.nav display="flex" gap="20px" aria-label="Places">
-          {PLACES.filter((place) => place.for.includes(me.position)).map((place) => (
+          {PLACES.filter((place) => place.for.includes(me.position) && (!place.demo || data.demo)).map((place) => (
             <NavLink key={place.to} to={place.to}>
               {({ isActive }) => (
                 <chakra.span

@@ -80,7 +80,7 @@ export function Lend({ desk, person, rule, cell, minutes, give }: LendProps) {
       : `lend for ${minutes} min`
   return (
     <Choice value={rule} onSelect={order}>
-      <Flex gap="8px" align="center">
+      <Flex gap="8px" align="center" w="100%">
         {cell && <Shutter value={cell.value} bound={cell.bound} loan={cell.loan} size={13} />}
         {cell && <chakra.span srOnly>{shutterWords(cell.value, cell.bound, cell.loan)}</chakra.span>}
         <span>{titleOf(desk, rule)}</span>

@@ -276,6 +276,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/demo/stage": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stage"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/demo/stage/speed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["speed"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/demo/stage/{lesson}/mischief/{script}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["mischief"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/demo/stage/{lesson}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["next"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/doorsteps/{token}": {
         parameters: {
             query?: never;
@@ -2437,6 +2501,38 @@ export interface components {
             name: string;
             password: string;
         };
+        SpeedRequest: {
+            /** Format: int32 */
+            speed: number;
+        };
+        Stage: {
+            lessons: components["schemas"]["StageLesson"][];
+            /** Format: date-time */
+            now: string;
+            scripts: components["schemas"]["StageScript"][];
+            /** Format: int32 */
+            speed: number;
+        };
+        StageCue: {
+            /** Format: date-time */
+            at: string;
+            text: string;
+        };
+        StageLesson: {
+            lesson: string;
+            next: components["schemas"]["StageCue"][];
+            /** @enum {string} */
+            phase: "PLANNED" | "OPEN" | "OVER";
+            /** Format: int32 */
+            present: number;
+            title: string;
+        };
+        StageScript: {
+            about: string;
+            /** @enum {string} */
+            script: "OPEN_MICROPHONES" | "SHOUTING" | "FLOODING" | "LINKS_AND_FILES" | "SHARING" | "SCRIBBLING" | "BAD_WEATHER" | "STRANGERS" | "INTRUDER";
+            title: string;
+        };
         StanceChange: {
             after: string;
             before: string;
@@ -3024,6 +3120,95 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    stage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stage"];
+                };
+            };
+        };
+    };
+    speed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpeedRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stage"];
+                };
+            };
+        };
+    };
+    mischief: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                script: "OPEN_MICROPHONES" | "SHOUTING" | "FLOODING" | "LINKS_AND_FILES" | "SHARING" | "SCRIBBLING" | "BAD_WEATHER" | "STRANGERS" | "INTRUDER";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stage"];
+                };
+            };
+        };
+    };
+    next: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stage"];
+                };
             };
         };
     };

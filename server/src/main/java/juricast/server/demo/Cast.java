@@ -13,6 +13,7 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import juricast.core.entry.Arrival;
 import juricast.core.identity.DeviceId;
+import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
@@ -37,24 +38,40 @@ final class Cast {
     private static final String VISIT = "cast-";
 
     private final LessonPlan plan;
+    private final Instant zero;
     private final List<Step> steps;
     private final Random random;
     private final Function<String, Optional<Stance>> stances;
     private final Function<String, SentFile> files;
 
     /** What somebody does at an instant. */
-    private record Step(Instant at, String who, String does, String with) {}
+    private record Step(Instant at, String who, String does, String with) {
+        String text() {
+            return (who + " " + does + " " + with).strip();
+        }
+    }
 
-    /** An order with its time; what it is may depend on how the lesson stands then. */
-    record Cue(Instant at, Supplier<Optional<LessonOrder>> order) {}
+    /** An order with its time; what it is may depend on how the lesson stands then. @param text what happens, in words */
+    record Cue(Instant at, String text, Supplier<Optional<LessonOrder>> order) implements Comparable<Cue> {
+        @Override
+        public int compareTo(Cue other) {
+            return at.compareTo(other.at);
+        }
+    }
 
-    /** @param stances finds a stance by the id of its ready-made set @param files keeps a file of the demo by its name */
+    /**
+     * @param zero from when the script's minutes count
+     * @param stances finds a stance by the id of its ready-made set
+     * @param files keeps a file of the demo by its name
+     */
     Cast(
             LessonPlan plan,
+            Instant zero,
             List<CSVRecord> script,
             Function<String, Optional<Stance>> stances,
             Function<String, SentFile> files) {
         this.plan = plan;
+        this.zero = zero;
         this.stances = stances;
         this.files = files;
         this.random = new Random(plan.lesson().value().hashCode());
@@ -77,6 +94,10 @@ final class Cast {
         steps.sort(Comparator.comparing(Step::at));
     }
 
+    LessonId lesson() {
+        return plan.lesson();
+    }
+
     static boolean isCast(VisitId visit) {
         return visit.value().startsWith(VISIT);
     }
@@ -84,7 +105,7 @@ final class Cast {
     /** What is to happen, in order. @param state how the lesson stands when an order is due */
     List<Cue> cues(Supplier<LessonState> state) {
         return steps.stream()
-                .map(step -> new Cue(step.at, () -> order(step, state.get())))
+                .map(step -> new Cue(step.at, step.text(), () -> order(step, state.get())))
                 .toList();
     }
 
@@ -107,11 +128,11 @@ final class Cast {
     }
 
     private Instant minute(double minutes) {
-        return plan.time().from().plus(Duration.ofMillis(Math.round(minutes * 60_000)));
+        return zero.plus(Duration.ofMillis(Math.round(minutes * 60_000)));
     }
 
     private Optional<LessonOrder> order(Step step, LessonState state) {
-        PersonId me = personOf(step.who);
+        PersonId me = somebody(step.who, state);
         String does = step.does;
         if (does.startsWith("writes to ")) {
             return visitOf(me, state).map(visit -> new LessonOrder.Say(visit, readers(does.substring(10)), step.with));
@@ -149,6 +170,9 @@ final class Cast {
                     new Arrival(visit(step), device(step), step.who, account(step), Arrival.Link.CURRENT, true)));
             case "lets all in" -> Optional.of(new LessonOrder.AdmitAllListed(me));
             case "dismisses" -> Optional.of(new LessonOrder.Dismiss(me));
+            case "leaves" -> visitOf(me, state).map(LessonOrder.Leave::new);
+            case "leaves the microphone open" -> visitOf(me, state)
+                    .map(visit -> new LessonOrder.TurnOn(visit, Appliance.MICROPHONE));
             case "raises a hand" -> visitOf(me, state).map(LessonOrder.RaiseHand::new);
             case "loses connection" -> visitOf(me, state).map(LessonOrder.LoseConnection::new);
             case "comes back" -> visitOf(me, state).map(LessonOrder.ComeBack::new);
@@ -186,11 +210,24 @@ final class Cast {
                 : Optional.empty();
     }
 
-    private static Optional<VisitId> visitOf(PersonId person, LessonState state) {
+    static Optional<VisitId> visitOf(PersonId person, LessonState state) {
         return state.visits().stream()
                 .filter(visit -> visit.goesOn() && visit.person().equals(Optional.of(person)))
                 .map(visit -> visit.id())
                 .findFirst();
+    }
+
+    /** "pupil 3" is the third of those of the cast who are present, so that a script fits every lesson. */
+    private PersonId somebody(String who, LessonState state) {
+        if (!who.matches("pupil \\d+")) {
+            return personOf(who);
+        }
+        List<PersonId> present = plan.classList().stream()
+                .map(Member::person)
+                .filter(person -> visitOf(person, state).filter(Cast::isCast).isPresent() && state.isPresent(person))
+                .toList();
+        int place = Integer.parseInt(who.substring(6)) * 7;
+        return present.isEmpty() ? personOf(who) : present.get(place % present.size());
     }
 
     private PersonId personOf(String name) {

@@ -3,31 +3,23 @@ package juricast.server.demo;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.stream.Collectors;
 import juricast.core.charter.Place;
 import juricast.core.identity.ClassId;
-import juricast.core.identity.LessonId;
 import juricast.core.lesson.LessonEvent;
 import juricast.core.lesson.LessonOrder;
 import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.LessonRules;
 import juricast.core.lesson.LessonState;
-import juricast.core.lesson.SentFile;
-import juricast.core.lesson.Visit;
 import juricast.core.rules.Rulebook;
 import juricast.core.time.Span;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
 import juricast.server.data.School;
-import juricast.server.lesson.LessonFiles;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.Records;
 import juricast.server.rules.Settings;
@@ -41,7 +33,6 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.env.Environment;
-import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 
@@ -60,13 +51,11 @@ class Demo implements SmartLifecycle {
     private final Settings settings;
     private final Stances stances;
     private final Watched watched;
-    private final LessonFiles files;
     private final Records records;
     private final LiveLessons lessons;
+    private final StandIn standIn;
     private final Clock clock;
     private final Environment environment;
-    private final Map<LessonId, Deque<Cast.Cue>> toCome = new ConcurrentHashMap<>();
-    private final Map<LessonId, Cast> casts = new ConcurrentHashMap<>();
     private volatile boolean isLaidOut;
 
     Demo(
@@ -77,9 +66,9 @@ class Demo implements SmartLifecycle {
             Settings settings,
             Stances stances,
             Watched watched,
-            LessonFiles files,
             Records records,
             LiveLessons lessons,
+            StandIn standIn,
             Clock clock,
             Environment environment) {
         this.database = database;
@@ -89,12 +78,11 @@ class Demo implements SmartLifecycle {
         this.settings = settings;
         this.stances = stances;
         this.watched = watched;
-        this.files = files;
         this.records = records;
         this.lessons = lessons;
+        this.standIn = standIn;
         this.clock = clock;
         this.environment = environment;
-        lessons.keepConnected(Cast::isCast);
     }
 
     /** Before the doors of the server open, so that nobody looks at a lesson whose past is not written yet. */
@@ -140,15 +128,6 @@ class Demo implements SmartLifecycle {
         return 0;
     }
 
-    /** When a lesson is over the cast goes home, a few at a time, as a class does. */
-    private void seeOut(LessonId lesson) {
-        lessons.state(lesson).leaving().stream()
-                .map(Visit::id)
-                .filter(Cast::isCast)
-                .limit(3)
-                .forEach(visit -> lessons.carryOut(lesson, new LessonOrder.Leave(visit)));
-    }
-
     @EventListener(ApplicationReadyEvent.class)
     void tell() {
         LOG.info(
@@ -173,7 +152,12 @@ class Demo implements SmartLifecycle {
     private void play(Classes.Planned planned, Instant now, boolean fresh) {
         LessonPlan plan =
                 classes.plan(planned.id(), now).orElseThrow().with(stances.of(planned.id(), now), watched.now());
-        var cast = new Cast(plan, script(planned, now), id -> stances.find(id, now), name -> file(planned.id(), name));
+        var cast = new Cast(
+                plan,
+                planned.time().from(),
+                script(planned, now),
+                id -> stances.find(id, now),
+                name -> standIn.file(planned.id(), name));
         var stage = new AtomicReference<>(LessonState.NEW);
         Rulebook rules = settings.ofLesson(planned.id());
         var events = new ArrayList<LessonEvent>();
@@ -190,18 +174,8 @@ class Demo implements SmartLifecycle {
         }
         var toPlay = cast.cues(() -> records.state(planned.id())).stream()
                 .filter(cue -> cue.at().isAfter(now))
-                .collect(Collectors.toCollection(ArrayDeque::new));
-        if (!toPlay.isEmpty()) {
-            casts.put(planned.id(), cast);
-            toCome.put(planned.id(), toPlay);
-        }
-    }
-
-    private SentFile file(LessonId lesson, String name) {
-        byte[] bytes = DemoFile.bytes("files/" + name);
-        SentFile file = files.told(name, bytes);
-        files.keep(lesson, file, bytes);
-        return file;
+                .toList();
+        standIn.take(cast, toPlay);
     }
 
     private static void decide(
@@ -228,20 +202,5 @@ class Demo implements SmartLifecycle {
         }
         return DemoFile.find("cast/" + planned.ofClass() + ".csv")
                 .orElseGet(() -> DemoFile.read("cast/any-live-lesson.csv"));
-    }
-
-    /** The cast goes on. Each lesson plays its cues in order, so a clock that jumps plays none twice and skips none. */
-    @Scheduled(fixedDelay = 500)
-    void goOn() {
-        Instant now = lessons.now();
-        casts.keySet().forEach(this::seeOut);
-        toCome.forEach((lesson, cues) -> {
-            while (!cues.isEmpty() && !cues.peek().at().isAfter(now)) {
-                cues.poll().order().get().ifPresent(order -> {
-                    lessons.carryOut(lesson, order);
-                    casts.get(lesson).follows(order).ifPresent(next -> lessons.carryOut(lesson, next));
-                });
-            }
-        });
     }
 }

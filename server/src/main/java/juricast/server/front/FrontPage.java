@@ -50,7 +50,8 @@ class FrontPage {
                 "/lessons/**",
                 "/join/**",
                 "/seat/**",
-                "/looks"
+                "/looks",
+                "/stand-in"
             },
             produces = MediaType.TEXT_HTML_VALUE)
     @io.swagger.v3.oas.annotations.Hidden

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Predicate;
+import java.util.concurrent.CopyOnWriteArrayList;
 import juricast.core.entry.Sweep;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.VisitId;
@@ -55,7 +55,7 @@ public class LiveLessons {
     private final LessonJournal journal;
     private final Database database;
     private final Clock clock;
-    private volatile Predicate<VisitId> simulated = visit -> false;
+    private final List<Classroom> classrooms = new CopyOnWriteArrayList<>();
 
     LiveLessons(
             Classes classes,
@@ -74,9 +74,9 @@ public class LiveLessons {
         this.clock = clock;
     }
 
-    /** Names the visits that a stand-in keeps connected, because no browser of theirs ever will. */
-    public void keepConnected(Predicate<VisitId> visits) {
-        simulated = visits;
+    /** Connects a service that carries sound and pictures. */
+    public void connect(Classroom classroom) {
+        classrooms.add(classroom);
     }
 
     /** The time, to the millisecond that is stored. */
@@ -102,6 +102,7 @@ public class LiveLessons {
         decision.either(
                 events -> {
                     noticeSweeps(id, events);
+                    classrooms.forEach(one -> one.happened(id, events));
                     return null;
                 },
                 refusal -> null);
@@ -226,7 +227,8 @@ public class LiveLessons {
     }
 
     private boolean isHeard(Visit visit, LiveLesson lesson) {
-        return simulated.test(visit.id()) || lesson.viewers.stream().anyMatch(viewer -> viewer.isOf(visit));
+        return classrooms.stream().anyMatch(one -> one.carries(visit.id()))
+                || lesson.viewers.stream().anyMatch(viewer -> viewer.isOf(visit));
     }
 
     /** Where a visit belongs, if it is of a lesson in memory; null otherwise. It never moves, so it is looked up once. */

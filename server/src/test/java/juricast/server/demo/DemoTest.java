@@ -67,6 +67,56 @@ class DemoTest {
     }
 
     @Test
+    void every_mischief_can_be_played_and_an_intruder_is_noticed_at_the_third_door() {
+        TestBrowser corvin = SERVER.signedIn("corvin-hale");
+        JsonNode stage = corvin.get("/api/demo/stage").json();
+        assertThat(stage.get("scripts")).hasSameSizeAs(Mischief.values());
+        String live = "";
+        for (JsonNode one : stage.get("lessons")) {
+            live = one.get("title").asString().equals("Weather Lab 9")
+                    ? one.get("lesson").asString()
+                    : live;
+        }
+        String lesson = "/api/lessons/" + live;
+        corvin.post(lesson + "/stance", "{\"stance\":\"discussion\",\"keepLive\":false}");
+        for (Mischief one : Mischief.values()) {
+            assertThat(corvin.post("/api/demo/stage/" + live + "/mischief/" + one.name(), "{}")
+                            .status())
+                    .isEqualTo(200);
+        }
+        corvin.put("/api/demo/stage/speed", "{\"speed\":60}");
+        SERVER.advance(Duration.ofSeconds(3));
+
+        assertThat(waitFor(() -> {
+                    String desk = corvin.get(lesson + "/desk").text();
+                    return desk.contains("holds a link")
+                            && desk.contains("tried several doors")
+                            && desk.contains("CAN ANYBODY HEAR ME");
+                }))
+                .as("links wait, the intruder is known, the shouting is read")
+                .isTrue();
+        assertThat(corvin.get(lesson + "/desk").text())
+                .as("a program is not homework, whatever it is called")
+                .doesNotContain("homework.pdf");
+        corvin.put("/api/demo/stage/speed", "{\"speed\":1}");
+        assertThat(corvin.put("/api/demo/stage/speed", "{\"speed\":61}").status())
+                .isEqualTo(400);
+
+        corvin.post(lesson + "/join", "{}");
+        corvin.post(lesson + "/dismiss", "{}");
+        assertThat(corvin.get(lesson + "/desk").json().at("/ending/leaving")).isNotEmpty();
+        corvin.put("/api/demo/stage/speed", "{\"speed\":60}");
+        SERVER.advance(Duration.ofSeconds(3));
+        assertThat(waitFor(() -> corvin.get(lesson + "/desk")
+                        .json()
+                        .at("/ending/leaving")
+                        .isEmpty()))
+                .as("the cast goes home")
+                .isTrue();
+        corvin.put("/api/demo/stage/speed", "{\"speed\":1}");
+    }
+
+    @Test
     void earlier_lessons_have_registers() {
         JsonNode register = SERVER.signedIn("maren-oddlund")
                 .get("/api/lessons/seabird-ecology-8-1.1-2/register")

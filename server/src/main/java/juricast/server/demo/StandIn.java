@@ -1,0 +1,259 @@
+package juricast.server.demo;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.PriorityQueue;
+import java.util.Random;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.VisitId;
+import juricast.core.lesson.Appliance;
+import juricast.core.lesson.LessonEvent;
+import juricast.core.lesson.LessonOrder;
+import juricast.core.lesson.LessonPlan;
+import juricast.core.lesson.LessonState;
+import juricast.core.lesson.SentFile;
+import juricast.core.lesson.Visit;
+import juricast.core.rules.Catalogue;
+import juricast.server.classes.Classes;
+import juricast.server.lesson.Classroom;
+import juricast.server.lesson.LessonFiles;
+import juricast.server.lesson.LiveLessons;
+import juricast.server.problems.Problem;
+import juricast.server.rules.Stances;
+import org.apache.commons.csv.CSVRecord;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+
+/**
+ * The stand-in classroom: plays a cast from readable scripts, in real time or faster, and behaves as people do to what was
+ * decided. All it can do is give orders, as browsers do. The same scripts and the same orders give the same lesson.
+ */
+@Component
+@ConditionalOnProperty("juricast.demo")
+class StandIn implements Classroom {
+    private final LiveLessons lessons;
+    private final Classes classes;
+    private final Stances stances;
+    private final LessonFiles files;
+    private final Map<LessonId, Playing> stage = new ConcurrentHashMap<>();
+    private volatile Pace pace;
+
+    StandIn(LiveLessons lessons, Classes classes, Stances stances, LessonFiles files) {
+        this.lessons = lessons;
+        this.classes = classes;
+        this.stances = stances;
+        this.files = files;
+        Instant now = lessons.now();
+        pace = new Pace(1, now, now);
+        lessons.connect(this);
+    }
+
+    /** How script time runs: at {@code speed} times real time, from when it was last changed. 0 is a pause. */
+    private record Pace(int speed, Instant realFrom, Instant scriptFrom) {
+        Instant scriptTime(Instant now) {
+            return scriptFrom.plus(Duration.between(realFrom, now).multipliedBy(speed));
+        }
+    }
+
+    /** One lesson on the stage. Its own lock keeps its cues in order. */
+    private static final class Playing {
+        final Cast cast;
+        final PriorityQueue<Cast.Cue> toCome = new PriorityQueue<>();
+        final Set<PersonId> noisy = new HashSet<>();
+        final Random random;
+
+        Playing(Cast cast) {
+            this.cast = cast;
+            random = new Random(cast.lesson().value().hashCode());
+        }
+    }
+
+    /** A lesson whose cast plays, with what comes next. */
+    record OnStage(LessonId lesson, List<Cast.Cue> next) {}
+
+    /** Takes a lesson on the stage. */
+    void take(Cast cast, List<Cast.Cue> cues) {
+        var playing = new Playing(cast);
+        playing.toCome.addAll(cues);
+        stage.put(cast.lesson(), playing);
+    }
+
+    int speed() {
+        return pace.speed;
+    }
+
+    /** Lets the cast play faster or slower from now on; what is past is not played again. @param speed 0 to 60 */
+    void speed(int speed) {
+        Instant now = lessons.now();
+        pace = new Pace(speed, now, pace.scriptTime(now));
+    }
+
+    /** What is on the stage, with the cues to come; lessons that are over are not. */
+    List<OnStage> onStage() {
+        return stage.entrySet().stream()
+                .filter(one -> !lessons.state(one.getKey()).isOver())
+                .map(one -> {
+                    synchronized (one.getValue()) {
+                        return new OnStage(
+                                one.getKey(),
+                                one.getValue().toCome.stream().sorted().limit(5).toList());
+                    }
+                })
+                .toList();
+    }
+
+    /** Plays the next cue of a lesson at once. @return whether there was one */
+    boolean next(LessonId lesson) {
+        Playing playing = stage.get(lesson);
+        if (playing == null) {
+            return false;
+        }
+        Cast.Cue cue;
+        synchronized (playing) {
+            cue = playing.toCome.poll();
+        }
+        if (cue != null) {
+            play(playing, cue);
+        }
+        return cue != null;
+    }
+
+    /** Starts a script of mischief. One of an intruder is played at several doors, one after the other. */
+    void mischief(LessonId at, Mischief script) {
+        var doors = new ArrayList<>(List.of(at));
+        if (script.isEverywhere()) {
+            stage.keySet().stream()
+                    .filter(other -> !other.equals(at) && lessons.state(other).isOpen())
+                    .sorted((a, b) -> a.value().compareTo(b.value()))
+                    .forEach(doors::add);
+        }
+        Instant from = pace.scriptTime(lessons.now());
+        for (LessonId door : doors) {
+            stage(door, script, from);
+            from = from.plusSeconds(20);
+        }
+    }
+
+    private void stage(LessonId lesson, Mischief script, Instant from) {
+        LessonPlan plan = classes.plan(lesson, lessons.now()).orElseThrow();
+        List<CSVRecord> rows = DemoFile.read("mischief/" + script.file());
+        var cast = new Cast(plan, from, rows, id -> stances.find(id, lessons.now()), name -> file(lesson, name));
+        Playing playing = stage.computeIfAbsent(lesson, id -> new Playing(cast));
+        synchronized (playing) {
+            playing.toCome.addAll(cast.cues(() -> lessons.state(lesson)));
+        }
+    }
+
+    SentFile file(LessonId lesson, String name) {
+        byte[] bytes = DemoFile.bytes("files/" + name);
+        SentFile file = files.told(name, bytes);
+        files.keep(lesson, file, bytes);
+        return file;
+    }
+
+    /** The cast goes on. Each lesson plays its cues in order, so a clock that jumps plays none twice and skips none. */
+    @Scheduled(fixedDelay = 250)
+    void goOn() {
+        Instant now = pace.scriptTime(lessons.now());
+        for (Playing playing : stage.values()) {
+            for (Cast.Cue cue = due(playing, now); cue != null; cue = due(playing, now)) {
+                play(playing, cue);
+            }
+        }
+    }
+
+    private static Cast.@org.jspecify.annotations.Nullable Cue due(Playing playing, Instant now) {
+        synchronized (playing) {
+            Cast.Cue next = playing.toCome.peek();
+            return next == null || next.at().isAfter(now) ? null : playing.toCome.poll();
+        }
+    }
+
+    private static Optional<LessonOrder> order(Cast.Cue cue) {
+        try {
+            return cue.order().get();
+        } catch (Problem refused) {
+            // As a browser is told that its file is none to send; the cast shrugs.
+            return Optional.empty();
+        }
+    }
+
+    private void play(Playing playing, Cast.Cue cue) {
+        LessonId lesson = playing.cast.lesson();
+        order(cue).ifPresent(order -> {
+            if (cue.text().contains("leaves the microphone open") && order instanceof LessonOrder.TurnOn on) {
+                lessons.state(lesson).visit(on.visit()).flatMap(Visit::person).ifPresent(playing.noisy::add);
+            }
+            lessons.carryOut(lesson, order);
+            playing.cast.follows(order).ifPresent(next -> lessons.carryOut(lesson, next));
+        });
+    }
+
+    @Override
+    public boolean carries(VisitId visit) {
+        return Cast.isCast(visit);
+    }
+
+    /** The cast does what people do: who is called on speaks, who is noisy forgets to stay muted, and all go home. */
+    @Override
+    public void happened(LessonId lesson, List<LessonEvent> events) {
+        Playing playing = stage.get(lesson);
+        if (playing == null) {
+            return;
+        }
+        for (LessonEvent event : events) {
+            if (event instanceof LessonEvent.Dismissed || event instanceof LessonEvent.KeptBack) {
+                goHome(playing);
+            } else if (event instanceof LessonEvent.PassGiven pass
+                    && pass.right().equals(Catalogue.SPEAK)) {
+                speaks(playing, pass.person(), 3);
+            } else if (event instanceof LessonEvent.TurnedOff off
+                    && off.what() == Appliance.MICROPHONE
+                    && playing.noisy.contains(off.person())) {
+                speaks(playing, off.person(), 12);
+            }
+        }
+    }
+
+    private void goHome(Playing playing) {
+        for (Visit visit : lessons.state(playing.cast.lesson()).leaving()) {
+            if (Cast.isCast(visit.id())) {
+                int seconds = 1 + playing.random.nextInt(8);
+                later(
+                        playing,
+                        seconds,
+                        visit.arrival().claimedName() + " goes home",
+                        () -> Optional.of(new LessonOrder.Leave(visit.id())));
+            }
+        }
+    }
+
+    private void speaks(Playing playing, PersonId person, int seconds) {
+        LessonId lesson = playing.cast.lesson();
+        later(playing, seconds, person + " speaks", () -> {
+            LessonState state = lessons.state(lesson);
+            return state.on(person).contains(Appliance.MICROPHONE)
+                    ? Optional.empty()
+                    : Cast.visitOf(person, state)
+                            .filter(Cast::isCast)
+                            .map(visit -> new LessonOrder.TurnOn(visit, Appliance.MICROPHONE));
+        });
+    }
+
+    private void later(
+            Playing playing, int seconds, String text, java.util.function.Supplier<Optional<LessonOrder>> order) {
+        Instant at = pace.scriptTime(lessons.now()).plusSeconds(seconds);
+        synchronized (playing) {
+            playing.toCome.add(new Cast.Cue(at, text, order));
+        }
+    }
+}

@@ -1,0 +1,150 @@
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { get, post, put } from '../../shared/api/http'
+import type { Stage } from '../../shared/api/types'
+import { useSchoolTime } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { Page } from '../../shared/ui/Page'
+
+const EVERY_MS = 2000
+const SPEEDS = [
+  [0, 'paused'],
+  [1, 'real time'],
+  [4, '4 times'],
+  [20, '20 times'],
+] as const
+
+type Lesson = Stage['lessons'][number]
+
+/** Directs the stand-in classroom of the demo: how fast its cast plays, what comes next, and what goes wrong. */
+export default function StandInScreen() {
+  return <Page title="Stand-in">{() => <Directing />}</Page>
+}
+
+function Directing() {
+  const cache = useQueryClient()
+  const key = ['stage']
+  const { data, error } = useQuery({ queryKey: key, queryFn: () => get<Stage>('/api/demo/stage'), refetchInterval: EVERY_MS })
+  const tell = useMutation({
+    mutationFn: ({ path, speed }: { path: string; speed?: number }) =>
+      speed === undefined ? post<Stage>(path) : put<Stage>(path, { speed }),
+    onSuccess: (stage) => cache.setQueryData(key, stage),
+  })
+  if (error && !data) return <ProblemNote problem={error} />
+  if (!data) return <LoadingNote what="the stage" />
+  return (
+    <Box maxW="1100px" mx="auto" px="20px" py="14px">
+      <Flex align="baseline" gap="18px" wrap="wrap" mb="4px">
+        <chakra.h1 fontSize="24px">The stand-in classroom</chakra.h1>
+        <Box flex="1" />
+        <Flex
+          role="group"
+          aria-label="Speed of the cast"
+          border="1.5px solid"
+          borderColor="ink"
+          borderRadius="3px"
+          overflow="hidden"
+        >
+          {SPEEDS.map(([speed, words]) => (
+            <chakra.button
+              key={speed}
+              type="button"
+              aria-pressed={data.speed === speed}
+              px="9px"
+              py="3px"
+              cursor="pointer"
+              borderLeft={speed === 0 ? 'none' : '1px solid'}
+              borderColor="lineStrong"
+              bg={data.speed === speed ? 'ink' : 'sheet'}
+              color={data.speed === speed ? 'sheet' : 'ink'}
+              onClick={() => tell.mutate({ path: '/api/demo/stage/speed', speed })}
+            >
+              {words}
+            </chakra.button>
+          ))}
+        </Flex>
+      </Flex>
+      <chakra.p color="ink2" mb="14px" maxW="720px">
+        In place of a real service for sound and pictures, a cast plays from scripts. It gives the same orders as browsers do and
+        keeps to what you decide. The clock of the school is not touched: only the cast goes faster.
+      </chakra.p>
+      <ProblemNote problem={tell.error} />
+      {data.lessons.length === 0 && (
+        <EmptyNote>No lesson is live or about to begin. The cast plays again in the next one.</EmptyNote>
+      )}
+      {data.lessons.map((lesson) => (
+        <OneLesson key={lesson.lesson} lesson={lesson} stage={data} tell={(path) => tell.mutate({ path })} />
+      ))}
+    </Box>
+  )
+}
+
+function OneLesson({ lesson, stage, tell }: { lesson: Lesson; stage: Stage; tell: (path: string) => void }) {
+  const time = useSchoolTime()
+  const [script, setScript] = useState<string>(stage.scripts[0]?.script ?? '')
+  const path = `/api/demo/stage/${encodeURIComponent(lesson.lesson)}`
+  const about = stage.scripts.find((one) => one.script === script)?.about
+  return (
+    <Box as="section" aria-label={lesson.title} borderTop="1.5px solid" borderColor="ink" py="10px">
+      <Flex align="baseline" gap="12px">
+        <chakra.h2 fontSize="18px">
+          <Link to={`/lessons/${lesson.lesson}/desk`}>{lesson.title}</Link>
+        </chakra.h2>
+        <chakra.span color="ink2">{lesson.phase === 'OPEN' ? `live, ${lesson.present} in` : 'not open yet'}</chakra.span>
+      </Flex>
+      <Grid templateColumns={{ base: '1fr', md: '1fr 420px' }} gap="20px" mt="4px">
+        <Box>
+          {lesson.next.length === 0 ? (
+            <chakra.p color="ink2">Nothing more is scripted.</chakra.p>
+          ) : (
+            <chakra.ol listStyleType="none">
+              {lesson.next.map((cue, place) => (
+                <chakra.li key={`${cue.at} ${cue.text}`} display="flex" gap="10px" color={place === 0 ? 'ink' : 'ink2'}>
+                  <chakra.span fontFamily="mono" fontSize="13px" pt="1px">
+                    {time.clock(cue.at)}
+                  </chakra.span>
+                  <span>{cue.text}</span>
+                </chakra.li>
+              ))}
+            </chakra.ol>
+          )}
+          <Button size="small" mt="6px" disabled={lesson.next.length === 0} onClick={() => tell(`${path}/next`)}>
+            Play the next one now<chakra.span srOnly> in {lesson.title}</chakra.span>
+          </Button>
+        </Box>
+        {lesson.phase === 'OPEN' && (
+          <Box>
+            <Flex gap="8px">
+              <chakra.select
+                aria-label={`Mischief in ${lesson.title}`}
+                value={script}
+                flex="1"
+                minW="0"
+                border="1px solid"
+                borderColor="lineStrong"
+                bg="sheet"
+                px="6px"
+                onChange={(event) => setScript(event.target.value)}
+              >
+                {stage.scripts.map((one) => (
+                  <option key={one.script} value={one.script}>
+                    {one.title}
+                  </option>
+                ))}
+              </chakra.select>
+              <Button onClick={() => tell(`${path}/mischief/${script}`)}>
+                Let it happen<chakra.span srOnly> in {lesson.title}</chakra.span>
+              </Button>
+            </Flex>
+            <chakra.p fontSize="13px" color="ink2" mt="3px">
+              {about}
+            </chakra.p>
+          </Box>
+        )}
+      </Grid>
+    </Box>
+  )
+}
