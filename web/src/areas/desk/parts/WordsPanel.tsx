@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import { useEffect, useRef, useState } from 'react'
+import { useState } from 'react'
 import type { Desk, Message } from '../../../shared/api/types'
 import { useSchoolTime } from '../../../shared/time'
 import { Button } from '../../../shared/ui/Button'
@@ -7,6 +7,7 @@ import { Select, TextInput } from '../../../shared/ui/Fields'
 import { Key } from '../../../shared/ui/Key'
 import { ProblemNote } from '../../../shared/ui/Notes'
 import { FileChooser, SentFile } from '../../../shared/ui/SentFile'
+import { useLatestInSight } from '../../../shared/ui/useLatestInSight'
 import { useOrders } from '../api'
 import { WRITE_BOX } from '../hooks/useDeskKeys'
 
@@ -21,11 +22,8 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
   const [text, setText] = useState('')
   const [to, setTo] = useState('')
   const say = useOrders(lesson)
-  const end = useRef<HTMLDivElement>(null)
+  const log = useLatestInSight<HTMLDivElement>(desk.words.length)
   const time = useSchoolTime()
-  useEffect(() => {
-    end.current?.scrollIntoView({ block: 'nearest' })
-  }, [desk.words.length])
   const chat = desk.columns.find((column) => column.rule === 'chat.class')?.value ?? 'open'
   const send = () =>
     say.mutate(to ? { do: 'say', to: 'ONE', person: to, text } : { do: 'say', to: 'CLASS', person: null, text }, {
@@ -47,7 +45,7 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
           </chakra.span>
         )}
       </Flex>
-      <Box flex="1" overflowY="auto" px="14px" tabIndex={0} role="log" aria-label="Words of the lesson">
+      <Box ref={log} flex="1" overflowY="auto" px="14px" tabIndex={0} role="log" aria-label="Words of the lesson">
         {desk.words.length === 0 && <Box color="ink2">Nothing is written yet.</Box>}
         {desk.words.map((words) => (
           <Said
@@ -57,7 +55,6 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
             href={`/api/lessons/${encodeURIComponent(lesson)}/files/${words.number}`}
           />
         ))}
-        <div ref={end} />
       </Box>
       <ProblemNote problem={say.error} compact />
       {desk.iAmIn && !desk.steering.observing && (

@@ -1,11 +1,12 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
-import { useEffect, useRef, useState } from 'react'
+import { useState } from 'react'
 import type { Heard, Seat } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
 import { Select, TextArea } from '../../../shared/ui/Fields'
 import { Key } from '../../../shared/ui/Key'
 import { ProblemNote } from '../../../shared/ui/Notes'
 import { FileChooser, SentFile } from '../../../shared/ui/SentFile'
+import { useLatestInSight } from '../../../shared/ui/useLatestInSight'
 import { useActs } from '../api'
 
 /** What is written, and the box. What is refused is said at once, and the text stays (need F3). */
@@ -14,10 +15,7 @@ export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {
   const [to, setTo] = useState('CLASS')
   const [text, setText] = useState('')
   const say = useActs(visit)
-  const end = useRef<HTMLDivElement>(null)
-  useEffect(() => {
-    end.current?.scrollIntoView({ block: 'nearest' })
-  }, [seat.words.length])
+  const log = useLatestInSight<HTMLDivElement>(seat.words.length)
   const kind = to === 'CLASS' || to === 'ADULTS' ? to : 'ONE'
   const whose = { to: kind, person: kind === 'ONE' ? to : null } as const
   const send = () => say.mutate({ do: 'say', ...whose, text }, { onSuccess: () => setText('') })
@@ -36,7 +34,7 @@ export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {
         <chakra.h2 fontSize="17px" py="8px">
           Words
         </chakra.h2>
-        <Box overflowY="auto" flex="1" role="log" aria-label="What is written" tabIndex={0}>
+        <Box ref={log} overflowY="auto" flex="1" role="log" aria-label="What is written" tabIndex={0}>
           {seat.words.length === 0 && <Box color="ink2">Nothing is written yet.</Box>}
           {seat.words.map((heard) => (
             <Box key={heard.number} py="4px" borderBottom="1px dotted" borderColor="line" overflowWrap="anywhere">
@@ -48,7 +46,6 @@ export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {
               />
             </Box>
           ))}
-          <div ref={end} />
         </Box>
       </Flex>
       <chakra.form

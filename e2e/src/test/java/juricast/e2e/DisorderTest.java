@@ -10,6 +10,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
@@ -39,8 +40,45 @@ class DisorderTest {
             holdALink(orla, ines, bo);
             draw(orla, ines, bo);
             stopAndBringBack(orla, ines);
-            ines.page.close();
+            trustWithHands(orla, ines, bo);
+            endWithALastWord(school, orla, ines, bo);
         }
+    }
+
+    /** A right lent for some minutes, used from the own seat, and taken back at once. */
+    private static void trustWithHands(Screen orla, Screen ines, Screen bo) {
+        orla.button("Stance: Discussion").click();
+        orla.choice("Explaining").click();
+        orla.exactly("Switch").click();
+        bo.button("Raise my hand").click();
+        orla.button("More for Ines Carrow").click();
+        orla.choice("Trust with helping…").click();
+        orla.choice("Call on raised hands").click();
+        ines.button("Let speak Bo Lindqvar").click();
+        assertThat(bo.text("then it ends by itself")).isVisible();
+        assertThat(orla.row("Ines Carrow")).containsText("helps");
+        Accessibility.check(ines.page);
+        orla.button("More for Ines Carrow").click();
+        orla.choice("Trust with helping…").click();
+        orla.choice("end it now").click();
+        assertThat(ines.region("You help")).hasCount(0);
+    }
+
+    /** Tam Birket is in the room, so a last word is allowed; all others go home, and are seen to. */
+    private static void endWithALastWord(RunningSchool school, Screen orla, Screen ines, Screen bo) {
+        orla.choose("More for Ines Carrow", "A last word, all others out…");
+        orla.button("Send the others home").click();
+        assertThat(bo.text("The lesson is over")).isVisible();
+        assertThat(ines.text("Raise my hand")).isVisible();
+        assertThat(orla.text("A last word with Ines Carrow")).isVisible();
+        orla.button("Dismiss class").click();
+        orla.button("Dismiss now").click();
+        assertThat(orla.text("The register is drafted:")).isVisible();
+        assertThat(orla.text("still leaving")).isVisible();
+        school.clock().advance(Duration.ofSeconds(10));
+        assertThat(orla.text("Everyone has gone")).isVisible();
+        assertThat(ines.text("The lesson is over")).isVisible();
+        Accessibility.check(orla.page);
     }
 
     /** A word of the school's list waits for an adult. Files go where words may go, and nowhere else. */

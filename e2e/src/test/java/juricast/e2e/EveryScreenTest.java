@@ -67,6 +67,8 @@ class EveryScreenTest {
         check(maren, "/today", "live now");
         check(maren, "/classes", "All classes");
         check(maren, "/people", "Add a person");
+        check(maren, "/stand-in", "Play the next one now");
+        check(maren, "/corridor", "worst first");
     }
 
     @Test
@@ -79,6 +81,20 @@ class EveryScreenTest {
         bo.agree().button("Knock").click();
         bo.text("You are at the door").waitFor();
         checkHere(bo);
+
+        Screen orla = signedIn("Orla Venn", 1024, 768, ColorScheme.LIGHT);
+        orla.open("/lessons/tidal-navigation-8-1.3-2/desk");
+        orla.button("Let in as Bo Lindqvar")
+                .or(orla.exactly("One by one"))
+                .first()
+                .waitFor();
+        orla.page.keyboard().press("a");
+        orla.button("Let in as Bo Lindqvar").click();
+        bo.text("Raise my hand").waitFor();
+        checkHere(bo);
+        assertThat(bo.page.evaluate("window.scrollY"))
+                .as("what comes first stays first, however much is written")
+                .isEqualTo(0);
     }
 
     private static void check(Screen screen, String path, String awaited) {
