@@ -10,14 +10,14 @@ import java.nio.channels.SocketChannel;
 import java.nio.charset.StandardCharsets;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
-import java.util.function.IntConsumer;
 
 /**
- * Thousands of streams of server-sent events on one thread, of which only the numbers are read: the load comes from the
+ * Thousands of streams of server-sent events on one thread, of which only numbers are read: the load comes from the
  * cores that are measured, and a general-purpose HTTP client would use more of them than the application.
  */
 final class Lines implements AutoCloseable {
     private static final byte[] ID = "id:".getBytes(StandardCharsets.US_ASCII);
+    private static final byte[] ORDER = "\"text\":\"order ".getBytes(StandardCharsets.US_ASCII);
 
     private final InetSocketAddress address;
     private final Selector selector = Selector.open();
@@ -35,36 +35,53 @@ final class Lines implements AutoCloseable {
     /**
      * Opens a stream. Its thread must not be held up by what is told.
      *
-     * @param told is told the number of every event
      * @param ended is told when the stream has ended, or was refused
      */
-    void open(String path, String cookies, int last, IntConsumer told, Runnable ended) {
-        wanted.add(new Line(path, cookies, last, told, ended));
+    void open(String path, String cookies, Ear ear, Runnable ended) {
+        wanted.add(new Line(path, cookies, ear, ended));
         selector.wakeup();
     }
 
-    /** One stream: which byte of "id:" it waits for at the beginning of a line, then the digits. */
+    /**
+     * One stream: which byte of "id:" it waits for at the beginning of a line, then the digits; and the same of orders,
+     * wherever they stand.
+     */
     private static final class Line {
         final String head;
-        final IntConsumer told;
+        final Ear ear;
         final Runnable ended;
         int matched;
         int number;
+        int ordered;
+        int order;
 
-        Line(String path, String cookies, int last, IntConsumer told, Runnable ended) {
+        Line(String path, String cookies, Ear ear, Runnable ended) {
             this.head =
                     "GET %s HTTP/1.1\r\nHost: localhost\r\nAccept: text/event-stream\r\nConnection: close\r\nCookie: %s\r\nLast-Event-ID: %d\r\n\r\n"
-                            .formatted(path, cookies, last);
-            this.told = told;
+                            .formatted(path, cookies, ear.last());
+            this.ear = ear;
             this.ended = ended;
+        }
+
+        private void hear(byte one) {
+            if (ordered < ORDER.length) {
+                ordered = one == ORDER[ordered] ? ordered + 1 : one == ORDER[0] ? 1 : 0;
+            } else if (one >= '0' && one <= '9') {
+                order = order * 10 + one - '0';
+            } else {
+                ear.order(order);
+                ordered = 0;
+                order = 0;
+            }
         }
 
         void take(ByteBuffer bytes) {
             while (bytes.hasRemaining()) {
                 byte one = bytes.get();
+                hear(one);
                 if (one == '\n') {
                     if (matched == ID.length) {
-                        told.accept(number);
+                        ear.told(number);
                     }
                     matched = 0;
                     number = 0;

@@ -12,7 +12,7 @@ import java.time.Duration;
 import java.time.Instant;
 
 /** The packaged application with demo data, in a process of its own. */
-record RunningJar(Process process, String address, Path file, Duration startedIn) implements AutoCloseable {
+record RunningJar(Process process, int port, Path file, Duration startedIn) implements AutoCloseable {
     private static final HttpClient CLIENT = HttpClient.newHttpClient();
 
     static RunningJar start(Path jar) throws IOException {
@@ -20,7 +20,11 @@ record RunningJar(Process process, String address, Path file, Duration startedIn
     }
 
     static RunningJar start(Path jar, Path file) throws IOException {
-        int port = freePort();
+        return start(jar, file, freePort());
+    }
+
+    /** On a port of its own, as after a restart. */
+    static RunningJar start(Path jar, Path file, int port) throws IOException {
         Instant began = Instant.now();
         Process process = new ProcessBuilder(
                         "java",
@@ -32,14 +36,21 @@ record RunningJar(Process process, String address, Path file, Duration startedIn
                 .redirectErrorStream(true)
                 .redirectOutput(ProcessBuilder.Redirect.DISCARD)
                 .start();
-        String address = "http://localhost:" + port;
-        while (!isReady(address)) {
+        while (!isReady(address(port))) {
             if (!process.isAlive()) {
                 throw new IllegalStateException("The application did not start");
             }
             pause(); // asking without a pause would slow down what is measured
         }
-        return new RunningJar(process, address, file, Duration.between(began, Instant.now()));
+        return new RunningJar(process, port, file, Duration.between(began, Instant.now()));
+    }
+
+    String address() {
+        return address(port);
+    }
+
+    private static String address(int port) {
+        return "http://localhost:" + port;
     }
 
     private static boolean isReady(String address) {

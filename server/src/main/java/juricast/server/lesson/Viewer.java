@@ -7,6 +7,8 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Predicate;
 import juricast.core.lesson.Visit;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.MediaType;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter;
 import tools.jackson.databind.json.JsonMapper;
@@ -22,6 +24,7 @@ final class Viewer {
         Shown after(int wordsNumber);
     }
 
+    private static final Logger LOG = LoggerFactory.getLogger(Viewer.class);
     private static final MediaType EVENTS = new MediaType("text", "plain", StandardCharsets.UTF_8);
 
     private final ResponseBodyEmitter line;
@@ -75,7 +78,15 @@ final class Viewer {
     /** One at a time, writing included: an older view that is written after a newer one would stay on the screen. */
     private synchronized void send() {
         scheduled.set(false);
-        Shown next = view.after(last);
+        Shown next;
+        try {
+            next = view.after(last);
+        } catch (RuntimeException failed) {
+            // Nobody must sit before a page that has silently gone stale: a line that ends is opened anew.
+            LOG.error("A view could not be made; its line ends", failed);
+            end();
+            return;
+        }
         // As one piece: in parts, each part would be a packet of its own to each of thirty seats.
         String news = told == null ? "view\ndata:" + next.whole(json) : next.since(told, json);
         String event = told == null ? news : "change\ndata:" + news;
