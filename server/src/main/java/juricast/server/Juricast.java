@@ -1,6 +1,7 @@
 package juricast.server;
 
 import java.time.Clock;
+import juricast.server.data.SteadyClock;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnMissingBean;
@@ -21,6 +22,6 @@ public class Juricast {
     @Bean
     @ConditionalOnMissingBean
     Clock clock() {
-        return Clock.systemUTC();
+        return new SteadyClock(Clock.systemUTC(), System::nanoTime);
     }
 }

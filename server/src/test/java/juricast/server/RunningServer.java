@@ -1,6 +1,10 @@
 package juricast.server;
 
 import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -8,7 +12,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
@@ -86,6 +94,27 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
     /** A browser that was open before a restart. */
     public TestBrowser stillOpen(TestBrowser before) {
         return before.movedTo(address());
+    }
+
+    /** The same request many times, always without the cookie that tells a device. @return how often each status came back */
+    public Map<Integer, Integer> flood(String path, String body, int times) {
+        var statuses = new ConcurrentHashMap<Integer, Integer>();
+        var client =
+                HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
+        HttpRequest request = HttpRequest.newBuilder(URI.create(address() + path))
+                .header("Content-Type", "application/json")
+                .header("Cookie", "XSRF-TOKEN=none")
+                .header("X-XSRF-TOKEN", "none")
+                .POST(HttpRequest.BodyPublishers.ofString(body))
+                .build();
+        for (int done = 0; done < times; done += 50) {
+            CompletableFuture.allOf(Stream.generate(() -> client.sendAsync(request, BodyHandlers.discarding())
+                                    .thenAccept(answer -> statuses.merge(answer.statusCode(), 1, Integer::sum)))
+                            .limit(50)
+                            .toArray(CompletableFuture[]::new))
+                    .join();
+        }
+        return statuses;
     }
 
     private String address() {

@@ -59,16 +59,17 @@ public record CorridorView(List<Line> lines) {
     private static final Comparator<Worry> WORST =
             Comparator.comparing(Worry::kind).thenComparing(Worry::since);
 
+    private static final Comparator<Optional<Worry>> WORST_FIRST_CALM_LAST =
+            (one, other) -> one.isPresent() && other.isPresent()
+                    ? WORST.compare(one.get(), other.get())
+                    : Boolean.compare(one.isEmpty(), other.isEmpty());
+
     /** Worst first; lessons without a worry after them, by their start. */
     public static CorridorView of(List<Line> lessons) {
         return new CorridorView(lessons.stream()
-                .sorted(Comparator.comparing((Line line) -> line.worries.isEmpty())
-                        .thenComparing(
-                                line -> line.worries.isEmpty()
-                                        ? new Worry(
-                                                Kind.OVER_TIME, line.plan.time().from(), List.of())
-                                        : line.worries.get(0),
-                                WORST)
+                .sorted(Comparator.comparing(
+                                (Line line) -> line.worries.stream().findFirst(), WORST_FIRST_CALM_LAST)
+                        .thenComparing(line -> line.plan.time().from())
                         .thenComparing(line -> line.plan.title()))
                 .toList());
     }

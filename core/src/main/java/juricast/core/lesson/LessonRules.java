@@ -80,7 +80,13 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision knock(LessonOrder.Knock order) {
-        if (lesson.visits().size() >= Limits.ARRIVALS) {
+        // Those of the class who are signed in find a door that strangers have crowded.
+        boolean isOfClass = order.arrival()
+                .account()
+                .filter(account ->
+                        plan.classList().stream().anyMatch(one -> one.person().equals(account)))
+                .isPresent();
+        if (lesson.visits().size() >= (isOfClass ? 2 : 1) * Limits.ARRIVALS) {
             return Refusal.of(Code.TOO_MANY_ARRIVALS);
         }
         var events = new ArrayList<LessonEvent>();

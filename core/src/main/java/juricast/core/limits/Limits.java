@@ -12,7 +12,10 @@ public final class Limits {
     public static final int REASON = 500;
     /** The longest pass or curb. */
     public static final Duration LOAN = Duration.ofMinutes(120);
-    /** Arrivals that one lesson keeps; more are refused, so that a flood of knocks cannot fill the record. */
+    /**
+     * Arrivals that one lesson keeps; more are refused, so that a flood of knocks cannot fill the record. For those of the
+     * class who are signed in it is twice as many.
+     */
     public static final int ARRIVALS = 500;
 
     /** Characters of the title of something handed out. */

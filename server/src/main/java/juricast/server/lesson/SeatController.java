@@ -34,6 +34,8 @@ import juricast.server.problems.Problem;
 import juricast.server.words.HouseRules;
 import juricast.server.words.RuleWords;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.*;
@@ -43,10 +45,13 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter
 @RestController
 @RequestMapping("/api")
 class SeatController {
+    private static final Logger LOG = LoggerFactory.getLogger(SeatController.class);
+
     /** How long before its planned start a lesson is the one that a link leads to. */
     private static final Duration LINK_LEADS_FROM = Duration.ofMinutes(60);
 
     private static final Duration LINK_LEADS_UNTIL = Duration.ofMinutes(30);
+    private static final int CROWD = 120;
     private static final Duration LOOK_AHEAD = Duration.ofDays(21);
 
     private final LiveLessons lessons;
@@ -60,6 +65,8 @@ class SeatController {
     private final TryLimit wordLimit;
     private final TryLimit guessLimit;
     private final TryLimit knockLimit;
+    private final TryLimit crowdLimit;
+    private final TryLimit toldOfCrowd;
 
     SeatController(
             LiveLessons lessons,
@@ -83,6 +90,9 @@ class SeatController {
         // A family or a whole ship may share one address; somebody who drops the cookie is held by this one.
         this.guessLimit = new TryLimit(60, Duration.ofMinutes(2), clock);
         this.knockLimit = new TryLimit(12, Duration.ofMinutes(1), clock);
+        // A whole class may come from one address, but not four of them within a minute.
+        this.crowdLimit = new TryLimit(CROWD, Duration.ofMinutes(1), clock);
+        this.toldOfCrowd = new TryLimit(1, Duration.ofMinutes(1), clock);
     }
 
     /**
@@ -161,13 +171,14 @@ class SeatController {
         Classes.SchoolClass found = classOf(token);
         DeviceId device = Cookies.deviceOrNew(request, response);
         String address = request.getRemoteAddr() + " at " + found.id();
+        boolean isMember = caller != null && isListed(found, caller.person());
         if (knockLimit.isReached(device + address)
                 || wordLimit.isReached(device + address)
-                || guessLimit.isReached(address)) {
+                || guessLimit.isReached(address)
+                || !isMember && isCrowded(address)) {
             throw Problem.tooMany(
                     "Too many tries", "Wait two minutes, then try again with the word your teacher gave you.");
         }
-        boolean isMember = caller != null && isListed(found, caller.person());
         if (!isMember && !found.word().isSaidBy(wanted.word == null ? "" : wanted.word)) {
             wordLimit.failed(device + address);
             guessLimit.failed(address);
@@ -197,6 +208,7 @@ class SeatController {
             return new Knocked(before.get().id().value());
         }
         knockLimit.failed(device + address);
+        crowdLimit.failed(address);
         var visit = new VisitId(Ids.next());
         Optional<PersonId> account = isMember ? Optional.of(caller.person()) : Optional.empty();
         var link = isCurrent(token, found) ? Arrival.Link.CURRENT : Arrival.Link.RETIRED;
@@ -333,6 +345,16 @@ class SeatController {
         Rule<?> asked = Catalogue.rightByKey(rule).orElseThrow(() -> Problem.notThere("This rule"));
         return words.forPupils(
                 live.state().rulesFor(me, live.rules()), asked, live.plan().roleOf(me), lessons.now());
+    }
+
+    /** Whether so many come from one address that it cannot be a class; told once in the log, for whoever looks after it. */
+    private boolean isCrowded(String address) {
+        boolean crowded = crowdLimit.isReached(address);
+        if (crowded && !toldOfCrowd.isReached(address)) {
+            toldOfCrowd.failed(address);
+            LOG.warn("More than {} knocks in a minute from {}: further ones are turned back unread", CROWD, address);
+        }
+        return crowded;
     }
 
     private Classes.SchoolClass classOf(String token) {

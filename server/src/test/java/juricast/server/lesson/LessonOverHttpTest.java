@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
@@ -186,6 +187,27 @@ class LessonOverHttpTest {
 
         assertThat(thora.get(lesson + "/desk").json().at("/held/0/because").asString())
                 .contains("word of the school's list");
+    }
+
+    @Test
+    void ten_thousand_knocks_from_one_address_are_turned_back_and_the_class_comes_in() {
+        thora.post(lesson + "/open", "{}");
+        String body = "{\"name\":\"Some Stranger\",\"word\":\"%s\",\"agreed\":true}".formatted(word);
+        Map<Integer, Integer> statuses = SERVER.flood("/api/doorsteps/" + token + "/knock", body, 10_000);
+        assertThat(statuses.keySet()).containsExactlyInAnyOrder(200, 429);
+        assertThat(statuses.get(200)).isLessThanOrEqualTo(130);
+        JsonNode desk = thora.get(lesson + "/desk").json();
+        assertThat(desk.get("waiting").size()).isEqualTo(statuses.get(200));
+
+        String seat = "/api/seats/" + knock(SERVER.signedIn("ines-carrow"), "Ines Carrow");
+        thora.post(lesson + "/admit-all-listed", "{}");
+        assertThat(thora.get(lesson + "/desk")
+                        .json()
+                        .at("/pupils/0/whereabouts")
+                        .asString())
+                .as("somebody of the class, signed in, from the same address; " + seat)
+                .isEqualTo("IN");
+        SERVER.advance(Duration.ofMinutes(2));
     }
 
     @Test
