@@ -2337,10 +2337,6 @@ export interface components {
             shifts: components["schemas"]["ShiftLine"][];
             vanishing: components["schemas"]["FindingLine"][];
         };
-        ResponseBodyEmitter: {
-            /** Format: int64 */
-            timeout: number;
-        };
         Right: {
             bound: boolean;
             line: string;
@@ -3494,9 +3490,7 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "text/event-stream": components["schemas"]["ResponseBodyEmitter"];
-                };
+                content?: never;
             };
         };
     };
@@ -5225,9 +5219,7 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "text/event-stream": components["schemas"]["ResponseBodyEmitter"];
-                };
+                content?: never;
             };
         };
     };

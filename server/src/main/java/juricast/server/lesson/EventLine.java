@@ -1,20 +1,112 @@
 package juricast.server.lesson;
 
-import java.nio.charset.StandardCharsets;
-import org.springframework.http.MediaType;
-import org.springframework.http.server.ServerHttpResponse;
-import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter;
+import jakarta.servlet.AsyncContext;
+import jakarta.servlet.AsyncEvent;
+import jakarta.servlet.AsyncListener;
+import jakarta.servlet.ServletOutputStream;
+import jakarta.servlet.WriteListener;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.http.HttpHeaders;
 
-/** A stream of server-sent events that are written as whole pieces, and never times out by itself. */
-class EventLine extends ResponseBodyEmitter {
-    EventLine() {
-        super(0L);
+/**
+ * A stream of server-sent events to one browser. Writing never waits for the browser: a line that cannot take more says so,
+ * and tells when it can again, so that one pupil's weak connection holds up nobody else.
+ */
+final class EventLine implements Viewer.Line, WriteListener, AsyncListener {
+    private final AsyncContext context;
+    private final ServletOutputStream out;
+    private Runnable whenReady = () -> {};
+    private Runnable whenEnded = () -> {};
+    private boolean begun;
+    private boolean unflushed;
+    private boolean over;
+
+    /** Begins to answer a request as a stream, which lasts until one of both ends it. */
+    EventLine(HttpServletRequest request, HttpServletResponse response) throws IOException {
+        response.setContentType("text/event-stream;charset=UTF-8");
+        response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
+        out = response.getOutputStream();
+        context = request.startAsync();
+        context.setTimeout(0);
+        context.addListener(this);
+    }
+
+    /** Lets it go. @param ready is told whenever the line can take something again @param ended is told once it is over */
+    @Override
+    public void begin(Runnable ready, Runnable ended) {
+        whenReady = ready;
+        whenEnded = ended;
+        out.setWriteListener(this);
     }
 
     @Override
-    protected void extendResponse(ServerHttpResponse response) {
-        super.extendResponse(response);
-        response.getHeaders().setContentType(new MediaType("text", "event-stream", StandardCharsets.UTF_8));
-        response.getHeaders().setCacheControl("no-store");
+    public synchronized boolean isReady() {
+        return begun && !over && out.isReady();
+    }
+
+    @Override
+    public synchronized void write(byte[] event) throws IOException {
+        out.write(event);
+        unflushed = !out.isReady();
+        if (!unflushed) {
+            out.flush();
+        }
+    }
+
+    @Override
+    public void onWritePossible() throws IOException {
+        synchronized (this) {
+            begun = true;
+            if (unflushed && out.isReady()) {
+                out.flush();
+                unflushed = false;
+            }
+        }
+        whenReady.run();
+    }
+
+    /** Ends it, if it has not ended by itself meanwhile. */
+    @Override
+    public void end() {
+        boolean first;
+        synchronized (this) {
+            first = !over;
+            over = true;
+        }
+        if (first) {
+            try {
+                context.complete();
+            } catch (IllegalStateException endedAlready) {
+                // That is what was wanted.
+            }
+            whenEnded.run();
+        }
+    }
+
+    @Override
+    public void onError(Throwable failed) {
+        end();
+    }
+
+    @Override
+    public void onError(AsyncEvent event) {
+        end();
+    }
+
+    @Override
+    public void onComplete(AsyncEvent event) {
+        end();
+    }
+
+    @Override
+    public void onTimeout(AsyncEvent event) {
+        end();
+    }
+
+    @Override
+    public void onStartAsync(AsyncEvent event) {
+        // It is begun once.
     }
 }

@@ -5,6 +5,7 @@ import static juricast.server.access.Position.TEACHER;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
@@ -32,7 +33,6 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.*;
-import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter;
 
 /** What adults do in a lesson. Each order answers with the desk as it is afterwards, or with why it was refused. */
 @RestController
@@ -73,17 +73,18 @@ class LessonController {
 
     @GetMapping(path = "/desk/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     @For({TEACHER, LEAD})
-    ResponseBodyEmitter stream(
+    void stream(
             @PathVariable String lesson,
             @RequestHeader(name = "Last-Event-ID", defaultValue = "0") int last,
             @AuthenticationPrincipal SignedIn caller,
             HttpServletRequest request,
-            HttpServletResponse response) {
+            HttpServletResponse response)
+            throws IOException {
         LessonId id = desk.known(lesson, caller);
         DeviceId device = Cookies.deviceOrNew(request, response);
         Predicate<Visit> mine = visit ->
                 visit.arrival().device().equals(device) && visit.person().equals(Optional.of(caller.person()));
-        return viewers.open(id, mine, last, after -> desk.shown(id, caller, after));
+        viewers.open(id, mine, last, after -> desk.shown(id, caller, after), new EventLine(request, response));
     }
 
     /** Opens the lesson and comes in. */

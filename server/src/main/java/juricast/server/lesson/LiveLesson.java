@@ -6,6 +6,8 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Executor;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicReference;
 import juricast.core.audience.SharedRights;
 import juricast.core.lesson.LessonEvent;
@@ -19,6 +21,7 @@ final class LiveLesson {
     /** Who looks on; see {@link Viewer}. */
     final Set<Viewer> viewers = ConcurrentHashMap.newKeySet();
 
+    private final AtomicBoolean isBeingTold = new AtomicBoolean();
     private final List<LessonEvent> events = new ArrayList<>();
     private String hash;
     private volatile long revision = -1;
@@ -55,6 +58,16 @@ final class LiveLesson {
 
         LessonRules at(Instant now) {
             return new LessonRules(plan, state, rules, now);
+        }
+    }
+
+    /** Tells everyone who looks on, all of them in one go. */
+    void tell(Executor executor) {
+        if (isBeingTold.compareAndSet(false, true)) {
+            executor.execute(() -> {
+                isBeingTold.set(false);
+                viewers.forEach(Viewer::tell);
+            });
         }
     }
 

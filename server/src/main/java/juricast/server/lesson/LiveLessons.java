@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import juricast.core.entry.Sweep;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.VisitId;
@@ -26,6 +28,7 @@ import juricast.server.rules.Stances;
 import juricast.server.rules.Watched;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -36,7 +39,7 @@ import org.springframework.stereotype.Component;
  * then shown to every viewer. After a restart, lessons are what their events say.
  */
 @Component
-public class LiveLessons {
+public class LiveLessons implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(LiveLessons.class);
 
     /** After a start, browsers have this long to come back before their silence is counted. */
@@ -55,6 +58,10 @@ public class LiveLessons {
     private final LessonJournal journal;
     private final Database database;
     private final Clock clock;
+    /** Telling never waits for a browser, so there are as many as can work at once. */
+    private final ExecutorService tellers =
+            Executors.newFixedThreadPool(Math.max(2, Runtime.getRuntime().availableProcessors()));
+
     private final List<Classroom> classrooms = new CopyOnWriteArrayList<>();
 
     LiveLessons(
@@ -98,7 +105,7 @@ public class LiveLessons {
                     },
                     refusal -> null);
         }
-        lesson.viewers.forEach(Viewer::wake);
+        lesson.tell(tellers);
         decision.either(
                 events -> {
                     noticeSweeps(id, events);
@@ -229,6 +236,11 @@ public class LiveLessons {
     private boolean isHeard(Visit visit, LiveLesson lesson) {
         return classrooms.stream().anyMatch(one -> one.carries(visit.id()))
                 || lesson.viewers.stream().anyMatch(viewer -> viewer.isOf(visit));
+    }
+
+    @Override
+    public void destroy() {
+        tellers.shutdown();
     }
 
     /** Where a visit belongs, if it is of a lesson in memory; null otherwise. It never moves, so it is looked up once. */

@@ -2,6 +2,7 @@ package juricast.server.lesson;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -39,7 +40,6 @@ import org.slf4j.LoggerFactory;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.*;
-import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter;
 
 /** What arrivals and pupils do. A visit belongs to the device that knocked: nobody else can see it or act for it. */
 @RestController
@@ -225,16 +225,19 @@ class SeatController {
 
     @GetMapping(path = "/seats/{visit}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     @For(anyone = true)
-    ResponseBodyEmitter stream(
+    void stream(
             @PathVariable String visit,
             @RequestHeader(name = "Last-Event-ID", defaultValue = "0") int last,
-            HttpServletRequest request) {
+            HttpServletRequest request,
+            HttpServletResponse response)
+            throws IOException {
         SeatOrders.Mine mine = orders.mine(visit, request);
-        return viewers.open(
+        viewers.open(
                 mine.lesson(),
                 one -> one.id().equals(mine.visit()),
                 last,
-                after -> seats.shown(lessons.look(mine.lesson()), mine.visit(), after, lessons.now()));
+                after -> seats.shown(lessons.look(mine.lesson()), mine.visit(), after, lessons.now()),
+                new EventLine(request, response));
     }
 
     @PostMapping("/seats/{visit}/on/{what}")

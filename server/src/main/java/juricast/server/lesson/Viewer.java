@@ -2,15 +2,11 @@ package juricast.server.lesson;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.concurrent.Executor;
-import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Predicate;
 import juricast.core.lesson.Visit;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.http.MediaType;
-import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -24,60 +20,60 @@ final class Viewer {
         Shown after(int wordsNumber);
     }
 
-    private static final Logger LOG = LoggerFactory.getLogger(Viewer.class);
-    private static final MediaType EVENTS = new MediaType("text", "plain", StandardCharsets.UTF_8);
+    /** The way to the browser. Nothing here ever waits. */
+    interface Line {
+        void begin(Runnable ready, Runnable ended);
 
-    private final ResponseBodyEmitter line;
+        boolean isReady();
+
+        /** To be called only while it is ready. */
+        void write(byte[] event) throws IOException;
+
+        void end();
+    }
+
+    private static final Logger LOG = LoggerFactory.getLogger(Viewer.class);
+    private static final byte[] HEARTBEAT = ":still here\n\n".getBytes(StandardCharsets.UTF_8);
+
+    private final Line line;
     private final Predicate<Visit> mine;
     private final View view;
     private final JsonMapper json;
-    private final Executor executor;
-    private final AtomicBoolean scheduled = new AtomicBoolean();
     private int last;
     private @Nullable Shown told;
 
     /** @param mine whose visit this browser keeps connected; a desk is looked at before its adult has one */
-    Viewer(ResponseBodyEmitter line, Predicate<Visit> mine, int last, View view, JsonMapper json, Executor executor) {
+    Viewer(Line line, Predicate<Visit> mine, int last, View view, JsonMapper json) {
         this.line = line;
         this.mine = mine;
         this.last = last;
         this.view = view;
         this.json = json;
-        this.executor = executor;
-    }
-
-    ResponseBodyEmitter line() {
-        return line;
     }
 
     boolean isOf(Visit visit) {
         return mine.test(visit);
     }
 
-    /** Ends the line, if it has not ended by itself meanwhile. */
     void end() {
-        try {
-            line.complete();
-        } catch (IllegalStateException endedAlready) {
-            // That is what was wanted.
-        }
-    }
-
-    /** Something may have changed. */
-    void wake() {
-        if (scheduled.compareAndSet(false, true)) {
-            executor.execute(this::send);
-        }
+        line.end();
     }
 
     /** Keeps the line alive, and finds out that it is not. */
-    void heartbeat() {
-        executor.execute(() -> write(":still here\n\n"));
+    synchronized void heartbeat() {
+        if (line.isReady()) {
+            write(HEARTBEAT);
+        }
     }
 
-    /** One at a time, writing included: an older view that is written after a newer one would stay on the screen. */
-    private synchronized void send() {
-        scheduled.set(false);
+    /**
+     * Tells what is new, if anything is. A line that cannot take it is told when it can again: only then is it worth making a
+     * view. One at a time, writing included: an older view that is written after a newer one would stay on the screen.
+     */
+    synchronized void tell() {
+        if (!line.isReady()) {
+            return;
+        }
         Shown next;
         try {
             next = view.after(last);
@@ -93,13 +89,13 @@ final class Viewer {
         last = next.told();
         told = next;
         if (!news.isEmpty()) {
-            write("id:" + next.told() + "\nevent:" + event + "\n\n");
+            write(("id:" + next.told() + "\nevent:" + event + "\n\n").getBytes(StandardCharsets.UTF_8));
         }
     }
 
-    private void write(String event) {
+    private void write(byte[] event) {
         try {
-            line.send(event, EVENTS);
+            line.write(event);
         } catch (IOException | IllegalStateException gone) {
             // Nobody is left to be told; the browser opens a new line if it still wants one.
             end();

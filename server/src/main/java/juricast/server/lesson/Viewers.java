@@ -2,8 +2,6 @@ package juricast.server.lesson;
 
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.function.Predicate;
 import juricast.core.identity.LessonId;
 import juricast.core.lesson.LessonOrder;
@@ -11,7 +9,6 @@ import juricast.core.lesson.Visit;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
-import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Opens lines to browsers and closes them. */
@@ -19,7 +16,6 @@ import tools.jackson.databind.json.JsonMapper;
 class Viewers implements DisposableBean {
     private final LiveLessons lessons;
     private final JsonMapper json;
-    private final ExecutorService executor = Executors.newFixedThreadPool(8);
     private final Map<Viewer, LiveLesson> open = new ConcurrentHashMap<>();
 
     Viewers(LiveLessons lessons, JsonMapper json) {
@@ -27,19 +23,21 @@ class Viewers implements DisposableBean {
         this.json = json;
     }
 
-    /** A line that brings the view now and after every change. @param mine whose visit it keeps connected @param last the number the browser saw last, or 0 */
-    ResponseBodyEmitter open(LessonId id, Predicate<Visit> mine, int last, Viewer.View view) {
+    /**
+     * Answers a request with a line that brings the view now and after every change.
+     *
+     * @param mine whose visit it keeps connected
+     * @param last the number the browser saw last, or 0
+     */
+    void open(LessonId id, Predicate<Visit> mine, int last, Viewer.View view, Viewer.Line line) {
         LiveLesson lesson = lessons.of(id);
-        var viewer = new Viewer(new EventLine(), mine, last, view, json, executor);
-        viewer.line().onCompletion(() -> close(viewer));
-        viewer.line().onError(failed -> close(viewer));
+        var viewer = new Viewer(line, mine, last, view, json);
         open.put(viewer, lesson);
         lesson.viewers.add(viewer);
         lesson.snapshot().state().visits().stream()
                 .filter(visit -> visit.goesOn() && !visit.connected() && mine.test(visit))
                 .forEach(visit -> lessons.carryOut(id, new LessonOrder.ComeBack(visit.id())));
-        viewer.wake();
-        return viewer.line();
+        line.begin(viewer::tell, () -> close(viewer));
     }
 
     private void close(Viewer viewer) {
@@ -58,6 +56,5 @@ class Viewers implements DisposableBean {
     @Override
     public void destroy() {
         open.keySet().forEach(Viewer::end);
-        executor.shutdown();
     }
 }

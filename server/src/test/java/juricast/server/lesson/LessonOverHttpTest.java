@@ -203,7 +203,7 @@ class LessonOverHttpTest {
         thora.post(lesson + "/admit-all-listed", "{}");
         assertThat(thora.get(lesson + "/desk")
                         .json()
-                        .at("/pupils/0/whereabouts")
+                        .at("/pupils/1/whereabouts")
                         .asString())
                 .as("somebody of the class, signed in, from the same address; " + seat)
                 .isEqualTo("IN");

@@ -2,6 +2,7 @@ package juricast.server.lesson;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,7 +18,6 @@ import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
-import org.springframework.http.MediaType;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -76,20 +76,56 @@ class StreamTest {
 
     @Test
     void an_older_view_never_follows_a_newer_one() throws Exception {
-        var sent = new ConcurrentLinkedQueue<Integer>();
-        var line = new EventLine() {
-            @Override
-            public void send(Object event, MediaType type) {
-                // The older a view, the longer its way: unguarded, those behind would overtake it.
-                String text = event.toString();
-                int number = Integer.parseInt(text.replaceAll("(?s)^id:(\\d+).*", "$1"));
-                LockSupport.parkNanos(number % 2 * 300_000L);
-                sent.add(number);
-            }
-        };
+        var line = new Slow();
         ExecutorService executor = Executors.newFixedThreadPool(4);
-        var made = new AtomicInteger();
+        Viewer viewer = counting(line);
+
+        for (int n = 0; n < 40; n++) {
+            executor.execute(viewer::tell);
+        }
+        executor.shutdown();
+
+        assertThat(executor.awaitTermination(10, TimeUnit.SECONDS)).isTrue();
+        assertThat(List.copyOf(line.sent)).hasSize(40).isSorted();
+    }
+
+    @Test
+    void a_line_that_can_take_no_more_holds_nobody_up_and_is_told_the_newest_when_it_can() {
+        var line = new Slow();
+        Viewer viewer = counting(line);
+        viewer.tell();
+        line.ready = false;
+        for (int n = 0; n < 1000; n++) {
+            viewer.tell();
+            viewer.heartbeat();
+        }
+        assertThat(line.sent)
+                .as("nothing is written, and no view is made for nobody")
+                .containsExactly(1);
+        line.ready = true;
+        viewer.tell();
+        assertThat(line.sent).containsExactly(1, 2);
+    }
+
+    @Test
+    void a_view_that_cannot_be_made_ends_the_line_so_that_it_is_opened_anew() {
+        var line = new Slow();
         var viewer = new Viewer(
+                line,
+                visit -> true,
+                0,
+                after -> {
+                    throw new IllegalStateException("a fault");
+                },
+                new JsonMapper());
+        viewer.tell();
+        assertThat(line.ended).isTrue();
+    }
+
+    /** Each view is one more than the last. */
+    private static Viewer counting(Viewer.Line line) {
+        var made = new AtomicInteger();
+        return new Viewer(
                 line,
                 visit -> true,
                 0,
@@ -98,16 +134,35 @@ class StreamTest {
                     return new Shown(
                             number, number, Instant.EPOCH, new Count(number), new Shown.Nothing(), "", new Shared());
                 },
-                new JsonMapper(),
-                executor);
+                new JsonMapper());
+    }
 
-        while (sent.size() < 40) {
-            viewer.wake();
+    /** The older a view, the longer its way: unguarded, those behind would overtake it. */
+    private static final class Slow implements Viewer.Line {
+        final ConcurrentLinkedQueue<Integer> sent = new ConcurrentLinkedQueue<>();
+        volatile boolean ready = true;
+        volatile boolean ended;
+
+        @Override
+        public void begin(Runnable whenReady, Runnable whenEnded) {}
+
+        @Override
+        public boolean isReady() {
+            return ready;
         }
-        executor.shutdown();
 
-        assertThat(executor.awaitTermination(10, TimeUnit.SECONDS)).isTrue();
-        assertThat(List.copyOf(sent)).isSorted();
+        @Override
+        public void write(byte[] event) {
+            String text = new String(event, StandardCharsets.UTF_8);
+            int number = Integer.parseInt(text.replaceAll("(?s)^id:(\\d+).*", "$1"));
+            LockSupport.parkNanos(number % 2 * 300_000L);
+            sent.add(number);
+        }
+
+        @Override
+        public void end() {
+            ended = true;
+        }
     }
 
     private record Count(int count) {}
