@@ -23,6 +23,7 @@ export const Button = chakra(
       whiteSpace: 'nowrap',
       _hover: { borderColor: 'ink' },
       _disabled: { opacity: 0.5, cursor: 'default' },
+      '@media (pointer: coarse)': { minHeight: '38px' },
     },
     variants: {
       look: {

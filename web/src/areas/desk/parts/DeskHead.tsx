@@ -69,6 +69,7 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
                 aria-pressed={desk.door.value === value}
                 px="9px"
                 py="3px"
+                css={{ '@media (pointer: coarse)': { minHeight: '38px' } }}
                 cursor="pointer"
                 borderLeft={value === 'open' ? 'none' : '1px solid'}
                 borderColor="lineStrong"

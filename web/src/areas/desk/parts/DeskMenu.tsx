@@ -18,6 +18,7 @@ export function Opener({ children, title, onOpen }: OpenerProps) {
       cursor="pointer"
       px="2px"
       minW="26px"
+      css={{ '@media (pointer: coarse)': { minHeight: '36px', minWidth: '40px' } }}
       whiteSpace="nowrap"
       onClick={(event) => onOpen(event.currentTarget)}
     >
@@ -94,6 +95,7 @@ export function Choice({ value, grave = false, stays = false, onSelect, children
       px="8px"
       py="4px"
       cursor="pointer"
+      css={{ '@media (pointer: coarse)': { minHeight: '40px' } }}
       _highlighted={{ bg: 'markSoft' }}
     >
       {children}

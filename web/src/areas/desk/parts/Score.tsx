@@ -335,6 +335,7 @@ const Row = memo(
         gridTemplateColumns={COLUMNS}
         alignItems="center"
         h="20.6px"
+        css={{ '@media (pointer: coarse)': { height: '38px' } }}
         px="14px"
         borderBottom="1px solid"
         borderColor={fifth ? 'lineStrong' : 'line'}

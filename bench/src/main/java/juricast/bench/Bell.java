@@ -17,7 +17,7 @@ final class Bell {
     private static final int ARRIVAL_SECONDS = 30;
     private static final int SPREAD_ORDERS = 500;
     private static final int SPREAD_SECONDS = 20;
-    private static final int ROUNDS = 10;
+    private static final int ROUNDS = Integer.getInteger("bell.rounds", 10);
 
     private Bell() {}
 

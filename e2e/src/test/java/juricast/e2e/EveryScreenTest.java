@@ -2,9 +2,12 @@ package juricast.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.WaitForSelectorState;
+import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -62,6 +65,32 @@ class EveryScreenTest {
     }
 
     @Test
+    void the_desk_is_run_by_touch_on_a_tablet() {
+        Screen orla = signedIn("Orla Venn", new Screen(school.newTablet()));
+        orla.open("/lessons/tidal-navigation-8-1.3-2/desk");
+        orla.text("of 30 here").waitFor();
+        checkHere(orla);
+        assertThat(
+                        (List<?>)
+                                orla.page.evaluate(
+                                        """
+                () => [...document.querySelectorAll('button')]
+                    .filter(one => one.offsetParent && !one.closest('p, h1, h2') && one.textContent.trim())
+                    .filter(one => getComputedStyle(one).textDecorationLine !== 'underline')
+                    .filter(one => one.getBoundingClientRect().height < 32)
+                    .map(one => one.textContent)"""))
+                .as("every button has the height of a finger")
+                .isEmpty();
+        orla.button("More for Hanne Ruud").tap();
+        orla.choice("Put in focus for everyone").tap();
+        orla.text("Hanne Ruud is in focus").waitFor();
+        orla.exactly("Stop everything Esc Esc").tap();
+        orla.button("Bring back what was").tap();
+        orla.text("Everything is stopped since")
+                .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
+    }
+
+    @Test
     void a_leads_screens() {
         Screen maren = signedIn("Maren Oddlund", 1024, 768, ColorScheme.LIGHT);
         check(maren, "/today", "live now");
@@ -112,7 +141,10 @@ class EveryScreenTest {
     }
 
     private static Screen signedIn(String name, int width, int height, ColorScheme scheme) {
-        var screen = new Screen(school.newBrowser(width, height, scheme));
+        return signedIn(name, new Screen(school.newBrowser(width, height, scheme)));
+    }
+
+    private static Screen signedIn(String name, Screen screen) {
         screen.open("/sign-in");
         screen.field("Find a person").fill(name);
         Page page = screen.page;

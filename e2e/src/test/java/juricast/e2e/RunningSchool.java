@@ -84,11 +84,21 @@ final class RunningSchool implements AutoCloseable {
     }
 
     Page newBrowser(int width, int height, ColorScheme scheme) {
-        BrowserContext context = browser.newContext(new Browser.NewContextOptions()
-                .setBaseURL(address())
-                .setViewportSize(width, height)
-                .setColorScheme(scheme)
-                .setPermissions(List.of("clipboard-read", "clipboard-write")));
+        return newPage(
+                new Browser.NewContextOptions().setViewportSize(width, height).setColorScheme(scheme));
+    }
+
+    /** A tablet held sideways: fingers, no keyboard. */
+    Page newTablet() {
+        return newPage(new Browser.NewContextOptions()
+                .setViewportSize(1024, 768)
+                .setHasTouch(true)
+                .setIsMobile(true));
+    }
+
+    private Page newPage(Browser.NewContextOptions options) {
+        BrowserContext context = browser.newContext(
+                options.setBaseURL(address()).setPermissions(List.of("clipboard-read", "clipboard-write")));
         context.setDefaultTimeout(45_000);
         return context.newPage();
     }

@@ -67,6 +67,18 @@ class Screenshots {
     }
 
     @Test
+    void helping_hands_and_the_stand_in() {
+        Page orla = signedIn("Orla Venn", 1280, 800, ColorScheme.LIGHT);
+        orla.navigate("/lessons/" + TIDAL + "/desk");
+        orla.getByTitle("Lend Tam Birket rights").click();
+        orla.getByText("Tam Birket helps you").waitFor();
+        take(orla, "lending");
+        orla.navigate("/stand-in");
+        orla.getByText("Play the next one now").first().waitFor();
+        take(orla, "stand-in");
+    }
+
+    @Test
     void desk_by_night_and_why() {
         Page orla = signedIn("Orla Venn", 1280, 800, ColorScheme.DARK);
         orla.navigate("/lessons/" + TIDAL + "/desk");

@@ -23,8 +23,6 @@ import juricast.core.presence.Attendance;
 import juricast.core.presence.Presence;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Door;
-import juricast.core.rules.Permission;
-import juricast.core.rules.Rule;
 import juricast.core.rules.Rulebook;
 import juricast.core.rules.Ruling;
 import juricast.core.rules.Setting;
@@ -139,29 +137,12 @@ public record DeskView(
                 adult,
                 lesson.isPresent(adult.person()),
                 leads,
-                leads ? List.of() : help(adult, lesson, rights, now).toList());
-    }
-
-    private static Stream<Cell> help(Member member, LessonState lesson, SharedRights rights, Instant now) {
-        PersonId person = member.person();
-        return Catalogue.HELP.stream()
-                .filter(rule -> rule.speaksOf(member.role()))
-                .map(rule -> new Cell(
-                        rights.book(person).ruling(rule, member.role(), now), loan(lesson, person, rule, now)));
-    }
-
-    private static Optional<Setting> loan(LessonState lesson, PersonId person, Rule<?> rule, Instant now) {
-        return lesson.loans(person).stream()
-                .filter(loan -> loan.set().rule().equals(rule) && loan.isInForce(now))
-                .findFirst();
+                leads ? List.of() : rights.help(adult.person(), adult.role(), now));
     }
 
     private static Row row(
             Member pupil, LessonState lesson, Map<PersonId, Attendance> attendances, SharedRights rights, Instant now) {
         PersonId person = pupil.person();
-        List<Cell> cells = rights.of(person, pupil.role(), now).stream()
-                .map(ruling -> new Cell(ruling, loan(lesson, person, ruling.rule(), now)))
-                .toList();
         return new Row(
                 pupil,
                 lesson.shownName(person),
@@ -170,20 +151,16 @@ public record DeskView(
                 lesson.on(person),
                 Optional.ofNullable(lesson.hands().get(person)),
                 lesson.timesSpoken(person),
-                cells,
-                help(pupil, lesson, rights, now)
-                        .filter(cell -> cell.loan().isPresent() || cell.ruling().value() == Permission.OPEN)
-                        .toList(),
+                rights.cells(person, pupil.role(), now),
+                rights.helpGiven(person, pupil.role(), now),
                 lesson.removal(person));
     }
 
     private static Whereabouts whereabouts(PersonId person, LessonState lesson) {
-        if (lesson.isPresent(person)) {
+        List<Visit> visits = lesson.visitsOf(person);
+        if (visits.stream().anyMatch(Visit::isPresent)) {
             return Whereabouts.IN;
         }
-        List<Visit> visits = lesson.visits().stream()
-                .filter(visit -> visit.person().equals(Optional.of(person)))
-                .toList();
         if (has(visits, Visit.Status.IN)) {
             return Whereabouts.CONNECTION_LOST;
         }

@@ -3,7 +3,9 @@ package juricast.core.audience;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.lesson.LessonPlan;
@@ -13,6 +15,7 @@ import juricast.core.rules.Fact;
 import juricast.core.rules.Permission;
 import juricast.core.rules.Rulebook;
 import juricast.core.rules.Ruling;
+import juricast.core.rules.Setting;
 
 /**
  * The rights in one state of a lesson. Who has neither pass nor curb has those of their role, which are worked out once for
@@ -26,6 +29,8 @@ public final class SharedRights {
     private final Instant until;
     private final Map<Boolean, Rulebook> books = new ConcurrentHashMap<>();
     private final Map<Key, List<Ruling<Permission>>> known = new ConcurrentHashMap<>();
+    private final Map<Key, List<DeskView.Cell>> cells = new ConcurrentHashMap<>();
+    private final Map<Key, List<DeskView.Cell>> help = new ConcurrentHashMap<>();
     private final Map<Key, SeatView.Room> rooms = new ConcurrentHashMap<>();
     private final SeatView.Room outside;
 
@@ -65,19 +70,51 @@ public final class SharedRights {
 
     /** One ruling for each of {@link Catalogue#RIGHTS}. */
     List<Ruling<Permission>> of(PersonId person, Role role, Instant now) {
+        return shared(known, person, role, () -> rights(book(person), role, now));
+    }
+
+    /** The same as cells of the desk, with the pass or curb on each. */
+    List<DeskView.Cell> cells(PersonId person, Role role, Instant now) {
+        return shared(cells, person, role, () -> of(person, role, now).stream()
+                .map(ruling -> new DeskView.Cell(ruling, loan(person, ruling, now)))
+                .toList());
+    }
+
+    /** What this person may do for who leads: a cell for each of {@link Catalogue#HELP} that speaks of the role. */
+    List<DeskView.Cell> help(PersonId person, Role role, Instant now) {
+        return shared(help, person, role, () -> Catalogue.HELP.stream()
+                .filter(rule -> rule.speaksOf(role))
+                .map(rule -> book(person).ruling(rule, role, now))
+                .map(ruling -> new DeskView.Cell(ruling, loan(person, ruling, now)))
+                .toList());
+    }
+
+    /** Those of {@link #help} that are given or lent. */
+    List<DeskView.Cell> helpGiven(PersonId person, Role role, Instant now) {
+        List<DeskView.Cell> all = help(person, role, now);
+        boolean none = all.stream().allMatch(SharedRights::isNotGiven);
+        return none ? List.of() : all.stream().filter(cell -> !isNotGiven(cell)).toList();
+    }
+
+    private static boolean isNotGiven(DeskView.Cell cell) {
+        return cell.loan().isEmpty() && cell.ruling().value() != Permission.OPEN;
+    }
+
+    private Optional<Setting> loan(PersonId person, Ruling<?> ruling, Instant now) {
+        return lesson.loans(person).stream()
+                .filter(loan -> loan.set().rule().equals(ruling.rule()) && loan.isInForce(now))
+                .findFirst();
+    }
+
+    private <T> T shared(Map<Key, T> among, PersonId person, Role role, Supplier<T> make) {
         return lesson.loans(person).isEmpty()
-                ? known.computeIfAbsent(
-                        new Key(role, lesson.hasAccount(person)), key -> rights(book(person), role, now))
-                : rights(book(person), role, now);
+                ? among.computeIfAbsent(new Key(role, lesson.hasAccount(person)), key -> make.get())
+                : make.get();
     }
 
     /** What this person sees of the room: one object for all who have neither pass nor curb and are of one role. */
     SeatView.Room room(LessonPlan plan, PersonId person, Role role, Instant now) {
-        return lesson.loans(person).isEmpty()
-                ? rooms.computeIfAbsent(
-                        new Key(role, lesson.hasAccount(person)),
-                        key -> SeatView.room(plan, lesson, this, person, role, now))
-                : SeatView.room(plan, lesson, this, person, role, now);
+        return shared(rooms, person, role, () -> SeatView.room(plan, lesson, this, person, role, now));
     }
 
     SeatView.Room outside() {

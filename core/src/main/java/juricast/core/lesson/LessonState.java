@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -75,6 +76,9 @@ public final class LessonState {
     private Optional<LessonEvent.KeptBack> lastWord = Optional.empty();
     private List<LessonEvent.Closed> closing = List.of();
     private Set<PersonId> wereIn = Set.of();
+
+    /** Made when first asked for: views ask it of everybody, and most states are never looked at. */
+    private volatile Optional<Map<PersonId, List<Visit>>> visitsByPerson = Optional.empty();
 
     private LessonState() {}
 
@@ -166,6 +170,21 @@ public final class LessonState {
         return visits.values().stream()
                 .filter(visit -> visit.goesOn() && visit.arrival().device().equals(device))
                 .findFirst();
+    }
+
+    /** The visits that are or may be of this person, in order of arrival. */
+    public List<Visit> visitsOf(PersonId person) {
+        if (visitsByPerson.isEmpty()) {
+            var found = new HashMap<PersonId, List<Visit>>();
+            for (Visit visit : visits.values()) {
+                if (visit.person().isPresent()) {
+                    found.computeIfAbsent(visit.person().get(), one -> new ArrayList<>())
+                            .add(visit);
+                }
+            }
+            visitsByPerson = Optional.of(found);
+        }
+        return visitsByPerson.get().getOrDefault(person, List.of());
     }
 
     public List<Visit> waiting() {
@@ -360,10 +379,10 @@ public final class LessonState {
 
     /** Whether this person agreed to the house rules when they last knocked; nothing before they have. */
     public Optional<Boolean> agreed(PersonId person) {
-        return visits.values().stream()
-                .filter(visit -> visit.isOf(person))
-                .reduce((earlier, later) -> later)
-                .map(visit -> visit.arrival().agreed());
+        List<Visit> all = visitsOf(person);
+        return all.isEmpty()
+                ? Optional.empty()
+                : Optional.of(all.get(all.size() - 1).arrival().agreed());
     }
 
     /** The last word with one pupil that goes on, if it does. */
@@ -438,9 +457,12 @@ public final class LessonState {
 
     /** Adults and whoever signed in; not who came in by a name alone. */
     public boolean hasAccount(PersonId person) {
-        return visits.values().stream()
-                .filter(visit -> visit.isOf(person) && visit.goesOn())
-                .allMatch(visit -> visit.arrival().account().isPresent());
+        for (Visit visit : visitsOf(person)) {
+            if (visit.goesOn() && visit.arrival().account().isEmpty()) {
+                return false;
+            }
+        }
+        return true;
     }
 
     Doorway doorway(LessonPlan plan, Rulebook planned) {

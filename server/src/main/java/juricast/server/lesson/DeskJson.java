@@ -249,7 +249,7 @@ class DeskJson {
                                 one.leads(),
                                 one.help().stream().map(DeskJson::cell).toList()))
                         .toList(),
-                view.rows().stream().map(row -> pupil(row, state, now)).toList(),
+                view.rows().stream().map(row -> pupil(row, lesson, now)).toList(),
                 view.waiting().stream().map(visit -> waiting(visit, lesson)).toList(),
                 view.refused().stream()
                         .map(visit -> new Refused(
@@ -384,8 +384,9 @@ class DeskJson {
         return ruling.floor().isPresent();
     }
 
-    private static Pupil pupil(DeskView.Row row, LessonState state, Instant now) {
+    private static Pupil pupil(DeskView.Row row, LiveLesson.Snapshot lesson, Instant now) {
         Member member = row.member();
+        LessonState state = lesson.state();
         return new Pupil(
                 member.person().value(),
                 member.name(),
@@ -398,11 +399,18 @@ class DeskJson {
                 row.on().stream().anyMatch(Appliance::isShowing),
                 row.handSince().orElse(null),
                 row.timesSpoken(),
-                row.rights().stream().map(DeskJson::cell).toList(),
-                row.help().stream().map(DeskJson::cell).toList(),
+                cells(row.rights(), lesson),
+                cells(row.help(), lesson),
                 state.agreed(member.person()).orElse(null),
                 state.signs().get(member.person()),
                 row.removal().map(one -> one.why()).orElse(null));
+    }
+
+    /** Most rows have the same cells, one and the same object for all of them. */
+    private static List<Cell> cells(List<DeskView.Cell> seen, LiveLesson.Snapshot lesson) {
+        return lesson.shared().once(seen, "on the wire", () -> seen.stream()
+                .map(DeskJson::cell)
+                .toList());
     }
 
     private static Cell cell(DeskView.Cell cell) {
