@@ -39,6 +39,7 @@ export const Button = chakra(
           color: 'inherit',
           textDecoration: 'underline',
           textUnderlineOffset: '2px',
+          '@media (pointer: coarse)': { minHeight: 'auto' },
         },
       },
       size: {

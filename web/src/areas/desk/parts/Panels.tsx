@@ -25,6 +25,7 @@ export function Panels({ desk, lesson, give, onWhy }: { desk: Desk; lesson: stri
             aria-pressed={place === name}
             onClick={() => setPlace(name)}
             cursor="pointer"
+            css={{ '@media (pointer: coarse)': { minHeight: '38px' } }}
             fontFamily="heading"
             fontSize="15px"
             fontWeight={place === name ? 700 : 400}

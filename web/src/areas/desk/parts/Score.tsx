@@ -287,9 +287,10 @@ function Axis({ desk, from, until, now }: { desk: Desk; from: number; until: num
           </Box>
         )
       })}
-      {ticks.map((tick) => (
+      {ticks.map((tick, number) => (
         <Box
           key={tick}
+          hideBelow={number % 3 === 0 ? undefined : 'xl'}
           position="absolute"
           bottom="0"
           left={place(tick)}
