@@ -4,11 +4,13 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
+import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -128,6 +130,20 @@ public final class TestBrowser {
         } catch (InterruptedException stopped) {
             throw new IllegalStateException(stopped);
         }
+    }
+
+    /** A connection of its own that has asked for this and not read anything yet. */
+    public Socket socket(String path) throws IOException {
+        URI at = URI.create(address + path);
+        var socket = new Socket(at.getHost(), at.getPort());
+        String all = cookies.getCookieStore().getCookies().stream()
+                .map(cookie -> cookie.getName() + "=" + cookie.getValue())
+                .collect(Collectors.joining("; "));
+        socket.getOutputStream()
+                .write("GET %s HTTP/1.1\r\nHost: localhost\r\nCookie: %s\r\n\r\n"
+                        .formatted(path, all)
+                        .getBytes(StandardCharsets.US_ASCII));
+        return socket;
     }
 
     private String token() {

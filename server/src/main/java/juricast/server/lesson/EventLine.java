@@ -76,12 +76,16 @@ final class EventLine implements Viewer.Line, WriteListener, AsyncListener {
             over = true;
         }
         if (first) {
-            try {
-                context.complete();
-            } catch (IllegalStateException endedAlready) {
-                // That is what was wanted.
-            }
+            complete();
             whenEnded.run();
+        }
+    }
+
+    private void complete() {
+        try {
+            context.complete();
+        } catch (IllegalStateException endedAlready) {
+            // That is what was wanted.
         }
     }
 
@@ -90,8 +94,10 @@ final class EventLine implements Viewer.Line, WriteListener, AsyncListener {
         end();
     }
 
+    /** A browser that is gone is no fault of ours: unless it is completed here, the container would answer with an error. */
     @Override
     public void onError(AsyncEvent event) {
+        complete();
         end();
     }
 

@@ -2,6 +2,10 @@ package juricast.server.lesson;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ch.qos.logback.classic.Logger;
+import ch.qos.logback.classic.spi.ILoggingEvent;
+import ch.qos.logback.core.read.ListAppender;
+import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -18,6 +22,7 @@ import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.slf4j.LoggerFactory;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -72,6 +77,25 @@ class StreamTest {
         }
 
         assertThat(ilse.get(desk + "/desk").json().get("iAmIn").asBoolean()).isTrue();
+    }
+
+    @Test
+    void a_browser_that_is_torn_away_is_no_fault_of_ours() throws Exception {
+        var faults = new ListAppender<ILoggingEvent>();
+        faults.start();
+        ((Logger) LoggerFactory.getLogger("juricast.server.problems.ProblemAnswers")).addAppender(faults);
+        TestBrowser orla = SERVER.signedIn("orla-venn");
+        for (int n = 0; n < 5; n++) {
+            try (Socket browser = orla.socket(DESK + "/desk/stream")) {
+                assertThat(browser.getInputStream().readNBytes(200)).asString().contains("200");
+                browser.setSoLinger(true, 0);
+            }
+            for (int order = 0; order < 3; order++) {
+                orla.post(DESK + "/words", "{\"to\":\"CLASS\",\"text\":\"is anybody there %d\"}".formatted(order));
+                SERVER.bean(Viewers.class).heartbeat();
+            }
+        }
+        assertThat(faults.list).isEmpty();
     }
 
     @Test
