@@ -1,5 +1,6 @@
 package juricast.bench;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -13,6 +14,7 @@ final class Bell {
     private static final int LESSONS = Integer.getInteger("bell.lessons", 100);
     private static final int WARM_UP = 20;
     private static final int WARM_UP_ORDERS = 1000;
+    private static final int WARM_UP_ROUNDS = 100;
     private static final int WARM_UP_GAP = 20;
     private static final int ARRIVAL_SECONDS = 30;
     private static final int SPREAD_ORDERS = 500;
@@ -27,7 +29,7 @@ final class Bell {
             rooms.build(WARM_UP);
             rooms.ring(ARRIVAL_SECONDS / 2);
             rooms.orders(WARM_UP_ORDERS, WARM_UP_GAP);
-            for (int round = 0; round < ROUNDS; round++) {
+            for (int round = 0; round < WARM_UP_ROUNDS; round++) {
                 rooms.orders(WARM_UP, 0);
             }
             rooms.build(LESSONS);
@@ -36,7 +38,7 @@ final class Bell {
             demo.rest();
             spread(rooms);
             demo.rest();
-            atOnce(rooms);
+            atOnce(rooms, demo);
             System.out.printf(
                     "  lines that were opened again: %d of %d%n", rooms.reopened.get(), LESSONS * Rooms.SEATS);
         }
@@ -52,15 +54,25 @@ final class Bell {
     }
 
     /** All desks in the same instant. */
-    private static void atOnce(Rooms rooms) throws Exception {
+    private static void atOnce(Rooms rooms, RunningJar demo) throws Exception {
+        for (int round = 0; round < WARM_UP_ROUNDS / 2; round++) { // these warm up and are not counted
+            rooms.orders(LESSONS, 0);
+        }
+        demo.rest();
         rooms.news.clear();
         var answers = new ArrayList<Long>();
+        Duration application = demo.used();
+        Duration load = RunningJar.used(ProcessHandle.current());
         for (int round = 0; round < ROUNDS; round++) {
             answers.addAll(rooms.orders(LESSONS, 0));
             TimeUnit.SECONDS.sleep(2);
         }
         print("order answered at the desk, all in one instant", answers);
         print("order to the seat, all in one instant", List.copyOf(rooms.news));
+        System.out.printf(
+                "  of the two cores, in each such instant: the application %d ms, the load tool %d ms%n",
+                demo.used().minus(application).toMillis() / ROUNDS,
+                RunningJar.used(ProcessHandle.current()).minus(load).toMillis() / ROUNDS);
     }
 
     private static void print(String what, List<Long> micros) {

@@ -3,6 +3,7 @@ package juricast.bench;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.InetSocketAddress;
+import java.net.StandardSocketOptions;
 import java.nio.ByteBuffer;
 import java.nio.channels.SelectionKey;
 import java.nio.channels.Selector;
@@ -19,9 +20,17 @@ final class Lines implements AutoCloseable {
     private static final byte[] ID = "id:".getBytes(StandardCharsets.US_ASCII);
     private static final byte[] ORDER = "\"text\":\"order ".getBytes(StandardCharsets.US_ASCII);
 
+    /** What takes what comes on one connection. It is told on the thread that reads all of them. */
+    interface Reader {
+        void take(ByteBuffer bytes);
+
+        void ended();
+    }
+
     private final InetSocketAddress address;
     private final Selector selector = Selector.open();
     private final Queue<Line> wanted = new ConcurrentLinkedQueue<>();
+    private final Queue<Registration> adopted = new ConcurrentLinkedQueue<>();
     private final Thread reader = new Thread(this::read, "lines");
     private final ByteBuffer buffer = ByteBuffer.allocateDirect(1 << 16);
     private volatile boolean closed;
@@ -42,11 +51,25 @@ final class Lines implements AutoCloseable {
         selector.wakeup();
     }
 
+    /** A connection on which {@code reader} hears what comes; writing is the caller's. */
+    SocketChannel connect(Reader reader) throws IOException {
+        SocketChannel channel = SocketChannel.open(address);
+        channel.setOption(StandardSocketOptions.TCP_NODELAY, true);
+        channel.configureBlocking(false);
+        adopted.add(() -> channel.register(selector, SelectionKey.OP_READ, reader));
+        selector.wakeup();
+        return channel;
+    }
+
+    private interface Registration {
+        void register() throws IOException;
+    }
+
     /**
      * One stream: which byte of "id:" it waits for at the beginning of a line, then the digits; and the same of orders,
      * wherever they stand.
      */
-    private static final class Line {
+    private static final class Line implements Reader {
         final String head;
         final Ear ear;
         final Runnable ended;
@@ -75,7 +98,13 @@ final class Lines implements AutoCloseable {
             }
         }
 
-        void take(ByteBuffer bytes) {
+        @Override
+        public void ended() {
+            ended.run();
+        }
+
+        @Override
+        public void take(ByteBuffer bytes) {
             while (bytes.hasRemaining()) {
                 byte one = bytes.get();
                 hear(one);
@@ -104,6 +133,9 @@ final class Lines implements AutoCloseable {
                         take(key);
                     }
                 });
+                for (Registration one = adopted.poll(); one != null; one = adopted.poll()) {
+                    one.register();
+                }
                 for (Line line = wanted.poll(); line != null; line = wanted.poll()) {
                     SocketChannel channel = SocketChannel.open();
                     channel.configureBlocking(false);
@@ -139,7 +171,7 @@ final class Lines implements AutoCloseable {
             return;
         }
         buffer.flip();
-        ((Line) key.attachment()).take(buffer);
+        ((Reader) key.attachment()).take(buffer);
     }
 
     private static void end(SelectionKey key) {
@@ -149,7 +181,7 @@ final class Lines implements AutoCloseable {
         } catch (IOException closedAlready) {
             // That is what was wanted.
         }
-        ((Line) key.attachment()).ended.run();
+        ((Reader) key.attachment()).ended();
     }
 
     @Override

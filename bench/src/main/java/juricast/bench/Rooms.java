@@ -55,6 +55,7 @@ final class Rooms implements AutoCloseable {
         final String lesson;
         final String door;
         final String word;
+        final DeskLine desk;
         /** Orders that the application has acknowledged. */
         final Set<Integer> acknowledged = ConcurrentHashMap.newKeySet();
 
@@ -62,7 +63,8 @@ final class Rooms implements AutoCloseable {
         volatile long due;
         volatile CountDownLatch heard = new CountDownLatch(0);
 
-        Room(String lesson, String door, String word) {
+        Room(String lesson, String door, String word, DeskLine desk) {
+            this.desk = desk;
             this.lesson = lesson;
             this.door = door;
             this.word = word;
@@ -104,7 +106,7 @@ final class Rooms implements AutoCloseable {
             teacher = cookies(get(door, teacher), teacher);
             json(send("POST", lesson + "/open", "{}", teacher));
             // An adult without a line is taken for lost, and the room would go quiet.
-            var room = new Room(lesson, door, page.get("word").asString());
+            var room = new Room(lesson, door, page.get("word").asString(), new DeskLine(lines));
             follow(lesson + "/desk/stream", teacher, new Desk());
             rooms.add(room);
         }
@@ -266,15 +268,18 @@ final class Rooms implements AutoCloseable {
         // Every order is news: the word on the desk is always another one.
         int order = turn.incrementAndGet();
         String body = "{\"to\":\"CLASS\",\"text\":\"order %d\"}".formatted(order);
-        http.sendAsync(request("POST", room.lesson + "/words", body, teacher), BodyHandlers.ofString())
-                .whenComplete((answer, wrong) -> {
-                    if (wrong != null || answer.statusCode() != 204) {
-                        done.completeExceptionally(
-                                new IllegalStateException(wrong == null ? answer.body() : wrong.getMessage()));
-                    } else {
-                        room.acknowledged.add(order);
+        // As the pages do: they hear of what they ordered from their stream.
+        room.desk.give(
+                "POST %s/words HTTP/1.1\r\nPrefer: return=minimal\r\nCookie: %s\r\nX-XSRF-TOKEN: %s\r\n"
+                        .formatted(room.lesson, teacher, token(teacher)),
+                body,
+                answer -> {
+                    if (answer.startsWith("HTTP/1.1 204")) {
                         answers.add((System.nanoTime() - due) / 1000);
+                        room.acknowledged.add(order);
                         done.complete(null);
+                    } else {
+                        done.completeExceptionally(new IllegalStateException(answer));
                     }
                 });
     }
@@ -315,13 +320,14 @@ final class Rooms implements AutoCloseable {
         return http.send(request(method, path, body, cookies), BodyHandlers.ofString());
     }
 
+    private static String token(String cookies) {
+        return cookies.replaceAll("(?s).*XSRF-TOKEN=([^;]*).*", "$1");
+    }
+
     private HttpRequest request(String method, String path, String body, String cookies) {
-        String token = cookies.replaceAll("(?s).*XSRF-TOKEN=([^;]*).*", "$1");
         return HttpRequest.newBuilder(URI.create(address + path))
                 .header("Content-Type", "application/json")
-                .header("X-XSRF-TOKEN", token)
-                // As the pages do: they hear of what they ordered from their stream.
-                .header("Prefer", method.equals("POST") && path.endsWith("/words") ? "return=minimal" : "none")
+                .header("X-XSRF-TOKEN", token(cookies))
                 .header("Cookie", cookies.isEmpty() ? "none=1" : cookies)
                 .timeout(Duration.ofMinutes(20))
                 .method(method, body == null ? BodyPublishers.noBody() : BodyPublishers.ofString(body))

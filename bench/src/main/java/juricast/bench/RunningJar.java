@@ -90,7 +90,12 @@ record RunningJar(Process process, int port, Path file, Duration startedIn) impl
         }
     }
 
-    private Duration used() {
+    /** Time that the application has used of the cores. */
+    Duration used() {
+        return used(process.toHandle());
+    }
+
+    static Duration used(ProcessHandle process) {
         return process.info().totalCpuDuration().orElseThrow();
     }
 

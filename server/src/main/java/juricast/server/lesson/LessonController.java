@@ -84,7 +84,13 @@ class LessonController {
         DeviceId device = Cookies.deviceOrNew(request, response);
         Predicate<Visit> mine = visit ->
                 visit.arrival().device().equals(device) && visit.person().equals(Optional.of(caller.person()));
-        viewers.open(id, mine, last, after -> desk.shown(id, caller, after), new EventLine(request, response));
+        viewers.open(
+                id,
+                Viewer.Audience.DESK,
+                mine,
+                last,
+                after -> desk.shown(id, caller, after),
+                new EventLine(request, response));
     }
 
     /** Opens the lesson and comes in. */

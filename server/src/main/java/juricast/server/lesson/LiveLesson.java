@@ -3,10 +3,11 @@ package juricast.server.lesson;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicReference;
 import juricast.core.audience.SharedRights;
@@ -21,7 +22,9 @@ final class LiveLesson {
     /** Who looks on; see {@link Viewer}. */
     final Set<Viewer> viewers = ConcurrentHashMap.newKeySet();
 
-    private final AtomicBoolean isBeingTold = new AtomicBoolean();
+    private final Map<Viewer.Audience, AtomicBoolean> isBeingTold = new EnumMap<>(Map.of(
+            Viewer.Audience.SEAT, new AtomicBoolean(),
+            Viewer.Audience.DESK, new AtomicBoolean()));
     private final List<LessonEvent> events = new ArrayList<>();
     private String hash;
     private volatile long revision = -1;
@@ -61,13 +64,20 @@ final class LiveLesson {
         }
     }
 
-    /** Tells everyone who looks on, all of them in one go. */
-    void tell(Executor executor) {
-        if (isBeingTold.compareAndSet(false, true)) {
-            executor.execute(() -> {
-                isBeingTold.set(false);
-                viewers.forEach(Viewer::tell);
-            });
+    /** Tells everyone who looks on, all of an audience in one go, the seats first. */
+    void tell(Tellers tellers) {
+        for (Viewer.Audience audience : Viewer.Audience.values()) {
+            AtomicBoolean isWaiting = isBeingTold.get(audience);
+            if (isWaiting.compareAndSet(false, true)) {
+                tellers.tell(audience, () -> {
+                    isWaiting.set(false);
+                    viewers.forEach(viewer -> {
+                        if (viewer.audience == audience) {
+                            viewer.tell();
+                        }
+                    });
+                });
+            }
         }
     }
 

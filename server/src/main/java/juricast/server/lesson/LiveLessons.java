@@ -8,8 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import juricast.core.entry.Sweep;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.VisitId;
@@ -58,9 +56,7 @@ public class LiveLessons implements DisposableBean {
     private final LessonJournal journal;
     private final Database database;
     private final Clock clock;
-    /** Telling never waits for a browser, so there are as many as can work at once. */
-    private final ExecutorService tellers =
-            Executors.newFixedThreadPool(Math.max(2, Runtime.getRuntime().availableProcessors()));
+    private final Tellers tellers = new Tellers();
 
     private final List<Classroom> classrooms = new CopyOnWriteArrayList<>();
 
@@ -240,7 +236,7 @@ public class LiveLessons implements DisposableBean {
 
     @Override
     public void destroy() {
-        tellers.shutdown();
+        tellers.close();
     }
 
     /** Where a visit belongs, if it is of a lesson in memory; null otherwise. It never moves, so it is looked up once. */

@@ -234,6 +234,7 @@ class SeatController {
         SeatOrders.Mine mine = orders.mine(visit, request);
         viewers.open(
                 mine.lesson(),
+                Viewer.Audience.SEAT,
                 one -> one.id().equals(mine.visit()),
                 last,
                 after -> seats.shown(lessons.look(mine.lesson()), mine.visit(), after, lessons.now()),

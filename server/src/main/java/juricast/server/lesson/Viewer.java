@@ -32,9 +32,16 @@ final class Viewer {
         void end();
     }
 
+    /** Who looks on; see {@link Tellers}. */
+    enum Audience {
+        SEAT,
+        DESK
+    }
+
     private static final Logger LOG = LoggerFactory.getLogger(Viewer.class);
     private static final byte[] HEARTBEAT = ":still here\n\n".getBytes(StandardCharsets.UTF_8);
 
+    final Audience audience;
     private final Line line;
     private final Predicate<Visit> mine;
     private final View view;
@@ -43,7 +50,8 @@ final class Viewer {
     private @Nullable Shown told;
 
     /** @param mine whose visit this browser keeps connected; a desk is looked at before its adult has one */
-    Viewer(Line line, Predicate<Visit> mine, int last, View view, JsonMapper json) {
+    Viewer(Audience audience, Line line, Predicate<Visit> mine, int last, View view, JsonMapper json) {
+        this.audience = audience;
         this.line = line;
         this.mine = mine;
         this.last = last;

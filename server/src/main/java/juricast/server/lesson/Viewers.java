@@ -29,9 +29,15 @@ class Viewers implements DisposableBean {
      * @param mine whose visit it keeps connected
      * @param last the number the browser saw last, or 0
      */
-    void open(LessonId id, Predicate<Visit> mine, int last, Viewer.View view, Viewer.Line line) {
+    void open(
+            LessonId id,
+            Viewer.Audience audience,
+            Predicate<Visit> mine,
+            int last,
+            Viewer.View view,
+            Viewer.Line line) {
         LiveLesson lesson = lessons.of(id);
-        var viewer = new Viewer(line, mine, last, view, json);
+        var viewer = new Viewer(audience, line, mine, last, view, json);
         open.put(viewer, lesson);
         lesson.viewers.add(viewer);
         lesson.snapshot().state().visits().stream()

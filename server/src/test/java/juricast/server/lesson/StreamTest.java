@@ -135,6 +135,7 @@ class StreamTest {
     void a_view_that_cannot_be_made_ends_the_line_so_that_it_is_opened_anew() {
         var line = new Slow();
         var viewer = new Viewer(
+                Viewer.Audience.SEAT,
                 line,
                 visit -> true,
                 0,
@@ -150,6 +151,7 @@ class StreamTest {
     private static Viewer counting(Viewer.Line line) {
         var made = new AtomicInteger();
         return new Viewer(
+                Viewer.Audience.SEAT,
                 line,
                 visit -> true,
                 0,
