@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.random.RandomGenerator;
+import org.apache.commons.codec.language.DoubleMetaphone;
+import org.apache.commons.text.similarity.LevenshteinDistance;
 
 /**
  * A word to say aloud that goes with a link: two words and a number, such as {@code amber-kelp-47}. About 22 bits: enough
@@ -29,6 +31,10 @@ public record JoinWord(String text) {
                             + " thistle tide timber trout tundra urchin valley walrus wharf willow")
                     .split(" "));
 
+    private static final double BITS_OF_A_LETTER = 2.3;
+    private static final int COMMON_WORDS = 10_000;
+    private static final int MOST_SOUNDS = 20;
+
     /** A word that is not among {@code taken}. */
     public static JoinWord choose(RandomGenerator random, Set<JoinWord> taken) {
         while (true) {
@@ -41,6 +47,57 @@ public record JoinWord(String text) {
                 return word;
             }
         }
+    }
+
+    /**
+     * How hard it is to guess, in bits: the logarithm to base 2 of how many words of its make there are. A part from the lists
+     * counts as one of its list; any other part as prose of its length, at 2.3 bits a letter (C. E. Shannon, "Prediction and
+     * Entropy of Printed English", 1951, gives 0.6 to 2.3 where the letters before are known) and at most as one of 10,000
+     * words; a digit counts as one of ten.
+     */
+    public double bits() {
+        double bits = 0;
+        for (String part : text.toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}]+")) {
+            if (part.chars().allMatch(Character::isDigit)) {
+                bits += part.length() * log2(10);
+            } else if (FIRST.contains(part) || SECOND.contains(part)) {
+                bits += log2(FIRST.contains(part) ? FIRST.size() : SECOND.size());
+            } else {
+                bits += Math.min(part.length() * BITS_OF_A_LETTER, log2(COMMON_WORDS));
+            }
+        }
+        return bits;
+    }
+
+    /** In how many letters it differs from another word: insertions, deletions and changes, as they are typed. */
+    public int distanceTo(JoinWord other) {
+        return LevenshteinDistance.getDefaultInstance().apply(plain(text), plain(other.text));
+    }
+
+    /** Whether both sound alike to an English ear (Double Metaphone), with the same digits. */
+    public boolean soundsLike(JoinWord other) {
+        return sound(text).equals(sound(other.text)) && digits(text).equals(digits(other.text));
+    }
+
+    /** Whether somebody could mean one and be heard or typed as the other: in fewer letters than that, or by its sound. */
+    public boolean isNearerThan(int letters, JoinWord other) {
+        // The length alone tells most words apart.
+        return Math.abs(text.length() - other.text.length()) < letters && distanceTo(other) < letters
+                || soundsLike(other);
+    }
+
+    private static String sound(String text) {
+        var sounds = new DoubleMetaphone();
+        sounds.setMaxCodeLen(MOST_SOUNDS);
+        return String.valueOf(sounds.doubleMetaphone(plain(text).replaceAll("\\p{N}", "")));
+    }
+
+    private static String digits(String text) {
+        return text.replaceAll("\\P{N}", "");
+    }
+
+    private static double log2(double of) {
+        return Math.log(of) / Math.log(2);
     }
 
     /** Whether what somebody typed is this word: case, spaces and hyphens do not matter. */

@@ -405,6 +405,7 @@ public final class Catalogue {
             .meaning("Required: it starts by itself. Optional: who may start it decides. Forbidden: nobody can.")
             .because("Either way it is decided beforehand, not by who is quickest.")
             .pupilsCallIt("whether lessons are recorded")
+            .enforced(IN_THE_INSPECTION)
             .ofWholeLesson(new Choice("optional"));
 
     public static final Rule<Permission> START_RECORDING = rule("recording.start", RECORDING, ValueType.PERMISSION)
@@ -477,6 +478,7 @@ public final class Catalogue {
             .meaning("Whether a person may divide the class into groups.")
             .because("Who sits with whom behind a door is for adults to decide.")
             .pupilsCallIt("make groups")
+            .enforced(IN_THE_INSPECTION)
             .usual(rights(OPEN, OPEN, CLOSED, CLOSED, CLOSED, CLOSED));
 
     public static final Rule<Count> GROUP_SIZE = rule(
@@ -508,6 +510,7 @@ public final class Catalogue {
             .meaning("Minutes a group may be without an adult looking in.")
             .because("An adult who may come in at any time keeps a group kind.")
             .pupilsCallIt("how long a group is alone")
+            .enforced(IN_THE_INSPECTION)
             .ofWholeLesson(new Minutes(5));
 
     public static final Rule<Choice> LINK_RENEWAL = rule(
@@ -525,6 +528,7 @@ public final class Catalogue {
             .meaning("Minutes before the planned start from which pupils see it on their own page.")
             .because("A link that is not there cannot be passed on.")
             .pupilsCallIt("how long before the lesson you see the link")
+            .enforced(IN_THE_INSPECTION)
             .usual(CLASS_MONITOR, new Minutes(30))
             .usual(PUPIL, new Minutes(30))
             .written();
@@ -542,6 +546,7 @@ public final class Catalogue {
             .meaning("Bits of chance in it at the least; one more bit is twice as hard to guess.")
             .because("Easy to say must not be easy to guess.")
             .pupilsCallIt("how hard a join word is to guess, at least")
+            .enforced(IN_THE_INSPECTION)
             .ofWholeLesson(new Count(18));
 
     public static final Rule<Count> WORD_DISTANCE = rule(
@@ -550,6 +555,7 @@ public final class Catalogue {
             .meaning("Letters in which it differs from every other class's word at the least.")
             .because("Nobody strays into the wrong room by a slip.")
             .pupilsCallIt("by how much join words differ, at least")
+            .enforced(IN_THE_INSPECTION)
             .ofWholeLesson(new Count(2));
 
     public static final Rule<Minutes> ALONE_MINUTES = rule(
@@ -585,6 +591,7 @@ public final class Catalogue {
             .meaning("Minutes between the end of a lesson and the next one of the same adult or class.")
             .because("Without a gap, the last pupils of one lesson are nobody's.")
             .pupilsCallIt("time between two lessons, at least")
+            .enforced(IN_THE_INSPECTION)
             .ofWholeLesson(new Minutes(5));
 
     public static final Rule<Permission> HELP_DOOR = rule("help.door", HELPING, ValueType.PERMISSION)

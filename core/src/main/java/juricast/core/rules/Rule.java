@@ -20,6 +20,8 @@ public final class Rule<V extends Value> {
         IN_THE_LESSON,
         IN_THE_REGISTER,
         IN_THE_CORRIDOR,
+        /** Planned lessons are inspected for it. */
+        IN_THE_INSPECTION,
         /** Written down, explained and compared, but nothing asks for it yet. */
         NOT_YET
     }

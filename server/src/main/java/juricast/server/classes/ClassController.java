@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import juricast.core.audience.DeskView;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.LessonId;
@@ -28,7 +29,9 @@ import juricast.core.joining.JoinWord;
 import juricast.core.joining.LinkKey;
 import juricast.core.limits.Limits;
 import juricast.core.time.Span;
-import juricast.core.timetable.WeeklySeries;
+import juricast.core.timetable.Recurrence;
+import juricast.core.timetable.SchoolCalendar;
+import juricast.core.timetable.Series;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
 import juricast.server.data.Database;
@@ -45,12 +48,16 @@ import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 @RestController
 @RequestMapping("/api")
 class ClassController {
+    private static final int MOST_YEARS = 5;
+    private static final int MOST_WEEKS = 8;
+
     private final AccessToClasses access;
     private final Classes classes;
     private final People people;
     private final School school;
     private final Database database;
     private final JoiningNote notes;
+    private final Calendar calendar;
     private final Clock clock;
 
     ClassController(
@@ -60,6 +67,7 @@ class ClassController {
             School school,
             Database database,
             JoiningNote notes,
+            Calendar calendar,
             Clock clock) {
         this.access = access;
         this.classes = classes;
@@ -67,6 +75,7 @@ class ClassController {
         this.school = school;
         this.database = database;
         this.notes = notes;
+        this.calendar = calendar;
         this.clock = clock;
     }
 
@@ -105,10 +114,15 @@ class ClassController {
             boolean mine,
             @Nullable String joinPath) {}
 
-    record SeriesRequest(String first, String until, Set<DayOfWeek> days, String start, int minutes) {}
+    /** @param everyWeeks 1 for every week, 2 for every second one, and so on; 1 if it is not said */
+    record SeriesRequest(
+            String first, String until, Set<DayOfWeek> days, String start, int minutes, @Nullable Integer everyWeeks) {}
 
-    /** @param left how many fell on a time when the class has a lesson already, and were left out */
-    record Scheduled(int added, int left) {}
+    /**
+     * @param left how many fell on a time when the class has a lesson already, and were left out
+     * @param holidays how many fell on days on which there is no school, and were left out
+     */
+    record Scheduled(int added, int left, int holidays) {}
 
     /** Today's lessons: one's own, or all of the school for the safeguarding lead. */
     @GetMapping("/today")
@@ -121,9 +135,12 @@ class ClassController {
                 date.plusDays(1).atStartOfDay(school.zone()).toInstant());
         Map<ClassId, Classes.SchoolClass> seen = new LinkedHashMap<>();
         (caller.isLead() ? classes.all() : classes.of(caller.person(), now)).forEach(one -> seen.put(one.id(), one));
+        Set<LessonId> covered = classes.coveredBy(caller.person(), day).stream()
+                .map(Classes.Planned::id)
+                .collect(Collectors.toSet());
         return classes.lessons(day).stream()
-                .filter(one -> seen.containsKey(one.ofClass()))
-                .map(one -> line(one, caller, Optional.of(seen.get(one.ofClass()))))
+                .filter(one -> seen.containsKey(one.ofClass()) || covered.contains(one.id()))
+                .map(one -> line(one, caller, Optional.ofNullable(seen.get(one.ofClass()))))
                 .toList();
     }
 
@@ -219,18 +236,23 @@ class ClassController {
     Scheduled schedule(
             @PathVariable String id, @RequestBody SeriesRequest wanted, @AuthenticationPrincipal SignedIn caller) {
         Classes.SchoolClass found = access.runBy(caller, id);
-        WeeklySeries series = read(wanted);
-        if (!series.faults().isEmpty()) {
+        Weekly weekly = read(wanted);
+        LocalDate before = weekly.until.plusDays(1);
+        List<Series.Fault> faults = weekly.series.faults(before);
+        if (!faults.isEmpty()) {
             throw Problem.notReadable(
                     "This cannot be scheduled",
                     "Nothing was stored.",
                     "Mend what is marked.",
-                    series.faults().stream().map(ClassController::wrong).toList());
+                    faults.stream().map(ClassController::wrong).toList());
         }
-        var lessons = new LinkedHashMap<LessonId, Span>();
-        series.lessons().forEach(time -> lessons.put(new LessonId(Ids.next()), time));
-        int added = classes.schedule(found.id(), lessons);
-        return new Scheduled(added, lessons.size() - added);
+        List<Series.Slot> all = weekly.series.lessons(before);
+        SchoolCalendar days = calendar.now();
+        List<Series.Slot> held = all.stream()
+                .filter(one -> days.holidayOn(one.slot().toLocalDate()).isEmpty())
+                .toList();
+        int added = classes.schedule(found.id(), weekly.series, held, caller.person(), clock.instant());
+        return new Scheduled(added, held.size() - added, all.size() - held.size());
     }
 
     /** Renews the link; who comes with the old one is told so. */
@@ -271,7 +293,7 @@ class ClassController {
                         Instant.parse(row.getString("at"))))
                 .optional()
                 .orElse(new Stage(DeskView.Phase.PLANNED, null));
-        List<Member> members = classes.members(one.ofClass(), clock.instant());
+        List<Member> members = classes.membersOf(one, clock.instant());
         boolean isPupil = caller.position() == PUPIL;
         boolean near = clock.instant().isAfter(one.time().from().minus(Duration.ofMinutes(60)))
                 && stage.phase != DeskView.Phase.OVER;
@@ -309,7 +331,9 @@ class ClassController {
         return new Person(member.person().value(), member.name(), member.role());
     }
 
-    private WeeklySeries read(SeriesRequest wanted) {
+    private record Weekly(Series series, LocalDate until) {}
+
+    private Weekly read(SeriesRequest wanted) {
         var wrong = new ArrayList<Problem.Wrong>();
         LocalDate first = date(wanted.first, "first", wrong);
         LocalDate until = date(wanted.until, "until", wrong);
@@ -319,11 +343,43 @@ class ClassController {
         } catch (DateTimeParseException unreadable) {
             wrong.add(new Problem.Wrong("start", "A time such as 10:05"));
         }
+        Set<DayOfWeek> days = wanted.days == null ? Set.of() : wanted.days;
+        int everyWeeks = wanted.everyWeeks == null ? 1 : wanted.everyWeeks;
+        if (wrong.isEmpty()) {
+            if (days.isEmpty()) {
+                wrong.add(new Problem.Wrong("days", "Choose at least one day of the week"));
+            } else if (until.isBefore(first)) {
+                wrong.add(new Problem.Wrong("until", "The last date lies before the first"));
+            } else if (until.isAfter(first.plusYears(MOST_YEARS))) {
+                wrong.add(new Problem.Wrong("until", "A series lasts %d years at most".formatted(MOST_YEARS)));
+            } else if (everyWeeks < 1 || everyWeeks > MOST_WEEKS) {
+                wrong.add(new Problem.Wrong("everyWeeks", "Every 1 to %d weeks".formatted(MOST_WEEKS)));
+            }
+        }
         if (!wrong.isEmpty()) {
             throw Problem.notReadable("This cannot be scheduled", "Nothing was stored.", "Mend what is marked.", wrong);
         }
-        Set<DayOfWeek> days = wanted.days == null ? Set.of() : wanted.days;
-        return new WeeklySeries(first, until, days, start, wanted.minutes, school.zone());
+        // A series begins with its first lesson: the first of the chosen days from that date on.
+        LocalDate begins = first.datesUntil(first.plusWeeks(1))
+                .filter(day -> days.contains(day.getDayOfWeek()))
+                .findFirst()
+                .orElseThrow();
+        if (begins.isAfter(until)) {
+            throw Problem.notReadable(
+                    "This cannot be scheduled",
+                    "Nothing was stored.",
+                    "Mend what is marked.",
+                    List.of(wrong(Series.Fault.NO_LESSON_IN_THAT_TIME)));
+        }
+        return new Weekly(
+                new Series(
+                        begins.atTime(start),
+                        wanted.minutes,
+                        school.zone(),
+                        Optional.of(Recurrence.weekly(days, everyWeeks, until)),
+                        Set.of(),
+                        Set.of()),
+                until);
     }
 
     private static LocalDate date(@Nullable String text, String field, List<Problem.Wrong> wrong) {
@@ -335,16 +391,13 @@ class ClassController {
         }
     }
 
-    private static Problem.Wrong wrong(WeeklySeries.Fault fault) {
+    private static Problem.Wrong wrong(Series.Fault fault) {
         return switch (fault) {
-            case NO_DAYS -> new Problem.Wrong("days", "Choose at least one day of the week");
-            case ENDS_BEFORE_IT_BEGINS -> new Problem.Wrong("until", "The last date lies before the first");
             case LENGTH_OUT_OF_RANGE -> new Problem.Wrong(
-                    "minutes",
-                    "A lesson lasts %d to %d minutes".formatted(WeeklySeries.SHORTEST, WeeklySeries.LONGEST));
+                    "minutes", "A lesson lasts %d to %d minutes".formatted(Series.SHORTEST, Series.LONGEST));
             case NO_LESSON_IN_THAT_TIME -> new Problem.Wrong("days", "None of these days lies between the two dates");
             case TOO_MANY_LESSONS -> new Problem.Wrong(
-                    "until", "That would be more than %d lessons".formatted(WeeklySeries.MOST));
+                    "until", "That would be more than %d lessons".formatted(Series.MOST));
         };
     }
 }

@@ -20,7 +20,10 @@ import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.Sequel;
 import juricast.core.rules.Setting;
 import juricast.core.time.Span;
+import juricast.core.timetable.Recurrence;
+import juricast.core.timetable.Series;
 import juricast.server.data.Database;
+import juricast.server.data.Ids;
 import juricast.server.data.School;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -42,7 +45,7 @@ public class Classes {
     public record SchoolClass(ClassId id, String title, int year, LinkKey.Link link, JoinWord word) {}
 
     /** A planned lesson of a class. */
-    public record Planned(LessonId id, ClassId ofClass, String title, Span time) {}
+    public record Planned(LessonId id, ClassId ofClass, String title, Span time, boolean cancelled) {}
 
     public Optional<SchoolClass> find(ClassId id) {
         return database.read()
@@ -110,7 +113,7 @@ public class Classes {
                 .sql(
                         """
                     SELECT lesson.*, class.title FROM lesson JOIN class ON class.id = lesson.class
-                    WHERE ends > :from AND starts < :until ORDER BY starts, title""")
+                    WHERE ends > :from AND starts < :until AND cancelled = 0 ORDER BY starts, title""")
                 .param("from", window.from().toEpochMilli())
                 .param("until", window.until().toEpochMilli())
                 .query((row, n) -> planned(row))
@@ -123,7 +126,7 @@ public class Classes {
                 .sql(
                         """
                     SELECT lesson.*, class.title FROM lesson JOIN class ON class.id = lesson.class
-                    WHERE class = :class AND ends > :from AND starts < :until ORDER BY starts""")
+                    WHERE class = :class AND ends > :from AND starts < :until AND cancelled = 0 ORDER BY starts""")
                 .param("class", id.value())
                 .param("from", window.from().toEpochMilli())
                 .param("until", window.until().toEpochMilli())
@@ -136,7 +139,7 @@ public class Classes {
                 .sql(
                         """
                     SELECT lesson.*, class.title FROM lesson JOIN class ON class.id = lesson.class
-                    WHERE class = :class ORDER BY starts""")
+                    WHERE class = :class AND cancelled = 0 ORDER BY starts""")
                 .param("class", id.value())
                 .query((row, n) -> planned(row))
                 .list();
@@ -149,7 +152,7 @@ public class Classes {
     public Optional<LessonPlan> plan(LessonId id, Instant now) {
         return lesson(id).map(planned -> {
             Instant moment = now.isBefore(planned.time.until()) ? now : planned.time.until();
-            var members = new ArrayList<>(members(planned.ofClass, moment));
+            var members = new ArrayList<>(membersOf(planned, moment));
             members.addAll(planning.visitors(id));
             planning.observers().stream()
                     .filter(one ->
@@ -159,9 +162,20 @@ public class Classes {
         });
     }
 
+    /** Who belongs to one lesson: the class of that moment, and who covers in place of those who do. */
+    List<Member> membersOf(Planned lesson, Instant moment) {
+        var members = new ArrayList<>(members(lesson.ofClass, moment));
+        for (Planning.Cover cover : planning.covers(lesson.id)) {
+            members.removeIf(one -> cover.insteadOf().equals(Optional.of(one.person()))
+                    || one.person().equals(cover.adult().person()));
+            members.add(cover.adult());
+        }
+        return members;
+    }
+
     private Sequel sequel(Planned lesson) {
         Optional<Instant> next = database.read()
-                .sql("SELECT min(starts) FROM lesson WHERE class = :class AND starts > :after")
+                .sql("SELECT min(starts) FROM lesson WHERE class = :class AND starts > :after AND cancelled = 0")
                 .param("class", lesson.ofClass.value())
                 .param("after", lesson.time.from().toEpochMilli())
                 .query((row, n) ->
@@ -218,22 +232,78 @@ public class Classes {
                 .update();
     }
 
-    /** Adds lessons; one that begins when another of the class does is left out. @return how many were added */
-    int schedule(ClassId id, Map<LessonId, Span> lessons) {
-        return database.write(sql -> lessons.entrySet().stream()
-                .mapToInt(one -> insertLesson(sql, id, one.getKey(), one.getValue()))
-                .sum());
+    /** The lessons in a stretch of time in which somebody covers. */
+    List<Planned> coveredBy(PersonId adult, Span window) {
+        return database.read()
+                .sql(
+                        """
+                    SELECT lesson.*, class.title FROM lesson JOIN class ON class.id = lesson.class
+                    WHERE ends > :from AND starts < :until AND cancelled = 0 AND EXISTS (SELECT 1 FROM lesson_cover
+                        WHERE lesson_cover.lesson = lesson.id AND adult = :adult AND ended_at = 0) ORDER BY starts""")
+                .param("adult", adult.value())
+                .param("from", window.from().toEpochMilli())
+                .param("until", window.until().toEpochMilli())
+                .query((row, n) -> planned(row))
+                .list();
+    }
+
+    /**
+     * Adds a series with its lessons; one that begins when another of the class does is left out.
+     *
+     * @return how many were added
+     */
+    int schedule(ClassId id, Series series, List<Series.Slot> slots, PersonId by, Instant now) {
+        return database.write(sql -> {
+            String name = Ids.next();
+            sql.sql(
+                            """
+                    INSERT INTO series (id, class, first, minutes, zone, rule, made_by, made_at)
+                    VALUES (:id, :class, :first, :minutes, :zone, :rule, :by, :at)""")
+                    .param("id", name)
+                    .param("class", id.value())
+                    .param("first", series.first().toString())
+                    .param("minutes", series.minutes())
+                    .param("zone", series.zone().getId())
+                    .param("rule", series.rule().map(Recurrence::text).orElse(""))
+                    .param("by", by.value())
+                    .param("at", now.toEpochMilli())
+                    .update();
+            return slots.stream()
+                    .mapToInt(one -> insertLesson(
+                            sql,
+                            id,
+                            new LessonId(Ids.next()),
+                            one.time(),
+                            name,
+                            one.slot().toString()))
+                    .sum();
+        });
     }
 
     public static int insertLesson(JdbcClient sql, ClassId id, LessonId lesson, Span time) {
+        return insertLesson(sql, id, lesson, time, "", "");
+    }
+
+    private static int insertLesson(
+            JdbcClient sql, ClassId id, LessonId lesson, Span time, String series, String slot) {
         return sql.sql(
                         """
-                INSERT INTO lesson (id, class, starts, ends) VALUES (:id, :class, :starts, :ends)
-                ON CONFLICT (class, starts) DO NOTHING""")
+                INSERT INTO lesson (id, class, starts, ends, series, slot)
+                VALUES (:id, :class, :starts, :ends, :series, :slot) ON CONFLICT (class, starts) DO NOTHING""")
                 .param("id", lesson.value())
                 .param("class", id.value())
                 .param("starts", time.from().toEpochMilli())
                 .param("ends", time.until().toEpochMilli())
+                .param("series", series)
+                .param("slot", slot)
+                .update();
+    }
+
+    /** Gives a class another join word. */
+    public static void renameWord(JdbcClient sql, ClassId id, JoinWord word) {
+        sql.sql("UPDATE class SET join_word = :word WHERE id = :id")
+                .param("word", word.text())
+                .param("id", id.value())
                 .update();
     }
 
@@ -258,7 +328,7 @@ public class Classes {
                 .single();
     }
 
-    Set<JoinWord> joinWords() {
+    public Set<JoinWord> joinWords() {
         return all().stream().map(SchoolClass::word).collect(Collectors.toSet());
     }
 
@@ -276,6 +346,7 @@ public class Classes {
                 new LessonId(row.getString("id")),
                 new ClassId(row.getString("class")),
                 row.getString("title"),
-                new Span(Instant.ofEpochMilli(row.getLong("starts")), Instant.ofEpochMilli(row.getLong("ends"))));
+                new Span(Instant.ofEpochMilli(row.getLong("starts")), Instant.ofEpochMilli(row.getLong("ends"))),
+                row.getInt("cancelled") != 0);
     }
 }

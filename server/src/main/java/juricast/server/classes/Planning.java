@@ -30,7 +30,8 @@ import org.springframework.stereotype.Component;
 /** What the rules need to know of classes and lessons, and what is planned to happen in a lesson. */
 @Component
 public class Planning {
-    private static final String LESSONS =
+    /** Everything the rules ask of lessons; {@link #lesson(ResultSet)} reads it. */
+    public static final String LESSONS =
             """
             SELECT lesson.id, class, starts, ends, expected,
                    EXISTS (SELECT 1 FROM lesson_visitor WHERE lesson_visitor.lesson = lesson.id) AS visited
@@ -70,13 +71,40 @@ public class Planning {
                 .list();
     }
 
+    /** Adults who are in charge of one lesson only. @param insteadOf nobody if they come besides */
+    public record Cover(Member adult, Optional<PersonId> insteadOf) {}
+
+    /** Who covers in a lesson (need B7): with the lead adult's rights in it, and none in any other. */
+    public List<Cover> covers(LessonId lesson) {
+        return database.read()
+                .sql(
+                        """
+                    SELECT person.id, person.name, instead_of, class_member.role FROM lesson_cover
+                    JOIN person ON person.id = adult JOIN lesson ON lesson.id = lesson_cover.lesson
+                    LEFT JOIN class_member ON class_member.class = lesson.class AND class_member.person = instead_of
+                        AND class_member.until > lesson.starts AND since <= lesson.ends
+                    WHERE lesson = :lesson AND ended_at = 0 GROUP BY lesson_cover.id ORDER BY lesson_cover.id""")
+                .param("lesson", lesson.value())
+                .query((row, n) -> new Cover(
+                        new Member(
+                                new PersonId(row.getString("id")),
+                                row.getString("name"),
+                                Role.SECOND_ADULT.name().equals(row.getString("role"))
+                                        ? Role.SECOND_ADULT
+                                        : Role.LEAD_ADULT),
+                        Optional.of(row.getString("instead_of"))
+                                .filter(one -> !one.isEmpty())
+                                .map(PersonId::new)))
+                .list();
+    }
+
     /** All classes, and all lessons that are not over. */
     public Timetable timetable(Instant now) {
         Map<ClassId, PlannedClass> classes = classes();
         Known last = known;
         if (last.timetable.classes().isEmpty()) {
             List<PlannedLesson> lessons = database.read()
-                    .sql(LESSONS + "WHERE ends > :now ORDER BY starts")
+                    .sql(LESSONS + "WHERE ends > :now AND cancelled = 0 ORDER BY starts")
                     .param("now", now.toEpochMilli())
                     .query((row, n) -> lesson(row))
                     .list();
@@ -113,7 +141,7 @@ public class Planning {
                         PlannedClass::id, Function.identity(), (a, b) -> a, java.util.LinkedHashMap::new));
     }
 
-    private static PlannedLesson lesson(ResultSet row) throws SQLException {
+    public static PlannedLesson lesson(ResultSet row) throws SQLException {
         var expected = EnumSet.noneOf(Fact.class);
         String written = row.getString("expected");
         if (!written.isEmpty()) {

@@ -8,6 +8,7 @@ import juricast.core.identity.VisitId;
 import juricast.core.lesson.LessonOrder;
 import juricast.core.lesson.Visit;
 import juricast.server.access.SignedIn;
+import juricast.server.classes.Classes;
 import juricast.server.problems.Problem;
 import juricast.server.words.RefusalWords;
 import org.jspecify.annotations.Nullable;
@@ -20,12 +21,14 @@ class DeskOrders {
     private final DeskJson desks;
     private final RefusalWords refusals;
     private final Answers answers;
+    private final Classes classes;
 
-    DeskOrders(LiveLessons lessons, DeskJson desks, RefusalWords refusals, Answers answers) {
+    DeskOrders(LiveLessons lessons, DeskJson desks, RefusalWords refusals, Answers answers, Classes classes) {
         this.lessons = lessons;
         this.desks = desks;
         this.refusals = refusals;
         this.answers = answers;
+        this.classes = classes;
     }
 
     /** The desk as the order left it, if it is wanted; see {@link Answers}. @throws Problem if it was refused, with the reason */
@@ -54,6 +57,17 @@ class DeskOrders {
                                     .orElse("the office")));
         }
         return id;
+    }
+
+    /** @throws Problem if the plan says that the lesson is not held */
+    void refuseCancelled(LessonId id) {
+        classes.lesson(id).filter(Classes.Planned::cancelled).ifPresent(one -> {
+            throw Problem.refused(
+                    "cancelled",
+                    "This lesson was cancelled",
+                    "Its pupils were not told to come. Nobody was let in.",
+                    "Bring it back in the timetable first, then open it.");
+        });
     }
 
     /** The desk as this adult sees it. @param after the number of the last words the browser has */

@@ -101,6 +101,7 @@ class LessonController {
             @AuthenticationPrincipal SignedIn caller,
             HttpServletRequest request,
             HttpServletResponse response) {
+        desk.refuseCancelled(desk.known(lesson, caller));
         desk.order(lesson, caller, new LessonOrder.Open(caller.person()));
         return join(lesson, caller, request, response);
     }

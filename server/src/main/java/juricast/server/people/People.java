@@ -1,8 +1,10 @@
 package juricast.server.people;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.Collectors;
 import juricast.core.identity.PersonId;
 import juricast.core.roster.RosterChange;
 import juricast.server.access.Position;
@@ -45,6 +47,12 @@ public class People {
             return "the rules";
         }
         return find(id).map(Person::name).orElse("somebody who has left");
+    }
+
+    /** The names of everybody, for pages that name many. */
+    public Map<PersonId, String> names() {
+        return database.read().sql("SELECT * FROM person").query((row, n) -> person(row)).list().stream()
+                .collect(Collectors.toMap(Person::id, Person::name));
     }
 
     Optional<Account> account(String signIn) {

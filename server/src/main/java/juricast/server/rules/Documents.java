@@ -196,6 +196,7 @@ class Documents {
                         case IN_THE_LESSON -> "in the lesson";
                         case IN_THE_REGISTER -> "in the register";
                         case IN_THE_CORRIDOR -> "in the corridor";
+                        case IN_THE_INSPECTION -> "in the inspection of planned lessons";
                         case NOT_YET -> "";
                     },
                     type.choices().stream()

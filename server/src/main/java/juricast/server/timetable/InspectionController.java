@@ -1,0 +1,205 @@
+package juricast.server.timetable;
+
+import static juricast.server.access.Position.LEAD;
+import static juricast.server.access.Position.TEACHER;
+
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import juricast.core.inspection.Finding;
+import juricast.core.inspection.Inspection;
+import juricast.core.inspection.Mend;
+import juricast.core.limits.Limits;
+import juricast.server.access.For;
+import juricast.server.access.SignedIn;
+import juricast.server.data.Ids;
+import juricast.server.data.School;
+import juricast.server.problems.Problem;
+import juricast.server.words.FindingWords;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.*;
+
+/** The weak spots of what is planned: shown, mended after a preview, or accepted with a reason and an end. */
+@RestController
+@RequestMapping("/api/inspection")
+class InspectionController {
+    private static final int TREND_DAYS = 42;
+    private static final int LONGEST_ACCEPTED_DAYS = 200;
+
+    private final Inspections inspections;
+    private final Changes changes;
+    private final Seen seen;
+    private final School school;
+    private final Clock clock;
+
+    InspectionController(Inspections inspections, Changes changes, Seen seen, School school, Clock clock) {
+        this.inspections = inspections;
+        this.changes = changes;
+        this.seen = seen;
+        this.school = school;
+        this.clock = clock;
+    }
+
+    /** @param lessons how many were inspected @param trend how it stood on former days; of the whole school, for the lead */
+    record InspectionPage(
+            int lessons, List<Seen.FindingLine> open, List<Seen.FindingLine> accepted, List<Inspections.Day> trend) {}
+
+    record Keys(List<String> keys) {}
+
+    /**
+     * What mends would bring.
+     *
+     * @param fingerprint names exactly this; it is sent back to carry it out
+     * @param mends what would be done, each once
+     * @param gone how many of the weak spots would be gone
+     * @param appearing those that would be new
+     */
+    record MendPreview(
+            String fingerprint, List<String> mends, List<Seen.FindingLine> gone, List<Seen.FindingLine> appearing) {}
+
+    record MendRequest(List<String> keys, String fingerprint) {}
+
+    record Mended(String change, int mends) {}
+
+    record AcceptRequest(String key, String why, String until) {}
+
+    record ReopenRequest(String key) {}
+
+    @GetMapping
+    @For({LEAD, TEACHER})
+    InspectionPage page(@AuthenticationPrincipal SignedIn caller) {
+        Inspection inspection = inspections.now();
+        Map<String, Inspections.Accepted> accepted = inspections.accepted();
+        List<Finding> all = seen.of(caller, inspection.findings(), inspection.school());
+        List<Finding> open = Inspections.open(inspection, accepted.keySet());
+        FindingWords.Names names = seen.names(inspection);
+        return new InspectionPage(
+                inspection.school().size(),
+                seen.lines(seen.of(caller, open, inspection.school()), names, accepted),
+                seen.lines(
+                        all.stream()
+                                .filter(one -> accepted.containsKey(one.key()))
+                                .toList(),
+                        names,
+                        accepted),
+                caller.isLead() ? inspections.trend(open, TREND_DAYS) : List.of());
+    }
+
+    /** Shows what mends would bring; nothing is changed. */
+    @PostMapping("/preview")
+    @For({LEAD, TEACHER})
+    MendPreview preview(@RequestBody Keys wanted, @AuthenticationPrincipal SignedIn caller) {
+        return preview(wanted.keys, caller);
+    }
+
+    private MendPreview preview(@Nullable List<String> keys, SignedIn caller) {
+        Inspection before = inspections.now();
+        List<Mend> mends = mends(keys, caller, before);
+        Inspection after = before.after(mends);
+        FindingWords.Names names = seen.names(before);
+        Set<String> had = keys(before.findings());
+        Set<String> have = keys(after.findings());
+        // A new word is chosen when it is carried out; that it is strong and far from all others is certain.
+        Set<String> newWords = before.findings().stream()
+                .filter(one -> one.mend()
+                        .filter(mend -> mend instanceof Mend.NewWord && mends.contains(mend))
+                        .isPresent())
+                .map(Finding::key)
+                .collect(Collectors.toSet());
+        List<Finding> gone = before.findings().stream()
+                .filter(one -> !have.contains(one.key()) || newWords.contains(one.key()))
+                .toList();
+        List<Finding> appearing = after.findings().stream()
+                .filter(one -> !had.contains(one.key()))
+                .toList();
+        return new MendPreview(
+                Ids.hash(mends.toString() + gone + appearing),
+                mends.stream().map(mend -> seen.mend(mend, names)).toList(),
+                seen.lines(gone, names, Map.of()),
+                seen.lines(appearing, names, Map.of()));
+    }
+
+    /** Carries out what the preview showed, as one change that can be undone. 409 if it would bring something else by now. */
+    @PostMapping("/mend")
+    @For({LEAD, TEACHER})
+    Mended mend(@RequestBody MendRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+        MendPreview shown = preview(wanted.keys, caller);
+        if (!shown.fingerprint.equals(wanted.fingerprint)) {
+            throw Problem.refused(
+                    "changed-meanwhile",
+                    "The plan has changed since the preview",
+                    "Nothing was changed.",
+                    "Look at the new preview, then mend it.");
+        }
+        List<Mend> mends = mends(wanted.keys, caller, inspections.now());
+        String what = mends.size() == 1 ? shown.mends.get(0) : "%d mends".formatted(mends.size());
+        return new Mended(changes.mend(mends, what, caller.person(), new SecureRandom()), mends.size());
+    }
+
+    private List<Mend> mends(@Nullable List<String> keys, SignedIn caller, Inspection inspection) {
+        Set<String> wanted = Set.copyOf(keys == null ? List.of() : keys);
+        List<Mend> mends = seen.mendable(caller, inspection).stream()
+                .filter(one -> wanted.contains(one.key()))
+                .flatMap(one -> one.mend().stream())
+                .distinct()
+                .toList();
+        if (mends.isEmpty()) {
+            throw Problem.refused(
+                    "nothing-to-mend",
+                    "There is nothing to mend",
+                    "These weak spots are gone, are not of your lessons, or must be mended by hand.",
+                    "Look at the inspection again.");
+        }
+        return mends;
+    }
+
+    /** Answers for a weak spot until a day; it is then not counted. */
+    @PostMapping("/accept")
+    @For(LEAD)
+    InspectionPage accept(@RequestBody AcceptRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+        LocalDate today = school.date(clock.instant());
+        LocalDate until = date(wanted.until);
+        String why = wanted.why == null ? "" : wanted.why.strip();
+        boolean isKnown =
+                inspections.now().findings().stream().anyMatch(one -> one.key().equals(wanted.key));
+        if (why.isEmpty()
+                || why.length() > Limits.REASON
+                || until.isBefore(today)
+                || until.isAfter(today.plusDays(LONGEST_ACCEPTED_DAYS))
+                || !isKnown) {
+            throw Problem.notReadable(
+                    "This cannot be accepted",
+                    "The weak spot is as it was.",
+                    "Say why in up to %d characters, and until when: at most %d days from now."
+                            .formatted(Limits.REASON, LONGEST_ACCEPTED_DAYS),
+                    List.of(new Problem.Wrong(why.isEmpty() ? "why" : "until", "needed")));
+        }
+        inspections.accept(wanted.key, why, until, caller.person());
+        return page(caller);
+    }
+
+    @PostMapping("/reopen")
+    @For(LEAD)
+    InspectionPage reopen(@RequestBody ReopenRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+        inspections.reopen(String.valueOf(wanted.key));
+        return page(caller);
+    }
+
+    private static LocalDate date(@Nullable String text) {
+        try {
+            return LocalDate.parse(String.valueOf(text));
+        } catch (DateTimeParseException unreadable) {
+            return LocalDate.MIN;
+        }
+    }
+
+    private static Set<String> keys(List<Finding> findings) {
+        return findings.stream().map(Finding::key).collect(Collectors.toSet());
+    }
+}
