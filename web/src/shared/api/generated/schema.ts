@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page"];
+        put: operations["write"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/charter/file": {
         parameters: {
             query?: never;
@@ -107,7 +123,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page"];
+        get: operations["page_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -157,7 +173,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["preview"];
+        post: operations["preview_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -382,6 +398,86 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["firstStart"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/inspection": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/inspection/accept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["accept"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/inspection/mend": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["mend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/inspection/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/inspection/reopen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["reopen"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1636,6 +1732,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/timetable": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/timetable/changes/{change}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/timetable/lessons/{lesson}/change": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["change_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/timetable/lessons/{lesson}/cover": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["cover"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/today": {
         parameters: {
             query?: never;
@@ -1688,6 +1848,19 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AcceptRequest: {
+            key: string;
+            until: string;
+            why: string;
+        };
+        Acceptance: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            key: string;
+            until: string;
+            why: string;
+        };
         AccountRequest: {
             password: string;
             signIn: string;
@@ -1722,6 +1895,20 @@ export interface components {
             lines: components["schemas"]["Mark"][];
             /** Format: int32 */
             number: number;
+        };
+        CalendarPage: {
+            closes: string;
+            days: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            holidays: components["schemas"]["NamedDays"][];
+            opens: string;
+            terms: components["schemas"]["NamedDays"][];
+        };
+        CalendarRequest: {
+            closes: string;
+            days?: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            holidays?: components["schemas"]["NamedDays"][];
+            opens: string;
+            terms?: components["schemas"]["NamedDays"][];
         };
         CaptionLine: {
             /** Format: date-time */
@@ -1875,10 +2062,21 @@ export interface components {
             /** Format: int32 */
             waiting: number;
         };
+        CoverRequest: {
+            adult: string;
+            insteadOf?: string;
+            through?: string;
+            why: string;
+        };
         CsrfToken: {
             headerName: string;
             parameterName: string;
             token: string;
+        };
+        DayLine: {
+            date: string;
+            free: string;
+            school: boolean;
         };
         DemoPerson: {
             about: string;
@@ -2060,6 +2258,26 @@ export interface components {
             text: string;
             to: string;
         };
+        InCharge: {
+            id: string;
+            name: string;
+        };
+        InspectedDay: {
+            /** Format: int32 */
+            dangers: number;
+            day: string;
+            /** Format: int32 */
+            notes: number;
+            /** Format: int32 */
+            weak: number;
+        };
+        InspectionPage: {
+            accepted: components["schemas"]["WeakSpot"][];
+            /** Format: int32 */
+            lessons: number;
+            open: components["schemas"]["WeakSpot"][];
+            trend: components["schemas"]["InspectedDay"][];
+        };
         KnockRequest: {
             agreed?: boolean;
             name: string;
@@ -2067,6 +2285,41 @@ export interface components {
         };
         Knocked: {
             visit: string;
+        };
+        LessonBox: {
+            adults: components["schemas"]["InCharge"][];
+            classId: string;
+            covered: boolean;
+            date: string;
+            /** Format: date-time */
+            ends: string;
+            findings: string[];
+            id: string;
+            mine: boolean;
+            /** Format: int32 */
+            minute: number;
+            /** Format: int32 */
+            minutes: number;
+            /** Format: int32 */
+            pupils: number;
+            reason?: string;
+            /** @enum {string} */
+            severity?: "DANGER" | "WEAK_SPOT" | "NOTE";
+            /** Format: date-time */
+            starts: string;
+            /** @enum {string} */
+            state: "PLANNED" | "LIVE" | "OVER" | "CANCELLED";
+            title: string;
+            /** Format: int32 */
+            year: number;
+        };
+        LessonChangeRequest: {
+            cancelled?: boolean;
+            following: boolean;
+            from?: string;
+            /** Format: int32 */
+            minutes?: number;
+            why: string;
         };
         LessonLine: {
             adults: string[];
@@ -2159,6 +2412,21 @@ export interface components {
             /** @enum {string} */
             position: "LEAD" | "TEACHER" | "PUPIL";
         };
+        MendPreview: {
+            appearing: components["schemas"]["WeakSpot"][];
+            fingerprint: string;
+            gone: components["schemas"]["WeakSpot"][];
+            mends: string[];
+        };
+        MendRequest: {
+            fingerprint: string;
+            keys: string[];
+        };
+        MendsMade: {
+            change: string;
+            /** Format: int32 */
+            mends: number;
+        };
         Message: {
             /** Format: date-time */
             at: string;
@@ -2182,6 +2450,11 @@ export interface components {
             keepMuted: boolean;
         };
         NameRequest: {
+            name: string;
+        };
+        NamedDays: {
+            first: string;
+            last: string;
             name: string;
         };
         NewClass: {
@@ -2241,6 +2514,24 @@ export interface components {
             signIn: string;
             /** Format: int32 */
             year: number;
+        };
+        PlanChange: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            id: string;
+            /** Format: int32 */
+            lessons: number;
+            undone: boolean;
+            what: string;
+            why: string;
+        };
+        PlanChanged: {
+            appearing: string[];
+            change: string;
+            /** Format: int32 */
+            lessons: number;
+            what: string;
         };
         PlanRequest: {
             groups: boolean;
@@ -2325,6 +2616,9 @@ export interface components {
             from: string;
             to: string;
         };
+        ReopenRequest: {
+            key: string;
+        };
         Report: {
             appearing: components["schemas"]["FindingLine"][];
             /** Format: int32 */
@@ -2404,6 +2698,8 @@ export interface components {
             /** Format: int32 */
             added: number;
             /** Format: int32 */
+            holidays: number;
+            /** Format: int32 */
             left: number;
         };
         Seat: {
@@ -2455,6 +2751,8 @@ export interface components {
         };
         SeriesRequest: {
             days: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            /** Format: int32 */
+            everyWeeks?: number;
             first: string;
             /** Format: int32 */
             minutes: number;
@@ -2588,6 +2886,12 @@ export interface components {
             /** Format: date-time */
             until: string;
         };
+        TimetablePage: {
+            changes: components["schemas"]["PlanChange"][];
+            days: components["schemas"]["DayLine"][];
+            from: string;
+            lessons: components["schemas"]["LessonBox"][];
+        };
         Tried: {
             areas: components["schemas"]["TriedArea"][];
             at: string;
@@ -2630,6 +2934,34 @@ export interface components {
         };
         WatchedList: {
             words: string[];
+        };
+        WeakSpot: {
+            accepted?: components["schemas"]["Acceptance"];
+            classId: string;
+            /** Format: date-time */
+            ends?: string;
+            heading: string;
+            key: string;
+            kind: string;
+            lesson?: string;
+            mend?: string;
+            /** Format: date-time */
+            otherEnds?: string;
+            /** Format: date-time */
+            otherStarts?: string;
+            otherTitle?: string;
+            rule?: string;
+            ruleTitle?: string;
+            sentence: string;
+            /** @enum {string} */
+            severity: "DANGER" | "WEAK_SPOT" | "NOTE";
+            /** Format: date-time */
+            starts?: string;
+            title: string;
+            why: string;
+        };
+        WeakSpotKeys: {
+            keys: string[];
         };
         Why: {
             chain: components["schemas"]["Link"][];
@@ -2684,6 +3016,50 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Colleague"][];
+                };
+            };
+        };
+    };
+    page: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CalendarPage"];
+                };
+            };
+        };
+    };
+    write: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CalendarRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CalendarPage"];
                 };
             };
         };
@@ -2839,7 +3215,7 @@ export interface operations {
             };
         };
     };
-    page: {
+    page_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -2914,7 +3290,7 @@ export interface operations {
             };
         };
     };
-    preview: {
+    preview_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3278,6 +3654,122 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Standing"];
+                };
+            };
+        };
+    };
+    page_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InspectionPage"];
+                };
+            };
+        };
+    };
+    accept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AcceptRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InspectionPage"];
+                };
+            };
+        };
+    };
+    mend: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MendRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MendsMade"];
+                };
+            };
+        };
+    };
+    preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeakSpotKeys"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MendPreview"];
+                };
+            };
+        };
+    };
+    reopen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReopenRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InspectionPage"];
                 };
             };
         };
@@ -5400,6 +5892,101 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Standing"];
+                };
+            };
+        };
+    };
+    page_1: {
+        parameters: {
+            query: {
+                from: string;
+                days: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TimetablePage"];
+                };
+            };
+        };
+    };
+    undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                change: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    change_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LessonChangeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanChanged"];
+                };
+            };
+        };
+    };
+    cover: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoverRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanChanged"];
                 };
             };
         };

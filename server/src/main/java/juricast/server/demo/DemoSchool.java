@@ -23,13 +23,16 @@ import juricast.core.identity.ClassId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
+import juricast.core.inspection.InspectedLesson;
 import juricast.core.joining.JoinWord;
 import juricast.core.joining.LinkKey;
 import juricast.core.rules.Condition;
 import juricast.core.rules.RuleValue;
 import juricast.core.rules.Setting;
 import juricast.core.time.Span;
+import juricast.core.timetable.SchoolCalendar;
 import juricast.server.access.Position;
+import juricast.server.classes.Calendar;
 import juricast.server.classes.Classes;
 import juricast.server.classes.Planning;
 import juricast.server.data.Database;
@@ -37,6 +40,7 @@ import juricast.server.data.School;
 import juricast.server.people.People;
 import juricast.server.rules.ReadyMadeSets;
 import juricast.server.rules.Settings;
+import juricast.server.timetable.Plan;
 import org.apache.commons.csv.CSVRecord;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -52,6 +56,9 @@ final class DemoSchool {
     private static final Duration INTO_THIRD_PERIOD = Duration.ofMinutes(12);
     private static final int LESSON_MINUTES = 50;
     private static final int PERIOD_MINUTES = 60;
+    /** The class whose teacher chose a word that is easy to guess. */
+    private static final int WEAK_WORD = 11;
+
     private static final int WEEKS_BEFORE = 2;
     private static final int WEEKS_AFTER = 4;
 
@@ -78,6 +85,8 @@ final class DemoSchool {
             charter(sql);
             classes(sql);
             plans(sql);
+            calendar(sql);
+            covers(sql);
             return null;
         });
     }
@@ -144,13 +153,58 @@ final class DemoSchool {
         }
     }
 
+    /** A term around today, with a day off next week on which lessons were planned all the same. */
+    private void calendar(JdbcClient sql) {
+        LocalDate today = now.atZone(zone).toLocalDate();
+        LocalDate dayOff = schoolWeek().get(3).plusWeeks(1);
+        var days = java.util.EnumSet.range(DayOfWeek.MONDAY, DayOfWeek.FRIDAY);
+        days.add(today.getDayOfWeek());
+        Calendar.write(
+                sql,
+                new SchoolCalendar(
+                        List.of(new SchoolCalendar.Days("This term", today.minusDays(60), today.plusDays(75))),
+                        List.of(
+                                new SchoolCalendar.Days("Lighthouse Day", dayOff, dayOff),
+                                new SchoolCalendar.Days("Midwinter", today.plusDays(50), today.plusDays(60))),
+                        days,
+                        LocalTime.of(7, 30),
+                        LocalTime.of(16, 0)));
+    }
+
+    /** Noemi Tarrant stands in tomorrow and must go before the end; Idris Fallow stands in today. */
+    private void covers(JdbcClient sql) {
+        cover(sql, "weather-lab-8-1.6-2", "Idris Fallow", "Orla Venn", 0, "Harbour board until three");
+        cover(
+                sql,
+                "island-storytelling-8-3.1-2",
+                "Noemi Tarrant",
+                "Basil Undercroft",
+                15,
+                "Dentist on the main island");
+    }
+
+    private void cover(JdbcClient sql, String lesson, String by, String insteadOf, int earlier, String why) {
+        Instant ends = Instant.ofEpochMilli(sql.sql("SELECT ends FROM lesson WHERE id = :id")
+                .param("id", lesson)
+                .query(Long.class)
+                .single());
+        String what = "%s covers for %s".formatted(by, insteadOf);
+        Plan.cover(
+                sql,
+                Plan.begin(sql, what, why, idOf(insteadOf), now.minus(Duration.ofHours(20))),
+                new LessonId(lesson),
+                new InspectedLesson.Cover(
+                        idOf(by), Optional.of(idOf(insteadOf)), ends.minus(Duration.ofMinutes(earlier))),
+                now);
+    }
+
     private void classes(JdbcClient sql) {
         var random = new Random(11);
         var taken = new java.util.HashSet<JoinWord>();
         int number = 0;
         for (CSVRecord row : DemoFile.read("classes.csv")) {
             number++;
-            JoinWord word = JoinWord.choose(random, taken);
+            JoinWord word = number == WEAK_WORD ? new JoinWord("otter-12") : JoinWord.choose(random, taken);
             taken.add(word);
             String title = row.get("title");
             var id = new ClassId(idOf(title).value() + row.get("year"));

@@ -48,9 +48,12 @@ class InspectionController {
 
     /** @param lessons how many were inspected @param trend how it stood on former days; of the whole school, for the lead */
     record InspectionPage(
-            int lessons, List<Seen.FindingLine> open, List<Seen.FindingLine> accepted, List<Inspections.Day> trend) {}
+            int lessons,
+            List<Seen.WeakSpot> open,
+            List<Seen.WeakSpot> accepted,
+            List<Inspections.InspectedDay> trend) {}
 
-    record Keys(List<String> keys) {}
+    record WeakSpotKeys(List<String> keys) {}
 
     /**
      * What mends would bring.
@@ -61,11 +64,11 @@ class InspectionController {
      * @param appearing those that would be new
      */
     record MendPreview(
-            String fingerprint, List<String> mends, List<Seen.FindingLine> gone, List<Seen.FindingLine> appearing) {}
+            String fingerprint, List<String> mends, List<Seen.WeakSpot> gone, List<Seen.WeakSpot> appearing) {}
 
     record MendRequest(List<String> keys, String fingerprint) {}
 
-    record Mended(String change, int mends) {}
+    record MendsMade(String change, int mends) {}
 
     record AcceptRequest(String key, String why, String until) {}
 
@@ -75,7 +78,7 @@ class InspectionController {
     @For({LEAD, TEACHER})
     InspectionPage page(@AuthenticationPrincipal SignedIn caller) {
         Inspection inspection = inspections.now();
-        Map<String, Inspections.Accepted> accepted = inspections.accepted();
+        Map<String, Inspections.Acceptance> accepted = inspections.accepted();
         List<Finding> all = seen.of(caller, inspection.findings(), inspection.school());
         List<Finding> open = Inspections.open(inspection, accepted.keySet());
         FindingWords.Names names = seen.names(inspection);
@@ -94,7 +97,7 @@ class InspectionController {
     /** Shows what mends would bring; nothing is changed. */
     @PostMapping("/preview")
     @For({LEAD, TEACHER})
-    MendPreview preview(@RequestBody Keys wanted, @AuthenticationPrincipal SignedIn caller) {
+    MendPreview preview(@RequestBody WeakSpotKeys wanted, @AuthenticationPrincipal SignedIn caller) {
         return preview(wanted.keys, caller);
     }
 
@@ -128,7 +131,7 @@ class InspectionController {
     /** Carries out what the preview showed, as one change that can be undone. 409 if it would bring something else by now. */
     @PostMapping("/mend")
     @For({LEAD, TEACHER})
-    Mended mend(@RequestBody MendRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+    MendsMade mend(@RequestBody MendRequest wanted, @AuthenticationPrincipal SignedIn caller) {
         MendPreview shown = preview(wanted.keys, caller);
         if (!shown.fingerprint.equals(wanted.fingerprint)) {
             throw Problem.refused(
@@ -139,7 +142,7 @@ class InspectionController {
         }
         List<Mend> mends = mends(wanted.keys, caller, inspections.now());
         String what = mends.size() == 1 ? shown.mends.get(0) : "%d mends".formatted(mends.size());
-        return new Mended(changes.mend(mends, what, caller.person(), new SecureRandom()), mends.size());
+        return new MendsMade(changes.mend(mends, what, caller.person(), new SecureRandom()), mends.size());
     }
 
     private List<Mend> mends(@Nullable List<String> keys, SignedIn caller, Inspection inspection) {

@@ -39,10 +39,10 @@ class Inspections {
     private record Known(long revision, LocalDate day, SchoolRules rules, Inspection inspection) {}
 
     /** How many weak spots of each kind there were when somebody last looked on a day. */
-    record Day(String day, int dangers, int weak, int notes) {}
+    record InspectedDay(String day, int dangers, int weak, int notes) {}
 
     /** An acceptance: whoever knows of a weak spot and answers for it. */
-    record Accepted(String key, String why, String until, String by, Instant at) {}
+    record Acceptance(String key, String why, String until, String by, Instant at) {}
 
     /** From the beginning of today on. */
     Inspection now() {
@@ -71,7 +71,7 @@ class Inspections {
     }
 
     /** What is accepted today, by the key of the weak spot. */
-    Map<String, Accepted> accepted() {
+    Map<String, Acceptance> accepted() {
         return database
                 .read()
                 .sql(
@@ -79,7 +79,7 @@ class Inspections {
                     SELECT accepted_finding.*, coalesce(person.name, by) AS by_name FROM accepted_finding
                     LEFT JOIN person ON person.id = by WHERE until >= :today AND ended_at = 0 ORDER BY accepted_finding.id""")
                 .param("today", school.date(clock.instant()).toString())
-                .query((row, n) -> new Accepted(
+                .query((row, n) -> new Acceptance(
                         row.getString("key"),
                         row.getString("why"),
                         row.getString("until"),
@@ -87,7 +87,7 @@ class Inspections {
                         Instant.ofEpochMilli(row.getLong("at"))))
                 .list()
                 .stream()
-                .collect(Collectors.toMap(Accepted::key, one -> one, (first, second) -> second));
+                .collect(Collectors.toMap(Acceptance::key, one -> one, (first, second) -> second));
     }
 
     void accept(String key, String why, LocalDate until, PersonId by) {
@@ -110,14 +110,14 @@ class Inspections {
     }
 
     /** Notes how it stands today and gives the last weeks, the oldest first. */
-    List<Day> trend(List<Finding> open, int days) {
+    List<InspectedDay> trend(List<Finding> open, int days) {
         LocalDate today = school.date(clock.instant());
         note(today, open);
         return database.read()
                 .sql("SELECT * FROM inspection_day WHERE day > :since ORDER BY day")
                 .param("since", today.minusDays(days).toString())
-                .query((row, n) ->
-                        new Day(row.getString("day"), row.getInt("dangers"), row.getInt("weak"), row.getInt("notes")))
+                .query((row, n) -> new InspectedDay(
+                        row.getString("day"), row.getInt("dangers"), row.getInt("weak"), row.getInt("notes")))
                 .list();
     }
 

@@ -29,7 +29,7 @@ import org.springframework.stereotype.Component;
 
 /** What is planned, read as a whole, and changed one deliberate change at a time, each with who and why. */
 @Component
-class Plan {
+public class Plan {
     private final Database database;
     private final School school;
     private final Calendar calendar;
@@ -187,7 +187,7 @@ class Plan {
     }
 
     /** Begins a change; everything it is about is written in the same transaction. @return its name */
-    static String begin(JdbcClient sql, String what, String why, PersonId by, Instant now) {
+    public static String begin(JdbcClient sql, String what, String why, PersonId by, Instant now) {
         String id = Ids.next();
         sql.sql("INSERT INTO plan_change (id, what, why, made_by, made_at) VALUES (:id, :what, :why, :by, :at)")
                 .param("id", id)
@@ -247,7 +247,7 @@ class Plan {
      * Puts an adult in charge of one lesson, in place of another one or besides. Who covered for the same one goes; whoever
      * takes over from somebody who covers, covers for the same adult of the class.
      */
-    static void cover(JdbcClient sql, String change, LessonId lesson, InspectedLesson.Cover cover, Instant now) {
+    public static void cover(JdbcClient sql, String change, LessonId lesson, InspectedLesson.Cover cover, Instant now) {
         String insteadOf = cover.insteadOf().map(PersonId::value).orElse("");
         String forWhom = insteadOf.isEmpty()
                 ? ""
@@ -307,16 +307,18 @@ class Plan {
                 .list();
     }
 
-    /** The last changes, the latest first. @param most how many */
-    List<Made> changes(int most) {
+    /** The last changes, the latest first. @param by whose; everybody's if it is nobody @param most how many */
+    List<Made> changes(Optional<PersonId> by, int most) {
         return database.read()
                 .sql(
                         """
                     SELECT plan_change.*, person.name AS by_name,
                         (SELECT count(DISTINCT lesson) FROM (SELECT lesson FROM lesson_change WHERE change = plan_change.id
                             UNION ALL SELECT lesson FROM lesson_cover WHERE change = plan_change.id)) AS lessons
-                    FROM plan_change LEFT JOIN person ON person.id = made_by ORDER BY made_at DESC, plan_change.rowid DESC
+                    FROM plan_change LEFT JOIN person ON person.id = made_by
+                    WHERE :by IN ('', made_by) ORDER BY made_at DESC, plan_change.rowid DESC
                     LIMIT :most""")
+                .param("by", by.map(PersonId::value).orElse(""))
                 .param("most", most)
                 .query((row, n) -> new Made(
                         row.getString("id"),

@@ -43,7 +43,7 @@ class Seen {
      * @param mend how the program can mend it, as something to press
      * @param accepted who answers for it, why and until when
      */
-    record FindingLine(
+    record WeakSpot(
             String key,
             String kind,
             Severity severity,
@@ -61,7 +61,7 @@ class Seen {
             @Nullable String rule,
             @Nullable String ruleTitle,
             @Nullable String mend,
-            Inspections.@Nullable Accepted accepted) {}
+            Inspections.@Nullable Acceptance accepted) {}
 
     /** The findings about the classes that this adult belongs to, or about the lessons in which they cover. */
     List<Finding> of(SignedIn caller, List<Finding> findings, PlannedSchool school) {
@@ -91,15 +91,15 @@ class Seen {
                 inspection.school().classes()::get, times::get, id -> known.getOrDefault(id, "somebody who has left"));
     }
 
-    List<FindingLine> lines(
-            List<Finding> findings, FindingWords.Names names, Map<String, Inspections.Accepted> accepted) {
+    List<WeakSpot> lines(
+            List<Finding> findings, FindingWords.Names names, Map<String, Inspections.Acceptance> accepted) {
         return findings.stream().map(one -> line(one, names, accepted)).toList();
     }
 
-    private FindingLine line(Finding finding, FindingWords.Names names, Map<String, Inspections.Accepted> accepted) {
+    private WeakSpot line(Finding finding, FindingWords.Names names, Map<String, Inspections.Acceptance> accepted) {
         Span time = finding.lesson().map(names.times()).orElse(null);
         Span other = finding.other().map(names.times()).orElse(null);
-        return new FindingLine(
+        return new WeakSpot(
                 finding.key(),
                 finding.kind().name(),
                 finding.kind().severity(),

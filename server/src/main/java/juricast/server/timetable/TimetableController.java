@@ -82,8 +82,8 @@ class TimetableController {
         this.clock = clock;
     }
 
-    /** @param changes the latest changes of the plan, those that can be undone among them */
-    record TimetablePage(String from, List<DayLine> days, List<LessonBox> lessons, List<ChangeLine> changes) {}
+    /** @param changes the latest changes of the plan; a teacher's own only */
+    record TimetablePage(String from, List<DayLine> days, List<LessonBox> lessons, List<PlanChange> changes) {}
 
     /** @param free what the day is called if there is no school on it; empty if there is */
     record DayLine(String date, boolean school, String free) {}
@@ -109,7 +109,7 @@ class TimetableController {
             Instant starts,
             Instant ends,
             State state,
-            List<Adult> adults,
+            List<InCharge> adults,
             boolean covered,
             boolean mine,
             int pupils,
@@ -124,9 +124,9 @@ class TimetableController {
         CANCELLED
     }
 
-    record Adult(String id, String name) {}
+    record InCharge(String id, String name) {}
 
-    record ChangeLine(String id, String what, String why, String by, Instant at, int lessons, boolean undone) {}
+    record PlanChange(String id, String what, String why, String by, Instant at, int lessons, boolean undone) {}
 
     /**
      * @param from when it is to begin, local, as 2026-11-26T10:05; as it is if not said
@@ -134,7 +134,7 @@ class TimetableController {
      * @param cancelled whether it is not held
      * @param following whether the same is to happen to all that follow at the same hour
      */
-    record ChangeRequest(
+    record LessonChangeRequest(
             @Nullable String from,
             @Nullable Integer minutes,
             @Nullable Boolean cancelled,
@@ -145,7 +145,7 @@ class TimetableController {
     record CoverRequest(String adult, @Nullable String insteadOf, @Nullable String through, String why) {}
 
     /** @param appearing weak spots that the change brings */
-    record Changed(String change, String what, int lessons, List<String> appearing) {}
+    record PlanChanged(String change, String what, int lessons, List<String> appearing) {}
 
     @GetMapping
     @For({LEAD, TEACHER})
@@ -168,8 +168,8 @@ class TimetableController {
                         .map(day -> day(day, known))
                         .toList(),
                 boxes(window, caller),
-                plan.changes(CHANGES_SHOWN).stream()
-                        .map(one -> new ChangeLine(
+                plan.changes(caller.isLead() ? Optional.empty() : Optional.of(caller.person()), CHANGES_SHOWN).stream()
+                        .map(one -> new PlanChange(
                                 one.id(), one.what(), one.why(), one.by(), one.at(), one.lessons(), one.undone()))
                         .toList());
     }
@@ -212,8 +212,8 @@ class TimetableController {
                                     ? State.CANCELLED
                                     : stages.getOrDefault(one.id().value(), State.PLANNED),
                             adults.stream()
-                                    .map(id ->
-                                            new Adult(id.value(), names.people().apply(id)))
+                                    .map(id -> new InCharge(
+                                            id.value(), names.people().apply(id)))
                                     .toList(),
                             !covered.isEmpty(),
                             mine.contains(of.id()) || adults.contains(caller.person()),
@@ -264,8 +264,10 @@ class TimetableController {
     /** Moves, shortens, lengthens, cancels or brings back a lesson, and those that follow it if wanted. */
     @PostMapping("/lessons/{lesson}/change")
     @For({LEAD, TEACHER})
-    Changed change(
-            @PathVariable String lesson, @RequestBody ChangeRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+    PlanChanged change(
+            @PathVariable String lesson,
+            @RequestBody LessonChangeRequest wanted,
+            @AuthenticationPrincipal SignedIn caller) {
         Plan.Planned found = allowed(lesson, caller);
         LocalDateTime was = LocalDateTime.ofInstant(found.time().from(), school.zone());
         LocalDateTime from = wanted.from == null ? was : localTime(wanted.from);
@@ -283,7 +285,7 @@ class TimetableController {
         String what = what(title, was, from, found, length, cancelled);
         Set<String> before = keys();
         String change = changes.change(lessons, from, length, cancelled, what, why, caller.person());
-        return new Changed(change, what, lessons.size(), appearing(before));
+        return new PlanChanged(change, what, lessons.size(), appearing(before));
     }
 
     private String what(
@@ -308,7 +310,7 @@ class TimetableController {
     /** Lets another adult take over one lesson, or all of the class until a day (need B7). */
     @PostMapping("/lessons/{lesson}/cover")
     @For({LEAD, TEACHER})
-    Changed cover(
+    PlanChanged cover(
             @PathVariable String lesson, @RequestBody CoverRequest wanted, @AuthenticationPrincipal SignedIn caller) {
         Plan.Planned found = allowed(lesson, caller);
         var adult = new PersonId(String.valueOf(wanted.adult));
@@ -337,7 +339,7 @@ class TimetableController {
                 .formatted(who, of.title(), school.day(found.time().from()));
         Set<String> before = keys();
         String change = changes.cover(lessons, adult, insteadOf, what, why, caller.person());
-        return new Changed(change, what, lessons.size(), appearing(before));
+        return new PlanChanged(change, what, lessons.size(), appearing(before));
     }
 
     private Instant end(String through) {

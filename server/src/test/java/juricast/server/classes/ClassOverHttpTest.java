@@ -83,7 +83,7 @@ class ClassOverHttpTest {
     void lessons_are_scheduled_weekly_and_twice_the_same_is_left_out() {
         String series =
                 """
-                {"first":"2026-09-15","until":"2026-10-06","days":["TUESDAY","THURSDAY"],"start":"14:00","minutes":45}""";
+                {"first":"2026-09-15","until":"2026-10-06","days":["TUESDAY","WEDNESDAY"],"start":"14:00","minutes":45}""";
 
         assertThat(thora.post(path + "/series", series).json().get("added").asInt())
                 .isEqualTo(7);
