@@ -11,6 +11,8 @@ const FirstStartScreen = lazy(() => import('./areas/entrance/FirstStartScreen'))
 const TodayScreen = lazy(() => import('./areas/today/TodayScreen'))
 const CorridorScreen = lazy(() => import('./areas/corridor/CorridorScreen'))
 const StandInScreen = lazy(() => import('./areas/standin/StandInScreen'))
+const TimetableScreen = lazy(() => import('./areas/timetable/TimetableScreen'))
+const InspectionScreen = lazy(() => import('./areas/inspection/InspectionScreen'))
 const ClassesScreen = lazy(() => import('./areas/classes/ClassesScreen'))
 const ClassScreen = lazy(() => import('./areas/classes/ClassScreen'))
 const PeopleScreen = lazy(() => import('./areas/people/PeopleScreen'))
@@ -34,6 +36,8 @@ export function App() {
             <Route path="/first-start" element={<FirstStartScreen />} />
             <Route path="/today" element={<TodayScreen />} />
             <Route path="/corridor" element={<CorridorScreen />} />
+            <Route path="/timetable" element={<TimetableScreen />} />
+            <Route path="/inspection" element={<InspectionScreen />} />
             <Route path="/classes" element={<ClassesScreen />} />
             <Route path="/classes/:id" element={<ClassScreen />} />
             <Route path="/people" element={<PeopleScreen />} />

@@ -11,6 +11,8 @@ import { LoadingNote, ProblemNote } from './Notes'
 const PLACES: { to: string; name: string; for: Me['position'][]; demo?: boolean }[] = [
   { to: '/today', name: 'Today', for: ['LEAD', 'TEACHER', 'PUPIL'] },
   { to: '/corridor', name: 'Corridor', for: ['LEAD'] },
+  { to: '/timetable', name: 'Timetable', for: ['LEAD', 'TEACHER'] },
+  { to: '/inspection', name: 'Inspection', for: ['LEAD', 'TEACHER'] },
   { to: '/classes', name: 'Classes', for: ['LEAD', 'TEACHER'] },
   { to: '/charter', name: 'Charter', for: ['LEAD', 'TEACHER'] },
   { to: '/people', name: 'People', for: ['LEAD'] },
@@ -58,7 +60,7 @@ export function Page({ title, bare = false, children }: PageProps) {
         <chakra.span fontFamily="heading" fontWeight="700" fontSize="20px">
           Juricast
         </chakra.span>
-        <chakra.nav display="flex" gap="20px" aria-label="Places">
+        <chakra.nav display="flex" gap={{ base: '14px', xl: '20px' }} whiteSpace="nowrap" overflowX="auto" aria-label="Places">
           {PLACES.filter((place) => place.for.includes(me.position) && (!place.demo || data.demo)).map((place) => (
             <NavLink key={place.to} to={place.to}>
               {({ isActive }) => (
@@ -75,8 +77,9 @@ export function Page({ title, bare = false, children }: PageProps) {
           ))}
         </chakra.nav>
         <Box flex="1" />
-        <chakra.span fontSize="12.5px" color="ink2" hideBelow="md">
-          {data.school} · {me.name}, {POSITIONS[me.position]}
+        <chakra.span fontSize="12.5px" color="ink2" whiteSpace="nowrap" hideBelow="lg">
+          <chakra.span hideBelow="xl">{data.school} · </chakra.span>
+          {me.name}, {POSITIONS[me.position]}
         </chakra.span>
         <SignOut />
       </Flex>

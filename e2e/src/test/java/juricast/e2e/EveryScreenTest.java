@@ -32,6 +32,8 @@ class EveryScreenTest {
         check(orla, "/lessons/tidal-navigation-8-1.3-2/desk", "of 30 here");
         check(orla, "/lessons/weather-lab-8-1.6-2/desk", "Not open yet");
         check(orla, "/lessons/seabird-ecology-8-1.1-2/register", "Export as CSV");
+        check(orla, "/timetable", "Latest changes");
+        check(orla, "/inspection", "What concerns your classes");
         check(orla, "/classes", "Your classes");
         check(orla, "/classes/tidal-navigation-8", "Import a roster");
         check(orla, "/charter", "The door when a lesson opens");
@@ -49,6 +51,7 @@ class EveryScreenTest {
         check(orla, "/lessons/tidal-navigation-8-1.3-2/desk", "of 30 here");
         check(orla, "/lessons/seabird-ecology-8-1.1-2/register", "Export as CSV");
         check(orla, "/charter", "The door when a lesson opens");
+        check(orla, "/timetable", "Latest changes");
         check(orla, "/looks", "The look");
     }
 
@@ -98,6 +101,8 @@ class EveryScreenTest {
         check(maren, "/people", "Add a person");
         check(maren, "/stand-in", "Play the next one now");
         check(maren, "/corridor", "worst first");
+        check(maren, "/timetable?by=class", "lessons");
+        check(maren, "/inspection", "Mend all");
     }
 
     @Test

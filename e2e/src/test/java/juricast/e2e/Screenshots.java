@@ -67,12 +67,8 @@ class Screenshots {
     }
 
     @Test
-    void helping_hands_and_the_stand_in() {
+    void the_stand_in() {
         Page orla = signedIn("Orla Venn", 1280, 800, ColorScheme.LIGHT);
-        orla.navigate("/lessons/" + TIDAL + "/desk");
-        orla.getByTitle("Lend Tam Birket rights").click();
-        orla.getByText("Tam Birket helps you").waitFor();
-        take(orla, "lending");
         orla.navigate("/stand-in");
         orla.getByText("Play the next one now").first().waitFor();
         take(orla, "stand-in");
@@ -185,12 +181,15 @@ class Screenshots {
     }
 
     @Test
-    void entrance() {
-        Page anyone = school.newBrowser();
-        anyone.navigate("/sign-in");
-        anyone.getByText("be anybody").waitFor();
-        anyone.getByText("Maren Oddlund").waitFor();
-        take(anyone, "sign-in");
+    void timetable_and_inspection() {
+        Page maren = signedIn("Maren Oddlund", 1280, 800, ColorScheme.LIGHT);
+        maren.navigate("/timetable");
+        maren.locator("[data-lesson*='harbour-law-8-1.5']").first().click();
+        maren.getByText("Harbour board until three").waitFor();
+        take(maren, "timetable");
+        maren.navigate("/inspection");
+        maren.getByText("Mend all").first().waitFor();
+        take(maren, "inspection");
     }
 
     private static Page signedIn(String name, int width, int height, ColorScheme scheme) {

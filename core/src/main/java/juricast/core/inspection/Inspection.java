@@ -36,7 +36,7 @@ public final class Inspection {
             Comparator.comparing((Finding one) -> one.kind().severity()).thenComparing(Finding::kind);
 
     /** Pupils with whom one adult has no eyes left for the door. */
-    private static final int A_CROWD = 28;
+    private static final int A_CROWD = 30;
 
     /** No mend makes a lesson shorter than this. */
     private static final Duration SHORTEST_AFTER_A_MEND = Duration.ofMinutes(20);

@@ -183,7 +183,7 @@ class InspectionTest {
     @Test
     void a_crowd_with_one_adult_is_worth_knowing() {
         Set<PersonId> crowd =
-                IntStream.range(0, 29).mapToObj(n -> person("p" + n)).collect(Collectors.toSet());
+                IntStream.range(0, 31).mapToObj(n -> person("p" + n)).collect(Collectors.toSet());
         assertThat(plan.aClassOf("Tides", "orla", crowd)
                         .lesson("Tides", "13:00", "13:50")
                         .kinds())

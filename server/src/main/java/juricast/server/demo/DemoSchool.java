@@ -173,7 +173,7 @@ final class DemoSchool {
 
     /** Noemi Tarrant stands in tomorrow and must go before the end; Idris Fallow stands in today. */
     private void covers(JdbcClient sql) {
-        cover(sql, "weather-lab-8-1.6-2", "Idris Fallow", "Orla Venn", 0, "Harbour board until three");
+        cover(sql, "harbour-law-8-1.5-2", "Idris Fallow", "Tam Birket", 0, "Harbour board until three");
         cover(
                 sql,
                 "island-storytelling-8-3.1-2",
@@ -204,7 +204,7 @@ final class DemoSchool {
         int number = 0;
         for (CSVRecord row : DemoFile.read("classes.csv")) {
             number++;
-            JoinWord word = number == WEAK_WORD ? new JoinWord("otter-12") : JoinWord.choose(random, taken);
+            JoinWord word = number == WEAK_WORD ? new JoinWord("otter-7") : JoinWord.choose(random, taken);
             taken.add(word);
             String title = row.get("title");
             var id = new ClassId(idOf(title).value() + row.get("year"));

@@ -45,6 +45,8 @@ class FrontPage {
                 "/sets",
                 "/try",
                 "/people",
+                "/timetable",
+                "/inspection",
                 "/classes",
                 "/classes/**",
                 "/lessons/**",

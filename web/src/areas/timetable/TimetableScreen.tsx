@@ -1,0 +1,291 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useQuery } from '@tanstack/react-query'
+import { useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { useSearchParams } from 'react-router'
+import type { LessonBox, Me, PlanChange, PlanChanged } from '../../shared/api/types'
+import { standing } from '../../shared/standing'
+import { useNow, useSchoolTime } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+import { Key } from '../../shared/ui/Key'
+import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { Page } from '../../shared/ui/Page'
+import { SeverityMark } from '../../shared/ui/SeverityMark'
+import { useTimetable, useUndo } from './api'
+import { Grid } from './parts/Grid'
+import { LessonPanel } from './parts/LessonPanel'
+import { monday, plusDays, type By, type Move } from './rows'
+
+const WAYS: Record<By, string> = { day: 'By day', adult: 'By adult', class: 'By class', year: 'By year' }
+
+/** What is planned: a week or a day, one's own classes or the whole school's. */
+export default function TimetableScreen() {
+  return <Page title="Timetable">{(me) => <Shown me={me} />}</Page>
+}
+
+function Shown({ me }: { me: Me }) {
+  const { data: school } = useQuery(standing)
+  const now = useNow(school?.now)
+  const time = useSchoolTime()
+  const today = time.isoDay(now)
+  const [search, setSearch] = useSearchParams()
+  const isLead = me.position === 'LEAD'
+  const by = (search.get('by') as By | null) ?? (isLead ? 'adult' : 'day')
+  const oneDay = search.get('span') === 'day'
+  const asked = search.get('from') ?? today
+  const from = oneDay ? asked : monday(asked)
+  const days = oneDay ? 1 : 7
+  const { data, error, isPlaceholderData } = useTimetable(from, days)
+  const [chosen, setChosen] = useState<string | null>(null)
+  const [move, setMove] = useState<Move | null>(null)
+  const [told, setTold] = useState<PlanChanged | null>(null)
+  const frame = useRef<HTMLDivElement>(null)
+  const width = useWidth(frame)
+
+  const show = (change: Record<string, string>) => setSearch({ ...Object.fromEntries(search), ...change }, { replace: true })
+  useEffect(() => {
+    const keys = (event: KeyboardEvent) => {
+      const typing = (event.target as HTMLElement).closest('input, select, textarea')
+      if (typing || event.ctrlKey || event.metaKey || event.altKey) return
+      if (event.key === 'Escape') {
+        setMove(null)
+        setChosen(null)
+      }
+      if (event.key === '[') show({ from: plusDays(from, -days) })
+      if (event.key === ']') show({ from: plusDays(from, days) })
+      if (event.key === '.') show({ from: today })
+    }
+    window.addEventListener('keydown', keys)
+    return () => window.removeEventListener('keydown', keys)
+  })
+
+  if (error) return <ProblemNote problem={error} />
+  if (!data) return <LoadingNote what="the timetable" />
+  // Days without school and without lessons take no room in a week.
+  const shownDays = data.days.filter((day) => day.school || day.free || data.lessons.some((one) => one.date === day.date))
+  const page = { ...data, days: oneDay ? data.days : shownDays.filter((day) => day.school || hasLessons(data.lessons, day.date)) }
+  const box = data.lessons.find((one) => one.id === chosen)
+  const dayLabel = (day: string) => time.day(`${day}T12:00:00Z`)
+  const minute = minuteOf(time.clock(now))
+  const ways: By[] = isLead ? ['adult', 'class', 'year'] : ['day', 'class', 'adult']
+  return (
+    <Box px="20px" py="14px">
+      <Flex align="center" gap="10px" wrap="wrap" mb="8px">
+        <chakra.h1 fontSize="24px" mr="6px">
+          {oneDay ? time.longDay(`${from}T12:00:00Z`) : `Week of ${time.longDay(`${from}T12:00:00Z`).replace(/^\w+ /, '')}`}
+        </chakra.h1>
+        <Button onClick={() => show({ from: plusDays(from, -days) })} aria-label={oneDay ? 'The day before' : 'The week before'}>
+          ← <Key>[</Key>
+        </Button>
+        <Button onClick={() => show({ from: today })}>
+          {oneDay ? 'Today' : 'This week'} <Key>.</Key>
+        </Button>
+        <Button onClick={() => show({ from: plusDays(from, days) })} aria-label={oneDay ? 'The day after' : 'The week after'}>
+          → <Key>]</Key>
+        </Button>
+        <Choice
+          label="Span"
+          value={oneDay ? 'day' : 'week'}
+          options={{ week: 'Week', day: 'Day' }}
+          onChange={(span) => show({ span, from: span === 'day' && !oneDay ? dayOf(today, from) : from })}
+        />
+        <Choice
+          label="Lines"
+          value={by}
+          options={Object.fromEntries(ways.map((way) => [way, WAYS[way]]))}
+          onChange={(way) => show({ by: way })}
+        />
+        <Box flex="1" />
+        <chakra.span color="ink2" fontSize="13px" aria-live="polite">
+          {isPlaceholderData ? 'Fetching…' : counts(data.lessons)}
+        </chakra.span>
+      </Flex>
+      {told && <Told changed={told} onClose={() => setTold(null)} />}
+      <Flex gap="16px" align="start" direction={{ base: 'column', lg: 'row' }}>
+        <Box ref={frame} flex="1" minW="0" w="100%" overflowX="auto" borderTop="1.5px solid" borderColor="ink">
+          {data.lessons.length === 0 ? (
+            <EmptyNote>
+              Nothing is planned {oneDay ? 'on this day' : 'in this week'}. Lessons are scheduled on the page of their class.
+            </EmptyNote>
+          ) : (
+            width > 0 && (
+              <Grid
+                page={page}
+                by={oneDay && by === 'day' ? 'class' : by}
+                now={{ date: today, minute }}
+                dayLabel={dayLabel}
+                chosen={chosen}
+                move={move}
+                onChoose={(one) => {
+                  setChosen(one.id)
+                  setMove((before) => (before?.lesson === one.id ? before : null))
+                }}
+                onMove={setMove}
+                width={Math.max(width, 640)}
+              />
+            )
+          )}
+          <Legend />
+        </Box>
+        <Box w={{ base: '100%', lg: '330px' }} flexShrink={0}>
+          {box ? (
+            <LessonPanel
+              key={box.id}
+              box={box}
+              move={move}
+              dayLabel={dayLabel}
+              onMove={setMove}
+              onChanged={setTold}
+              onClose={() => setChosen(null)}
+            />
+          ) : (
+            <Latest changes={data.changes} />
+          )}
+        </Box>
+      </Flex>
+    </Box>
+  )
+}
+
+const hasLessons = (lessons: LessonBox[], date: string) => lessons.some((one) => one.date === date)
+
+const minuteOf = (clock: string) => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3))
+
+/** Today if it is in the week, else its Monday. */
+const dayOf = (today: string, week: string) => (monday(today) === week ? today : week)
+
+function counts(lessons: LessonBox[]): string {
+  const held = lessons.filter((one) => one.state !== 'CANCELLED').length
+  const live = lessons.filter((one) => one.state === 'LIVE').length
+  const weak = lessons.filter((one) => one.severity === 'DANGER' || one.severity === 'WEAK_SPOT').length
+  return [`${held} lessons`, live > 0 && `${live} live`, weak > 0 && `${weak} with weak spots`].filter(Boolean).join(' · ')
+}
+
+function useWidth(frame: React.RefObject<HTMLDivElement | null>): number {
+  const [width, setWidth] = useState(0)
+  useLayoutEffect(() => {
+    const element = frame.current
+    if (!element) return
+    const look = () => setWidth(element.clientWidth)
+    look()
+    const watch = new ResizeObserver(look)
+    watch.observe(element)
+    return () => watch.disconnect()
+  })
+  return width
+}
+
+function Choice<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string
+  value: T
+  options: Record<string, string>
+  onChange: (value: string) => void
+}) {
+  return (
+    <Flex role="group" aria-label={label} border="1px solid" borderColor="lineStrong" borderRadius="3px" bg="sheet">
+      {Object.entries(options).map(([key, words]) => (
+        <chakra.button
+          key={key}
+          type="button"
+          aria-pressed={value === key}
+          px="9px"
+          py="3px"
+          cursor="pointer"
+          fontWeight={value === key ? 650 : 400}
+          boxShadow={value === key ? 'inset 0 -3px 0 var(--chakra-colors-mark)' : 'none'}
+          onClick={() => onChange(key)}
+        >
+          {words}
+        </chakra.button>
+      ))}
+    </Flex>
+  )
+}
+
+/** What was just changed, what it brings, and the way back. */
+function Told({ changed, onClose }: { changed: PlanChanged; onClose: () => void }) {
+  const undo = useUndo()
+  return (
+    <Box role="status" bg="markSoft" borderLeft="4px solid" borderColor="ink" px="12px" py="7px" mb="10px">
+      <Flex gap="10px" align="center" wrap="wrap">
+        <span>
+          <strong>{changed.what}.</strong> {changed.lessons > 1 && `${changed.lessons} lessons. `}
+          {changed.appearing.length === 0 && 'It brings no new weak spot.'}
+        </span>
+        <Button size="small" disabled={undo.isPending} onClick={() => undo.mutate(changed.change, { onSuccess: onClose })}>
+          Undo
+        </Button>
+        <Button size="small" look="quiet" onClick={onClose}>
+          Fine
+        </Button>
+      </Flex>
+      {changed.appearing.slice(0, 4).map((one) => (
+        <Flex key={one} gap="6px" align="baseline">
+          <SeverityMark severity="WEAK_SPOT" size={11} />
+          <span>{one}</span>
+        </Flex>
+      ))}
+      {changed.appearing.length > 4 && <p>and {changed.appearing.length - 4} more weak spots</p>}
+      <ProblemNote problem={undo.error} compact />
+    </Box>
+  )
+}
+
+/** The latest changes of the plan, each with its way back. */
+function Latest({ changes }: { changes: PlanChange[] }) {
+  const time = useSchoolTime()
+  const undo = useUndo()
+  return (
+    <Box bg="sheet" border="1px solid" borderColor="lineStrong" px="14px" py="12px">
+      <chakra.h2 fontSize="16px">Latest changes</chakra.h2>
+      <chakra.p color="ink2" fontSize="13px" mb="6px">
+        Choose a lesson to see it whole and to change it. <Key>←</Key> <Key>→</Key> go along a line; with <Key>Shift</Key> an
+        arrow moves the lesson by 5 minutes or a day.
+      </chakra.p>
+      <ProblemNote problem={undo.error} compact />
+      {changes.length === 0 && <p>Nothing was changed yet.</p>}
+      {changes.map((one) => (
+        <Box key={one.id} borderTop="1px solid" borderColor="line" py="5px" fontSize="13px">
+          <chakra.span textDecoration={one.undone ? 'line-through' : 'none'}>{one.what}</chakra.span>
+          {one.lessons > 1 && ` (${one.lessons} lessons)`}
+          <chakra.span color="ink2" display="block">
+            “{one.why}” {one.by}, {time.day(one.at)} {time.clock(one.at)}
+            {one.undone && ' · undone'}
+          </chakra.span>
+          {!one.undone && (
+            <Button look="quiet" disabled={undo.isPending} aria-label={`Undo: ${one.what}`} onClick={() => undo.mutate(one.id)}>
+              Undo
+            </Button>
+          )}
+        </Box>
+      ))}
+    </Box>
+  )
+}
+
+function Legend() {
+  return (
+    <Flex gap="16px" wrap="wrap" mt="6px" px="4px" fontSize="12.5px" color="ink2" align="center">
+      <Flex gap="5px" align="center">
+        <SeverityMark severity="DANGER" silent /> danger
+      </Flex>
+      <Flex gap="5px" align="center">
+        <SeverityMark severity="WEAK_SPOT" silent /> weak spot
+      </Flex>
+      <Flex gap="5px" align="center">
+        <SeverityMark severity="NOTE" silent /> worth knowing
+      </Flex>
+      <span>⇄ cover</span>
+      <Flex gap="5px" align="center">
+        <Box w="22px" h="12px" border="1px solid" borderColor="ink" bg="verdict.inSoft" /> live
+      </Flex>
+      <Flex gap="5px" align="center">
+        <Box w="22px" h="12px" border="1px dashed" borderColor="lineStrong" /> cancelled
+      </Flex>
+    </Flex>
+  )
+}
