@@ -28,7 +28,6 @@ export function Bar({ box, left, width, lane, height, titled, chosen, onChoose, 
     <chakra.button
       type="button"
       data-lesson={box.id}
-      aria-label={words(box)}
       aria-pressed={chosen}
       title={words(box)}
       position="absolute"
@@ -53,8 +52,9 @@ export function Bar({ box, left, width, lane, height, titled, chosen, onChoose, 
       onKeyDown={onKey}
       onPointerDown={onGrab}
     >
+      <chakra.span srOnly>{words(box)}</chakra.span>
       {box.severity && (
-        <Box as="span" position="absolute" top="2px" right="2px" lineHeight="0">
+        <Box as="span" aria-hidden position="absolute" top="2px" right="2px" lineHeight="0">
           <SeverityMark severity={box.severity} size={titled ? 11 : 9} silent />
         </Box>
       )}
@@ -74,7 +74,14 @@ export function Bar({ box, left, width, lane, height, titled, chosen, onChoose, 
         )
       )}
       {titled && height > TWO_LINES && (
-        <chakra.span aria-hidden display="block" fontFamily="mono" fontSize="10.5px" lineHeight="13px" color={chosen ? 'inherit' : 'ink2'}>
+        <chakra.span
+          aria-hidden
+          display="block"
+          fontFamily="mono"
+          fontSize="10.5px"
+          lineHeight="13px"
+          color={chosen ? 'inherit' : 'ink2'}
+        >
           {clock(box.minute)}–{clock(box.minute + box.minutes)}
         </chakra.span>
       )}

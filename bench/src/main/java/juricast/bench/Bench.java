@@ -13,6 +13,10 @@ public final class Bench {
             System.out.println("Questions to the rules, on one core:");
             RulesBenchmark.measure();
         }
+        if (only.isEmpty() || only.equals("inspection")) {
+            System.out.println("The inspection of a school year:");
+            Inspecting.measure();
+        }
         if (only.isEmpty() || only.equals("draft")) {
             System.out.println("From a change of a draft's first day to its consequences on the screen:");
             DraftOnScreen.measure(jar);

@@ -16,10 +16,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import juricast.core.charter.SchoolRules;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.PersonId;
+import juricast.core.joining.JoinWord;
 import juricast.core.rules.Door;
 import juricast.core.rules.Fact;
 import juricast.core.rules.Permission;
@@ -45,8 +47,8 @@ public final class Inspection {
     private final SchoolRules rules;
     private final RulesOfDay rulesOfDay;
     private final SharedPupils shared;
-    private final Map<LocalDate, List<Finding>> days;
-    private final List<Finding> ofClasses;
+    private final Map<LocalDate, Day> days;
+    private final List<Finding> ofWords;
     private final Instant asOf;
 
     private Inspection(
@@ -55,19 +57,23 @@ public final class Inspection {
             Instant asOf,
             RulesOfDay rulesOfDay,
             SharedPupils shared,
-            Map<LocalDate, List<Finding>> known) {
+            List<Finding> ofWords,
+            Map<LocalDate, Day> known) {
         this.school = school;
         this.rules = rules;
         this.rulesOfDay = rulesOfDay;
         this.shared = shared;
         this.asOf = asOf;
+        this.ofWords = ofWords;
         days = new TreeMap<>();
         school.days().forEach((day, lessons) -> {
-            List<Finding> before = known.get(day);
-            days.put(day, before != null ? before : new DayInspection(day, lessons).findings());
+            Day before = known.get(day);
+            days.put(day, before != null ? before : new DayInspection(day, lessons).inspected());
         });
-        ofClasses = classes(asOf);
     }
+
+    /** What was found on a day. @param classes those that have a lesson on it */
+    private record Day(List<Finding> findings, Set<ClassId> classes) {}
 
     /** Nothing is planned, so nothing is found. */
     public static final Inspection NOTHING = of(
@@ -77,22 +83,25 @@ public final class Inspection {
 
     /** Inspects everything. @param asOf when it is asked: the words and links of classes are judged by the rules of then */
     public static Inspection of(PlannedSchool school, SchoolRules rules, Instant asOf) {
-        return new Inspection(school, rules, asOf, new RulesOfDay(rules), new SharedPupils(school.classes()), Map.of());
+        var rulesOfDay = new RulesOfDay(rules);
+        List<Finding> ofWords = words(school, rulesOfDay, asOf);
+        return new Inspection(school, rules, asOf, rulesOfDay, new SharedPupils(school.classes()), ofWords, Map.of());
     }
 
     /** The same after a change of the plan. Days with the very same lessons are not inspected again. */
     public Inspection after(PlannedSchool changed) {
-        boolean sameClasses = changed.classes().equals(school.classes());
+        boolean sameClasses =
+                changed.classes().equals(school.classes()) && changed.staff().equals(school.staff());
         if (!sameClasses || !changed.calendar().equals(school.calendar())) {
             return of(changed, rules, asOf);
         }
-        var known = new HashMap<LocalDate, List<Finding>>();
+        var known = new HashMap<LocalDate, Day>();
         changed.days().forEach((day, lessons) -> {
             if (lessons.equals(school.days().get(day))) {
                 known.put(day, days.get(day));
             }
         });
-        return new Inspection(changed, rules, asOf, rulesOfDay, shared, known);
+        return new Inspection(changed, rules, asOf, rulesOfDay, shared, ofWords, known);
     }
 
     /** The same plan, as it would be after some mends. */
@@ -106,25 +115,35 @@ public final class Inspection {
 
     /** Everything found, the gravest first; among equals by day. */
     public List<Finding> findings() {
-        return Stream.concat(ofClasses.stream(), days.values().stream().flatMap(List::stream))
+        return Stream.of(
+                        ofWords.stream(),
+                        withoutLessons().stream(),
+                        days.values().stream().flatMap(day -> day.findings.stream()))
+                .flatMap(found -> found)
                 .sorted(GRAVEST_FIRST)
                 .toList();
     }
 
-    /** What was found about the lessons of one day. */
-    public List<Finding> on(LocalDate day) {
-        return days.getOrDefault(day, List.of());
+    private List<Finding> withoutLessons() {
+        var planned = new HashSet<ClassId>();
+        days.values().forEach(day -> planned.addAll(day.classes));
+        return school.classes().values().stream()
+                .filter(one -> !planned.contains(one.id()))
+                .sorted(Comparator.comparing(InspectedClass::title))
+                .map(one -> Finding.ofClass(FindingKind.NO_MORE_LESSONS, one))
+                .toList();
     }
 
-    private List<Finding> classes(Instant at) {
-        Set<ClassId> planned = new HashSet<>();
-        school.days().values().forEach(lessons -> lessons.forEach(lesson -> planned.add(lesson.ofClass())));
+    /** Join words and when links are shown: a matter of classes, not of lessons. */
+    private static List<Finding> words(PlannedSchool school, RulesOfDay rules, Instant at) {
         List<InspectedClass> all = school.classes().values().stream()
                 .sorted(Comparator.comparing(InspectedClass::title))
                 .toList();
+        List<JoinWord.Said> said = all.stream().map(one -> one.word().said()).toList();
         var found = new ArrayList<Finding>();
-        for (InspectedClass one : all) {
-            RulesOfDay.Values values = rulesOfDay.of(one, at);
+        for (int i = 0; i < all.size(); i++) {
+            InspectedClass one = all.get(i);
+            RulesOfDay.Values values = rules.of(one, at);
             if (one.word().bits() < values.wordBits()) {
                 found.add(Finding.ofClass(FindingKind.WORD_TOO_WEAK, one)
                         .measured((int) one.word().bits(), values.wordBits())
@@ -134,19 +153,31 @@ public final class Inspection {
                 found.add(Finding.ofClass(FindingKind.LINK_HIDDEN_TOO_LONG, one)
                         .measured(values.linkShown(), values.earlyForPupils()));
             }
-            if (!planned.contains(one.id())) {
-                found.add(Finding.ofClass(FindingKind.NO_MORE_LESSONS, one));
+            for (int j = i + 1; j < all.size(); j++) {
+                if (said.get(i).isNearerThan(values.wordLetters(), said.get(j))) {
+                    found.add(Finding.ofClass(FindingKind.WORD_TOO_NEAR, one)
+                            .near(all.get(j))
+                            .measured(one.word().distanceTo(all.get(j).word()), values.wordLetters())
+                            .mendedBy(new Mend.NewWord(one.id())));
+                    break;
+                }
             }
-            all.stream()
-                    .filter(other -> other.title().compareTo(one.title()) > 0)
-                    .filter(other -> one.word().isNearerThan(values.wordLetters(), other.word()))
-                    .findFirst()
-                    .ifPresent(other -> found.add(Finding.ofClass(FindingKind.WORD_TOO_NEAR, one)
-                            .near(other)
-                            .measured(one.word().distanceTo(other.word()), values.wordLetters())
-                            .mendedBy(new Mend.NewWord(one.id()))));
         }
         return found;
+    }
+
+    /** A lesson with what the sweep asks most, as numbers: a year has some million pairs. @param place of its class */
+    private record Planned(
+            InspectedLesson lesson, InspectedClass of, int place, long from, long until, List<PersonId> adults) {
+        static Planned of(InspectedLesson lesson, InspectedClass of, SharedPupils shared) {
+            return new Planned(
+                    lesson,
+                    of,
+                    shared.place(of.id()),
+                    lesson.time().from().toEpochMilli(),
+                    lesson.time().until().toEpochMilli(),
+                    lesson.adults(of));
+        }
     }
 
     /** One day. */
@@ -160,33 +191,27 @@ public final class Inspection {
             this.lessons = lessons;
         }
 
-        List<Finding> findings() {
-            for (int i = 0; i < lessons.size(); i++) {
-                InspectedLesson lesson = lessons.get(i);
-                InspectedClass of = school.classes().get(lesson.ofClass());
-                if (of == null) {
-                    continue;
-                }
-                RulesOfDay.Values values = rulesOfDay.of(of, lesson);
-                adults(lesson, of, values);
-                when(lesson);
-                room(lesson, of, values);
-                plans(lesson, of, values);
-                rights(lesson, values);
-                // Every later lesson that begins before this one has been over for the gap it needs.
-                Instant quiet = lesson.time().until().plus(Duration.ofMinutes(values.gap()));
-                for (int j = i + 1; j < lessons.size(); j++) {
-                    InspectedLesson next = lessons.get(j);
-                    if (!next.time().from().isBefore(quiet)) {
-                        break;
-                    }
-                    InspectedClass nextClass = school.classes().get(next.ofClass());
-                    if (nextClass != null) {
-                        pair(lesson, of, next, nextClass, values);
-                    }
+        Day inspected() {
+            List<Planned> planned = lessons.stream()
+                    .filter(one -> school.classes().containsKey(one.ofClass()))
+                    .map(one -> Planned.of(one, school.classes().get(one.ofClass()), shared))
+                    .toList();
+            for (int i = 0; i < planned.size(); i++) {
+                Planned one = planned.get(i);
+                RulesOfDay.Values values = rulesOfDay.of(one.of, one.lesson);
+                adults(one.lesson, one.of, values);
+                when(one.lesson);
+                room(one.lesson, one.of, values);
+                plans(one.lesson, one.of, values);
+                rights(one.lesson, values);
+                // From then on nothing that begins can be too close.
+                long quiet = one.until + 60_000L * values.gap();
+                for (int j = i + 1; j < planned.size() && planned.get(j).from < quiet; j++) {
+                    pair(one, planned.get(j), values);
                 }
             }
-            return List.copyOf(found);
+            return new Day(
+                    List.copyOf(found), planned.stream().map(one -> one.of.id()).collect(Collectors.toSet()));
         }
 
         private void adults(InspectedLesson lesson, InspectedClass of, RulesOfDay.Values values) {
@@ -282,54 +307,56 @@ public final class Inspection {
             }
         }
 
-        /** @param next begins when {@code lesson} does or later, and before the gap after it is over */
-        private void pair(
-                InspectedLesson lesson,
-                InspectedClass of,
-                InspectedLesson next,
-                InspectedClass nextClass,
-                RulesOfDay.Values values) {
-            boolean atOnce = next.time().from().isBefore(lesson.time().until());
-            if (atOnce && of.link() == nextClass.link()) {
-                found.add(Finding.ofLesson(FindingKind.LINK_TWICE, next).against(lesson));
+        /** @param two begins when {@code one} does or later, and before the gap after it is over */
+        private void pair(Planned one, Planned two, RulesOfDay.Values values) {
+            if (one.of.link() == two.of.link() && two.from < one.until) {
+                found.add(Finding.ofLesson(FindingKind.LINK_TWICE, two.lesson).against(one.lesson));
             }
-            int gap = minutes(lesson.time().until(), next.time().from());
-            Optional<Mend> earlier = endEarlier(lesson, next, values.gap());
-            for (PersonId adult : lesson.adults(of)) {
-                if (!next.adults(nextClass).contains(adult)) {
-                    continue;
-                }
-                if (atOnce) {
-                    Finding twice = Finding.ofLesson(FindingKind.ADULT_TWICE, next)
-                            .against(lesson)
-                            .about(List.of(adult))
-                            .measured(overlap(lesson.time(), next.time()), 0);
-                    found.add(freeAdult(next)
-                            .map(free -> twice.mendedBy(new Mend.Cover(next.id(), adult, free)))
-                            .orElse(twice));
-                } else {
-                    Finding close = Finding.ofLesson(FindingKind.GAP_FOR_ADULT, next)
-                            .against(lesson)
-                            .about(List.of(adult))
-                            .measured(gap, values.gap());
-                    found.add(earlier.map(close::mendedBy).orElse(close));
+            for (PersonId adult : one.adults) {
+                if (two.adults.contains(adult)) {
+                    adult(adult, one, two, values);
                 }
             }
-            if (of.id().equals(nextClass.id()) || shared.areSome(of.id(), nextClass.id())) {
-                List<PersonId> both = shared.of(of, nextClass);
-                if (atOnce && !of.id().equals(nextClass.id())) {
-                    found.add(Finding.ofLesson(FindingKind.PUPIL_TWICE, next)
-                            .against(lesson)
-                            .about(both)
-                            .measured(overlap(lesson.time(), next.time()), 0));
-                } else if (!atOnce && !both.isEmpty()) {
-                    Finding close = Finding.ofLesson(FindingKind.GAP_FOR_PUPILS, next)
-                            .against(lesson)
-                            .about(both)
-                            .measured(gap, values.gap());
-                    found.add(earlier.map(close::mendedBy).orElse(close));
-                }
+            if (shared.areSome(one.place, two.place)) {
+                pupils(one, two, values);
             }
+        }
+
+        private void adult(PersonId adult, Planned one, Planned two, RulesOfDay.Values values) {
+            if (two.from < one.until) {
+                Finding twice = Finding.ofLesson(FindingKind.ADULT_TWICE, two.lesson)
+                        .against(one.lesson)
+                        .about(List.of(adult))
+                        .measured(overlap(one.lesson.time(), two.lesson.time()), 0);
+                found.add(freeAdult(two.lesson)
+                        .map(free -> twice.mendedBy(new Mend.Cover(two.lesson.id(), adult, free)))
+                        .orElse(twice));
+            } else {
+                found.add(tooClose(FindingKind.GAP_FOR_ADULT, List.of(adult), one, two, values));
+            }
+        }
+
+        private void pupils(Planned one, Planned two, RulesOfDay.Values values) {
+            boolean atOnce = two.from < one.until;
+            if (atOnce && one.place != two.place) {
+                found.add(Finding.ofLesson(FindingKind.PUPIL_TWICE, two.lesson)
+                        .against(one.lesson)
+                        .about(shared.of(one.of, two.of))
+                        .measured(overlap(one.lesson.time(), two.lesson.time()), 0));
+            } else if (!atOnce) {
+                found.add(tooClose(FindingKind.GAP_FOR_PUPILS, shared.of(one.of, two.of), one, two, values));
+            }
+        }
+
+        private Finding tooClose(
+                FindingKind kind, List<PersonId> whom, Planned one, Planned two, RulesOfDay.Values values) {
+            Finding close = Finding.ofLesson(kind, two.lesson)
+                    .against(one.lesson)
+                    .about(whom)
+                    .measured((int) ((two.from - one.until) / 60_000), values.gap());
+            return endEarlier(one.lesson, two.lesson, values.gap())
+                    .map(close::mendedBy)
+                    .orElse(close);
         }
 
         private Optional<Mend> endEarlier(InspectedLesson lesson, InspectedLesson next, int gap) {

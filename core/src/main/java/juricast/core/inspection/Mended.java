@@ -26,8 +26,7 @@ final class Mended implements Mend.Cases<Optional<Mended.Change>> {
                         change.lesson,
                         change.how,
                         (first, second) -> lesson -> first.apply(lesson).flatMap(second)));
-        return school.changing(
-                lesson -> changes.getOrDefault(lesson.id(), Optional::of).apply(lesson));
+        return school.changing(changes);
     }
 
     /** Of several that shorten the same lesson, the earliest end counts. */

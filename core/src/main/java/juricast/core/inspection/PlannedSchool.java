@@ -2,6 +2,7 @@ package juricast.core.inspection;
 
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -9,7 +10,9 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import juricast.core.identity.ClassId;
+import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.timetable.SchoolCalendar;
 
@@ -53,13 +56,29 @@ public record PlannedSchool(
         return lesson.time().from().atZone(zone).toLocalDate();
     }
 
-    /** The same with other lessons: each is kept as it is, changed, or left out if the change gives nothing. */
-    PlannedSchool changing(Function<InspectedLesson, Optional<InspectedLesson>> change) {
-        List<InspectedLesson> all = days.values().stream()
-                .flatMap(List::stream)
-                .flatMap(one -> change.apply(one).stream())
-                .toList();
-        return new PlannedSchool(zone, calendar, classes, staff, byDay(zone, all));
+    /** The same with some lessons changed, or left out where the change gives nothing; other days are shared. */
+    PlannedSchool changing(Map<LessonId, Function<InspectedLesson, Optional<InspectedLesson>>> changes) {
+        var next = new TreeMap<>(days);
+        var arriving = new ArrayList<InspectedLesson>();
+        days.forEach((day, lessons) -> {
+            if (lessons.stream().anyMatch(one -> changes.containsKey(one.id()))) {
+                var staying = new ArrayList<InspectedLesson>();
+                for (InspectedLesson one : lessons) {
+                    changes.getOrDefault(one.id(), Optional::of)
+                            .apply(one)
+                            .ifPresent(now -> (day(zone, now).equals(day) ? staying : arriving).add(now));
+                }
+                staying.sort(BY_TIME);
+                next.put(day, List.copyOf(staying));
+            }
+        });
+        for (InspectedLesson one : arriving) {
+            next.merge(day(zone, one), List.of(one), (before, more) -> Stream.concat(before.stream(), more.stream())
+                    .sorted(BY_TIME)
+                    .toList());
+        }
+        next.values().removeIf(List::isEmpty);
+        return new PlannedSchool(zone, calendar, classes, staff, next);
     }
 
     /** How many lessons there are. */

@@ -1,13 +1,12 @@
 package juricast.core.inspection;
 
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
 import juricast.core.charter.Place;
-import juricast.core.charter.PlannedClass;
-import juricast.core.charter.PlannedLesson;
 import juricast.core.charter.SchoolRules;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.Role;
@@ -25,13 +24,17 @@ import juricast.core.rules.YesNo;
 /**
  * The rules in force in each planned lesson on its day, as far as the inspection asks. What holds in a class holds in all its
  * lessons until an edge of its settings, so a year of lessons costs some resolutions for each class, not some for each
- * lesson; only lessons with rules or plans of their own are resolved one by one.
+ * lesson; only lessons with rules of their own are resolved one by one. First and last minutes are not looked at: a lesson is
+ * judged as it is in the middle.
  */
 final class RulesOfDay {
     private static final Role WHOLE_LESSON = Rule.ANSWERS;
 
     private final SchoolRules rules;
-    private final Map<ClassId, List<Stretch>> known = new HashMap<>();
+    /** Several may look at one inspection at once; what two of them work out is the same. */
+    private final Map<Key, List<Stretch>> known = new ConcurrentHashMap<>();
+
+    private record Key(ClassId id, Set<Fact> expected) {}
 
     RulesOfDay(SchoolRules rules) {
         this.rules = rules;
@@ -84,30 +87,37 @@ final class RulesOfDay {
 
     Values of(InspectedClass of, InspectedLesson lesson) {
         Instant at = lesson.time().from();
-        if (lesson.expected().isEmpty() && rules.at(Place.of(lesson.id())).isEmpty()) {
-            return of(of, at);
+        if (rules.at(Place.of(lesson.id())).isEmpty()) {
+            return of(of, lesson.expected(), at);
         }
-        PlannedLesson planned = lesson.forRules();
-        Rulebook book = rules.of(of.forRules(), planned);
-        Situation situation = book.situation();
-        for (Fact fact : lesson.expected()) {
-            situation = situation.with(fact, true);
-        }
-        return Values.of(book.in(situation), at);
+        Rulebook book = rules.of(of.forRules(), lesson.forRules());
+        return Values.of(with(lesson.expected(), book), at);
     }
 
     /** What holds in a class at that moment, when nothing special is planned. */
     Values of(InspectedClass of, Instant at) {
-        List<Stretch> stretches = known.computeIfAbsent(of.id(), id -> new ArrayList<>());
+        return of(of, Set.of(), at);
+    }
+
+    private Values of(InspectedClass of, Set<Fact> expected, Instant at) {
+        List<Stretch> stretches =
+                known.computeIfAbsent(new Key(of.id(), expected), key -> new CopyOnWriteArrayList<>());
         for (Stretch one : stretches) {
             if (!at.isBefore(one.from) && at.isBefore(one.until)) {
                 return one.values;
             }
         }
-        PlannedClass planned = of.forRules();
-        Rulebook book = rules.of(planned);
+        Rulebook book = with(expected, rules.of(of.forRules()));
         var stretch = new Stretch(at, book.nextEdge(at), Values.of(book, at));
         stretches.add(stretch);
         return stretch.values;
+    }
+
+    private static Rulebook with(Set<Fact> expected, Rulebook book) {
+        Situation situation = book.situation();
+        for (Fact fact : expected) {
+            situation = situation.with(fact, true);
+        }
+        return book.in(situation);
     }
 }

@@ -28,8 +28,14 @@ final class SharedPupils {
         pupils.values().forEach(of -> of.stream().forEach(place -> neighbours[place].or(of)));
     }
 
-    boolean areSome(ClassId one, ClassId other) {
-        return neighbours[places.get(one)].get(places.get(other));
+    /** Where a class stands in the questions below. */
+    int place(ClassId id) {
+        return places.get(id);
+    }
+
+    /** Whether two classes have pupils in common. */
+    boolean areSome(int one, int other) {
+        return neighbours[one].get(other);
     }
 
     /** Those who are in both, in a fixed order. */

@@ -74,22 +74,30 @@ public record JoinWord(String text) {
         return LevenshteinDistance.getDefaultInstance().apply(plain(text), plain(other.text));
     }
 
-    /** Whether both sound alike to an English ear (Double Metaphone), with the same digits. */
-    public boolean soundsLike(JoinWord other) {
-        return sound(text).equals(sound(other.text)) && digits(text).equals(digits(other.text));
-    }
-
-    /** Whether somebody could mean one and be heard or typed as the other: in fewer letters than that, or by its sound. */
-    public boolean isNearerThan(int letters, JoinWord other) {
-        // The length alone tells most words apart.
-        return Math.abs(text.length() - other.text.length()) < letters && distanceTo(other) < letters
-                || soundsLike(other);
-    }
-
-    private static String sound(String text) {
+    /** How it is typed and heard; made once where a word is held against hundreds. */
+    public Said said() {
         var sounds = new DoubleMetaphone();
         sounds.setMaxCodeLen(MOST_SOUNDS);
-        return String.valueOf(sounds.doubleMetaphone(plain(text).replaceAll("\\p{N}", "")));
+        String plain = plain(text);
+        return new Said(plain, sounds.doubleMetaphone(plain.replaceAll("\\p{N}", "")) + " " + digits(text));
+    }
+
+    /**
+     * A word as it is typed and as it sounds to an English ear (Double Metaphone), its digits as they are.
+     */
+    public record Said(String typed, String heard) {
+        /** Whether somebody could mean one and be taken for the other: in fewer letters than that, or by its sound. */
+        public boolean isNearerThan(int letters, Said other) {
+            // The length alone tells most words apart, and a distance is not counted further than it matters.
+            return heard.equals(other.heard)
+                    || Math.abs(typed.length() - other.typed.length()) < letters
+                            && new LevenshteinDistance(letters - 1).apply(typed, other.typed) >= 0;
+        }
+    }
+
+    /** Whether somebody could mean one and be taken for the other; see {@link Said#isNearerThan}. */
+    public boolean isNearerThan(int letters, JoinWord other) {
+        return said().isNearerThan(letters, other.said());
     }
 
     private static String digits(String text) {
