@@ -54,8 +54,15 @@ export function Bar({ box, left, width, lane, height, titled, chosen, onChoose, 
     >
       <chakra.span srOnly>{words(box)}</chakra.span>
       {box.severity && (
-        <Box as="span" aria-hidden position="absolute" top="2px" right="2px" lineHeight="0">
-          <SeverityMark severity={box.severity} size={titled ? 11 : 9} silent />
+        <Box
+          as="span"
+          aria-hidden
+          position="absolute"
+          {...(titled ? { top: '2px' } : { bottom: '1px' })}
+          right="1px"
+          lineHeight="0"
+        >
+          <SeverityMark severity={box.severity} size={titled ? 11 : 8} silent />
         </Box>
       )}
       {titled ? (

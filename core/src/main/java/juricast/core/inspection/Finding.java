@@ -43,8 +43,13 @@ public record Finding(
                                 lesson.map(LessonId::value).orElse(""),
                                 other.map(LessonId::value).orElse(""),
                                 otherClass.map(ClassId::value).orElse("")),
-                        people.stream().map(PersonId::value).limit(kind == FindingKind.ADULT_TWICE ? 1 : 0))
+                        people.stream().map(PersonId::value).limit(isOfOneAdult() ? 1 : 0))
                 .collect(Collectors.joining("|"));
+    }
+
+    /** Each adult of two lessons makes a weak spot of their own; pupils make one together. */
+    private boolean isOfOneAdult() {
+        return kind == FindingKind.ADULT_TWICE || kind == FindingKind.GAP_FOR_ADULT;
     }
 
     static Finding ofLesson(FindingKind kind, InspectedLesson lesson) {
