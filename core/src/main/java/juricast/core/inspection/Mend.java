@@ -1,6 +1,7 @@
 package juricast.core.inspection;
 
 import java.time.Instant;
+import java.util.Optional;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
@@ -8,6 +9,41 @@ import juricast.core.identity.PersonId;
 /** A change of the plan that mends a finding, and that the program can carry out. */
 public sealed interface Mend {
     <R> R match(Cases<R> cases);
+
+    /** The lesson it changes; nothing if it changes a class. */
+    default Optional<LessonId> changes() {
+        return match(new Cases<>() {
+            @Override
+            public Optional<LessonId> endEarlier(EndEarlier mend) {
+                return Optional.of(mend.lesson);
+            }
+
+            @Override
+            public Optional<LessonId> leaveOut(LeaveOut mend) {
+                return Optional.of(mend.lesson);
+            }
+
+            @Override
+            public Optional<LessonId> cover(Cover mend) {
+                return Optional.of(mend.lesson);
+            }
+
+            @Override
+            public Optional<LessonId> addAdult(AddAdult mend) {
+                return Optional.of(mend.lesson);
+            }
+
+            @Override
+            public Optional<LessonId> coverLonger(CoverLonger mend) {
+                return Optional.of(mend.lesson);
+            }
+
+            @Override
+            public Optional<LessonId> newWord(NewWord mend) {
+                return Optional.empty();
+            }
+        });
+    }
 
     /** One method for each mend. */
     interface Cases<R> {

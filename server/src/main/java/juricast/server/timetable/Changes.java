@@ -221,10 +221,10 @@ class Changes {
     /** @throws Problem if it has begun */
     Plan.Planned stillToCome(String lesson) {
         Plan.Planned found = plan.lesson(new LessonId(lesson)).orElseThrow(() -> Problem.notThere("This lesson"));
-        if (!found.time().from().isAfter(clock.instant())) {
+        if (!found.time().from().isAfter(clock.instant()) || plan.isOpened(found.id())) {
             throw Problem.refused(
                     "has-begun",
-                    "This lesson has begun or is over",
+                    "This lesson is open, has begun or is over",
                     "What has happened cannot be planned anew. Nothing was changed.",
                     "Change one that is still to come.");
         }

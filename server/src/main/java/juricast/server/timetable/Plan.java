@@ -284,6 +284,16 @@ public class Plan {
                 .update();
     }
 
+    /** Whether an adult has opened it, also before its time. */
+    boolean isOpened(LessonId lesson) {
+        return database.read()
+                        .sql("SELECT count(*) FROM lesson_event WHERE lesson = :lesson AND kind = 'Opened'")
+                        .param("lesson", lesson.value())
+                        .query(Integer.class)
+                        .single()
+                > 0;
+    }
+
     /** The lessons of a class that begin in a stretch of time and are not cancelled. */
     List<Planned> ofClass(ClassId id, Instant from, Instant until) {
         return database.read()
@@ -367,9 +377,35 @@ public class Plan {
                 .optional();
     }
 
-    /** Takes a change back as a whole. @return false, and nothing is done, if one of its lessons was changed since */
-    boolean undo(String change, PersonId by, Instant now) {
+    /** What became of an undo. */
+    enum Undone {
+        DONE,
+        /** Nothing was done: one of its lessons was changed again since. */
+        CHANGED_SINCE,
+        /** Nothing was done: one of its lessons has begun, and a register is judged by what was planned for it. */
+        HAS_BEGUN
+    }
+
+    /** Takes a change back as a whole, or does nothing. */
+    Undone undo(String change, PersonId by, Instant now) {
         return database.write(sql -> {
+            int begun = sql.sql(
+                            """
+                    SELECT count(*) FROM lesson WHERE starts <= :now AND id IN (
+                        SELECT lesson FROM lesson_change WHERE change = :change UNION
+                        SELECT lesson FROM lesson_cover WHERE change = :change OR ended_by = :change)""")
+                    .param("change", change)
+                    .param("now", now.toEpochMilli())
+                    .query(Integer.class)
+                    .single();
+            int past = sql.sql("SELECT count(*) FROM lesson_change WHERE change = :change AND starts_before <= :now")
+                    .param("change", change)
+                    .param("now", now.toEpochMilli())
+                    .query(Integer.class)
+                    .single();
+            if (begun + past > 0) {
+                return Undone.HAS_BEGUN;
+            }
             int wanted = sql.sql("SELECT count(*) FROM lesson_change WHERE change = :change")
                     .param("change", change)
                     .query(Integer.class)
@@ -382,7 +418,7 @@ public class Plan {
                     .query(Integer.class)
                     .single();
             if (fitting != wanted) {
-                return false;
+                return Undone.CHANGED_SINCE;
             }
             sql.sql(
                             """
@@ -404,7 +440,7 @@ public class Plan {
                     .param("by", by.value())
                     .param("now", now.toEpochMilli())
                     .update();
-            return true;
+            return Undone.DONE;
         });
     }
 }

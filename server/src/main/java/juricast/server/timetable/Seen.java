@@ -1,5 +1,6 @@
 package juricast.server.timetable;
 
+import java.time.Clock;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,10 +27,12 @@ import org.springframework.stereotype.Component;
 class Seen {
     private final People people;
     private final FindingWords words;
+    private final Clock clock;
 
-    Seen(People people, FindingWords words) {
+    Seen(People people, FindingWords words, Clock clock) {
         this.people = people;
         this.words = words;
+        this.clock = clock;
     }
 
     /**
@@ -118,7 +121,10 @@ class Seen {
                 FindingWords.why(finding.kind()),
                 finding.kind().rule().map(rule -> rule.key()).orElse(null),
                 finding.kind().rule().map(rule -> rule.title()).orElse(null),
-                finding.mend().map(mend -> words.mend(mend, names)).orElse(null),
+                finding.mend()
+                        .filter(mend -> isToCome(mend, names))
+                        .map(mend -> words.mend(mend, names))
+                        .orElse(null),
                 accepted.get(finding.key()));
     }
 
@@ -132,13 +138,20 @@ class Seen {
 
     /** What this person may mend: the lead everything, an adult only what changes lessons of the own classes. */
     List<Finding> mendable(SignedIn caller, Inspection inspection) {
-        if (caller.isLead()) {
-            return inspection.findings();
-        }
+        FindingWords.Names names = names(inspection);
         Set<ClassId> mine = mine(caller, inspection.school());
         return inspection.findings().stream()
-                .filter(one -> mine.contains(one.ofClass()))
-                .filter(one -> one.otherClass().map(mine::contains).orElse(true))
+                .filter(one -> one.mend().filter(mend -> isToCome(mend, names)).isPresent())
+                .filter(one -> caller.isLead()
+                        || mine.contains(one.ofClass())
+                                && one.otherClass().map(mine::contains).orElse(true))
                 .toList();
+    }
+
+    /** What has begun is not planned anew, also not to mend what comes after it. */
+    private boolean isToCome(Mend mend, FindingWords.Names names) {
+        return mend.changes()
+                .map(lesson -> names.times().apply(lesson).from().isAfter(clock.instant()))
+                .orElse(true);
     }
 }

@@ -356,12 +356,18 @@ class TimetableController {
                     "This change was made by %s".formatted(people.nameOf(by)),
                     "Ask them to undo it, or the safeguarding lead.");
         }
-        if (!plan.undo(change, caller.person(), clock.instant())) {
-            throw Problem.refused(
+        switch (plan.undo(change, caller.person(), clock.instant())) {
+            case DONE -> {}
+            case CHANGED_SINCE -> throw Problem.refused(
                     "changed-meanwhile",
                     "This cannot be undone as a whole any more",
                     "One of its lessons was changed again since. Nothing was changed.",
                     "Undo the later change first.");
+            case HAS_BEGUN -> throw Problem.refused(
+                    "has-begun",
+                    "This cannot be undone any more",
+                    "One of its lessons has begun, or would have. Nothing was changed.",
+                    "Change the lessons that are still to come one by one.");
         }
     }
 

@@ -164,6 +164,22 @@ class TimetableOverHttpTest {
     }
 
     @Test
+    void what_has_begun_is_neither_changed_nor_undone_nor_mended() {
+        for (JsonNode one :
+                each(maren.get("/api/timetable?days=1&from=2026-09-14").json().get("changes"))) {
+            if (one.get("what").asString().startsWith("Idris Fallow covers")) {
+                SERVER.advance(java.time.Duration.ofHours(3));
+                var undo = maren.post("/api/timetable/changes/" + one.get("id").asString() + "/undo", "{}");
+                SERVER.advance(java.time.Duration.ofHours(-3));
+                assertThat(undo.status()).isEqualTo(409);
+                assertThat(undo.text()).contains("has begun");
+                return;
+            }
+        }
+        org.assertj.core.api.Assertions.fail("The demo has no cover today");
+    }
+
+    @Test
     void weak_spots_are_mended_as_the_preview_showed_and_that_is_undone_as_a_whole() {
         JsonNode page = maren.get("/api/inspection").json();
         assertThat(page.get("lessons").asInt()).isGreaterThan(200);
