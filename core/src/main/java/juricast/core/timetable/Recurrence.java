@@ -30,6 +30,7 @@ import org.dmfs.rfc5545.recur.RecurrenceRule;
 public record Recurrence(String text) {
     private static final Pattern UTC_UNTIL = Pattern.compile("UNTIL=(\\d{8}T\\d{6})Z");
     private static final Pattern DAY_UNTIL = Pattern.compile("UNTIL=(\\d{8})(?=;|$)");
+    private static final Pattern COUNT = Pattern.compile("COUNT=(\\d+)");
     private static final Pattern WITHIN_A_DAY =
             Pattern.compile("FREQ=(HOURLY|MINUTELY|SECONDLY)|BY(HOUR|MINUTE|SECOND)=");
     private static final DateTimeFormatter COMPACT = DateTimeFormatter.ofPattern("yyyyMMdd'T'HHmmss");
@@ -74,7 +75,7 @@ public record Recurrence(String text) {
     }
 
     /**
-     * The dates of the rule, in order, beginning with {@code first}.
+     * The dates that the rule names, in order, from {@code first} on.
      *
      * @param first the first lesson, which counts as one of COUNT
      * @param before no date at or after it is looked for
@@ -95,7 +96,13 @@ public record Recurrence(String text) {
             // A thirtieth of February: the library looked through a thousand years and gave up. There are no more
             // dates.
         }
-        return List.copyOf(found);
+        // RFC 5545 counts the first lesson, also where the rule does not name it; the library counts only what the rule
+        // names.
+        Matcher count = COUNT.matcher(text);
+        boolean isBesides = !found.isEmpty() && !found.get(0).equals(first);
+        return isBesides && count.find()
+                ? found.stream().limit(Long.parseLong(count.group(1)) - 1).toList()
+                : List.copyOf(found);
     }
 
     /** Whether the rule ends by itself. */

@@ -237,7 +237,7 @@ class InspectionTest {
     }
 
     @Test
-    void every_kind_is_found_by_one_of_these_tests_and_the_gravest_stands_first() {
+    void kinds_are_written_down_from_the_gravest_to_the_mildest() {
         assertThat(Arrays.stream(FindingKind.values()).map(FindingKind::severity))
                 .as("the order of kinds is the order of the list")
                 .isSorted();

@@ -88,7 +88,6 @@ class SeriesTest {
         var series = series("2026-09-25T09:00", rule);
         assertThat(series.lessons(YEAR_ENDS).stream()
                         .map(one -> one.slot().toLocalDate().toString())
-                        .filter(day -> dates.contains(day))
                         .toList())
                 .containsExactly(dates.split(" "));
     }
