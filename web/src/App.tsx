@@ -13,6 +13,8 @@ const CorridorScreen = lazy(() => import('./areas/corridor/CorridorScreen'))
 const StandInScreen = lazy(() => import('./areas/standin/StandInScreen'))
 const TimetableScreen = lazy(() => import('./areas/timetable/TimetableScreen'))
 const InspectionScreen = lazy(() => import('./areas/inspection/InspectionScreen'))
+const CalendarScreen = lazy(() => import('./areas/calendar/CalendarScreen'))
+const OutboxScreen = lazy(() => import('./areas/outbox/OutboxScreen'))
 const ClassesScreen = lazy(() => import('./areas/classes/ClassesScreen'))
 const ClassScreen = lazy(() => import('./areas/classes/ClassScreen'))
 const PeopleScreen = lazy(() => import('./areas/people/PeopleScreen'))
@@ -38,6 +40,8 @@ export function App() {
             <Route path="/corridor" element={<CorridorScreen />} />
             <Route path="/timetable" element={<TimetableScreen />} />
             <Route path="/inspection" element={<InspectionScreen />} />
+            <Route path="/calendar" element={<CalendarScreen />} />
+            <Route path="/outbox" element={<OutboxScreen />} />
             <Route path="/classes" element={<ClassesScreen />} />
             <Route path="/classes/:id" element={<ClassScreen />} />
             <Route path="/people" element={<PeopleScreen />} />

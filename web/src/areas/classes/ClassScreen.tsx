@@ -7,7 +7,7 @@ import type { ClassPage, LessonLine } from '../../shared/api/types'
 import { useNow, useSchoolTime } from '../../shared/time'
 import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
-import { JoiningNote } from './JoiningNote'
+import { Joining } from './Joining'
 import { RosterImport } from './RosterImport'
 import { ScheduleForm } from './ScheduleForm'
 
@@ -31,7 +31,7 @@ function Shown({ id }: { id: string }) {
   const views: Record<Part, ReactNode> = {
     Roster: <Roster page={data} />,
     Lessons: <Lessons page={data} />,
-    Joining: <JoiningNote page={data} />,
+    Joining: <Joining page={data} />,
   }
   return (
     <Box maxW="1060px" mx="auto" px="20px" py="18px">

@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { post } from '../../shared/api/http'
 import type { RosterPreview } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
+import { FileBox } from '../../shared/ui/FileBox'
 import { ProblemNote } from '../../shared/ui/Notes'
 
 /** A roster from a file: first what it would change, then, if wanted, exactly that (need B1). */
@@ -31,37 +32,15 @@ export function RosterImport({ id }: { id: string }) {
         A CSV file with a heading: “name”, or “first name” and “last name”; if you have them, “number” and “year”. Nothing changes
         before you have seen it.
       </chakra.p>
-      <chakra.label
-        display="block"
-        mb="8px"
-        css={{
-          '& input::file-selector-button': {
-            font: 'inherit',
-            color: 'inherit',
-            background: 'transparent',
-            border: '1px solid var(--chakra-colors-line-strong)',
-            borderRadius: '3px',
-            padding: '3px 9px',
-            marginRight: '10px',
-            cursor: 'pointer',
-          },
+      <FileBox
+        label="Roster file"
+        accept=".csv,.txt,text/csv"
+        onFile={(chosen) => {
+          take.reset()
+          setFile(chosen)
+          preview.mutate(chosen)
         }}
-      >
-        <chakra.span srOnly>Roster file</chakra.span>
-        <input
-          type="file"
-          accept=".csv,.txt,text/csv"
-          onChange={(event) => {
-            const chosen = event.target.files?.[0]
-            event.target.value = ''
-            take.reset()
-            if (chosen) {
-              setFile(chosen)
-              preview.mutate(chosen)
-            }
-          }}
-        />
-      </chakra.label>
+      />
       <ProblemNote problem={preview.error ?? take.error} />
       {preview.isPending && <span role="status">Reading {file?.name}…</span>}
       {take.data && (

@@ -1,8 +1,10 @@
 import { screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { describe, expect, it } from 'vitest'
-import type { RosterPreview } from '../../shared/api/types'
+import { describe, expect, it, vi } from 'vitest'
+import type { ClassPage, Joining as JoiningPage, RosterPreview, WordCheck } from '../../shared/api/types'
 import { serve, show } from '../../shared/testing'
+import { Joining } from './Joining'
+import { JoinWord } from './JoinWord'
 import { RosterImport } from './RosterImport'
 import { ScheduleForm } from './ScheduleForm'
 
@@ -86,5 +88,99 @@ describe('scheduling', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Schedule' }))
 
     expect((await screen.findByRole('alert')).textContent).toContain('Choose at least one day of the week')
+  })
+})
+
+describe('joining', () => {
+  const JOINING: JoiningPage = {
+    link: 'http://school.example/join/aaaaaaaaaaaaaaaa',
+    staffLink: 'http://school.example/join/bbbb',
+    word: 'calm-otter-21',
+    bits: 22,
+    shown: true,
+    shownMinutes: 30,
+    shownBound: false,
+    renewal: 'The link stays the same for the whole series.',
+    forPupils: { text: 'Tidal Navigation 8\nJoin word: calm-otter-21\n', html: '<p>short</p>' },
+    inFull: { text: 'Tidal Navigation 8\nRecording: not recorded\n', html: '<p>full</p>' },
+  }
+  const WORD: WordCheck = { word: 'calm-otter-21', bits: 22, wantedBits: 18, neighbours: [] }
+  const PAGE: ClassPage = { id: 'c', title: 'Tidal Navigation 8', year: 8, mine: true, adults: [], pupils: [], lessons: [] }
+  const answers = {
+    'GET /api/classes/c/joining': JOINING,
+    'GET /api/classes/c/word': WORD,
+    'GET /api/classes/c/feed': { address: 'http://school.example/feeds/x.ics' },
+    'GET /api/classes/c/word/suggestions': [{ ...WORD, word: 'brisk-gull-40' }],
+  }
+
+  it('has a short note for pupils and a full one, copied as text and as rich text', async () => {
+    serve(answers)
+    const written: unknown[] = []
+    vi.stubGlobal(
+      'ClipboardItem',
+      class {
+        constructor(readonly parts: Record<string, Blob>) {}
+      },
+    )
+    const clipboard = {
+      writeText: (text: string) => Promise.resolve(written.push(text)),
+      write: (all: unknown[]) => Promise.resolve(written.push(...all)),
+    }
+    Object.defineProperty(navigator, 'clipboard', { value: clipboard, configurable: true })
+    show(<Joining page={PAGE} />)
+
+    expect(await screen.findByText(/Join word: calm-otter-21/)).toBeTruthy()
+    expect(screen.getByRole('img', { name: 'QR code of the link of Tidal Navigation 8' })).toBeTruthy()
+    screen.getByRole('button', { name: 'Copy as text' }).click()
+    screen.getByRole('button', { name: 'For parents and visitors' }).click()
+    expect(await screen.findByText(/Recording: not recorded/)).toBeTruthy()
+    screen.getByRole('button', { name: 'Copy as rich text' }).click()
+    await waitFor(() => expect(written).toHaveLength(2))
+    expect(written[0]).toBe(JOINING.forPupils.text)
+    expect(Object.keys((written[1] as { parts: object }).parts)).toEqual(['text/plain', 'text/html'])
+  })
+
+  it('renews only after asking, and hides the link from pupils', async () => {
+    const asked = serve({
+      ...answers,
+      'POST /api/classes/c/link/renew': PAGE,
+      'PUT /api/classes/c/link/shown': { ...JOINING, shown: false },
+    })
+    show(<Joining page={PAGE} />)
+
+    await userEvent.click(await screen.findByRole('button', { name: /Renew\s+the link for pupils/ }))
+    expect(screen.getByText(/who comes with it is told so, kindly/)).toBeTruthy()
+    expect(asked.some((one) => one.method === 'POST')).toBe(false)
+    await userEvent.click(screen.getByRole('button', { name: 'Renew it' }))
+    await waitFor(() => expect(asked.some((one) => one.path.endsWith('/link/renew'))).toBe(true))
+    await userEvent.click(await screen.findByRole('button', { name: 'Hide the link from pupils' }))
+    expect(await screen.findByText(/hidden from pupils/)).toBeTruthy()
+  })
+
+  it('shows what is wrong with a word before it can be taken', async () => {
+    const weak = {
+      word: 'calm-odder-21',
+      bits: 22,
+      wantedBits: 18,
+      neighbours: [{ ofClass: 'Harbour Law', word: 'calm-adder-21', letters: 1, soundsAlike: false }],
+      fault: 'This word is too near to that of another class',
+    }
+    const asked = serve({
+      ...answers,
+      'GET /api/classes/c/word?of=calm-odder-21': weak,
+      'GET /api/classes/c/word?of=brisk-gull-40': { ...WORD, word: 'brisk-gull-40' },
+      'PUT /api/classes/c/word': WORD,
+    })
+    show(<JoinWord path="/api/classes/c" mine onChanged={() => {}} />)
+
+    await userEvent.click(await screen.findByRole('button', { name: 'Choose another word…' }))
+    await userEvent.click(screen.getByLabelText('Another join word'))
+    await userEvent.paste('calm-odder-21')
+    expect(await screen.findByText(/Nearest: calm-adder-21 \(Harbour Law, 1 letters apart\)/)).toBeTruthy()
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Take this word' }).disabled).toBe(true)
+    await userEvent.click(await screen.findByRole('button', { name: 'brisk-gull-40' }))
+    await waitFor(() => expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Take this word' }).disabled).toBe(false))
+    await userEvent.click(screen.getByRole('button', { name: 'Take this word' }))
+    await waitFor(() => expect(asked.find((one) => one.method === 'PUT')?.body).toEqual({ word: 'brisk-gull-40' }))
   })
 })

@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
-import { Navigate, useNavigate, useParams } from 'react-router'
+import { Link, Navigate, useNavigate, useParams } from 'react-router'
 import { get, post } from '../../shared/api/http'
 import type { Doorstep } from '../../shared/api/types'
 import { standing } from '../../shared/standing'
@@ -47,6 +47,32 @@ export default function DoorstepScreen() {
   return (
     <Quiet title={data.title}>
       <chakra.p color="ink2">with {data.adults.join(' and ') || 'your teacher'}</chakra.p>
+      {data.desk && (
+        <Box my="14px" bg="markSoft" borderLeft="4px solid" borderColor="ink" px="12px" py="8px">
+          <p>You are in charge of this lesson, so you need no seat.</p>
+          <Link to={data.desk}>
+            <Button as="span" size="large" mt="8px" look="main">
+              Go to the desk
+            </Button>
+          </Link>
+        </Box>
+      )}
+      {data.kind === 'STAFF' && !data.desk && (
+        <Box my="14px" borderLeft="4px solid" borderColor="ink" px="12px" py="8px">
+          {school.data?.me ? (
+            <p>This link is for the adults of the class. You are not in charge of a lesson of it now.</p>
+          ) : (
+            <>
+              <p>This link is for the adults of the class. Sign in, and it leads to the desk.</p>
+              <Link to="/sign-in" state={{ from: window.location.pathname }}>
+                <Button as="span" mt="8px" look="main">
+                  Sign in
+                </Button>
+              </Link>
+            </>
+          )}
+        </Box>
+      )}
       {!data.lesson && (
         <Box my="16px">
           <chakra.p fontWeight="650">There is no lesson now.</chakra.p>
@@ -57,7 +83,7 @@ export default function DoorstepScreen() {
           </p>
         </Box>
       )}
-      {data.lesson && data.starts && data.ends && (
+      {data.lesson && data.starts && data.ends && !data.desk && data.kind !== 'STAFF' && (
         <chakra.form
           mt="14px"
           onSubmit={(event) => {
@@ -70,7 +96,8 @@ export default function DoorstepScreen() {
           </chakra.p>
           {data.name ? (
             <chakra.p mb="14px">
-              You come as <strong>{data.name}</strong>.
+              You come as <strong>{data.name}</strong>
+              {data.kind === 'VISITOR' ? ', a visitor of this lesson. An adult lets you in.' : '.'}
             </chakra.p>
           ) : (
             <TextField

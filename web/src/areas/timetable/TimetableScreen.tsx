@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useLayoutEffect, useRef, useState } from 'react'
-import { useSearchParams } from 'react-router'
+import { Link, useSearchParams } from 'react-router'
 import type { LessonBox, Me, PlanChange, PlanChanged } from '../../shared/api/types'
 import { standing } from '../../shared/standing'
 import { useNow, useSchoolTime } from '../../shared/time'
@@ -9,8 +9,10 @@ import { Button } from '../../shared/ui/Button'
 import { Key } from '../../shared/ui/Key'
 import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
+import { Sheet } from '../../shared/ui/Sheet'
 import { SeverityMark } from '../../shared/ui/SeverityMark'
 import { useTimetable, useUndo } from './api'
+import { Exchange } from './parts/Exchange'
 import { Grid } from './parts/Grid'
 import { LessonPanel } from './parts/LessonPanel'
 import { monday, plusDays, type By, type Move } from './rows'
@@ -38,6 +40,7 @@ function Shown({ me }: { me: Me }) {
   const [chosen, setChosen] = useState<string | null>(null)
   const [move, setMove] = useState<Move | null>(null)
   const [told, setTold] = useState<PlanChanged | null>(null)
+  const [exchanging, setExchanging] = useState(false)
   const frame = useRef<HTMLDivElement>(null)
   const width = useWidth(frame)
 
@@ -98,7 +101,21 @@ function Shown({ me }: { me: Me }) {
         <chakra.span color="ink2" fontSize="13px" aria-live="polite">
           {isPlaceholderData ? 'Fetching…' : counts(data.lessons)}
         </chakra.span>
+        <Button onClick={() => setExchanging(true)}>Files and calendars…</Button>
+        <Link to="/calendar">
+          <chakra.span textDecoration="underline">Terms and holidays</chakra.span>
+        </Link>
       </Flex>
+      <Sheet title="Files and calendars" wide open={exchanging} onClose={() => setExchanging(false)}>
+        <Exchange
+          me={me}
+          from={monday(from)}
+          onTaken={(changed) => {
+            setTold(changed)
+            setExchanging(false)
+          }}
+        />
+      </Sheet>
       {told && <Told changed={told} onClose={() => setTold(null)} />}
       <Flex gap="16px" align="start" direction={{ base: 'column', lg: 'row' }}>
         <Box ref={frame} flex="1" minW="0" w="100%" overflowX="auto" borderTop="1.5px solid" borderColor="ink">

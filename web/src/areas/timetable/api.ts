@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { get, post } from '../../shared/api/http'
-import type { ClassPage, PlanChanged, TimetablePage } from '../../shared/api/types'
+import type { ClassPage, PlanChanged, TimetablePage, TimetableTaken } from '../../shared/api/types'
 
 export const timetableKey = (from: string, days: number) => ['timetable', from, days]
 
@@ -50,6 +50,20 @@ export const useCover = (lesson: string) =>
   usePlanOrder((cover: Cover) => post<PlanChanged>(`/api/timetable/lessons/${lesson}/cover`, cover))
 
 export const useUndo = () => usePlanOrder((change: string) => post(`/api/timetable/changes/${change}/undo`))
+
+interface Taking {
+  file: File
+  meant: Record<string, string>
+  callOff: boolean
+  fingerprint: string
+}
+
+/** Takes a timetable as its preview showed it. */
+export const useTake = () =>
+  usePlanOrder(({ file, meant, callOff, fingerprint }: Taking) => {
+    const how = new URLSearchParams({ meant: JSON.stringify(meant), callOff: String(callOff), fingerprint, name: file.name })
+    return post<TimetableTaken>(`/api/timetable/import?${how}`, file)
+  })
 
 export const useColleagues = () =>
   useQuery({ queryKey: ['adults'], queryFn: () => get<{ id: string; name: string }[]>('/api/adults') })

@@ -1,7 +1,8 @@
-import { fireEvent, screen, within } from '@testing-library/react'
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { LessonBox, TimetablePage } from '../../shared/api/types'
+import type { LessonBox, TimetablePage, TimetablePreview } from '../../shared/api/types'
 import { serve, show, standingOf } from '../../shared/testing'
+import { Exchange } from './parts/Exchange'
 import { axis, monday, plusDays, rows } from './rows'
 import TimetableScreen from './TimetableScreen'
 
@@ -154,5 +155,58 @@ describe('the timetable', () => {
     ])
     expect(axis(lessons)).toEqual({ from: 480, until: 660 })
     expect(monday('2026-11-29')).toBe('2026-11-23')
+  })
+})
+
+describe('bringing in a timetable', () => {
+  const preview = (more: Partial<TimetablePreview> = {}): TimetablePreview => ({
+    fingerprint: 'f1',
+    classes: [{ classId: 'c', title: 'Weather Lab', added: 3, changed: 1, missing: 2, lines: ['Monday, 10:15 to 11:05 is new'] }],
+    unknown: [{ title: 'Tidal Nav', lessons: 12 }],
+    notYours: 4,
+    same: 7,
+    past: 1,
+    wrong: [{ line: 40, message: 'How it repeats is not understood' }],
+    wrongInAll: 5,
+    ...more,
+  })
+  const file = new File(['BEGIN:VCALENDAR'], 'autumn.ics', { type: 'text/calendar' })
+
+  it('shows what it would change, asks which class is meant, and takes exactly that', async () => {
+    const meant = encodeURIComponent('{"Tidal Nav":"tides"}')
+    const known = preview({ unknown: [], fingerprint: 'f2' })
+    const asked = serve({
+      'POST /api/timetable/import/preview?meant=%7B%7D': preview(),
+      [`POST /api/timetable/import/preview?meant=${meant}`]: known,
+      'GET /api/classes': [{ id: 'tides', title: 'Tidal Navigation 8' }],
+      'GET /api/feed': { address: 'http://school.example/feeds/x.ics' },
+      [`POST /api/timetable/import?${new URLSearchParams({ meant: '{"Tidal Nav":"tides"}', callOff: 'true', fingerprint: 'f2', name: 'autumn.ics' })}`]:
+        {
+          change: 'x',
+          added: 3,
+          changed: 1,
+          calledOff: 2,
+        },
+    })
+    const taken = vi.fn()
+    show(<Exchange me={standingOf('TEACHER').me} from={WEEK} onTaken={taken} />)
+
+    fireEvent.change(screen.getByLabelText('Timetable file'), { target: { files: [file] } })
+    const region = await screen.findByRole('region', { name: 'What the file would change' })
+    expect(region.textContent).toMatch(
+      /Weather Lab: 3 new, 1 changed, 2 in the file no more.*7 are as they are.*4 changes are of classes of others.*5 entries are not taken.*Line 40/,
+    )
+    fireEvent.change(await screen.findByLabelText('Class meant by Tidal Nav'), { target: { value: 'tides' } })
+    await waitFor(() => expect(screen.queryByLabelText('Class meant by Tidal Nav')).toBeNull())
+    fireEvent.click(await screen.findByLabelText(/Cancel the 2 lessons/))
+    fireEvent.click(screen.getByRole('button', { name: 'Take this timetable' }))
+
+    await waitFor(() =>
+      expect(taken).toHaveBeenCalledWith(
+        expect.objectContaining({ what: 'Timetable taken: 3 new, 1 changed, 2 cancelled', lessons: 6 }),
+      ),
+    )
+    expect(asked.filter((one) => one.path.includes('/import?'))).toHaveLength(1)
+    expect(screen.getByRole('link', { name: 'This week' }).getAttribute('href')).toContain(`from=${WEEK}&until=`)
   })
 })

@@ -8,6 +8,7 @@ import { countdown, useNow, useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
+import { PupilsDay } from './PupilsDay'
 
 /** Today's lessons: one's own, or the whole school's for the safeguarding lead. */
 export default function TodayScreen() {
@@ -126,55 +127,4 @@ function state(lesson: LessonLine, now: number, soon: boolean) {
   if (Date.parse(lesson.ends) <= now) return <chakra.span color="verdict.away">was never opened</chakra.span>
   if (before < 0) return <chakra.span color="verdict.away">should have begun</chakra.span>
   return soon ? <>begins in {countdown(before)}</> : <chakra.span color="ink2">planned</chakra.span>
-}
-
-function PupilsDay({ me }: { me: Me }) {
-  const { data, error, now } = useToday()
-  const time = useSchoolTime()
-  if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="your lessons" />
-  const coming = data.filter((one) => one.phase !== 'OVER' && Date.parse(one.ends) > now)
-  const [next, ...later] = coming
-  return (
-    <Box maxW="620px" mx="auto" px="18px" py="22px" fontSize="16px">
-      <chakra.h1 fontSize="26px" mb="12px">
-        Hello, {me.name.split(' ')[0]}
-      </chakra.h1>
-      {!next && <EmptyNote>No more lessons today. See you!</EmptyNote>}
-      {next && (
-        <Box bg="sheet" border="1.5px solid" borderColor="ink" px="18px" py="14px">
-          <chakra.h2 fontSize="22px">{next.title}</chakra.h2>
-          <p>
-            {time.clock(next.starts)} to {time.clock(next.ends)}, with {next.adults.join(' and ')}
-          </p>
-          {next.joinPath ? (
-            <Link to={next.joinPath}>
-              <Button as="span" size="large" mt="12px" bg="mark" color="onMark" borderColor="ink" fontWeight="650">
-                Go to the door
-              </Button>
-            </Link>
-          ) : (
-            <chakra.p color="ink2" mt="8px">
-              The way to the door appears here an hour before.
-            </chakra.p>
-          )}
-        </Box>
-      )}
-      {later.length > 0 && (
-        <>
-          <chakra.h2 fontSize="17px" mt="20px">
-            Later today
-          </chakra.h2>
-          {later.map((one) => (
-            <chakra.p key={one.id} py="6px" borderBottom="1px solid" borderColor="line">
-              <chakra.span fontFamily="mono" fontSize="14px" mr="10px">
-                {time.clock(one.starts)}
-              </chakra.span>
-              {one.title}
-            </chakra.p>
-          ))}
-        </>
-      )}
-    </Box>
-  )
 }

@@ -1,6 +1,6 @@
 import { screen } from '@testing-library/react'
 import { describe, expect, it, vi } from 'vitest'
-import type { LessonLine } from '../../shared/api/types'
+import type { LessonLine, MyDay, MyLesson } from '../../shared/api/types'
 import { serve, show, standingOf } from '../../shared/testing'
 import TodayScreen from './TodayScreen'
 
@@ -54,17 +54,44 @@ describe('today', () => {
     expect(screen.queryByRole('link', { name: 'Go to the desk' })).toBeNull()
   })
 
-  it('shows a pupil the next lesson large, with the way to its door', async () => {
-    today('PUPIL', [
-      lesson('Over', -120, { phase: 'OVER' }),
-      lesson('Tidal Navigation 8', 5, { joinPath: '/join/abc' }),
-      lesson('Later', 90),
-    ])
+  describe('of a pupil', () => {
+    const mine = (title: string, minutesFromNow: number, more: Partial<MyLesson> = {}): MyLesson => {
+      const { id, starts, ends, adults } = lesson(title, minutesFromNow)
+      return { id, title, starts, ends, adults, state: 'COMING', ...more }
+    }
+    const day = (page: MyDay) => {
+      serve({ 'GET /api/standing': { ...standingOf('PUPIL'), now: new Date().toISOString() }, 'GET /api/my-day': page })
+      show(<TodayScreen />)
+    }
 
-    expect((await screen.findByRole('link', { name: 'Go to the door' })).getAttribute('href')).toBe('/join/abc')
-    expect(screen.getByRole('heading', { name: 'Tidal Navigation 8' })).toBeTruthy()
-    expect(screen.queryByText('Over')).toBeNull()
-    expect(screen.getByText('Later')).toBeTruthy()
+    it('shows the next lesson large, with the way to its door and the time until it', async () => {
+      day({
+        today: [
+          mine('Harbour Law', -120, { state: 'OVER' }),
+          mine('Tidal Navigation 8', 5, { joinPath: '/join/abc' }),
+          mine('Knotwork', 90, { state: 'CANCELLED' }),
+        ],
+        later: [mine('Weather Lab', 1500)],
+      })
+
+      expect((await screen.findByRole('link', { name: 'Go to the door' })).getAttribute('href')).toBe('/join/abc')
+      expect(screen.getByRole('heading', { name: 'Tidal Navigation 8' })).toBeTruthy()
+      expect(screen.getByRole('timer').textContent).toMatch(/^[45]:\d\d$/)
+      expect(screen.getByText('is not held').parentElement?.textContent).toContain('Knotwork')
+      expect(screen.getByText('Weather Lab')).toBeTruthy()
+    })
+
+    it('says when the door opens, or that the link comes by word of mouth', async () => {
+      const shownFrom = new Date(Date.now() + 20 * 60_000).toISOString()
+      day({ today: [mine('Tidal Navigation 8', 50, { shownFrom })], later: [] })
+      expect(await screen.findByText(/The way to the door opens here at .*, in (20:00|19:5\d)/)).toBeTruthy()
+      expect(screen.queryByRole('link', { name: 'Go to the door' })).toBeNull()
+    })
+
+    it('sends a pupil whose school hides links to the teacher', async () => {
+      day({ today: [mine('Tidal Navigation 8', 5)], later: [] })
+      expect(await screen.findByText(/the link and the word that your teacher gives you/)).toBeTruthy()
+    })
   })
 
   it('sends somebody who is not signed in to the sign-in page', async () => {

@@ -35,11 +35,13 @@ async function send<T>(method: string, path: string, body?: unknown): Promise<T>
     Prefer: 'return=minimal',
     'X-XSRF-TOKEN': csrfToken(),
   }
-  const isForm = body instanceof FormData
-  if (body !== undefined && !isForm) headers['Content-Type'] = 'application/json'
+  // A form says its own type; a file goes as it is.
+  const isWhole = body instanceof FormData || body instanceof Blob
+  if (body instanceof Blob) headers['Content-Type'] = 'application/octet-stream'
+  else if (body !== undefined && !isWhole) headers['Content-Type'] = 'application/json'
   let answer: Response
   try {
-    answer = await fetch(path, { method, headers, body: isForm ? body : JSON.stringify(body) })
+    answer = await fetch(path, { method, headers, body: isWhole ? body : JSON.stringify(body) })
   } catch {
     throw new Problem(NO_LINE)
   }

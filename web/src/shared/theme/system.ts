@@ -45,6 +45,9 @@ const config = defineConfig({
       _focusVisible: { outline: '2px solid', outlineColor: 'ink', outlineOffset: '2px' },
     },
     input: { accentColor: 'ink' },
+    // On paper stands what is made for paper, and nothing of the page around it.
+    'body:has(.paper) *:not(:has(.paper), .paper, .paper *)': { '@media print': { display: 'none' } },
+    '.paper': { '@media print': { border: 'none', bg: 'white', color: 'black' } },
     '::selection': { bg: 'mark', color: 'onMark' },
   },
 })

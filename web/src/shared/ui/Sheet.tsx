@@ -6,11 +6,14 @@ export function Sheet({
   title,
   open,
   onClose,
+  wide = false,
   children,
 }: {
   title: string
   open: boolean
   onClose: () => void
+  /** For a table or a preview instead of one decision. */
+  wide?: boolean
   children: ReactNode
 }) {
   return (
@@ -32,7 +35,7 @@ export function Sheet({
             border="1.5px solid"
             borderColor="ink"
             boxShadow="none"
-            maxW="520px"
+            maxW={wide ? '760px' : '520px'}
           >
             <Dialog.Header borderBottom="3px double" borderColor="ink" py="10px" px="18px">
               <Dialog.Title fontFamily="heading" fontSize="19px">

@@ -2,9 +2,10 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { get, put, remove } from '../../../shared/api/http'
+import { get, post, put, remove } from '../../../shared/api/http'
 import type { LessonPlan, ReadySet, Report, Rules } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
+import { CopyButton } from '../../../shared/ui/CopyButton'
 import { Select, TextInput } from '../../../shared/ui/Fields'
 import { ProblemNote } from '../../../shared/ui/Notes'
 
@@ -103,6 +104,10 @@ function PlanOfLesson({ id }: { id: string }) {
       void cache.invalidateQueries({ queryKey: ['rules'] })
     },
   })
+  const renew = useMutation({
+    mutationFn: (person: string) => post<LessonPlan>(`${path}/visitors/${person}/renew`),
+    onSuccess: (plan) => cache.setQueryData(key, plan),
+  })
   if (error) return <ProblemNote problem={error} />
   if (!data) return null
   return (
@@ -162,10 +167,27 @@ function PlanOfLesson({ id }: { id: string }) {
           </chakra.form>
         )}
       </Flex>
-      <chakra.p fontSize="12.5px" color="ink2">
-        A visitor comes by the link and word of the class, knocks under this name, and waits until an adult opens.
+      {data.invited.map((one) => (
+        <Flex key={one.person} gap="8px" align="center" wrap="wrap" mt="4px" fontSize="13px">
+          <span>Link of {one.name}:</span>
+          <chakra.span fontFamily="mono" fontSize="12px" overflowWrap="anywhere" minW="0">
+            {one.link}
+          </chakra.span>
+          <CopyButton text={one.link}>Copy</CopyButton>
+          {data.editable && (
+            <Button disabled={renew.isPending} onClick={() => renew.mutate(one.person)}>
+              <span>
+                Make a new link<chakra.span srOnly> for {one.name}</chakra.span>
+              </span>
+            </Button>
+          )}
+        </Flex>
+      ))}
+      <chakra.p fontSize="12.5px" color="ink2" mt="4px">
+        Each visitor has a link of their own. It is for this lesson only, makes them a visitor and never more, and is sent to
+        them; they wait until an adult lets them in.
       </chakra.p>
-      <ProblemNote problem={change.error} compact />
+      <ProblemNote problem={change.error ?? renew.error} compact />
     </Box>
   )
 }

@@ -123,7 +123,71 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_3"];
+        get: operations["page_4"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofClass"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/feed/renew": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["renewOfClass"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/joining": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["joining"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/link.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["qrCode"];
         put?: never;
         post?: never;
         delete?: never;
@@ -148,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{id}/link/shown": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["show"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{id}/roster": {
         parameters: {
             query?: never;
@@ -157,7 +237,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take"];
+        post: operations["take_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -173,7 +253,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["preview_1"];
+        post: operations["preview_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -220,6 +300,54 @@ export interface paths {
             cookie?: never;
         };
         get: operations["consequences_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/staff-link/renew": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["renewStaffLink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/word": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["word_1"];
+        put: operations["choose"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/word/suggestions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["suggestions"];
         put?: never;
         post?: never;
         delete?: never;
@@ -388,6 +516,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mine"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/feed/renew": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["renewMine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/first-start": {
         parameters: {
             query?: never;
@@ -411,7 +571,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_2"];
+        get: operations["page_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -461,7 +621,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["preview"];
+        post: operations["preview_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -845,7 +1005,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["show"];
+        post: operations["show_1"];
         delete: operations["stopShowing"];
         options?: never;
         head?: never;
@@ -974,6 +1134,22 @@ export interface paths {
         get: operations["plan_1"];
         put: operations["change_1"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/plan/visitors/{person}/renew": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["renewLink"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1198,6 +1374,70 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["say_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/my-day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["myDay"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outbox": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outbox/templates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["templates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outbox/templates/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["word"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1764,6 +2004,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/timetable/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/timetable/import/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/timetable/lessons.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/timetable/lessons/{lesson}/change": {
         parameters: {
             query?: never;
@@ -1836,6 +2124,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["why"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/feeds/{token}.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["feed"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1985,12 +2289,9 @@ export interface components {
             adults: components["schemas"]["Person"][];
             id: string;
             lessons: components["schemas"]["LessonLine"][];
-            link: string;
             mine: boolean;
-            note: string;
             pupils: components["schemas"]["Person"][];
             title: string;
-            word: string;
             /** Format: int32 */
             year: number;
         };
@@ -2144,9 +2445,12 @@ export interface components {
         };
         Doorstep: {
             adults: string[];
+            desk?: string;
             /** Format: date-time */
             ends?: string;
             houseRules: string[];
+            /** @enum {string} */
+            kind: "PUPILS" | "STAFF" | "VISITOR";
             lesson?: string;
             name?: string;
             needsWord: boolean;
@@ -2192,6 +2496,9 @@ export interface components {
             fact: string;
             so: boolean;
             words: string;
+        };
+        FeedAddress: {
+            address: string;
         };
         FileLine: {
             /** Format: int32 */
@@ -2258,6 +2565,17 @@ export interface components {
             text: string;
             to: string;
         };
+        ImportOfClass: {
+            /** Format: int32 */
+            added: number;
+            /** Format: int32 */
+            changed: number;
+            classId: string;
+            lines: string[];
+            /** Format: int32 */
+            missing: number;
+            title: string;
+        };
         InCharge: {
             id: string;
             name: string;
@@ -2277,6 +2595,25 @@ export interface components {
             lessons: number;
             open: components["schemas"]["WeakSpot"][];
             trend: components["schemas"]["InspectedDay"][];
+        };
+        InvitedVisitor: {
+            link: string;
+            name: string;
+            person: string;
+        };
+        Joining: {
+            /** Format: double */
+            bits: number;
+            forPupils: components["schemas"]["Note"];
+            inFull: components["schemas"]["Note"];
+            link: string;
+            renewal: string;
+            shown: boolean;
+            shownBound: boolean;
+            /** Format: int32 */
+            shownMinutes: number;
+            staffLink: string;
+            word: string;
         };
         KnockRequest: {
             agreed?: boolean;
@@ -2327,7 +2664,6 @@ export interface components {
             /** Format: date-time */
             ends: string;
             id: string;
-            joinPath?: string;
             mine: boolean;
             /** Format: date-time */
             openedAt?: string;
@@ -2343,6 +2679,7 @@ export interface components {
             day: string;
             editable: boolean;
             groups: boolean;
+            invited: components["schemas"]["InvitedVisitor"][];
             lesson: string;
             ofClass: string;
             recording: boolean;
@@ -2449,6 +2786,24 @@ export interface components {
         MuteRequest: {
             keepMuted: boolean;
         };
+        MyDay: {
+            later: components["schemas"]["MyLesson"][];
+            today: components["schemas"]["MyLesson"][];
+        };
+        MyLesson: {
+            adults: string[];
+            /** Format: date-time */
+            ends: string;
+            id: string;
+            joinPath?: string;
+            /** Format: date-time */
+            shownFrom?: string;
+            /** Format: date-time */
+            starts: string;
+            /** @enum {string} */
+            state: "COMING" | "OPEN" | "OVER" | "CANCELLED";
+            title: string;
+        };
         NameRequest: {
             name: string;
         };
@@ -2477,6 +2832,10 @@ export interface components {
             name?: string;
             purpose?: string;
         };
+        Note: {
+            html: string;
+            text: string;
+        };
         OrderStep: {
             /** Format: date-time */
             from: string;
@@ -2484,6 +2843,10 @@ export interface components {
             stance: string;
             /** Format: date-time */
             until: string;
+        };
+        OutboxPage: {
+            messages: components["schemas"]["SentLine"][];
+            more: boolean;
         };
         PastLine: {
             at: string;
@@ -2749,6 +3112,19 @@ export interface components {
             hands: components["schemas"]["Classmate"][];
             rights: components["schemas"]["Right"][];
         };
+        SentLine: {
+            /** Format: date-time */
+            at: string;
+            body: string;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            kind: "REMINDER" | "NUDGE" | "CHANGE" | "NEW_LINK" | "INVITATION";
+            name: string;
+            subject: string;
+            /** @enum {string} */
+            way: "MAIL" | "TEXT";
+        };
         SeriesRequest: {
             days: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
             /** Format: int32 */
@@ -2783,6 +3159,9 @@ export interface components {
             rule: string;
             stricter: boolean;
             title: string;
+        };
+        ShownRequest: {
+            shown: boolean;
         };
         SignCount: {
             /** Format: int32 */
@@ -2886,11 +3265,47 @@ export interface components {
             /** Format: date-time */
             until: string;
         };
+        TemplateLine: {
+            body: string;
+            /** @enum {string} */
+            kind: "REMINDER" | "NUDGE" | "CHANGE" | "NEW_LINK" | "INVITATION";
+            own: boolean;
+            places: string[];
+            subject: string;
+            title: string;
+        };
+        TemplateRequest: {
+            body?: string;
+            subject?: string;
+        };
         TimetablePage: {
             changes: components["schemas"]["PlanChange"][];
             days: components["schemas"]["DayLine"][];
             from: string;
             lessons: components["schemas"]["LessonBox"][];
+        };
+        TimetablePreview: {
+            classes: components["schemas"]["ImportOfClass"][];
+            fingerprint: string;
+            /** Format: int32 */
+            notYours: number;
+            /** Format: int32 */
+            past: number;
+            /** Format: int32 */
+            same: number;
+            unknown: components["schemas"]["UnknownTitle"][];
+            wrong: components["schemas"]["WrongLine"][];
+            /** Format: int32 */
+            wrongInAll: number;
+        };
+        TimetableTaken: {
+            /** Format: int32 */
+            added: number;
+            /** Format: int32 */
+            calledOff: number;
+            change: string;
+            /** Format: int32 */
+            changed: number;
         };
         Tried: {
             areas: components["schemas"]["TriedArea"][];
@@ -2916,6 +3331,11 @@ export interface components {
         TwoWhys: {
             after: components["schemas"]["Why"];
             before: components["schemas"]["Why"];
+        };
+        UnknownTitle: {
+            /** Format: int32 */
+            lessons: number;
+            title: string;
         };
         Waiting: {
             connected: boolean;
@@ -2976,6 +3396,25 @@ export interface components {
             value: string;
             valueWords: string;
         };
+        WordCheck: {
+            /** Format: double */
+            bits: number;
+            fault?: string;
+            neighbours: components["schemas"]["WordNeighbour"][];
+            /** Format: int32 */
+            wantedBits: number;
+            word: string;
+        };
+        WordNeighbour: {
+            /** Format: int32 */
+            letters: number;
+            ofClass: string;
+            soundsAlike: boolean;
+            word: string;
+        };
+        WordRequest: {
+            word: string;
+        };
         Written: {
             /** Format: date-time */
             at: string;
@@ -2985,6 +3424,11 @@ export interface components {
             /** @enum {string} */
             mark: "PRESENT" | "LATE" | "ABSENT" | "EXCUSED";
             reason: string;
+        };
+        WrongLine: {
+            /** Format: int32 */
+            line: number;
+            message: string;
         };
         WrongRow: {
             /** Format: int32 */
@@ -3215,7 +3659,7 @@ export interface operations {
             };
         };
     };
-    page_3: {
+    page_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -3233,6 +3677,94 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    ofClass: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FeedAddress"];
+                };
+            };
+        };
+    };
+    renewOfClass: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FeedAddress"];
+                };
+            };
+        };
+    };
+    joining: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Joining"];
+                };
+            };
+        };
+    };
+    qrCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
                 };
             };
         };
@@ -3259,7 +3791,33 @@ export interface operations {
             };
         };
     };
-    take: {
+    show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShownRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Joining"];
+                };
+            };
+        };
+    };
+    take_1: {
         parameters: {
             query: {
                 fingerprint: string;
@@ -3290,7 +3848,7 @@ export interface operations {
             };
         };
     };
-    preview_1: {
+    preview_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -3408,6 +3966,100 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Report"];
+                };
+            };
+        };
+    };
+    renewStaffLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    word_1: {
+        parameters: {
+            query?: {
+                of?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WordCheck"];
+                };
+            };
+        };
+    };
+    choose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WordRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WordCheck"];
+                };
+            };
+        };
+    };
+    suggestions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WordCheck"][];
                 };
             };
         };
@@ -3632,6 +4284,46 @@ export interface operations {
             };
         };
     };
+    mine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FeedAddress"];
+                };
+            };
+        };
+    };
+    renewMine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FeedAddress"];
+                };
+            };
+        };
+    };
     firstStart: {
         parameters: {
             query: {
@@ -3658,7 +4350,7 @@ export interface operations {
             };
         };
     };
-    page_2: {
+    page_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -3726,7 +4418,7 @@ export interface operations {
             };
         };
     };
-    preview: {
+    preview_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4328,7 +5020,7 @@ export interface operations {
             };
         };
     };
-    show: {
+    show_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4580,6 +5272,29 @@ export interface operations {
                 "application/json": components["schemas"]["PlanRequest"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LessonPlanPage"];
+                };
+            };
+        };
+    };
+    renewLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -4926,6 +5641,96 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    myDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MyDay"];
+                };
+            };
+        };
+    };
+    page_2: {
+        parameters: {
+            query?: {
+                kind?: "REMINDER" | "NUDGE" | "CHANGE" | "NEW_LINK" | "INVITATION";
+                name?: string;
+                before?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OutboxPage"];
+                };
+            };
+        };
+    };
+    templates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TemplateLine"][];
+                };
+            };
+        };
+    };
+    word: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "REMINDER" | "NUDGE" | "CHANGE" | "NEW_LINK" | "INVITATION";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TemplateRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TemplateLine"][];
                 };
             };
         };
@@ -5939,6 +6744,76 @@ export interface operations {
             };
         };
     };
+    take: {
+        parameters: {
+            query?: {
+                meant?: string;
+                fingerprint?: string;
+                callOff?: boolean;
+                name?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TimetableTaken"];
+                };
+            };
+        };
+    };
+    preview: {
+        parameters: {
+            query?: {
+                meant?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TimetablePreview"];
+                };
+            };
+        };
+    };
+    table: {
+        parameters: {
+            query: {
+                from: string;
+                until: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
     change_2: {
         parameters: {
             query?: never;
@@ -6060,6 +6935,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Why"];
+                };
+            };
+        };
+    };
+    feed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
                 };
             };
         };

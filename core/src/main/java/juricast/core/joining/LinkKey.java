@@ -28,6 +28,11 @@ public final class LinkKey {
         this.secret = secret.clone();
     }
 
+    /** A key of its own for another kind of link: what it makes, no other key reads. */
+    public LinkKey forPurpose(String purpose) {
+        return new LinkKey(hmac(purpose.getBytes(StandardCharsets.UTF_8)));
+    }
+
     /** Which link, and which of its renewals, counted from 0. */
     public record Link(int number, int renewal) {}
 

@@ -391,7 +391,7 @@ public final class LessonState {
     }
 
     /** Whether somebody of the class list was let in at any time. */
-    boolean wasIn(PersonId person) {
+    public boolean wasIn(PersonId person) {
         return wereIn.contains(person);
     }
 
@@ -458,7 +458,7 @@ public final class LessonState {
     /** Adults and whoever signed in; not who came in by a name alone. */
     public boolean hasAccount(PersonId person) {
         for (Visit visit : visitsOf(person)) {
-            if (visit.goesOn() && visit.arrival().account().isEmpty()) {
+            if (visit.goesOn() && !visit.arrival().hasAccount()) {
                 return false;
             }
         }

@@ -528,7 +528,7 @@ public final class Catalogue {
             .meaning("Minutes before the planned start from which pupils see it on their own page.")
             .because("A link that is not there cannot be passed on.")
             .pupilsCallIt("how long before the lesson you see the link")
-            .enforced(IN_THE_INSPECTION)
+            .enforced(ON_THE_OWN_PAGE)
             .usual(CLASS_MONITOR, new Minutes(30))
             .usual(PUPIL, new Minutes(30))
             .written();
@@ -538,6 +538,7 @@ public final class Catalogue {
             .meaning("Whether a person sees the link of the lesson at all.")
             .because("Where links leak, only the adults hand them out.")
             .pupilsCallIt("see the link")
+            .enforced(ON_THE_OWN_PAGE)
             .usual(rights(OPEN, OPEN, OPEN, OPEN, CLOSED, CLOSED));
 
     public static final Rule<Count> WORD_STRENGTH = rule(
@@ -557,6 +558,24 @@ public final class Catalogue {
             .pupilsCallIt("by how much join words differ, at least")
             .enforced(IN_THE_INSPECTION)
             .ofWholeLesson(new Count(2));
+
+    public static final Rule<Minutes> REMINDER_MINUTES = rule(
+                    "links.reminder-minutes", LINKS, ValueType.moreMinutesAreStricter(0, 120))
+            .titled("Reminder before a lesson")
+            .meaning("Minutes before the planned start at which everybody expected is reminded; 0 for none.")
+            .because("Whoever is reminded in time needs no nudge.")
+            .pupilsCallIt("how long before a lesson you are reminded")
+            .enforced(IN_THE_OUTBOX)
+            .ofWholeLesson(new Minutes(10));
+
+    public static final Rule<Minutes> NUDGE_MINUTES = rule(
+                    "links.nudge-minutes", LINKS, ValueType.fewerMinutesAreStricter(0, 60))
+            .titled("Nudge after the start")
+            .meaning("Minutes after the planned start at which pupils who have not come are nudged; 0 for never.")
+            .because("Who forgot can still come; who could not is missed early.")
+            .pupilsCallIt("how long after the start you are asked where you are")
+            .enforced(IN_THE_OUTBOX)
+            .ofWholeLesson(new Minutes(5));
 
     public static final Rule<Minutes> ALONE_MINUTES = rule(
                     "supervision.alone-minutes", SUPERVISION, ValueType.fewerMinutesAreStricter(0, 15))

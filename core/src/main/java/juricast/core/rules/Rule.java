@@ -22,6 +22,10 @@ public final class Rule<V extends Value> {
         IN_THE_CORRIDOR,
         /** Planned lessons are inspected for it. */
         IN_THE_INSPECTION,
+        /** On the page of the person that it speaks of. */
+        ON_THE_OWN_PAGE,
+        /** When messages go out. */
+        IN_THE_OUTBOX,
         /** Written down, explained and compared, but nothing asks for it yet. */
         NOT_YET
     }

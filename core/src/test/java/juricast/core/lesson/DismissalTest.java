@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.tuple;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
@@ -16,6 +17,7 @@ import juricast.core.presence.Presence;
 import juricast.core.rules.Choice;
 import juricast.core.rules.Setting.Force;
 import juricast.core.time.Span;
+import juricast.core.timetable.SchoolCalendar;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -49,13 +51,28 @@ class DismissalTest {
         "each-week, 2027-09-13T10:00:00Z, true, UTC, 2026-09-14T10:00:00Z",
         "series, 2026-09-21T10:00:00Z, false, UTC, 2026-09-14T10:00:00Z",
         "each-term, , true, UTC, 2026-09-14T10:00:00Z",
+        "each-term, 2026-12-18T10:00:00Z, false, UTC, 2026-09-14T10:00:00Z",
+        "each-term, 2027-01-11T10:00:00Z, true, UTC, 2026-12-18T10:00:00Z",
+        "each-term, 2026-12-31T10:00:00Z, true, UTC, 2026-12-18T10:00:00Z",
         "series, , true, UTC, 2026-09-14T10:00:00Z",
         // Still Sunday evening there, so the lesson belongs to the week before.
         "each-week,   2026-09-14T15:00:00Z, true, Pacific/Honolulu, 2026-09-14T08:00:00Z",
     })
     void a_link_is_retired_after_the_last_lesson_it_is_good_for(
             String rule, Instant next, boolean retired, String zone, Instant lesson) {
-        var sequel = new Sequel(Optional.ofNullable(next), ZoneId.of(zone));
+        var sequel = new Sequel(
+                Optional.ofNullable(next),
+                ZoneId.of(zone),
+                new SchoolCalendar(
+                        List.of(
+                                new SchoolCalendar.Days(
+                                        "Autumn", LocalDate.parse("2026-09-01"), LocalDate.parse("2026-12-19")),
+                                new SchoolCalendar.Days(
+                                        "Spring", LocalDate.parse("2027-01-05"), LocalDate.parse("2027-04-01"))),
+                        List.of(),
+                        SchoolCalendar.NONE.days(),
+                        SchoolCalendar.NONE.opens(),
+                        SchoolCalendar.NONE.closes()));
         assertThat(sequel.endsTheLink(new Choice(rule), new Span(lesson, lesson.plus(Duration.ofMinutes(50)))))
                 .isEqualTo(retired);
     }

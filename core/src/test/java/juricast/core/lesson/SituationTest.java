@@ -9,9 +9,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
 import java.util.Optional;
+import juricast.core.entry.Arrival;
+import juricast.core.entry.Outcome;
 import juricast.core.entry.ReasonCode;
+import juricast.core.identity.DeviceId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
+import juricast.core.identity.VisitId;
 import juricast.core.lesson.Refusal.Code;
 import juricast.core.rules.Circumstance;
 import juricast.core.rules.Condition;
@@ -124,6 +128,26 @@ class SituationTest {
                 .isEqualTo(Permission.CLOSED);
         assertThat(lesson.state().rulesFor(ORLA, lesson.rulebook()).situation().is(Fact.SCHOOL_ACCOUNT))
                 .isTrue();
+    }
+
+    @Test
+    void who_comes_by_a_link_of_their_own_is_who_was_invited_and_has_no_account_of_the_school() {
+        var lesson = open().invited()
+                .order(new LessonOrder.Knock(new Arrival(
+                        new VisitId("boat"),
+                        new DeviceId("boat"),
+                        "a phone",
+                        Optional.of(TOVE),
+                        Arrival.Link.OWN,
+                        true)));
+
+        assertThat(lesson.visit("boat").person()).contains(TOVE);
+        assertThat(lesson.visit("boat").verdict().outcome())
+                .as("a visitor waits for an adult")
+                .isEqualTo(Outcome.WAIT);
+        lesson.order(new LessonOrder.Admit(new VisitId("boat"), Optional.empty(), ORLA));
+        assertThat(lesson.state().isPresent(TOVE)).isTrue();
+        assertThat(lesson.state().hasAccount(TOVE)).isFalse();
     }
 
     @Test

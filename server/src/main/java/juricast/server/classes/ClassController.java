@@ -7,7 +7,6 @@ import static juricast.server.access.Position.TEACHER;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.DayOfWeek;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -15,7 +14,6 @@ import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -42,7 +40,6 @@ import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.*;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** Classes and their lessons: made, looked at, scheduled. */
 @RestController
@@ -56,7 +53,7 @@ class ClassController {
     private final People people;
     private final School school;
     private final Database database;
-    private final JoiningNote notes;
+    private final JoinLinks links;
     private final Calendar calendar;
     private final Clock clock;
 
@@ -66,7 +63,7 @@ class ClassController {
             People people,
             School school,
             Database database,
-            JoiningNote notes,
+            JoinLinks links,
             Calendar calendar,
             Clock clock) {
         this.access = access;
@@ -74,7 +71,7 @@ class ClassController {
         this.people = people;
         this.school = school;
         this.database = database;
-        this.notes = notes;
+        this.links = links;
         this.calendar = calendar;
         this.clock = clock;
     }
@@ -85,7 +82,7 @@ class ClassController {
 
     record Colleague(String id, String name) {}
 
-    /** A class with all that its page shows. @param note the joining note @param link the address pupils open */
+    /** A class with all that its page shows. */
     record ClassPage(
             String id,
             String title,
@@ -93,14 +90,11 @@ class ClassController {
             boolean mine,
             List<Person> adults,
             List<Person> pupils,
-            List<LessonLine> lessons,
-            String link,
-            String word,
-            String note) {}
+            List<LessonLine> lessons) {}
 
     record Person(String id, String name, Role role) {}
 
-    /** A lesson of today or of a class. @param joinPath for pupils, where to join it; none until shortly before */
+    /** A lesson of today or of a class, as its adults see it. */
     record LessonLine(
             String id,
             String classId,
@@ -111,8 +105,7 @@ class ClassController {
             @Nullable Instant openedAt,
             List<String> adults,
             int pupils,
-            boolean mine,
-            @Nullable String joinPath) {}
+            boolean mine) {}
 
     /** @param everyWeeks 1 for every week, 2 for every second one, and so on; 1 if it is not said */
     record SeriesRequest(
@@ -126,21 +119,21 @@ class ClassController {
 
     /** Today's lessons: one's own, or all of the school for the safeguarding lead. */
     @GetMapping("/today")
-    @For({TEACHER, LEAD, PUPIL})
+    @For({TEACHER, LEAD})
     List<LessonLine> today(@AuthenticationPrincipal SignedIn caller) {
         Instant now = clock.instant();
         LocalDate date = school.date(now);
         var day = new Span(
                 date.atStartOfDay(school.zone()).toInstant(),
                 date.plusDays(1).atStartOfDay(school.zone()).toInstant());
-        Map<ClassId, Classes.SchoolClass> seen = new LinkedHashMap<>();
-        (caller.isLead() ? classes.all() : classes.of(caller.person(), now)).forEach(one -> seen.put(one.id(), one));
+        Set<ClassId> seen = (caller.isLead() ? classes.all() : classes.of(caller.person(), now))
+                .stream().map(Classes.SchoolClass::id).collect(Collectors.toSet());
         Set<LessonId> covered = classes.coveredBy(caller.person(), day).stream()
                 .map(Classes.Planned::id)
                 .collect(Collectors.toSet());
         return classes.lessons(day).stream()
-                .filter(one -> seen.containsKey(one.ofClass()) || covered.contains(one.id()))
-                .map(one -> line(one, caller, Optional.ofNullable(seen.get(one.ofClass()))))
+                .filter(one -> seen.contains(one.ofClass()) || covered.contains(one.id()))
+                .map(one -> line(one, caller))
                 .toList();
     }
 
@@ -204,13 +197,6 @@ class ClassController {
         Instant now = clock.instant();
         List<Member> members = classes.members(found.id(), now);
         List<Classes.Planned> lessons = classes.lessonsOf(found.id());
-        String link = ServletUriComponentsBuilder.fromCurrentContextPath()
-                .path(joinPath(found))
-                .toUriString();
-        Optional<Span> next = lessons.stream()
-                .map(Classes.Planned::time)
-                .filter(time -> time.until().isAfter(now))
-                .findFirst();
         return new ClassPage(
                 found.id().value(),
                 found.title(),
@@ -224,10 +210,7 @@ class ClassController {
                         .filter(one -> !one.role().isAdultInCharge())
                         .map(ClassController::person)
                         .toList(),
-                lessons.stream().map(one -> line(one, caller, Optional.empty())).toList(),
-                link,
-                found.word().text(),
-                notes.text(found, next, link));
+                lessons.stream().map(one -> line(one, caller)).toList());
     }
 
     /** Schedules a lesson weekly on chosen days until a date. */
@@ -259,7 +242,15 @@ class ClassController {
     @PostMapping("/classes/{id}/link/renew")
     @For(TEACHER)
     ClassPage renew(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
-        classes.renewLink(access.runBy(caller, id).id());
+        classes.renewLink(access.runBy(caller, id).id(), clock.instant());
+        return page(id, caller);
+    }
+
+    /** Renews the link that leads adults of the class to the desk. */
+    @PostMapping("/classes/{id}/staff-link/renew")
+    @For(TEACHER)
+    ClassPage renewStaffLink(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
+        links.renewStaff(access.runBy(caller, id).id());
         return page(id, caller);
     }
 
@@ -280,7 +271,7 @@ class ClassController {
                         .orElse(null));
     }
 
-    private LessonLine line(Classes.Planned one, SignedIn caller, Optional<Classes.SchoolClass> forJoining) {
+    private LessonLine line(Classes.Planned one, SignedIn caller) {
         record Stage(DeskView.Phase phase, @Nullable Instant openedAt) {}
         Stage stage = database.read()
                 .sql(
@@ -294,9 +285,6 @@ class ClassController {
                 .optional()
                 .orElse(new Stage(DeskView.Phase.PLANNED, null));
         List<Member> members = classes.membersOf(one, clock.instant());
-        boolean isPupil = caller.position() == PUPIL;
-        boolean near = clock.instant().isAfter(one.time().from().minus(Duration.ofMinutes(60)))
-                && stage.phase != DeskView.Phase.OVER;
         return new LessonLine(
                 one.id().value(),
                 one.ofClass().value(),
@@ -304,19 +292,12 @@ class ClassController {
                 one.time().from(),
                 one.time().until(),
                 stage.phase,
-                isPupil || stage.phase != DeskView.Phase.OPEN ? null : stage.openedAt,
+                stage.phase == DeskView.Phase.OPEN ? stage.openedAt : null,
                 adultNames(members),
-                isPupil
-                        ? 0
-                        : (int) members.stream()
-                                .filter(member -> !member.role().isAdultInCharge())
-                                .count(),
-                members.stream().anyMatch(member -> member.person().equals(caller.person())),
-                isPupil && near ? forJoining.map(this::joinPath).orElse(null) : null);
-    }
-
-    private String joinPath(Classes.SchoolClass found) {
-        return "/join/" + school.linkKey().token(found.link());
+                (int) members.stream()
+                        .filter(member -> !member.role().isAdultInCharge())
+                        .count(),
+                members.stream().anyMatch(member -> member.person().equals(caller.person())));
     }
 
     private static List<String> adultNames(List<Member> members) {

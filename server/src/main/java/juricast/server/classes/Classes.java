@@ -34,11 +34,13 @@ public class Classes {
     private final Database database;
     private final School school;
     private final Planning planning;
+    private final Calendar calendar;
 
-    Classes(Database database, School school, Planning planning) {
+    Classes(Database database, School school, Planning planning, Calendar calendar) {
         this.database = database;
         this.school = school;
         this.planning = planning;
+        this.calendar = calendar;
     }
 
     /** A class. @param year 0 where it is for several year groups */
@@ -162,8 +164,14 @@ public class Classes {
         });
     }
 
+    /** Whether somebody is in charge of one lesson, by the class or because they cover in it. */
+    public boolean isInCharge(PersonId person, Planned lesson, Instant moment) {
+        return membersOf(lesson, moment).stream()
+                .anyMatch(one -> one.person().equals(person) && one.role().isAdultInCharge());
+    }
+
     /** Who belongs to one lesson: the class of that moment, and who covers in place of those who do. */
-    List<Member> membersOf(Planned lesson, Instant moment) {
+    public List<Member> membersOf(Planned lesson, Instant moment) {
         var members = new ArrayList<>(members(lesson.ofClass, moment));
         for (Planning.Cover cover : planning.covers(lesson.id)) {
             members.removeIf(one -> cover.insteadOf().equals(Optional.of(one.person()))
@@ -181,7 +189,7 @@ public class Classes {
                 .query((row, n) ->
                         Optional.of(row.getLong(1)).filter(at -> at > 0).map(Instant::ofEpochMilli))
                 .single();
-        return new Sequel(next, school.zone());
+        return new Sequel(next, school.zone(), calendar.now());
     }
 
     /** Adds a class with its adults. @return false if there is one of that title */
@@ -233,7 +241,7 @@ public class Classes {
     }
 
     /** The lessons in a stretch of time in which somebody covers. */
-    List<Planned> coveredBy(PersonId adult, Span window) {
+    public List<Planned> coveredBy(PersonId adult, Span window) {
         return database.read()
                 .sql(
                         """
@@ -308,16 +316,21 @@ public class Classes {
     }
 
     /** Renews the link: those who hold the old one are told so at the door. */
-    void renewLink(ClassId id) {
-        database.write(sql -> sql.sql("UPDATE class SET renewal = renewal + 1 WHERE id = :id")
+    public void renewLink(ClassId id, Instant now) {
+        database.write(sql -> sql.sql("UPDATE class SET renewal = renewal + 1, link_since = :now WHERE id = :id")
                 .param("id", id.value())
+                .param("now", now.toEpochMilli())
                 .update());
     }
 
     /** The same after a lesson, as part of a larger write. */
-    public static void renewLinkAfter(JdbcClient sql, LessonId lesson) {
-        sql.sql("UPDATE class SET renewal = renewal + 1 WHERE id = (SELECT class FROM lesson WHERE id = :lesson)")
+    public static void renewLinkAfter(JdbcClient sql, LessonId lesson, Instant now) {
+        sql.sql(
+                        """
+                UPDATE class SET renewal = renewal + 1, link_since = :now
+                WHERE id = (SELECT class FROM lesson WHERE id = :lesson)""")
                 .param("lesson", lesson.value())
+                .param("now", now.toEpochMilli())
                 .update();
     }
 

@@ -9,6 +9,7 @@ import java.util.List;
 import juricast.core.charter.PlannedLesson;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
 import juricast.core.limits.Limits;
 import juricast.core.rules.Fact;
 import juricast.server.access.For;
@@ -18,6 +19,7 @@ import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.*;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** What is planned to be so in one lesson: who visits, whether it is recorded, whether the class works in groups. */
 @RestController
@@ -28,17 +30,22 @@ class PlanController {
 
     private final Planning planning;
     private final Classes classes;
+    private final JoinLinks links;
     private final AccessToClasses access;
     private final School school;
 
-    PlanController(Planning planning, Classes classes, AccessToClasses access, School school) {
+    PlanController(Planning planning, Classes classes, JoinLinks links, AccessToClasses access, School school) {
         this.planning = planning;
         this.classes = classes;
+        this.links = links;
         this.access = access;
         this.school = school;
     }
 
-    /** @param visitors who is invited, by name; they come by the class's link and word and wait at the door */
+    /**
+     * @param visitors who is invited, by name
+     * @param invited the same with the link of each, which makes them a visitor of this lesson and never more
+     */
     record LessonPlanPage(
             String lesson,
             String title,
@@ -47,8 +54,11 @@ class PlanController {
             String starts,
             boolean editable,
             List<String> visitors,
+            List<InvitedVisitor> invited,
             boolean recording,
             boolean groups) {}
+
+    record InvitedVisitor(String person, String name, String link) {}
 
     record PlanRequest(@Nullable List<String> visitors, boolean recording, boolean groups) {}
 
@@ -66,8 +76,27 @@ class PlanController {
                 school.clockTime(planned.time().from()),
                 !caller.isLead(),
                 planning.visitors(planned.id()).stream().map(Member::name).toList(),
+                planning.visitors(planned.id()).stream()
+                        .map(one -> new InvitedVisitor(
+                                one.person().value(),
+                                one.name(),
+                                ServletUriComponentsBuilder.fromCurrentContextPath()
+                                        .path(links.ofVisitor(planned.id(), one.person()))
+                                        .toUriString()))
+                        .toList(),
                 known.expected().contains(Fact.RECORDING),
                 known.expected().contains(Fact.IN_GROUPS));
+    }
+
+    /** Gives a visitor another link; the old one counts no more. */
+    @PostMapping("/visitors/{person}/renew")
+    @For(TEACHER)
+    LessonPlanPage renewLink(
+            @PathVariable String lesson, @PathVariable String person, @AuthenticationPrincipal SignedIn caller) {
+        Classes.Planned planned = known(lesson);
+        access.runBy(caller, planned.ofClass().value());
+        links.renewVisitor(planned.id(), new PersonId(person));
+        return plan(lesson, caller);
     }
 
     @PutMapping

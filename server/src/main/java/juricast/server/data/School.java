@@ -76,6 +76,11 @@ public class School {
         return known;
     }
 
+    /** A key for links of another kind than those of classes. */
+    public LinkKey linkKey(String purpose) {
+        return linkKey().forPurpose(purpose);
+    }
+
     /** The time of day at the school, as 10:05. */
     public String clockTime(Instant instant) {
         return CLOCK.format(instant.atZone(zone()));

@@ -47,6 +47,8 @@ class FrontPage {
                 "/people",
                 "/timetable",
                 "/inspection",
+                "/calendar",
+                "/outbox",
                 "/classes",
                 "/classes/**",
                 "/lessons/**",

@@ -147,7 +147,7 @@ class LessonJournal implements DisposableBean {
             }
             if (event instanceof LessonEvent.Closed closed && closed.step() == ClosingStep.LINK_RETIRED) {
                 // In one transaction with the event, so that neither is without the other after a crash.
-                Classes.renewLinkAfter(sql, entry.lesson);
+                Classes.renewLinkAfter(sql, entry.lesson, closed.at());
             }
         }
         return hash;

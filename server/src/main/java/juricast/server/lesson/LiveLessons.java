@@ -18,6 +18,7 @@ import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.LessonState;
 import juricast.core.lesson.Visit;
 import juricast.core.rules.Rulebook;
+import juricast.core.telling.Due;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
 import juricast.server.problems.Problem;
@@ -153,6 +154,12 @@ public class LiveLessons implements DisposableBean {
             }
         }
         return lesson.snapshot();
+    }
+
+    /** The messages that are due about a lesson now, whether or not they went out before. */
+    public List<Due> due(LessonId id) {
+        LiveLesson.Snapshot seen = look(id);
+        return Due.of(seen.plan(), seen.state(), seen.rules(), now());
     }
 
     /** What has happened in a lesson. */

@@ -13,7 +13,6 @@ import juricast.core.identity.DeviceId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
-import juricast.core.joining.LinkKey;
 import juricast.core.lesson.Appliance;
 import juricast.core.lesson.LessonOrder;
 import juricast.core.lesson.Readers;
@@ -29,8 +28,8 @@ import juricast.server.access.Position;
 import juricast.server.access.SignedIn;
 import juricast.server.access.TryLimit;
 import juricast.server.classes.Classes;
+import juricast.server.classes.JoinLinks;
 import juricast.server.data.Ids;
-import juricast.server.data.School;
 import juricast.server.problems.Problem;
 import juricast.server.words.HouseRules;
 import juricast.server.words.RuleWords;
@@ -60,7 +59,7 @@ class SeatController {
     private final SeatOrders orders;
     private final RuleWords words;
     private final Classes classes;
-    private final School school;
+    private final JoinLinks links;
     private final HouseRules houseRules;
     private final TryLimit wordLimit;
     private final TryLimit guessLimit;
@@ -75,7 +74,7 @@ class SeatController {
             SeatOrders orders,
             RuleWords words,
             Classes classes,
-            School school,
+            JoinLinks links,
             HouseRules houseRules,
             Clock clock) {
         this.lessons = lessons;
@@ -84,7 +83,7 @@ class SeatController {
         this.orders = orders;
         this.words = words;
         this.classes = classes;
-        this.school = school;
+        this.links = links;
         this.houseRules = houseRules;
         this.wordLimit = new TryLimit(6, Duration.ofMinutes(2), clock);
         // A family or a whole ship may share one address; somebody who drops the cookie is held by this one.
@@ -98,10 +97,14 @@ class SeatController {
     /**
      * What a link leads to, before anyone knocks: the least that is needed. @param lesson none if no lesson is near
      *
+     * @param kind whom the link is for
+     * @param desk where an adult in charge of the lesson goes instead of knocking
      * @param next when the next lesson is, if none is near
      * @param needsWord whether the join word is asked for; not of those who are signed in and on the list
      */
     record Doorstep(
+            JoinLinks.Kind kind,
+            @Nullable String desk,
             String title,
             List<String> adults,
             @Nullable String lesson,
@@ -129,15 +132,20 @@ class SeatController {
             @AuthenticationPrincipal @Nullable SignedIn caller,
             HttpServletRequest request,
             HttpServletResponse response) {
-        Classes.SchoolClass found = classOf(token);
+        JoinLinks.Led led = led(token);
+        Classes.SchoolClass found = led.ofClass();
         DeviceId device = Cookies.deviceOrNew(request, response);
-        List<Classes.Planned> near = near(found);
+        List<Classes.Planned> near = near(led);
         Optional<Classes.Planned> lesson = current(near);
         boolean isMember = caller != null && isListed(found, caller.person());
         Optional<String> visit = lesson.flatMap(
                         one -> lessons.look(one.id()).state().visitOf(device))
                 .map(one -> one.id().value());
         return new Doorstep(
+                led.kind(),
+                lesson.filter(one -> caller != null && classes.isInCharge(caller.person(), one, lessons.now()))
+                        .map(one -> "/lessons/" + one.id().value() + "/desk")
+                        .orElse(null),
                 found.title(),
                 classes.members(found.id(), lessons.now()).stream()
                         .filter(one -> one.role().isAdultInCharge())
@@ -151,8 +159,10 @@ class SeatController {
                         .filter(from -> from.isAfter(lessons.now()))
                         .findFirst()
                         .orElse(null),
-                !isMember,
-                caller == null || caller.position() != Position.PUPIL ? null : caller.name(),
+                !isMember && led.kind() == JoinLinks.Kind.PUPILS,
+                led.invited()
+                        .map(one -> one.visitor().name())
+                        .orElse(caller == null || caller.position() != Position.PUPIL ? null : caller.name()),
                 visit.orElse(null),
                 lesson.map(one -> houseRules.of(
                                 lessons.look(one.id()).rules(), one.time().from()))
@@ -168,10 +178,19 @@ class SeatController {
             @AuthenticationPrincipal @Nullable SignedIn caller,
             HttpServletRequest request,
             HttpServletResponse response) {
-        Classes.SchoolClass found = classOf(token);
+        JoinLinks.Led led = led(token);
+        Classes.SchoolClass found = led.ofClass();
         DeviceId device = Cookies.deviceOrNew(request, response);
         String address = request.getRemoteAddr() + " at " + found.id();
-        boolean isMember = caller != null && isListed(found, caller.person());
+        boolean isVisitor = led.kind() == JoinLinks.Kind.VISITOR;
+        boolean isMember = !isVisitor && caller != null && isListed(found, caller.person());
+        if (led.kind() == JoinLinks.Kind.STAFF) {
+            throw Problem.refused(
+                    "for-staff",
+                    "This link is for the adults of the class",
+                    "You have not knocked.",
+                    "Sign in; it then leads to the desk. Pupils use the link in their joining note.");
+        }
         if (knockLimit.isReached(device + address)
                 || wordLimit.isReached(device + address)
                 || guessLimit.isReached(address)
@@ -179,7 +198,8 @@ class SeatController {
             throw Problem.tooMany(
                     "Too many tries", "Wait two minutes, then try again with the word your teacher gave you.");
         }
-        if (!isMember && !found.word().isSaidBy(wanted.word == null ? "" : wanted.word)) {
+        // A visitor's own link of 128 bits names who comes; a word that whole classes know adds nothing to it.
+        if (!isMember && !isVisitor && !found.word().isSaidBy(wanted.word == null ? "" : wanted.word)) {
             wordLimit.failed(device + address);
             guessLimit.failed(address);
             throw Problem.refused(
@@ -195,8 +215,8 @@ class SeatController {
                     "You have not knocked yet. Your name is still here.",
                     "Tick that you have read them and keep to them.");
         }
-        String name = nameOf(wanted, caller, isMember);
-        Classes.Planned lesson = current(near(found))
+        String name = led.invited().map(one -> one.visitor().name()).orElseGet(() -> nameOf(wanted, caller, isMember));
+        Classes.Planned lesson = current(near(led))
                 .orElseThrow(() -> Problem.refused(
                         "no-lesson-now",
                         "There is no lesson now",
@@ -210,10 +230,20 @@ class SeatController {
         knockLimit.failed(device + address);
         crowdLimit.failed(address);
         var visit = new VisitId(Ids.next());
-        Optional<PersonId> account = isMember ? Optional.of(caller.person()) : Optional.empty();
-        var link = isCurrent(token, found) ? Arrival.Link.CURRENT : Arrival.Link.RETIRED;
-        orders.carryOut(lesson.id(), new LessonOrder.Knock(new Arrival(visit, device, name, account, link, true)));
+        orders.carryOut(
+                lesson.id(), new LessonOrder.Knock(arrival(visit, device, name, led, isMember ? caller : null)));
         return new Knocked(visit.value());
+    }
+
+    private static Arrival arrival(
+            VisitId visit, DeviceId device, String name, JoinLinks.Led led, @Nullable SignedIn member) {
+        Optional<PersonId> who = led.invited()
+                .map(one -> one.visitor().person())
+                .or(() -> Optional.ofNullable(member).map(SignedIn::person));
+        Arrival.Link link = !led.current()
+                ? Arrival.Link.RETIRED
+                : led.kind() == JoinLinks.Kind.VISITOR ? Arrival.Link.OWN : Arrival.Link.CURRENT;
+        return new Arrival(visit, device, name, who, link, true);
     }
 
     @GetMapping("/seats/{visit}")
@@ -361,21 +391,13 @@ class SeatController {
         return crowded;
     }
 
-    private Classes.SchoolClass classOf(String token) {
-        return school.linkKey()
-                .read(token)
-                .flatMap(link -> classes.byLink(link.number())
-                        .filter(found -> link.renewal() <= found.link().renewal()))
+    private JoinLinks.Led led(String token) {
+        return links.read(token)
                 .orElseThrow(() -> Problem.refused(
                         "unknown-link",
                         "This link leads nowhere",
                         "A letter may be missing, or it is not a link of this school.",
                         "Open the link in your joining note again, or ask your teacher for it."));
-    }
-
-    private boolean isCurrent(String token, Classes.SchoolClass found) {
-        return school.linkKey().read(token).map(LinkKey.Link::renewal).orElse(-1)
-                == found.link().renewal();
     }
 
     private boolean isListed(Classes.SchoolClass found, PersonId person) {
@@ -398,10 +420,16 @@ class SeatController {
         return name;
     }
 
-    private List<Classes.Planned> near(Classes.SchoolClass found) {
+    /** The lessons that a link may lead to: those of the class, or the one to which a visitor is invited. */
+    private List<Classes.Planned> near(JoinLinks.Led led) {
         Instant now = lessons.now();
         var window = new Span(now.minus(Duration.ofHours(12)), now.plus(LOOK_AHEAD));
-        return classes.lessonsOf(found.id(), window);
+        return classes.lessonsOf(led.ofClass().id(), window).stream()
+                .filter(one -> led.kind() != JoinLinks.Kind.VISITOR
+                        || led.invited()
+                                .filter(invited -> invited.lesson().equals(one.id()))
+                                .isPresent())
+                .toList();
     }
 
     /** The lesson that a link leads to now: one that is open goes first, then one whose time is near. */

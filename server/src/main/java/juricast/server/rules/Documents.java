@@ -197,6 +197,8 @@ class Documents {
                         case IN_THE_REGISTER -> "in the register";
                         case IN_THE_CORRIDOR -> "in the corridor";
                         case IN_THE_INSPECTION -> "in the inspection of planned lessons";
+                        case ON_THE_OWN_PAGE -> "on everybody's own page";
+                        case IN_THE_OUTBOX -> "in the outbox";
                         case NOT_YET -> "";
                     },
                     type.choices().stream()

@@ -3,6 +3,7 @@ package juricast.server.timetable;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -10,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import juricast.core.exchange.TimetableChange;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
@@ -241,6 +243,67 @@ public class Plan {
                 .param("cancelled", wanted.cancelled ? 1 : 0)
                 .update();
         return true;
+    }
+
+    /** The series of a class that came from an entry of another program; made if it is not there. @return its name */
+    static String series(
+            JdbcClient sql,
+            ClassId ofClass,
+            String uid,
+            TimetableChange.Added first,
+            ZoneId zone,
+            PersonId by,
+            Instant now) {
+        return sql
+                .sql("SELECT id FROM series WHERE class = :class AND uid = :uid")
+                .param("class", ofClass.value())
+                .param("uid", uid)
+                .query((row, n) -> row.getString(1))
+                .list()
+                .stream()
+                .findFirst()
+                .orElseGet(() -> {
+                    String id = Ids.next();
+                    sql.sql(
+                                    """
+                            INSERT INTO series (id, class, first, minutes, zone, rule, made_by, made_at, uid)
+                            VALUES (:id, :class, :first, :minutes, :zone, '', :by, :at, :uid)""")
+                            .param("id", id)
+                            .param("class", ofClass.value())
+                            .param("first", first.slot().toString())
+                            .param("minutes", first.time().length().toMinutes())
+                            .param("zone", zone.getId())
+                            .param("by", by.value())
+                            .param("at", now.toEpochMilli())
+                            .param("uid", uid)
+                            .update();
+                    return id;
+                });
+    }
+
+    /** Adds a lesson as part of a change; when that is undone, it is cancelled and not forgotten. */
+    static void add(JdbcClient sql, String change, LessonId id, TimetableChange.Added added, String series) {
+        sql.sql(
+                        """
+                INSERT INTO lesson (id, class, starts, ends, series, slot)
+                VALUES (:id, :class, :starts, :ends, :series, :slot)""")
+                .param("id", id.value())
+                .param("class", added.ofClass().value())
+                .param("starts", added.time().from().toEpochMilli())
+                .param("ends", added.time().until().toEpochMilli())
+                .param("series", series)
+                .param("slot", added.slot().toString())
+                .update();
+        sql.sql(
+                        """
+                INSERT INTO lesson_change (change, lesson, starts_before, ends_before, cancelled_before,
+                    starts_after, ends_after, cancelled_after)
+                VALUES (:change, :id, :starts, :ends, 1, :starts, :ends, 0)""")
+                .param("change", change)
+                .param("id", id.value())
+                .param("starts", added.time().from().toEpochMilli())
+                .param("ends", added.time().until().toEpochMilli())
+                .update();
     }
 
     /**

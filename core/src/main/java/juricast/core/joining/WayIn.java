@@ -1,0 +1,31 @@
+package juricast.core.joining;
+
+import java.time.Instant;
+import java.util.Optional;
+import juricast.core.identity.Role;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Permission;
+import juricast.core.rules.Rulebook;
+import juricast.core.time.Span;
+
+/**
+ * From when until when somebody sees the way to a lesson on their own page (needs B3, C2).
+ *
+ * @param shown empty if the rules never show it to them
+ */
+public record WayIn(Optional<Span> shown) {
+    /** By the rules as they are when the lesson begins; it is shown until the lesson was planned to end. */
+    public static WayIn of(Rulebook rules, Role role, Span lesson) {
+        if (rules.value(Catalogue.LINK_VISIBLE, role, lesson.from()) != Permission.OPEN) {
+            return new WayIn(Optional.empty());
+        }
+        var before = rules.value(Catalogue.LINK_SHOWN, role, lesson.from()).length();
+        return new WayIn(Optional.of(new Span(lesson.from().minus(before), lesson.until())));
+    }
+
+    /** @param goesOn whether the lesson is open, which counts longer than its planned end */
+    public boolean isShown(Instant now, boolean goesOn) {
+        return shown.filter(span -> !now.isBefore(span.from()) && (goesOn || now.isBefore(span.until())))
+                .isPresent();
+    }
+}

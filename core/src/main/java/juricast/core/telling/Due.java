@@ -1,0 +1,59 @@
+package juricast.core.telling;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.stream.Stream;
+import juricast.core.identity.Member;
+import juricast.core.identity.Role;
+import juricast.core.lesson.LessonPlan;
+import juricast.core.lesson.LessonState;
+import juricast.core.lesson.Visit;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Rule;
+import juricast.core.rules.Rulebook;
+
+/** A message that is due about a lesson: to be sent once to each person, however often it is asked for. */
+public record Due(Kind kind, Member to) {
+    /** What it says. */
+    public enum Kind {
+        /** The lesson begins in some minutes. */
+        REMINDER,
+        /** The lesson has begun, and this pupil is neither in nor at the door. */
+        NUDGE
+    }
+
+    /**
+     * What is due now: reminders to everybody who is expected, from the rule's minutes before the start until the start;
+     * nudges to pupils of the class who have not come, from the rule's minutes after the start until the planned end, while
+     * the lesson is open. Nobody is nudged before a lesson that no adult has opened: they could not come in.
+     *
+     * @param rules those of the lesson; 0 minutes mean that nothing is sent
+     */
+    public static List<Due> of(LessonPlan plan, LessonState lesson, Rulebook rules, Instant now) {
+        Instant starts = plan.time().from();
+        var before = rules.value(Catalogue.REMINDER_MINUTES, Rule.ANSWERS, now).length();
+        var after = rules.value(Catalogue.NUDGE_MINUTES, Rule.ANSWERS, now).length();
+        boolean reminds =
+                !before.isZero() && !now.isBefore(starts.minus(before)) && now.isBefore(starts) && !lesson.isOver();
+        boolean nudges = !after.isZero()
+                && !now.isBefore(starts.plus(after))
+                && now.isBefore(plan.time().until())
+                && lesson.isOpen();
+        return Stream.concat(
+                        plan.members().stream()
+                                .filter(one -> reminds && one.role() != Role.OBSERVER)
+                                .filter(one -> !isHereOrWaits(lesson, one))
+                                .map(one -> new Due(Kind.REMINDER, one)),
+                        plan.classList().stream()
+                                .filter(one -> nudges && one.role() != Role.VISITOR)
+                                .filter(one -> !isHereOrWaits(lesson, one) && !lesson.wasIn(one.person()))
+                                .map(one -> new Due(Kind.NUDGE, one)))
+                .toList();
+    }
+
+    private static boolean isHereOrWaits(LessonState lesson, Member one) {
+        return lesson.isPresent(one.person())
+                || lesson.waiting().stream().map(Visit::person).anyMatch(person -> person.filter(one.person()::equals)
+                        .isPresent());
+    }
+}

@@ -1,0 +1,2 @@
+/** Tables as files, in and out. Begin with {@link juricast.server.files.TableFile}. */
+package juricast.server.files;

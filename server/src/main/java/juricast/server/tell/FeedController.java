@@ -1,0 +1,83 @@
+package juricast.server.tell;
+
+import static juricast.server.access.Position.LEAD;
+import static juricast.server.access.Position.PUPIL;
+import static juricast.server.access.Position.TEACHER;
+
+import java.time.Clock;
+import java.time.Duration;
+import juricast.server.access.For;
+import juricast.server.access.SignedIn;
+import juricast.server.classes.AccessToClasses;
+import juricast.server.tell.Feeds.Feed;
+import juricast.server.tell.Feeds.Kind;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.*;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+
+/** The secret addresses of calendars, and the calendars at them. */
+@RestController
+class FeedController {
+    private final Feeds feeds;
+    private final AccessToClasses access;
+    private final Clock clock;
+
+    FeedController(Feeds feeds, AccessToClasses access, Clock clock) {
+        this.feeds = feeds;
+        this.access = access;
+        this.clock = clock;
+    }
+
+    /** An address to give to a calendar program. */
+    record FeedAddress(String address) {}
+
+    @GetMapping("/api/feed")
+    @For({TEACHER, PUPIL})
+    FeedAddress mine(@AuthenticationPrincipal SignedIn caller) {
+        return address(new Feed(Kind.PERSON, caller.person().value()));
+    }
+
+    @PostMapping("/api/feed/renew")
+    @For({TEACHER, PUPIL})
+    FeedAddress renewMine(@AuthenticationPrincipal SignedIn caller) {
+        feeds.renew(new Feed(Kind.PERSON, caller.person().value()));
+        return mine(caller);
+    }
+
+    @GetMapping("/api/classes/{id}/feed")
+    @For({TEACHER, LEAD})
+    FeedAddress ofClass(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
+        return address(new Feed(Kind.CLASS, access.seenBy(caller, id).id().value()));
+    }
+
+    @PostMapping("/api/classes/{id}/feed/renew")
+    @For(TEACHER)
+    FeedAddress renewOfClass(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
+        feeds.renew(new Feed(Kind.CLASS, access.runBy(caller, id).id().value()));
+        return ofClass(id, caller);
+    }
+
+    /** A calendar program asks without signing in; the address is the key. */
+    @GetMapping(path = "/feeds/{token}.ics", produces = "text/calendar")
+    @For(anyone = true)
+    ResponseEntity<String> feed(@PathVariable String token) {
+        return feeds.read(token)
+                .map(feed -> ResponseEntity.ok()
+                        .cacheControl(CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate())
+                        .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
+                        .body(feeds.calendar(feed, clock.instant())))
+                .orElseGet(() -> ResponseEntity.status(HttpStatus.GONE)
+                        .contentType(MediaType.parseMediaType("text/plain;charset=UTF-8"))
+                        .body("This calendar has another address now. Its owner finds it in Juricast."));
+    }
+
+    private FeedAddress address(Feed feed) {
+        return new FeedAddress(ServletUriComponentsBuilder.fromCurrentContextPath()
+                .path(feeds.path(feed))
+                .toUriString());
+    }
+}

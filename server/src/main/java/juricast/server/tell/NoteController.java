@@ -1,0 +1,269 @@
+package juricast.server.tell;
+
+import static juricast.server.access.Position.LEAD;
+import static juricast.server.access.Position.TEACHER;
+
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import juricast.core.charter.Edit;
+import juricast.core.charter.Place;
+import juricast.core.identity.Member;
+import juricast.core.identity.Role;
+import juricast.core.joining.JoinWord;
+import juricast.core.joining.WayIn;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Condition;
+import juricast.core.rules.Permission;
+import juricast.core.rules.Rule;
+import juricast.core.rules.Rulebook;
+import juricast.core.rules.Setting;
+import juricast.core.time.Span;
+import juricast.server.access.For;
+import juricast.server.access.SignedIn;
+import juricast.server.classes.AccessToClasses;
+import juricast.server.classes.Classes;
+import juricast.server.classes.JoinLinks;
+import juricast.server.data.Database;
+import juricast.server.problems.Problem;
+import juricast.server.rules.Settings;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.CacheControl;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.*;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+
+/** How a class is joined: notes, links, QR code, join word, and whether pupils see the link. */
+@RestController
+@RequestMapping("/api/classes/{id}")
+class NoteController {
+    private static final int SUGGESTIONS = 4;
+    private static final int LONGEST_WORD = 40;
+
+    private final AccessToClasses access;
+    private final Classes classes;
+    private final JoinLinks links;
+    private final JoiningNote notes;
+    private final Settings settings;
+    private final Database database;
+    private final Clock clock;
+
+    NoteController(
+            AccessToClasses access,
+            Classes classes,
+            JoinLinks links,
+            JoiningNote notes,
+            Settings settings,
+            Database database,
+            Clock clock) {
+        this.access = access;
+        this.classes = classes;
+        this.links = links;
+        this.notes = notes;
+        this.settings = settings;
+        this.database = database;
+        this.clock = clock;
+    }
+
+    /**
+     * @param link that pupils open
+     * @param staffLink that leads adults to the desk after signing in
+     * @param shown whether pupils see the link on their own page
+     * @param shownMinutes how long before a lesson
+     * @param shownBound whether a layer above keeps the class from showing it
+     * @param renewal until when the link is good, in words
+     * @param forPupils the short note
+     * @param inFull the note for parents and visitors
+     */
+    record Joining(
+            String link,
+            String staffLink,
+            String word,
+            double bits,
+            boolean shown,
+            int shownMinutes,
+            boolean shownBound,
+            String renewal,
+            JoiningNote.Note forPupils,
+            JoiningNote.Note inFull) {}
+
+    /** @param bits how hard it is to guess @param fault why it cannot be taken; nothing if it can */
+    record WordCheck(
+            String word, double bits, int wantedBits, List<WordNeighbour> neighbours, @Nullable String fault) {}
+
+    /** A word of another class that is near. @param letters in how many letters it differs */
+    record WordNeighbour(String ofClass, String word, int letters, boolean soundsAlike) {}
+
+    record WordRequest(String word) {}
+
+    record ShownRequest(boolean shown) {}
+
+    @GetMapping("/joining")
+    @For({TEACHER, LEAD})
+    Joining joining(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
+        Classes.SchoolClass found = access.seenBy(caller, id);
+        Instant now = clock.instant();
+        Optional<Classes.Planned> next = classes.lessonsOf(found.id()).stream()
+                .filter(one -> one.time().until().isAfter(now))
+                .findFirst();
+        Rulebook rules = next.map(one -> settings.ofLesson(one.id())).orElseGet(() -> settings.ofClass(found.id()));
+        Instant at = next.map(one -> one.time().from()).orElse(now);
+        String link = absolute(links.ofClass(found));
+        var about = new JoiningNote.About(
+                found,
+                classes.members(found.id(), now).stream()
+                        .filter(one -> one.role().isAdultInCharge())
+                        .map(Member::name)
+                        .toList(),
+                next.map(Classes.Planned::time),
+                link,
+                found.word().text());
+        WayIn way =
+                WayIn.of(rules, Role.PUPIL, next.map(Classes.Planned::time).orElse(new Span(at, at.plusSeconds(60))));
+        return new Joining(
+                link,
+                absolute(links.ofStaff(found)),
+                found.word().text(),
+                found.word().bits(),
+                way.shown().isPresent(),
+                (int) rules.value(Catalogue.LINK_SHOWN, Role.PUPIL, at).length().toMinutes(),
+                rules.ruling(Catalogue.LINK_VISIBLE, Role.PUPIL, at).floor().isPresent(),
+                switch (rules.value(Catalogue.LINK_RENEWAL, Rule.ANSWERS, at).text()) {
+                    case "each-lesson" -> "A new link is made after each lesson.";
+                    case "each-week" -> "A new link is made after each week.";
+                    case "each-term" -> "A new link is made after each term.";
+                    default -> "The link stays the same for the whole series.";
+                },
+                notes.shortOne(about),
+                notes.fullOne(about, rules, at));
+    }
+
+    private static String absolute(String path) {
+        return ServletUriComponentsBuilder.fromCurrentContextPath().path(path).toUriString();
+    }
+
+    /** The link of the class as a QR code. */
+    @GetMapping(path = "/link.svg", produces = "image/svg+xml")
+    @For({TEACHER, LEAD})
+    ResponseEntity<String> qrCode(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.noStore())
+                .body(QrCode.svg(absolute(links.ofClass(access.seenBy(caller, id)))));
+    }
+
+    /** How good a word would be; without one, how good the present one is. */
+    @GetMapping("/word")
+    @For({TEACHER, LEAD})
+    WordCheck word(
+            @PathVariable String id,
+            @RequestParam(defaultValue = "") String of,
+            @AuthenticationPrincipal SignedIn caller) {
+        Classes.SchoolClass found = access.seenBy(caller, id);
+        return check(found, of.isBlank() ? found.word() : new JoinWord(plain(of)));
+    }
+
+    /** Words that could be taken. */
+    @GetMapping("/word/suggestions")
+    @For({TEACHER, LEAD})
+    List<WordCheck> suggestions(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
+        Classes.SchoolClass found = access.seenBy(caller, id);
+        Set<JoinWord> taken = classes.joinWords();
+        return Stream.generate(() -> check(found, JoinWord.choose(new SecureRandom(), taken)))
+                .limit(50)
+                .filter(one -> one.fault == null)
+                .limit(SUGGESTIONS)
+                .toList();
+    }
+
+    /** Takes a word. 409 if the rules ask for a better one. */
+    @PutMapping("/word")
+    @For(TEACHER)
+    WordCheck choose(
+            @PathVariable String id, @RequestBody WordRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+        Classes.SchoolClass found = access.runBy(caller, id);
+        var word = new JoinWord(plain(wanted.word == null ? "" : wanted.word));
+        String fault = check(found, word).fault;
+        if (fault != null) {
+            throw Problem.refused(
+                    "word-not-good", fault, "The word is as it was.", "Choose another, or take one that is proposed.");
+        }
+        database.write(sql -> {
+            Classes.renameWord(sql, found.id(), word);
+            return null;
+        });
+        return check(access.runBy(caller, id), word);
+    }
+
+    private static String plain(String word) {
+        return word.strip().toLowerCase(java.util.Locale.ROOT).replaceAll("\\s+", "-");
+    }
+
+    private WordCheck check(Classes.SchoolClass found, JoinWord word) {
+        Rulebook rules = settings.ofClass(found.id());
+        Instant now = clock.instant();
+        int bits = rules.value(Catalogue.WORD_STRENGTH, Rule.ANSWERS, now).number();
+        int letters = rules.value(Catalogue.WORD_DISTANCE, Rule.ANSWERS, now).number();
+        JoinWord.Said said = word.said();
+        var near = new ArrayList<WordNeighbour>();
+        boolean tooNear = false;
+        for (Classes.SchoolClass other : classes.all()) {
+            if (other.id().equals(found.id())) {
+                continue;
+            }
+            JoinWord.Said otherSaid = other.word().said();
+            boolean alike = said.heard().equals(otherSaid.heard());
+            // Those within twice the distance are shown: the nearest one can be told from none at all.
+            if (said.isNearerThan(letters * 2 + 1, otherSaid)) {
+                near.add(new WordNeighbour(other.title(), other.word().text(), word.distanceTo(other.word()), alike));
+            }
+            tooNear |= said.isNearerThan(letters, otherSaid);
+        }
+        near.sort(Comparator.comparingInt(WordNeighbour::letters));
+        return new WordCheck(word.text(), word.bits(), bits, near, fault(word, bits, letters, tooNear));
+    }
+
+    private static @Nullable String fault(JoinWord word, int bits, int letters, boolean tooNear) {
+        if (!word.text().matches("[\\p{L}\\p{N}][\\p{L}\\p{N}-]{2,}")
+                || word.text().length() > LONGEST_WORD) {
+            return "A join word has 3 to %d letters, digits and hyphens".formatted(LONGEST_WORD);
+        }
+        if (word.bits() < bits) {
+            return "This word is too easy to guess: %.0f bits, and the rules ask for %d".formatted(word.bits(), bits);
+        }
+        return tooNear
+                ? "This word is too near to that of another class: it must differ in %d letters, and sound different"
+                        .formatted(letters)
+                : null;
+    }
+
+    /** Shows the link on the pupils' own pages, or hides it: a setting of this class, kept with who and when. */
+    @PutMapping("/link/shown")
+    @For(TEACHER)
+    Joining show(@PathVariable String id, @RequestBody ShownRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+        Classes.SchoolClass found = access.runBy(caller, id);
+        Instant now = clock.instant();
+        database.write(sql -> {
+            for (Role role : List.of(Role.PUPIL, Role.CLASS_MONITOR)) {
+                var edit = new Edit(
+                        Place.of(found.id()),
+                        Catalogue.LINK_VISIBLE,
+                        role,
+                        Condition.ALWAYS,
+                        Optional.of(wanted.shown ? Permission.OPEN : Permission.CLOSED),
+                        false,
+                        "",
+                        Setting.FOR_EVER);
+                Settings.write(sql, edit, caller.person(), now, now);
+            }
+            return null;
+        });
+        return joining(id, caller);
+    }
+}

@@ -1,0 +1,180 @@
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { get, put } from '../../shared/api/http'
+import type { SchoolCalendar } from '../../shared/api/types'
+import { Button } from '../../shared/ui/Button'
+import { TextField, TextInput } from '../../shared/ui/Fields'
+import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { Page } from '../../shared/ui/Page'
+
+const DAYS = ['MONDAY', 'TUESDAY', 'WEDNESDAY', 'THURSDAY', 'FRIDAY', 'SATURDAY', 'SUNDAY'] as const
+const KEY = ['calendar']
+
+/** When the school is held: terms, holidays, days and hours. Series leave holidays out, and the inspection goes by it. */
+export default function CalendarScreen() {
+  return <Page title="The school's calendar">{(me) => <Shown mayChange={me.position === 'LEAD'} />}</Page>
+}
+
+function Shown({ mayChange }: { mayChange: boolean }) {
+  const { data, error } = useQuery({ queryKey: KEY, queryFn: () => get<SchoolCalendar>('/api/calendar') })
+  if (error) return <ProblemNote problem={error} />
+  if (!data) return <LoadingNote what="the school's calendar" />
+  return <Form key={JSON.stringify(data)} known={data} mayChange={mayChange} />
+}
+
+function Form({ known, mayChange }: { known: SchoolCalendar; mayChange: boolean }) {
+  const cache = useQueryClient()
+  const [wanted, setWanted] = useState(known)
+  const save = useMutation({
+    mutationFn: () => put<SchoolCalendar>('/api/calendar', wanted),
+    onSuccess: (next) => {
+      cache.setQueryData(KEY, next)
+      return Promise.all([
+        cache.invalidateQueries({ queryKey: ['timetable'] }),
+        cache.invalidateQueries({ queryKey: ['inspection'] }),
+      ])
+    },
+  })
+  const changed = JSON.stringify(wanted) !== JSON.stringify(known)
+  return (
+    <chakra.form
+      px="20px"
+      py="16px"
+      maxW="1060px"
+      mx="auto"
+      onSubmit={(event) => {
+        event.preventDefault()
+        save.mutate()
+      }}
+    >
+      <chakra.h1 fontSize="25px">The school's calendar</chakra.h1>
+      <chakra.p color="ink2" mb="14px">
+        Series leave holidays out, links that are new each term follow the terms, and the <Link to="/inspection">inspection</Link>{' '}
+        goes by days and hours. Lessons that are planned already stay where they are.
+      </chakra.p>
+      <chakra.fieldset disabled={!mayChange} border="none" minW="0">
+        <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="32px">
+          <Stretches
+            title="Terms"
+            empty="No terms: every day may be one of school."
+            all={wanted.terms}
+            onChange={(terms) => setWanted({ ...wanted, terms })}
+          />
+          <Stretches
+            title="Holidays"
+            empty="No holidays."
+            all={wanted.holidays}
+            onChange={(holidays) => setWanted({ ...wanted, holidays })}
+          />
+        </Grid>
+        <chakra.h2 fontSize="17px" mt="18px" mb="6px">
+          Days and hours of lessons
+        </chakra.h2>
+        <Flex gap="14px" wrap="wrap" mb="10px">
+          {DAYS.map((day) => (
+            <label key={day}>
+              <input
+                type="checkbox"
+                checked={wanted.days.includes(day)}
+                onChange={() =>
+                  setWanted({
+                    ...wanted,
+                    days: DAYS.filter((one) => (one === day) !== wanted.days.includes(one)),
+                  })
+                }
+              />{' '}
+              {day[0] + day.slice(1).toLowerCase()}
+            </label>
+          ))}
+        </Flex>
+        <Flex gap="14px" maxW="300px">
+          <TextField
+            label="From"
+            type="time"
+            value={wanted.opens}
+            onChange={(event) => setWanted({ ...wanted, opens: event.target.value })}
+          />
+          <TextField
+            label="Until"
+            type="time"
+            value={wanted.closes}
+            onChange={(event) => setWanted({ ...wanted, closes: event.target.value })}
+          />
+        </Flex>
+      </chakra.fieldset>
+      <ProblemNote problem={save.error} />
+      {mayChange ? (
+        <Flex gap="8px" mt="10px" align="center">
+          <Button type="submit" look="main" disabled={!changed || save.isPending}>
+            Keep this calendar
+          </Button>
+          {changed && <Button onClick={() => setWanted(known)}>Back to what it was</Button>}
+          <span role="status">{save.isSuccess && !changed && 'Kept.'}</span>
+        </Flex>
+      ) : (
+        <chakra.p color="ink2" mt="10px">
+          The safeguarding lead keeps it.
+        </chakra.p>
+      )}
+    </chakra.form>
+  )
+}
+
+type Stretch = SchoolCalendar['terms'][number]
+
+function Stretches({
+  title,
+  empty,
+  all,
+  onChange,
+}: {
+  title: string
+  empty: string
+  all: Stretch[]
+  onChange: (all: Stretch[]) => void
+}) {
+  const change = (place: number, part: Partial<Stretch>) =>
+    onChange(all.map((one, index) => (index === place ? { ...one, ...part } : one)))
+  return (
+    <Box>
+      <chakra.h2 fontSize="17px" mb="4px">
+        {title}
+      </chakra.h2>
+      {all.length === 0 && <chakra.p color="ink2">{empty}</chakra.p>}
+      {all.map((one, place) => (
+        <Flex key={place} gap="6px" mb="6px" align="center">
+          <TextInput
+            aria-label={`${title}, ${place + 1}: name`}
+            value={one.name}
+            maxLength={80}
+            onChange={(event) => change(place, { name: event.target.value })}
+          />
+          <TextInput
+            aria-label={`${title}, ${place + 1}: first day`}
+            type="date"
+            w="150px"
+            flexShrink={0}
+            value={one.first}
+            onChange={(event) => change(place, { first: event.target.value })}
+          />
+          <TextInput
+            aria-label={`${title}, ${place + 1}: last day`}
+            type="date"
+            w="150px"
+            flexShrink={0}
+            value={one.last}
+            onChange={(event) => change(place, { last: event.target.value })}
+          />
+          <Button size="small" onClick={() => onChange(all.filter((_, index) => index !== place))}>
+            Remove<chakra.span srOnly> {one.name}</chakra.span>
+          </Button>
+        </Flex>
+      ))}
+      <Button size="small" onClick={() => onChange([...all, { name: '', first: '', last: '' }])}>
+        Add {title === 'Terms' ? 'a term' : 'a holiday'}
+      </Button>
+    </Box>
+  )
+}

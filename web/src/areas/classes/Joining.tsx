@@ -1,0 +1,218 @@
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { get, post, put } from '../../shared/api/http'
+import type { ClassPage, Joining as JoiningPage } from '../../shared/api/types'
+import { Button } from '../../shared/ui/Button'
+import { CalendarAddress } from '../../shared/ui/CalendarAddress'
+import { CopyButton } from '../../shared/ui/CopyButton'
+import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { Sheet } from '../../shared/ui/Sheet'
+import { JoinWord } from './JoinWord'
+
+/** How a class is joined: the note to hand out, the word, the links, and whether pupils find them by themselves. */
+export function Joining({ page }: { page: ClassPage }) {
+  const key = ['joining', page.id]
+  const path = `/api/classes/${page.id}`
+  const cache = useQueryClient()
+  const { data, error } = useQuery({ queryKey: key, queryFn: () => get<JoiningPage>(`${path}/joining`) })
+  const again = () => cache.invalidateQueries({ queryKey: key })
+  if (error) return <ProblemNote problem={error} />
+  if (!data) return <LoadingNote what="the joining note" />
+  return (
+    <Grid templateColumns={{ base: '1fr', lg: '1fr 400px' }} gap="32px" alignItems="start">
+      <Note joining={data} title={page.title} path={path} />
+      <Box>
+        <Heading>Join word</Heading>
+        <JoinWord path={path} mine={page.mine} onChanged={again} />
+        <Heading>On the pupils' own pages</Heading>
+        <Shown joining={data} path={path} mine={page.mine} onChanged={(next) => cache.setQueryData(key, next)} />
+        <Heading>Links</Heading>
+        <Links joining={data} path={path} mine={page.mine} onChanged={again} />
+        <Heading>In calendar programs</Heading>
+        <CalendarAddress path={`${path}/feed`} renewable={page.mine} />
+      </Box>
+    </Grid>
+  )
+}
+
+function Heading({ children }: { children: string }) {
+  return (
+    <chakra.h2 fontSize="16px" mt="18px" mb="4px" _first={{ mt: 0 }} borderBottom="1px solid" borderColor="lineStrong">
+      {children}
+    </chakra.h2>
+  )
+}
+
+function Note({ joining, title, path }: { joining: JoiningPage; title: string; path: string }) {
+  const [full, setFull] = useState(false)
+  const note = full ? joining.inFull : joining.forPupils
+  return (
+    <Box>
+      <Flex gap="18px" align="baseline" mb="8px">
+        <chakra.h2 fontSize="18px">Joining note</chakra.h2>
+        {[false, true].map((one) => (
+          <chakra.button
+            key={String(one)}
+            type="button"
+            aria-pressed={full === one}
+            cursor="pointer"
+            py="2px"
+            fontWeight={full === one ? 650 : 400}
+            boxShadow={full === one ? 'inset 0 -3px 0 var(--chakra-colors-mark)' : 'none'}
+            onClick={() => setFull(one)}
+          >
+            {one ? 'For parents and visitors' : 'For pupils'}
+          </chakra.button>
+        ))}
+      </Flex>
+      <Flex
+        className="paper"
+        bg="sheet"
+        border="1px solid"
+        borderColor="lineStrong"
+        borderTop="3px double"
+        borderTopColor="ink"
+        px="20px"
+        py="16px"
+        gap="20px"
+        align="start"
+        wrap={{ base: 'wrap', sm: 'nowrap' }}
+      >
+        <chakra.pre
+          fontFamily="body"
+          fontSize="15.5px"
+          lineHeight="1.55"
+          whiteSpace="pre-wrap"
+          overflowWrap="anywhere"
+          flex="1"
+          minW="0"
+          css={{ '&::first-line': { fontWeight: 700, fontSize: '19px' } }}
+        >
+          {note.text}
+        </chakra.pre>
+        <Box w="132px" flexShrink={0}>
+          <chakra.img src={`${path}/link.svg?of=${joining.link.slice(-12)}`} alt={`QR code of the link of ${title}`} w="132px" />
+          <chakra.p fontSize="12px" color="ink2" textAlign="center">
+            the link, to be scanned
+          </chakra.p>
+        </Box>
+      </Flex>
+      <Flex gap="8px" mt="10px" align="center" wrap="wrap">
+        <CopyButton look="main" text={note.text}>
+          Copy as text
+        </CopyButton>
+        <CopyButton text={note.text} html={note.html}>
+          Copy as rich text
+        </CopyButton>
+        <Button onClick={() => window.print()}>Print</Button>
+      </Flex>
+    </Box>
+  )
+}
+
+function Shown({
+  joining,
+  path,
+  mine,
+  onChanged,
+}: {
+  joining: JoiningPage
+  path: string
+  mine: boolean
+  onChanged: (next: JoiningPage) => void
+}) {
+  const change = useMutation({
+    mutationFn: (shown: boolean) => put<JoiningPage>(`${path}/link/shown`, { shown }),
+    onSuccess: onChanged,
+  })
+  return (
+    <Box>
+      <p>
+        {joining.shown
+          ? `The link is shown from ${joining.shownMinutes} minutes before each lesson until its end.`
+          : 'The link is hidden from pupils: they need the joining note.'}{' '}
+        {joining.shownBound && 'The charter has fixed this.'}
+      </p>
+      {mine && !joining.shownBound && (
+        <Button mt="4px" disabled={change.isPending} onClick={() => change.mutate(!joining.shown)}>
+          {joining.shown ? 'Hide the link from pupils' : 'Show the link to pupils'}
+        </Button>
+      )}
+      <ProblemNote problem={change.error} compact />
+    </Box>
+  )
+}
+
+const KINDS = {
+  class: {
+    title: 'Renew the link?',
+    what: 'The old link counts no more from this moment: who comes with it is told so, kindly. Pupils find the new way on their own pages and are written to; hand out the new note to all others.',
+    path: 'link/renew',
+  },
+  staff: {
+    title: 'Renew the link for staff?',
+    what: 'The old one leads nowhere from this moment. Give the new one to the adults who need it.',
+    path: 'staff-link/renew',
+  },
+} as const
+
+function Links({ joining, path, mine, onChanged }: { joining: JoiningPage; path: string; mine: boolean; onChanged: () => void }) {
+  const [renewing, setRenewing] = useState<keyof typeof KINDS | null>(null)
+  const cache = useQueryClient()
+  const renew = useMutation({
+    mutationFn: (kind: keyof typeof KINDS) => post<ClassPage>(`${path}/${KINDS[kind].path}`),
+    onSuccess: (next) => {
+      cache.setQueryData(['class', next.id], next)
+      setRenewing(null)
+      onChanged()
+    },
+  })
+  return (
+    <Box>
+      <Address label="For pupils" address={joining.link} onRenew={mine ? () => setRenewing('class') : undefined} />
+      <chakra.p color="ink2" fontSize="13px" mb="8px">
+        {joining.renewal}
+      </chakra.p>
+      <Address
+        label="For adults of the class: leads to the desk after signing in"
+        address={joining.staffLink}
+        onRenew={mine ? () => setRenewing('staff') : undefined}
+      />
+      <chakra.p color="ink2" fontSize="13px">
+        Visitors have a link each, for one lesson: see “Rules and visitors” of that lesson.
+      </chakra.p>
+      <Sheet title={KINDS[renewing ?? 'class'].title} open={renewing !== null} onClose={() => setRenewing(null)}>
+        <chakra.p mb="12px">{KINDS[renewing ?? 'class'].what}</chakra.p>
+        <ProblemNote problem={renew.error} />
+        <Flex gap="8px">
+          <Button look="main" disabled={renew.isPending} onClick={() => renewing && renew.mutate(renewing)}>
+            Renew it
+          </Button>
+          <Button onClick={() => setRenewing(null)}>Keep it</Button>
+        </Flex>
+      </Sheet>
+    </Box>
+  )
+}
+
+function Address({ label, address, onRenew }: { label: string; address: string; onRenew?: () => void }) {
+  return (
+    <Box mb="4px">
+      <chakra.span fontWeight="600">{label}</chakra.span>
+      <chakra.p fontFamily="mono" fontSize="12.5px" overflowWrap="anywhere">
+        {address}
+      </chakra.p>
+      <Flex gap="8px" mt="3px" align="center">
+        <CopyButton text={address}>Copy</CopyButton>
+        {onRenew && (
+          <Button onClick={onRenew}>
+            <span>
+              Renew<chakra.span srOnly> the link {label.toLowerCase()}</chakra.span>…
+            </span>
+          </Button>
+        )}
+      </Flex>
+    </Box>
+  )
+}

@@ -1,0 +1,213 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useMutation, useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { get, post } from '../../../shared/api/http'
+import type { Me, PlanChanged, TimetablePreview } from '../../../shared/api/types'
+import { Button } from '../../../shared/ui/Button'
+import { CalendarAddress } from '../../../shared/ui/CalendarAddress'
+import { Select } from '../../../shared/ui/Fields'
+import { FileBox } from '../../../shared/ui/FileBox'
+import { ProblemNote } from '../../../shared/ui/Notes'
+import { useTake } from '../api'
+import { plusDays } from '../rows'
+
+/** Timetables in and out: a file of another program after a preview, a table, and an address for calendar programs. */
+export function Exchange({ me, from, onTaken }: { me: Me; from: string; onTaken: (changed: PlanChanged) => void }) {
+  return (
+    <Box>
+      <TimetableImport onTaken={onTaken} />
+      <chakra.h3 fontSize="16px" mt="18px" mb="4px">
+        Take a table out
+      </chakra.h3>
+      <chakra.p color="ink2" mb="4px">
+        CSV, for a spreadsheet; what you change in it can be brought in again.
+      </chakra.p>
+      <Flex gap="14px">
+        <chakra.a
+          textDecoration="underline"
+          href={`/api/timetable/lessons.csv?from=${from}&until=${plusDays(from, 6)}`}
+          download="timetable.csv"
+        >
+          This week
+        </chakra.a>
+        <chakra.a
+          textDecoration="underline"
+          href={`/api/timetable/lessons.csv?from=${from}&until=${plusDays(from, 364)}`}
+          download="timetable.csv"
+        >
+          A year from here
+        </chakra.a>
+      </Flex>
+      {me.position === 'TEACHER' && (
+        <>
+          <chakra.h3 fontSize="16px" mt="18px" mb="4px">
+            My lessons in a calendar program
+          </chakra.h3>
+          <CalendarAddress path="/api/feed" renewable />
+        </>
+      )}
+    </Box>
+  )
+}
+
+interface Chosen {
+  file: File
+  meant: Record<string, string>
+}
+
+function TimetableImport({ onTaken }: { onTaken: (changed: PlanChanged) => void }) {
+  const [chosen, setChosen] = useState<Chosen | null>(null)
+  const [callOff, setCallOff] = useState(false)
+  const preview = useMutation({
+    mutationFn: ({ file, meant }: Chosen) =>
+      post<TimetablePreview>(`/api/timetable/import/preview?meant=${encodeURIComponent(JSON.stringify(meant))}`, file),
+  })
+  const take = useTake()
+  const look = (next: Chosen) => {
+    setChosen(next)
+    take.reset()
+    preview.mutate(next)
+  }
+  const shown = preview.data
+  const missing = shown?.classes.reduce((sum, one) => sum + one.missing, 0) ?? 0
+  const count = (shown?.classes.reduce((sum, one) => sum + one.added + one.changed, 0) ?? 0) + (callOff ? missing : 0)
+  return (
+    <chakra.section aria-label="Bring in a timetable">
+      <chakra.h3 fontSize="16px" mb="4px">
+        Bring in a timetable
+      </chakra.h3>
+      <chakra.p color="ink2" mb="6px">
+        A calendar (.ics) of another program, or a table (.csv) with class, date, starts and ends. Nothing changes before you have
+        seen it.
+      </chakra.p>
+      <FileBox label="Timetable file" accept=".ics,.csv,text/calendar,text/csv" onFile={(file) => look({ file, meant: {} })} />
+      <ProblemNote problem={preview.error ?? take.error} />
+      {preview.isPending && <span role="status">Reading {chosen?.file.name}…</span>}
+      {shown && chosen && (
+        <Box role="region" aria-label="What the file would change" border="1.5px solid" borderColor="ink" px="14px" py="10px">
+          <chakra.h4 fontWeight="650" overflowWrap="anywhere">
+            {chosen.file.name}
+          </chakra.h4>
+          {shown.classes.map((one) => (
+            <chakra.details key={one.classId} py="2px">
+              <chakra.summary cursor="pointer">
+                <strong>{one.title}</strong>: {words(one)}
+              </chakra.summary>
+              <chakra.ul pl="22px" listStyleType="square" fontSize="13px" color="ink2">
+                {one.lines.map((line) => (
+                  <li key={line}>{line}</li>
+                ))}
+                {one.added + one.changed + one.missing > one.lines.length && (
+                  <li>and {one.added + one.changed + one.missing - one.lines.length} more</li>
+                )}
+              </chakra.ul>
+            </chakra.details>
+          ))}
+          {shown.classes.length === 0 && <p>No lesson would change.</p>}
+          <chakra.p color="ink2" fontSize="13px">
+            {shown.same} are as they are. {shown.past > 0 && `${shown.past} have begun or are over and stay untouched. `}
+            {shown.notYours > 0 && `${shown.notYours} changes are of classes of others and are left out.`}
+          </chakra.p>
+          {shown.unknown.map((one) => (
+            <Unknown
+              key={one.title}
+              title={one.title}
+              lessons={one.lessons}
+              onMeant={(id) => look({ ...chosen, meant: { ...chosen.meant, [one.title]: id } })}
+            />
+          ))}
+          {shown.wrong.length > 0 && (
+            <Box
+              bg="verdict.awaySoft"
+              borderLeft="4px solid"
+              borderColor="verdict.away"
+              px="10px"
+              py="5px"
+              my="6px"
+              maxH="170px"
+              overflowY="auto"
+              tabIndex={0}
+              role="region"
+              aria-label="What is not taken"
+            >
+              <strong>{shown.wrongInAll === 1 ? '1 entry is not taken' : `${shown.wrongInAll} entries are not taken`}</strong>
+              {shown.wrong.map((one) => (
+                <Box key={one.line + one.message} overflowWrap="anywhere">
+                  {one.line > 0 && `Line ${one.line}: `}
+                  {one.message}
+                </Box>
+              ))}
+            </Box>
+          )}
+          {missing > 0 && (
+            <chakra.label display="block" my="6px">
+              <input type="checkbox" checked={callOff} onChange={() => setCallOff(!callOff)} /> Cancel the {missing} lessons that
+              came from a file and are in this one no more
+            </chakra.label>
+          )}
+          <Flex gap="8px" mt="8px">
+            <Button
+              look="main"
+              disabled={take.isPending || count === 0}
+              onClick={() =>
+                take.mutate(
+                  { ...chosen, callOff, fingerprint: shown.fingerprint },
+                  {
+                    onSuccess: (taken) => {
+                      preview.reset()
+                      onTaken({
+                        change: taken.change,
+                        what: `Timetable taken: ${taken.added} new, ${taken.changed} changed, ${taken.calledOff} cancelled`,
+                        lessons: taken.added + taken.changed + taken.calledOff,
+                        appearing: [],
+                      })
+                    },
+                  },
+                )
+              }
+            >
+              {count === 0 ? 'Nothing to take' : 'Take this timetable'}
+            </Button>
+            <Button onClick={() => preview.reset()}>Leave it</Button>
+          </Flex>
+        </Box>
+      )}
+    </chakra.section>
+  )
+}
+
+function words(one: TimetablePreview['classes'][number]): string {
+  return [
+    one.added > 0 && `${one.added} new`,
+    one.changed > 0 && `${one.changed} changed`,
+    one.missing > 0 && `${one.missing} in the file no more`,
+  ]
+    .filter(Boolean)
+    .join(', ')
+}
+
+/** A title that no class bears: somebody says which class is meant, nothing is guessed. */
+function Unknown({ title, lessons, onMeant }: { title: string; lessons: number; onMeant: (id: string) => void }) {
+  const classes = useQuery({ queryKey: ['classes'], queryFn: () => get<{ id: string; title: string }[]>('/api/classes') })
+  return (
+    <Flex gap="8px" align="center" bg="verdict.waitSoft" px="10px" py="4px" my="4px" wrap="wrap">
+      <span>
+        No class is called <strong>{title}</strong> ({lessons} lessons).
+      </span>
+      <Select
+        aria-label={`Class meant by ${title}`}
+        w="220px"
+        py="2px"
+        value=""
+        onChange={(event) => onMeant(event.target.value)}
+      >
+        <option value="">Leave it out, or choose…</option>
+        {classes.data?.map((one) => (
+          <option key={one.id} value={one.id}>
+            {one.title}
+          </option>
+        ))}
+      </Select>
+    </Flex>
+  )
+}
