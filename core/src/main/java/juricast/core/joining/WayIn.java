@@ -14,12 +14,15 @@ import juricast.core.time.Span;
  * @param shown empty if the rules never show it to them
  */
 public record WayIn(Optional<Span> shown) {
-    /** By the rules as they are when the lesson begins; it is shown until the lesson was planned to end. */
-    public static WayIn of(Rulebook rules, Role role, Span lesson) {
-        if (rules.value(Catalogue.LINK_VISIBLE, role, lesson.from()) != Permission.OPEN) {
+    /**
+     * By the rules as they are when the lesson begins, or now if it has begun; it is shown until the lesson was planned to end.
+     */
+    public static WayIn of(Rulebook rules, Role role, Span lesson, Instant now) {
+        Instant at = now.isAfter(lesson.from()) ? now : lesson.from();
+        if (rules.value(Catalogue.LINK_VISIBLE, role, at) != Permission.OPEN) {
             return new WayIn(Optional.empty());
         }
-        var before = rules.value(Catalogue.LINK_SHOWN, role, lesson.from()).length();
+        var before = rules.value(Catalogue.LINK_SHOWN, role, at).length();
         return new WayIn(Optional.of(new Span(lesson.from().minus(before), lesson.until())));
     }
 

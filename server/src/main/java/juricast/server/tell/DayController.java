@@ -142,7 +142,7 @@ class DayController {
                 .map(Member::role)
                 .findFirst()
                 .orElse(Role.PUPIL);
-        WayIn way = WayIn.of(settings.ofLesson(one.id()), role, one.time());
+        WayIn way = WayIn.of(settings.ofLesson(one.id()), role, one.time(), now);
         boolean isShown = !one.cancelled() && !isOver && way.isShown(now, isOpen);
         return new MyLesson(
                 one.id().value(),

@@ -114,7 +114,7 @@ class NoteController {
                 .filter(one -> one.time().until().isAfter(now))
                 .findFirst();
         Rulebook rules = next.map(one -> settings.ofLesson(one.id())).orElseGet(() -> settings.ofClass(found.id()));
-        Instant at = next.map(one -> one.time().from()).orElse(now);
+        Instant at = next.map(one -> one.time().from()).filter(now::isBefore).orElse(now);
         String link = absolute(links.ofClass(found));
         var about = new JoiningNote.About(
                 found,
@@ -125,8 +125,8 @@ class NoteController {
                 next.map(Classes.Planned::time),
                 link,
                 found.word().text());
-        WayIn way =
-                WayIn.of(rules, Role.PUPIL, next.map(Classes.Planned::time).orElse(new Span(at, at.plusSeconds(60))));
+        WayIn way = WayIn.of(
+                rules, Role.PUPIL, next.map(Classes.Planned::time).orElse(new Span(at, at.plusSeconds(60))), now);
         return new Joining(
                 link,
                 absolute(links.ofStaff(found)),
@@ -235,7 +235,8 @@ class NoteController {
             return "A join word has 3 to %d letters, digits and hyphens".formatted(LONGEST_WORD);
         }
         if (word.bits() < bits) {
-            return "This word is too easy to guess: %.0f bits, and the rules ask for %d".formatted(word.bits(), bits);
+            return "This word is too easy to guess: %d bits, and the rules ask for %d"
+                    .formatted((int) word.bits(), bits);
         }
         return tooNear
                 ? "This word is too near to that of another class: it must differ in %d letters, and sound different"

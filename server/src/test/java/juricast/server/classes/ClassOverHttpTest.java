@@ -95,18 +95,18 @@ class ClassOverHttpTest {
                         .size())
                 .isEqualTo(3);
         assertThat(thora.get(path).json().get("lessons").size()).isEqualTo(7);
-        assertThat(thora.get(path).json().get("note").asString())
+        assertThat(thora.get(path + "/joining").json().at("/forPupils/text").asString())
                 .contains("Tuesday 15 September, 14:00 to 14:45 (45 min)", "Join word:", "/join/");
     }
 
     @Test
     void a_renewed_link_refuses_the_old_one_kindly_and_a_mistyped_one_leads_nowhere() {
-        String old = thora.get(path).json().get("link").asString().replaceAll(".*/join/", "");
+        String old = thora.get(path + "/joining").json().get("link").asString().replaceAll(".*/join/", "");
         thora.post(
                 path + "/series",
                 """
                 {"first":"2026-09-14","until":"2026-09-14","days":["MONDAY"],"start":"10:15","minutes":45}""");
-        String word = thora.get(path).json().get("word").asString();
+        String word = thora.get(path + "/joining").json().get("word").asString();
         thora.post(path + "/link/renew", "{}");
         TestBrowser stranger = SERVER.browser();
 
