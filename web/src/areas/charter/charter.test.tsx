@@ -130,6 +130,7 @@ const signedIn = (rules: Rules, more: Record<string, unknown> = {}) =>
     'GET /api/rules-findings': [],
     [`GET ${whyOf}`]: WHY,
     [`POST /api/rules/${rules.place}/draft/consequences`]: REPORT,
+    [`GET /api/inspection/draft/${rules.place}?from=`]: { appearing: [], gone: [] },
     ...more,
   })
 
@@ -447,6 +448,7 @@ describe('history and single lessons', () => {
       starts: '08:05',
       editable: true,
       visitors: ['Kester Fanthorpe'],
+      invited: [{ person: 'v', name: 'Kester Fanthorpe', link: 'http://school.example/join/v' }],
       recording: false,
       groups: false,
     }

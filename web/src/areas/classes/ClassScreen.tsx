@@ -7,11 +7,12 @@ import type { ClassPage, LessonLine } from '../../shared/api/types'
 import { useNow, useSchoolTime } from '../../shared/time'
 import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
+import { Adults } from './Adults'
 import { Joining } from './Joining'
 import { RosterImport } from './RosterImport'
 import { ScheduleForm } from './ScheduleForm'
 
-const PARTS = ['Roster', 'Lessons', 'Joining'] as const
+const PARTS = ['Roster', 'Adults', 'Lessons', 'Joining'] as const
 type Part = (typeof PARTS)[number]
 
 /** One class: who belongs to it, when it meets, how one joins, and what it refines of the charter. */
@@ -30,6 +31,7 @@ function Shown({ id }: { id: string }) {
   if (!data) return <LoadingNote what="the class" />
   const views: Record<Part, ReactNode> = {
     Roster: <Roster page={data} />,
+    Adults: <Adults page={data} />,
     Lessons: <Lessons page={data} />,
     Joining: <Joining page={data} />,
   }
@@ -102,6 +104,13 @@ function Roster({ page }: { page: ClassPage }) {
               </chakra.li>
             ))}
           </chakra.ol>
+        )}
+        {page.pupils.length > 0 && (
+          <chakra.p mt="6px" fontSize="13px">
+            <chakra.a textDecoration="underline" href={`/api/classes/${page.id}/roster/table`} download="roster.csv">
+              Take the roster out as a table
+            </chakra.a>
+          </chakra.p>
         )}
       </Box>
       {page.mine && <RosterImport id={page.id} />}

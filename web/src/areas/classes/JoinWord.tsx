@@ -13,7 +13,7 @@ export function JoinWord({ path, mine, onChanged }: { path: string; mine: boolea
   const present = useQuery({ queryKey: ['word', path, ''], queryFn: () => get<WordCheck>(`${path}/word`) })
   if (!present.data) return <ProblemNote problem={present.error} compact />
   return (
-    <Box>
+    <Box role="region" aria-label="Join word">
       <chakra.p fontFamily="mono" fontSize="22px">
         {present.data.word}
       </chakra.p>

@@ -3,6 +3,7 @@ import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'
 import type { ClassPage, Joining as JoiningPage, RosterPreview, WordCheck } from '../../shared/api/types'
 import { serve, show } from '../../shared/testing'
+import { Adults } from './Adults'
 import { Joining } from './Joining'
 import { JoinWord } from './JoinWord'
 import { RosterImport } from './RosterImport'
@@ -182,5 +183,45 @@ describe('joining', () => {
     await waitFor(() => expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Take this word' }).disabled).toBe(false))
     await userEvent.click(screen.getByRole('button', { name: 'Take this word' }))
     await waitFor(() => expect(asked.find((one) => one.method === 'PUT')?.body).toEqual({ word: 'brisk-gull-40' }))
+  })
+})
+
+describe('the adults of a class', () => {
+  const page = (adults: ClassPage['adults']): ClassPage => ({
+    id: 'c',
+    title: 'Knotwork',
+    year: 8,
+    mine: true,
+    adults,
+    pupils: [],
+    lessons: [],
+  })
+
+  it('lets others help, lead or go, and never removes who leads', async () => {
+    const asked = serve({
+      'GET /api/adults': [
+        { id: 'orla', name: 'Orla Venn' },
+        { id: 'tam', name: 'Tam Birket' },
+        { id: 'idris', name: 'Idris Fallow' },
+      ],
+      'PUT /api/classes/c/adults/idris': page([]),
+      'POST /api/classes/c/adults/tam/lead': page([]),
+      'DELETE /api/classes/c/adults/tam': page([]),
+    })
+    show(
+      <Adults
+        page={page([
+          { id: 'orla', name: 'Orla Venn', role: 'LEAD_ADULT' },
+          { id: 'tam', name: 'Tam Birket', role: 'SECOND_ADULT' },
+        ])}
+      />,
+    )
+
+    expect(screen.queryByRole('button', { name: /Remove\s+Orla Venn/ })).toBeNull()
+    await userEvent.selectOptions(await screen.findByLabelText('Another adult'), await screen.findByText('Idris Fallow'))
+    await userEvent.click(screen.getByRole('button', { name: 'Add as second adult' }))
+    await userEvent.click(screen.getByRole('button', { name: /Lead from now on.*Tam Birket/ }))
+    await userEvent.click(screen.getByRole('button', { name: /Remove\s+Tam Birket/ }))
+    await waitFor(() => expect(asked.filter((one) => one.method !== 'GET')).toHaveLength(3))
   })
 })

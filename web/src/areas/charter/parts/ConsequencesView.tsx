@@ -2,9 +2,10 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useState, type ReactNode } from 'react'
 import { get } from '../../../shared/api/http'
-import type { Report, RuleCase, Shift, TwoWhys } from '../../../shared/api/types'
+import type { DraftEffect, Report, RuleCase, Shift, TwoWhys, WeakSpot } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
 import { EmptyNote, LoadingNote, ProblemNote } from '../../../shared/ui/Notes'
+import { SeverityMark } from '../../../shared/ui/SeverityMark'
 import { Shutter } from '../../../shared/ui/Shutter'
 import { WhyChain } from '../../../shared/ui/Why'
 
@@ -45,8 +46,56 @@ export function ConsequencesView({ report, place, from }: { report: Report; plac
       <Held title="Counts again" lines={report.freed} />
       <Findings title="Findings that appear" lines={report.appearing} />
       <Findings title="Findings that go" lines={report.vanishing} />
+      <WeakSpots place={place} from={from} />
     </Box>
   )
+}
+
+/** What the draft does to the inspection of what is planned. */
+function WeakSpots({ place, from }: { place: string; from: string }) {
+  const { data, error } = useQuery({
+    queryKey: ['consequences', 'inspection', place, from],
+    queryFn: () => get<DraftEffect>(`/api/inspection/draft/${place}?from=${from}`),
+  })
+  if (error) return <ProblemNote problem={error} />
+  if (!data) return <LoadingNote what="the inspection with this draft" />
+  return (
+    <chakra.section
+      aria-label="In the inspection"
+      bg="sheet"
+      borderTop="1.5px solid"
+      borderColor="ink"
+      px="14px"
+      py="8px"
+      mb="12px"
+    >
+      <chakra.h2 fontSize="17px">In the inspection of planned lessons</chakra.h2>
+      {data.appearing.length + data.gone.length === 0 && <p>No weak spot comes or goes.</p>}
+      <Kinds words="appear" spots={data.appearing} />
+      <Kinds words="go" spots={data.gone} />
+    </chakra.section>
+  )
+}
+
+/** Weak spots of a kind together, the gravest first, with the first few sentences. */
+function Kinds({ words, spots }: { words: string; spots: WeakSpot[] }) {
+  const kinds = [...new Set(spots.map((one) => one.kind))]
+  return kinds.map((kind) => {
+    const all = spots.filter((one) => one.kind === kind)
+    return (
+      <chakra.details key={kind} py="2px">
+        <chakra.summary cursor="pointer">
+          <SeverityMark severity={all[0]!.severity} size={12} /> <strong>{all.length}</strong> {words}: {all[0]!.heading}
+        </chakra.summary>
+        <chakra.ul pl="24px" listStyleType="square" fontSize="13px" color="ink2">
+          {all.slice(0, 12).map((one) => (
+            <li key={one.key}>{one.sentence}</li>
+          ))}
+          {all.length > 12 && <li>and {all.length - 12} more</li>}
+        </chakra.ul>
+      </chakra.details>
+    )
+  })
 }
 
 interface ShiftSectionProps {

@@ -17,6 +17,12 @@ public final class Bench {
             System.out.println("The inspection of a school year:");
             Inspecting.measure();
         }
+        if (only.isEmpty() || only.equals("week")) {
+            try (RunningJar demo = RunningJar.start(jar)) {
+                System.out.println("The week of a large school, from request to data:");
+                WeekView.measure(demo);
+            }
+        }
         if (only.isEmpty() || only.equals("draft")) {
             System.out.println("From a change of a draft's first day to its consequences on the screen:");
             DraftOnScreen.measure(jar);

@@ -44,7 +44,7 @@ final class PageWeight {
     /** A pupil's way: own page, doorstep, and the seat while it waits, which is the same page as inside. */
     private static void weighThePupilsWay(Browser browser, String address) {
         var context = signedIn(browser, address, "ciro-vance");
-        String day = context.request().get("/api/today").text();
+        String day = context.request().get("/api/my-day").text();
         String door = day.replaceAll("(?s).*\"joinPath\":\"([^\"]+)\".*", "$1");
         String knocked = post(
                 context,

@@ -118,8 +118,8 @@ class CharterTest {
     private void beginALessonWithAVisitor(Screen orla, Screen ines, Screen tove) {
         orla.open("/classes/seabird-ecology-8");
         orla.tab("Joining").click();
-        orla.button("Copy the note").click();
-        assertThat(orla.text("Copied.")).isVisible();
+        orla.button("Copy as text").click();
+        assertThat(orla.text("Copied")).isVisible();
         String note = (String) orla.page.evaluate("navigator.clipboard.readText()");
         orla.open("/lessons/seabird-ecology-8-2.3-2/desk");
         orla.button("Open the lesson").click();

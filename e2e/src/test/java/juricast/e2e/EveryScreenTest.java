@@ -103,6 +103,8 @@ class EveryScreenTest {
         check(maren, "/corridor", "worst first");
         check(maren, "/timetable?by=class", "lessons");
         check(maren, "/inspection", "Mend all");
+        check(maren, "/outbox", "The school's words");
+        check(maren, "/calendar", "Days and hours of lessons");
     }
 
     @Test

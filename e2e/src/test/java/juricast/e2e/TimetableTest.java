@@ -5,6 +5,8 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
@@ -25,6 +27,124 @@ class TimetableTest {
             Assertions.assertThat(maren.complaints()).isEmpty();
             Assertions.assertThat(orla.complaints()).isEmpty();
         }
+    }
+
+    @Test
+    void a_calendar_and_a_roster_are_brought_in_and_a_renewed_link_refuses_kindly() {
+        try (RunningSchool school = RunningSchool.demo()) {
+            Screen orla = signedIn(school, "Orla Venn");
+            bringInACalendar(orla);
+            bringInARoster(orla);
+            Screen maren = signedIn(school, "Maren Oddlund");
+            mendWhatTheFileBrought(maren);
+            Screen stranger = new Screen(school.newBrowser());
+            renewALink(orla, stranger);
+            pupilIsTold(school, maren);
+            Assertions.assertThat(orla.complaints()).isEmpty();
+            Assertions.assertThat(stranger.complaints()).isEmpty();
+        }
+    }
+
+    private static FilePayload file(String name, String type, String... lines) {
+        return new FilePayload(name, type, String.join("\r\n", lines).getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** Two extra lessons on Saturdays, one of a class nobody knows, and one that is not understood. */
+    private void bringInACalendar(Screen orla) {
+        orla.open("/timetable");
+        orla.button("Files and calendars…").click();
+        orla.field("Timetable file")
+                .setInputFiles(file(
+                        "autumn.ics",
+                        "text/calendar",
+                        "BEGIN:VCALENDAR",
+                        "BEGIN:VEVENT",
+                        "UID:extra",
+                        "SUMMARY:Tidal Navigation 8",
+                        "DTSTART:20260919T100500",
+                        "DURATION:PT50M",
+                        "RRULE:FREQ=WEEKLY;COUNT=2",
+                        "END:VEVENT",
+                        "BEGIN:VEVENT",
+                        "UID:odd",
+                        "SUMMARY:Seabirds",
+                        "DTSTART:20260923T140500",
+                        "DURATION:PT50M",
+                        "END:VEVENT",
+                        "BEGIN:VEVENT",
+                        "UID:broken",
+                        "SUMMARY:Tidal Navigation 8",
+                        "DTSTART;TZID=Nowhere:20260919T140500",
+                        "DURATION:PT50M",
+                        "END:VEVENT",
+                        "END:VCALENDAR",
+                        ""));
+        Locator preview = orla.region("What the file would change");
+        assertThat(preview).containsText("Tidal Navigation 8: 2 new");
+        assertThat(preview).containsText("Line 15: The zone “Nowhere” is not known");
+        Accessibility.check(orla.page);
+        orla.field("Class meant by Seabirds").selectOption("Seabird Ecology 8");
+        assertThat(preview).containsText("Seabird Ecology 8: 1 new");
+        orla.button("Take this timetable").click();
+        assertThat(orla.text("Timetable taken: 3 new, 0 changed, 0 cancelled")).isVisible();
+    }
+
+    private void bringInARoster(Screen orla) {
+        orla.open("/classes/tidal-navigation-8");
+        orla.field("Roster file")
+                .setInputFiles(file(
+                        "roster.csv", "text/csv", "name,year", "Ines Carrow,8", "Jory Pell,8", "Somebody New,8", ",8"));
+        Locator preview = orla.region("What the file would change");
+        assertThat(preview).containsText("1 are new to the school: Somebody New");
+        assertThat(preview).containsText("Line 5: The name is missing.");
+        orla.button("Take this roster").click();
+        assertThat(orla.text("The roster is taken: 1 came")).isVisible();
+        orla.tab("Adults").click();
+        assertThat(orla.text("second adult")).isVisible();
+        Accessibility.check(orla.page);
+    }
+
+    private void mendWhatTheFileBrought(Screen maren) {
+        maren.open("/inspection");
+        Locator saturdays = maren.region("On a day off");
+        assertThat(saturdays).containsText("Tidal Navigation 8");
+        saturdays
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("Mend all")))
+                .click();
+        assertThat(maren.text("would be gone")).isVisible();
+        maren.button("Carry it out").click();
+        assertThat(maren.text("mends carried out.")).isVisible();
+        assertThat(saturdays).hasCount(0);
+    }
+
+    private void renewALink(Screen orla, Screen stranger) {
+        orla.open("/classes/tidal-navigation-8");
+        orla.tab("Joining").click();
+        orla.button("Copy as text").click();
+        assertThat(orla.text("Copied")).isVisible();
+        String note = (String) orla.page.evaluate("navigator.clipboard.readText()");
+        Accessibility.check(orla.page);
+        orla.button("Renew the link for pupils").click();
+        orla.exactly("Renew it").click();
+        assertThat(orla.button("Renew it")).hasCount(0);
+        stranger.open(note.replaceAll("(?s).*Join: (\\S+).*", "$1"));
+        stranger.field("Your first and last name").fill("Ines Carrow");
+        stranger.field("Join word").fill(note.replaceAll("(?s).*Join word: (\\S+).*", "$1"));
+        stranger.agree().button("Knock").click();
+        assertThat(stranger.text("This link was renewed and counts no more. Ask your teacher for the new one."))
+                .isVisible();
+    }
+
+    /** Signed in, a pupil finds the new way without the note, and was written to. */
+    private void pupilIsTold(RunningSchool school, Screen maren) {
+        Screen ines = signedIn(school, "Ines Carrow");
+        assertThat(ines.region("Your next lesson")).containsText("Tidal Navigation 8");
+        Accessibility.check(ines.page);
+        ines.link("Go to the door").click();
+        assertThat(ines.text("You come as Ines Carrow")).isVisible();
+        maren.open("/outbox");
+        assertThat(maren.text("Tidal Navigation 8 has a new link")).isVisible();
+        assertThat(maren.text("Your timetable has changed")).isVisible();
     }
 
     private void mendADayOff(Screen maren) {

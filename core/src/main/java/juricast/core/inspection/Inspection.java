@@ -13,6 +13,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
@@ -121,6 +122,15 @@ public final class Inspection {
                         days.values().stream().flatMap(day -> day.findings.stream()))
                 .flatMap(found -> found)
                 .sorted(GRAVEST_FIRST)
+                .toList();
+    }
+
+    /** The same of lessons on some days only, in order of the days: a week is looked at more often than a year. */
+    public List<Finding> findings(LocalDate first, int count) {
+        return first.datesUntil(first.plusDays(count))
+                .map(days::get)
+                .filter(Objects::nonNull)
+                .flatMap(day -> day.findings.stream())
                 .toList();
     }
 

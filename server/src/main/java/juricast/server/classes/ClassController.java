@@ -238,6 +238,74 @@ class ClassController {
         return new Scheduled(added, held.size() - added, all.size() - held.size());
     }
 
+    /** Lets another adult belong to the class from now on, besides those who do. */
+    @PutMapping("/classes/{id}/adults/{person}")
+    @For({TEACHER, LEAD})
+    ClassPage addAdult(@PathVariable String id, @PathVariable String person, @AuthenticationPrincipal SignedIn caller) {
+        Classes.SchoolClass found = access.seenBy(caller, id);
+        PersonId added = people.find(new PersonId(person))
+                .filter(one -> one.position() == TEACHER)
+                .map(People.Person::id)
+                .orElseThrow(() -> Problem.notThere("This teacher"));
+        boolean isIn = classes.members(found.id(), clock.instant()).stream()
+                .anyMatch(one -> one.person().equals(added));
+        if (!isIn) {
+            database.write(sql -> {
+                Classes.join(sql, found.id(), added, Role.SECOND_ADULT, clock.instant());
+                return null;
+            });
+        }
+        return page(id, caller);
+    }
+
+    /** Ends that an adult belongs to a class; the lead adult stays until another one leads. */
+    @DeleteMapping("/classes/{id}/adults/{person}")
+    @For({TEACHER, LEAD})
+    ClassPage removeAdult(
+            @PathVariable String id, @PathVariable String person, @AuthenticationPrincipal SignedIn caller) {
+        Classes.SchoolClass found = access.seenBy(caller, id);
+        Member known = classes.members(found.id(), clock.instant()).stream()
+                .filter(one -> one.person().value().equals(person) && one.role().isAdultInCharge())
+                .findFirst()
+                .orElseThrow(() -> Problem.notThere("This adult"));
+        if (known.role() == Role.LEAD_ADULT) {
+            throw Problem.refused(
+                    "leads-the-class",
+                    "%s leads this class".formatted(known.name()),
+                    "A class is never without a lead adult.",
+                    "Let somebody cover for a time in the timetable, or let another adult lead it.");
+        }
+        database.write(sql -> {
+            Classes.part(sql, found.id(), known.person(), clock.instant());
+            return null;
+        });
+        return page(id, caller);
+    }
+
+    /** Lets another adult of the class lead it from now on; who led it stays as second adult. */
+    @PostMapping("/classes/{id}/adults/{person}/lead")
+    @For({TEACHER, LEAD})
+    ClassPage handOver(@PathVariable String id, @PathVariable String person, @AuthenticationPrincipal SignedIn caller) {
+        Classes.SchoolClass found = access.seenBy(caller, id);
+        Instant now = clock.instant();
+        List<Member> adults = classes.members(found.id(), now).stream()
+                .filter(one -> one.role().isAdultInCharge())
+                .toList();
+        Member next = adults.stream()
+                .filter(one -> one.person().value().equals(person))
+                .findFirst()
+                .orElseThrow(() -> Problem.notThere("This adult"));
+        database.write(sql -> {
+            adults.forEach(one -> {
+                Classes.part(sql, found.id(), one.person(), now);
+                Classes.join(
+                        sql, found.id(), one.person(), one.equals(next) ? Role.LEAD_ADULT : Role.SECOND_ADULT, now);
+            });
+            return null;
+        });
+        return page(id, caller);
+    }
+
     /** Renews the link; who comes with the old one is told so. */
     @PostMapping("/classes/{id}/link/renew")
     @For(TEACHER)

@@ -223,7 +223,7 @@ public class Classes {
                         """
                 INSERT INTO class_member (class, person, role, since, until)
                 VALUES (:class, :person, :role, :since, :until)
-                ON CONFLICT (class, person, since) DO UPDATE SET until = excluded.until""")
+                ON CONFLICT (class, person, since) DO UPDATE SET until = excluded.until, role = excluded.role""")
                 .param("class", id.value())
                 .param("person", person.value())
                 .param("role", role.name())

@@ -1,5 +1,6 @@
 package juricast.server.classes;
 
+import static juricast.server.access.Position.LEAD;
 import static juricast.server.access.Position.TEACHER;
 
 import java.io.IOException;
@@ -18,9 +19,12 @@ import juricast.server.access.Position;
 import juricast.server.access.SignedIn;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;
+import juricast.server.files.TableFile;
 import juricast.server.people.People;
 import juricast.server.problems.Problem;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.*;
@@ -60,6 +64,28 @@ class RosterController {
 
     /** @param line in the file, from 1; 0 for the file as a whole */
     record WrongRow(int line, String message) {}
+
+    /** The class list as a table, which can be taken back in. */
+    @GetMapping(path = "/table", produces = "text/csv")
+    @For({TEACHER, LEAD})
+    ResponseEntity<byte[]> table(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
+        Classes.SchoolClass found = access.seenBy(caller, id);
+        Set<PersonId> mine = classes.members(found.id(), clock.instant()).stream()
+                .filter(one -> !one.role().isAdultInCharge())
+                .map(Member::person)
+                .collect(Collectors.toSet());
+        List<List<String>> rows = people.pupils().stream()
+                .filter(one -> mine.contains(one.person()))
+                .map(one -> List.of(
+                        one.name(),
+                        one.number(),
+                        one.year().isPresent() ? Integer.toString(one.year().getAsInt()) : ""))
+                .toList();
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"roster.csv\"")
+                .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
+                .body(TableFile.write(List.of("name", "number", "year"), rows));
+    }
 
     @PostMapping(path = "/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     @For(TEACHER)

@@ -6,15 +6,12 @@ import static juricast.server.access.Position.TEACHER;
 
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import juricast.core.charter.Edit;
 import juricast.core.charter.Place;
-import juricast.core.charter.SchoolRules;
 import juricast.core.identity.Role;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Condition;
@@ -49,6 +46,7 @@ class RulesController {
 
     private final Settings settings;
     private final Drafts drafts;
+    private final DraftedRules drafted;
     private final Documents documents;
     private final Consequences consequences;
     private final Books books;
@@ -62,6 +60,7 @@ class RulesController {
     RulesController(
             Settings settings,
             Drafts drafts,
+            DraftedRules drafted,
             Documents documents,
             Consequences consequences,
             Books books,
@@ -73,6 +72,7 @@ class RulesController {
             Clock clock) {
         this.settings = settings;
         this.drafts = drafts;
+        this.drafted = drafted;
         this.documents = documents;
         this.consequences = consequences;
         this.books = books;
@@ -128,7 +128,7 @@ class RulesController {
         Place seen = access.seen(caller, place);
         return on == null || on.isEmpty()
                 ? documents.now(seen, caller, access.mayChange(caller, seen), now())
-                : documents.on(seen, day(on), now());
+                : documents.on(seen, DraftedRules.day(on), now());
     }
 
     /** Adds a change to the caller's draft. 409 if a layer above binds it to something stricter. */
@@ -175,8 +175,8 @@ class RulesController {
             @PathVariable String place, @RequestBody FromRequest wanted, @AuthenticationPrincipal SignedIn caller) {
         Place changed = access.changed(caller, place);
         Instant now = now();
-        Instant from = from(wanted.from, now);
-        return consequences.between(settings.all(), drafted(changed, caller, now, from), now, from);
+        Instant from = drafted.from(wanted.from, now);
+        return consequences.between(settings.all(), drafted.of(changed, caller, now, from), now, from);
     }
 
     /** Why a case is as it is, and why it would be as the draft has it. */
@@ -196,7 +196,8 @@ class RulesController {
         Instant now = now();
         Instant at = situations.at(asked, now);
         Rulebook before = situations.in(books.at(settings.all(), one), asked, at);
-        Rulebook after = situations.in(books.at(drafted(changed, caller, now, from(from, now)), one), asked, at);
+        Rulebook after =
+                situations.in(books.at(drafted.of(changed, caller, now, drafted.from(from, now)), one), asked, at);
         return new TwoWhys(words.forAdults(before, known, role, at), words.forAdults(after, known, role, at));
     }
 
@@ -207,7 +208,7 @@ class RulesController {
             @PathVariable String place, @RequestBody FromRequest wanted, @AuthenticationPrincipal SignedIn caller) {
         Place changed = access.changed(caller, place);
         Instant now = now();
-        Instant from = from(wanted.from, now);
+        Instant from = drafted.from(wanted.from, now);
         List<Marked> draft = drafts.of(caller.person(), changed);
         List<Edit> tooShort = draft.stream()
                 .map(Marked::edit)
@@ -301,14 +302,6 @@ class RulesController {
         return school.day(at) + ", " + school.clockTime(at);
     }
 
-    private SchoolRules drafted(Place place, SignedIn caller, Instant now, Instant from) {
-        List<Edit> edits = drafts.of(caller.person(), place).stream()
-                .map(Marked::edit)
-                .filter(one -> from.isBefore(one.until()))
-                .toList();
-        return settings.all().after(edits, caller.person(), now, from);
-    }
-
     private Edit edit(Place place, EditRequest wanted) {
         Role role = Optional.ofNullable(wanted.role).orElse(Rule.ANSWERS);
         Rule<?> rule = known(String.valueOf(wanted.rule), role);
@@ -325,7 +318,10 @@ class RulesController {
         boolean forEver = wanted.until == null || wanted.until.isEmpty();
         Instant until = forEver
                 ? Setting.FOR_EVER
-                : day(wanted.until).plusDays(1).atStartOfDay(school.zone()).toInstant();
+                : DraftedRules.day(wanted.until)
+                        .plusDays(1)
+                        .atStartOfDay(school.zone())
+                        .toInstant();
         if (!until.isAfter(now())) {
             throw unreadable("The last day is over already", "Choose a day that is to come.", "until");
         }
@@ -366,31 +362,7 @@ class RulesController {
         }
     }
 
-    private LocalDate day(String text) {
-        try {
-            return LocalDate.parse(text);
-        } catch (DateTimeParseException wrong) {
-            throw unreadable("“%s” is no day".formatted(text), "Write it as 2026-09-14.", "from");
-        }
-    }
-
-    /** The beginning of a day to come, or now. */
-    private Instant from(@Nullable String text, Instant now) {
-        if (text == null || text.isEmpty()) {
-            return now;
-        }
-        LocalDate day = day(text);
-        if (day.isBefore(school.date(now))) {
-            throw unreadable(
-                    "This day is over",
-                    "The past is judged by the rules of its day. Choose today or a day to come.",
-                    "from");
-        }
-        Instant start = day.atStartOfDay(school.zone()).toInstant();
-        return start.isAfter(now) ? start : now;
-    }
-
-    private static Problem unreadable(String title, String whatToDo, String field) {
+    static Problem unreadable(String title, String whatToDo, String field) {
         return Problem.notReadable(
                 title, "Nothing was changed.", whatToDo, new ArrayList<>(List.of(new Problem.Wrong(field, title))));
     }

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import juricast.core.charter.SchoolRules;
 import juricast.core.inspection.Finding;
 import juricast.core.inspection.Inspection;
 import juricast.core.inspection.Mend;
@@ -20,6 +21,7 @@ import juricast.server.access.SignedIn;
 import juricast.server.data.Ids;
 import juricast.server.data.School;
 import juricast.server.problems.Problem;
+import juricast.server.rules.DraftedRules;
 import juricast.server.words.FindingWords;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -36,13 +38,16 @@ class InspectionController {
     private final Changes changes;
     private final Seen seen;
     private final School school;
+    private final DraftedRules rules;
     private final Clock clock;
 
-    InspectionController(Inspections inspections, Changes changes, Seen seen, School school, Clock clock) {
+    InspectionController(
+            Inspections inspections, Changes changes, Seen seen, School school, DraftedRules rules, Clock clock) {
         this.inspections = inspections;
         this.changes = changes;
         this.seen = seen;
         this.school = school;
+        this.rules = rules;
         this.clock = clock;
     }
 
@@ -65,6 +70,9 @@ class InspectionController {
      */
     record MendPreview(
             String fingerprint, List<String> mends, List<Seen.WeakSpot> gone, List<Seen.WeakSpot> appearing) {}
+
+    /** @param appearing weak spots that a draft makes @param gone those that it takes away */
+    record DraftEffect(List<Seen.WeakSpot> appearing, List<Seen.WeakSpot> gone) {}
 
     record MendRequest(List<String> keys, String fingerprint) {}
 
@@ -92,6 +100,38 @@ class InspectionController {
                         names,
                         accepted),
                 caller.isLead() ? inspections.trend(open, TREND_DAYS) : List.of());
+    }
+
+    /**
+     * What the caller's draft of the rules at a place would bring: weak spots that it makes, and those that it takes away.
+     *
+     * @param from the first day on which the draft counts; empty for now
+     */
+    @GetMapping("/draft/{place}")
+    @For({LEAD, TEACHER})
+    DraftEffect draft(
+            @PathVariable String place,
+            @RequestParam(defaultValue = "") String from,
+            @AuthenticationPrincipal SignedIn caller) {
+        SchoolRules drafted = rules.of(caller, place, from);
+        Inspection before = inspections.now();
+        Inspection after = Inspection.of(before.school(), drafted, clock.instant());
+        FindingWords.Names names = seen.names(before);
+        Set<String> had = keys(before.findings());
+        Set<String> have = keys(after.findings());
+        return new DraftEffect(
+                seen.lines(
+                        seen.of(caller, after.findings(), after.school()).stream()
+                                .filter(one -> !had.contains(one.key()))
+                                .toList(),
+                        names,
+                        Map.of()),
+                seen.lines(
+                        seen.of(caller, before.findings(), before.school()).stream()
+                                .filter(one -> !have.contains(one.key()))
+                                .toList(),
+                        names,
+                        Map.of()));
     }
 
     /** Shows what mends would bring; nothing is changed. */

@@ -1,6 +1,8 @@
 package juricast.server.timetable;
 
 import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -87,8 +89,17 @@ class Seen {
 
     /** Names and times that the words of a school's findings need. */
     FindingWords.Names names(Inspection inspection) {
+        return names(inspection, inspection.school().days().keySet());
+    }
+
+    /** The same for findings of some days only. */
+    FindingWords.Names names(Inspection inspection, Collection<LocalDate> days) {
         var times = new HashMap<LessonId, Span>();
-        inspection.school().days().values().forEach(day -> day.forEach(one -> times.put(one.id(), one.time())));
+        days.forEach(day -> inspection
+                .school()
+                .days()
+                .getOrDefault(day, List.of())
+                .forEach(one -> times.put(one.id(), one.time())));
         Map<PersonId, String> known = people.names();
         return new FindingWords.Names(
                 inspection.school().classes()::get, times::get, id -> known.getOrDefault(id, "somebody who has left"));

@@ -167,7 +167,7 @@ class TimetableController {
                 first.datesUntil(first.plusDays(days))
                         .map(day -> day(day, known))
                         .toList(),
-                boxes(window, caller),
+                boxes(window, first.datesUntil(first.plusDays(days)).toList(), caller),
                 plan.changes(caller.isLead() ? Optional.empty() : Optional.of(caller.person()), CHANGES_SHOWN).stream()
                         .map(one -> new PlanChange(
                                 one.id(), one.what(), one.why(), one.by(), one.at(), one.lessons(), one.undone()))
@@ -180,11 +180,11 @@ class TimetableController {
         return new DayLine(day.toString(), free.isEmpty() && known.isSchoolDay(day.getDayOfWeek()), free);
     }
 
-    private List<LessonBox> boxes(Span window, SignedIn caller) {
+    private List<LessonBox> boxes(Span window, List<LocalDate> days, SignedIn caller) {
         Inspection inspection = inspections.now();
         PlannedSchool planned = inspection.school();
-        Map<LessonId, List<Finding>> found = findings(inspection);
-        var names = seen.names(inspection);
+        Map<LessonId, List<Finding>> found = findings(inspection, days);
+        var names = seen.names(inspection, days);
         Set<ClassId> mine = Seen.mine(caller, planned);
         Map<LessonId, Plan.Made> reasons = plan.reasons(window);
         Map<LessonId, List<InspectedLesson.Cover>> covers = plan.covers(window.from());
@@ -234,10 +234,13 @@ class TimetableController {
     }
 
     /** By the lesson it is about, and by the one it clashes with: both show it. */
-    private Map<LessonId, List<Finding>> findings(Inspection inspection) {
+    private Map<LessonId, List<Finding>> findings(Inspection inspection, List<LocalDate> days) {
         Set<String> accepted = inspections.accepted().keySet();
         var found = new java.util.HashMap<LessonId, List<Finding>>();
-        for (Finding one : Inspections.open(inspection, accepted)) {
+        for (Finding one : inspection.findings(days.get(0), days.size())) {
+            if (!accepted.isEmpty() && accepted.contains(one.key())) {
+                continue;
+            }
             java.util.stream.Stream.concat(one.lesson().stream(), one.other().stream())
                     .forEach(lesson -> found.computeIfAbsent(lesson, id -> new java.util.ArrayList<>())
                             .add(one));

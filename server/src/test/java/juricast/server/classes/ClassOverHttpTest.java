@@ -125,6 +125,44 @@ class ClassOverHttpTest {
                 .isEqualTo("This link leads nowhere");
     }
 
+    @Test
+    void a_roster_goes_out_as_a_table_that_comes_back_in_and_calculates_nothing() {
+        take("name,number,year\nInes Carrow,,8\n=HYPERLINK(\"x\"),77,8\n".getBytes(UTF_8));
+        String table = thora.get(path + "/roster/table").text();
+        assertThat(table.lines().toList()).hasSize(3).anySatisfy(line -> assertThat(line)
+                .startsWith("\"'=HYPERLINK"));
+        JsonNode again = thora.upload(path + "/roster/preview", table.getBytes(UTF_8), "")
+                .json();
+        assertThat(again.get("staying").asInt()).isEqualTo(2);
+        assertThat(again.get("renamed")).isEmpty();
+        assertThat(SERVER.signedIn("anton-prowse").get(path + "/roster/table").status())
+                .isEqualTo(403);
+    }
+
+    @Test
+    void another_adult_helps_leads_and_goes_and_a_class_is_never_without_one_who_leads() {
+        assertThat(thora.delete(path + "/adults/thora-melling").text()).contains("never without a lead adult");
+        assertThat(thora.put(path + "/adults/ines-carrow", "{}").status())
+                .as("a pupil is no adult")
+                .isEqualTo(404);
+        TestBrowser anton = SERVER.signedIn("anton-prowse");
+        assertThat(anton.get(path).status()).isEqualTo(403);
+        assertThat(thora.put(path + "/adults/anton-prowse", "{}")
+                        .json()
+                        .at("/adults")
+                        .toString())
+                .contains("Anton Prowse");
+        assertThat(anton.post(path + "/adults/anton-prowse/lead", "{}")
+                        .json()
+                        .at("/adults")
+                        .toString())
+                .contains("\"name\":\"Anton Prowse\",\"role\":\"LEAD_ADULT\"")
+                .contains("\"name\":\"Thora Melling\",\"role\":\"SECOND_ADULT\"");
+        assertThat(anton.delete(path + "/adults/thora-melling").json().at("/adults"))
+                .hasSize(1);
+        assertThat(thora.get(path).status()).as("none left").isEqualTo(403);
+    }
+
     private int take(byte[] file) {
         String fingerprint = thora.upload(path + "/roster/preview", file, "")
                 .json()

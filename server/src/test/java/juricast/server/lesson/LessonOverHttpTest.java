@@ -52,8 +52,9 @@ class LessonOverHttpTest {
                         .formatted(time));
         JsonNode page = thora.get(path).json();
         lesson = "/api/lessons/" + page.at("/lessons/0/id").asString();
-        token = page.get("link").asString().replaceAll(".*/join/", "");
-        word = page.get("word").asString();
+        JsonNode joining = thora.get(path + "/joining").json();
+        token = joining.get("link").asString().replaceAll(".*/join/", "");
+        word = joining.get("word").asString();
     }
 
     @Test
@@ -437,7 +438,7 @@ class LessonOverHttpTest {
         knock(stranger, "Door Trier");
         for (String door : List.of("weather-lab-9", "harbour-law-10")) {
             JsonNode page = SERVER.signedIn(door.startsWith("weather") ? "corvin-hale" : "pernel-ost")
-                    .get("/api/classes/" + door)
+                    .get("/api/classes/" + door + "/joining")
                     .json();
             stranger.post(
                     "/api/doorsteps/" + page.get("link").asString().replaceAll(".*/join/", "") + "/knock",

@@ -288,7 +288,7 @@ class RulesOverHttpTest {
                 .isEqualTo(403);
         ilse.post(lesson + "/open", "{}");
         ilse.post(lesson + "/join", "{}");
-        JsonNode page = ilse.get("/api/classes/knotwork-rigging-7").json();
+        JsonNode page = ilse.get("/api/classes/knotwork-rigging-7/joining").json();
         String link = page.get("link").asString();
         String door = "/api/doorsteps/" + link.substring(link.lastIndexOf('/') + 1) + "/knock";
         String word = page.get("word").asString();

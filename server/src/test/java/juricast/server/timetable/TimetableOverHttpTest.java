@@ -43,7 +43,7 @@ class TimetableOverHttpTest {
 
     private JsonNode box(String from) {
         return each(week(thora, from).get("lessons")).stream()
-                .filter(one -> one.get("title").asString().endsWith(" " + made))
+                .filter(one -> one.get("title").asString().equals("Signal Flags " + made))
                 .findFirst()
                 .orElseThrow();
     }
@@ -262,5 +262,22 @@ class TimetableOverHttpTest {
                         .status())
                 .isEqualTo(400);
         assertThat(maren.put("/api/calendar", calendar.toString()).status()).isEqualTo(200);
+    }
+
+    @Test
+    void a_draft_shows_which_weak_spots_it_would_bring_and_take_away() {
+        String effect = "/api/inspection/draft/school";
+        assertThat(maren.get(effect).json().get("appearing")).isEmpty();
+        maren.put(
+                "/api/rules/school/draft",
+                "{\"rule\":\"supervision.gap-minutes\",\"role\":\"LEAD_ADULT\",\"value\":\"25\",\"binding\":false}");
+        JsonNode longer = maren.get(effect).json();
+        assertThat(longer.get("appearing").size()).isPositive();
+        assertThat(longer.at("/appearing/0/kind").asString()).contains("GAP");
+        assertThat(maren.get("/api/inspection").json().get("open").toString())
+                .as("nothing counts yet")
+                .doesNotContain(longer.at("/appearing/0/key").asString());
+        maren.delete("/api/rules/school/draft");
+        assertThat(thora.get(effect).status()).as("the charter is the lead's").isEqualTo(403);
     }
 }
