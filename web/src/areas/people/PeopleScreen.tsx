@@ -8,6 +8,7 @@ import { Labelled, Select, TextField, TextInput } from '../../shared/ui/Fields'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
 import { Sheet } from '../../shared/ui/Sheet'
+import { SchoolFiles } from './SchoolFiles'
 
 const KEY = ['people']
 const POSITIONS: Record<Position, string> = { LEAD: 'safeguarding lead', TEACHER: 'teacher', PUPIL: 'pupil' }
@@ -60,7 +61,12 @@ function List() {
           {found.length === 0 && <Box p="10px">Nobody of that name.</Box>}
         </Box>
       </Box>
-      <AddPerson />
+      <Box>
+        <AddPerson />
+        <Box mt="28px">
+          <SchoolFiles />
+        </Box>
+      </Box>
       {chosen && <Account key={chosen.id} person={chosen} onClose={() => setChosen(null)} />}
     </Grid>
   )

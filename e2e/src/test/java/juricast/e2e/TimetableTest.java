@@ -106,7 +106,7 @@ class TimetableTest {
 
     private void mendWhatTheFileBrought(Screen maren) {
         maren.open("/inspection");
-        Locator saturdays = maren.region("On a day off");
+        Locator saturdays = maren.region("On a day without school");
         assertThat(saturdays).containsText("Tidal Navigation 8");
         saturdays
                 .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("Mend all")))

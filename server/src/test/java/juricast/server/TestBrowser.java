@@ -118,7 +118,9 @@ public final class TestBrowser {
     }
 
     private static java.nio.charset.Charset charset(String type) {
-        return type.startsWith("multipart") ? StandardCharsets.ISO_8859_1 : StandardCharsets.UTF_8;
+        return type.startsWith("multipart") || type.contains("zip")
+                ? StandardCharsets.ISO_8859_1
+                : StandardCharsets.UTF_8;
     }
 
     private Answer send(HttpRequest request) {

@@ -232,7 +232,7 @@ public class Classes {
                 .update();
     }
 
-    static void part(JdbcClient sql, ClassId id, PersonId person, Instant now) {
+    public static void part(JdbcClient sql, ClassId id, PersonId person, Instant now) {
         sql.sql("UPDATE class_member SET until = :now WHERE class = :class AND person = :person AND until > :now")
                 .param("now", now.toEpochMilli())
                 .param("class", id.value())

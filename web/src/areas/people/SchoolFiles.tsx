@@ -1,0 +1,116 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { post } from '../../shared/api/http'
+import type { SchoolPreview } from '../../shared/api/types'
+import { Button } from '../../shared/ui/Button'
+import { FileBox } from '../../shared/ui/FileBox'
+import { ProblemNote } from '../../shared/ui/Notes'
+
+/** The whole school as files of the OneRoster binding: out, and in after a preview (need B1). */
+export function SchoolFiles() {
+  const cache = useQueryClient()
+  const [file, setFile] = useState<File | null>(null)
+  const preview = useMutation({ mutationFn: (chosen: File) => post<SchoolPreview>('/api/school-files/preview', chosen) })
+  const take = useMutation({
+    mutationFn: () => post<SchoolPreview>(`/api/school-files?fingerprint=${preview.data!.fingerprint}`, file!),
+    onSuccess: () => {
+      preview.reset()
+      return cache.invalidateQueries()
+    },
+  })
+  const shown = preview.data
+  const parts: [string, string[]][] = shown
+    ? [
+        ['pupils are new to the school', shown.pupils],
+        ['names are written differently', shown.renamed],
+        ['classes are new', shown.classes],
+        ['join a class', shown.joins],
+        ['leave a class', shown.leaves],
+      ]
+    : []
+  const changes = parts.reduce((sum, [, names]) => sum + names.length, 0)
+  return (
+    <chakra.section aria-label="The school as files">
+      <chakra.h2 fontSize="17px" mb="4px">
+        The school as files
+      </chakra.h2>
+      <chakra.p color="ink2" mb="6px">
+        An archive (.zip) with the tables users, classes and enrollments of the OneRoster CSV binding, version 1.1 or 1.2. Nothing
+        changes before you have seen it; adults are never added by a file.
+      </chakra.p>
+      <FileBox
+        label="Files of the school"
+        accept=".zip,application/zip"
+        onFile={(chosen) => {
+          take.reset()
+          setFile(chosen)
+          preview.mutate(chosen)
+        }}
+      />
+      <ProblemNote problem={preview.error ?? take.error} />
+      {preview.isPending && <span role="status">Reading {file?.name}…</span>}
+      {take.data && <chakra.p role="status">The files are taken.</chakra.p>}
+      {shown && (
+        <Box
+          role="region"
+          aria-label="What the files would change"
+          border="1.5px solid"
+          borderColor="ink"
+          bg="sheet"
+          px="14px"
+          py="10px"
+        >
+          {changes === 0 && <p>Nothing would change.</p>}
+          {parts
+            .filter(([, names]) => names.length > 0)
+            .map(([words, names]) => (
+              <chakra.details key={words} py="2px">
+                <chakra.summary cursor="pointer">
+                  <strong>{names.length}</strong> {words}
+                </chakra.summary>
+                <chakra.p fontSize="13px" color="ink2" maxH="160px" overflowY="auto" tabIndex={0}>
+                  {names.slice(0, 300).join('; ')}
+                  {names.length > 300 && ` and ${names.length - 300} more`}
+                </chakra.p>
+              </chakra.details>
+            ))}
+          {shown.wrong.length > 0 && (
+            <Box
+              bg="verdict.awaySoft"
+              borderLeft="4px solid"
+              borderColor="verdict.away"
+              px="10px"
+              py="5px"
+              my="6px"
+              maxH="170px"
+              overflowY="auto"
+              tabIndex={0}
+              role="region"
+              aria-label="What is not taken"
+            >
+              <strong>{shown.wrongInAll === 1 ? '1 thing is not taken' : `${shown.wrongInAll} things are not taken`}</strong>
+              {shown.wrong.map((one) => (
+                <Box key={one.file + one.line + one.message} overflowWrap="anywhere">
+                  {one.file}
+                  {one.line > 0 && `, line ${one.line}`}: {one.message}
+                </Box>
+              ))}
+            </Box>
+          )}
+          <Flex gap="8px" mt="8px">
+            <Button look="main" disabled={take.isPending || changes === 0} onClick={() => take.mutate()}>
+              {changes === 0 ? 'Nothing to take' : 'Take these files'}
+            </Button>
+            <Button onClick={() => preview.reset()}>Leave it</Button>
+          </Flex>
+        </Box>
+      )}
+      <chakra.p mt="6px">
+        <chakra.a textDecoration="underline" href="/api/school-files" download="school.zip">
+          Take the school out as files
+        </chakra.a>
+      </chakra.p>
+    </chakra.section>
+  )
+}
