@@ -58,7 +58,8 @@ final class OrderToSeat {
                                 now.toLocalTime().toString().substring(0, 5)));
         JsonNode page = teacher.send("GET", classPath, null);
         String lesson = "/api/lessons/" + page.at("/lessons/0/id").asString();
-        String token = page.get("link").asString().replaceAll(".*/join/", "");
+        JsonNode joining = teacher.send("GET", classPath + "/joining", null);
+        String token = joining.get("link").asString().replaceAll(".*/join/", "");
         teacher.send("POST", lesson + "/open", "{}");
         var ready = new CountDownLatch(PUPILS);
         for (int i = 0; i < PUPILS; i++) {
@@ -68,7 +69,7 @@ final class OrderToSeat {
                             "/api/doorsteps/" + token + "/knock",
                             """
                     {"name":"%s","word":"%s","agreed":true}"""
-                                    .formatted(nameOf(i), page.get("word").asString()))
+                                    .formatted(nameOf(i), joining.get("word").asString()))
                     .get("visit")
                     .asString();
             var listener = new Thread(() -> pupil.listen("/api/seats/" + visit + "/stream", ready));

@@ -102,11 +102,12 @@ final class Rooms implements AutoCloseable {
                     teacher));
             JsonNode page = json(get(path, teacher));
             String lesson = "/api/lessons/" + page.at("/lessons/0/id").asString();
-            String door = "/api/doorsteps/" + page.get("link").asString().replaceAll(".*/join/", "");
+            JsonNode joining = json(get(path + "/joining", teacher));
+            String door = "/api/doorsteps/" + joining.get("link").asString().replaceAll(".*/join/", "");
             teacher = cookies(get(door, teacher), teacher);
             json(send("POST", lesson + "/open", "{}", teacher));
             // An adult without a line is taken for lost, and the room would go quiet.
-            var room = new Room(lesson, door, page.get("word").asString(), new DeskLine(lines));
+            var room = new Room(lesson, door, joining.get("word").asString(), new DeskLine(lines));
             follow(lesson + "/desk/stream", teacher, new Desk());
             rooms.add(room);
         }

@@ -292,4 +292,43 @@ class TellingOverHttpTest {
                 .as("a teacher sees those of the own classes")
                 .doesNotContain("Tidal Navigation 8");
     }
+
+    /** After the one above, for the same reason. */
+    @Test
+    void zz_a_link_is_renewed_by_the_clock_where_nobody_dismissed_the_last_lesson_it_was_good_for() {
+        TestBrowser thora = SERVER.signedIn("thora-melling");
+        String id = thora.post("/api/classes", "{\"title\":\"Night Signals\",\"year\":8}")
+                .json()
+                .get("id")
+                .asString();
+        thora.post(
+                "/api/classes/" + id + "/series",
+                """
+                {"first":"2026-09-14","until":"2026-09-14","days":["MONDAY"],"start":"20:00","minutes":30}""");
+        thora.put(
+                "/api/rules/class:" + id + "/draft",
+                "{\"rule\":\"links.renewal\",\"role\":\"LEAD_ADULT\",\"value\":\"each-lesson\",\"binding\":false}");
+        thora.post("/api/rules/class:" + id + "/draft/in-force", "{}");
+        JsonNode before = thora.get("/api/classes/" + id + "/joining").json();
+        assertThat(before.get("renewal").asString()).contains("after each lesson");
+        Rounds rounds = SERVER.bean(Rounds.class);
+        rounds.go();
+        assertThat(thora.get("/api/classes/" + id + "/joining").json().get("link"))
+                .as("the lesson is still to come")
+                .isEqualTo(before.get("link"));
+
+        SERVER.advance(Duration.ofHours(11));
+        rounds.go();
+        JsonNode after = SERVER.signedIn("thora-melling")
+                .get("/api/classes/" + id + "/joining")
+                .json();
+        assertThat(after.get("link")).isNotEqualTo(before.get("link"));
+        rounds.go();
+        assertThat(SERVER.signedIn("thora-melling")
+                        .get("/api/classes/" + id + "/joining")
+                        .json()
+                        .get("link"))
+                .as("once")
+                .isEqualTo(after.get("link"));
+    }
 }
