@@ -13,6 +13,9 @@ const CorridorScreen = lazy(() => import('./areas/corridor/CorridorScreen'))
 const StandInScreen = lazy(() => import('./areas/standin/StandInScreen'))
 const TimetableScreen = lazy(() => import('./areas/timetable/TimetableScreen'))
 const InspectionScreen = lazy(() => import('./areas/inspection/InspectionScreen'))
+const AttendanceScreen = lazy(() => import('./areas/attendance/AttendanceScreen'))
+const ClassGridScreen = lazy(() => import('./areas/attendance/ClassGridScreen'))
+const PupilScreen = lazy(() => import('./areas/attendance/PupilScreen'))
 const CalendarScreen = lazy(() => import('./areas/calendar/CalendarScreen'))
 const OutboxScreen = lazy(() => import('./areas/outbox/OutboxScreen'))
 const ClassesScreen = lazy(() => import('./areas/classes/ClassesScreen'))
@@ -40,6 +43,9 @@ export function App() {
             <Route path="/corridor" element={<CorridorScreen />} />
             <Route path="/timetable" element={<TimetableScreen />} />
             <Route path="/inspection" element={<InspectionScreen />} />
+            <Route path="/attendance" element={<AttendanceScreen />} />
+            <Route path="/classes/:id/attendance" element={<ClassGridScreen />} />
+            <Route path="/pupils/:id/attendance" element={<PupilScreen />} />
             <Route path="/calendar" element={<CalendarScreen />} />
             <Route path="/outbox" element={<OutboxScreen />} />
             <Route path="/classes" element={<ClassesScreen />} />

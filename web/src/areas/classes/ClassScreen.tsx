@@ -61,9 +61,14 @@ function Shown({ id }: { id: string }) {
             </chakra.button>
           ))}
         </Flex>
-        <Link to={`/rules/class:${id}`}>
-          <chakra.span textDecoration="underline">Rules of this class</chakra.span>
-        </Link>
+        <Flex gap="16px">
+          <Link to={`/classes/${id}/attendance`}>
+            <chakra.span textDecoration="underline">Attendance</chakra.span>
+          </Link>
+          <Link to={`/rules/class:${id}`}>
+            <chakra.span textDecoration="underline">Rules of this class</chakra.span>
+          </Link>
+        </Flex>
       </Flex>
       <Box role="tabpanel" aria-label={part}>
         {views[part]}

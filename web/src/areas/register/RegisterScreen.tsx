@@ -6,13 +6,15 @@ import { get, post } from '../../shared/api/http'
 import type { Mark, RegisterLine, RegisterPage } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
+import { Key } from '../../shared/ui/Key'
 import { Labelled, Select, TextField } from '../../shared/ui/Fields'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
 import { Sheet } from '../../shared/ui/Sheet'
 import { Strip } from '../../shared/ui/Strip'
+import { MarkBox, MARKS } from '../attendance/marks'
 
-const COLUMNS = '190px 118px minmax(140px, 1fr) 70px 62px 62px 52px 60px 84px'
+const COLUMNS = '190px 132px minmax(140px, 1fr) 70px 62px 62px 52px 60px 84px'
 
 /** The register of one lesson: computed marks, corrections beside them, and the presence they come from. */
 export default function RegisterScreen() {
@@ -21,7 +23,7 @@ export default function RegisterScreen() {
 }
 
 function Shown({ id }: { id: string }) {
-  const [correcting, setCorrecting] = useState<RegisterLine | null>(null)
+  const [correcting, setCorrecting] = useState<{ line: RegisterLine; mark: Mark } | null>(null)
   const time = useSchoolTime()
   const { data, error } = useQuery({
     queryKey: ['register', id],
@@ -40,21 +42,23 @@ function Shown({ id }: { id: string }) {
             Register: <Link to={`/classes/${data.classId}`}>{data.title}</Link>
           </chakra.h1>
           <chakra.p color="ink2">
-            {time.longDay(data.starts)}, {time.clock(data.starts)} to {time.clock(data.ends)}
+            {time.longDay(data.starts)}, {time.clock(data.starts)} to {time.clock(data.ends)} ·{' '}
+            <Link to={`/classes/${data.classId}/attendance`}>the class over weeks</Link>
             {data.draft && (data.begun ? '. The lesson still runs; this is a draft.' : '. The lesson has not begun.')}
           </chakra.p>
         </Box>
         <Box flex="1" />
         <Flex gap="18px" align="baseline" aria-label="Sums" role="group">
-          <Sum many={data.present} what="present" />
-          <Sum many={data.late} what="late" />
-          <Sum many={data.absent} what="absent" />
-          {data.excused > 0 && <Sum many={data.excused} what="excused" />}
+          {data.sums.map((sum) => (
+            <Sum key={sum.mark} many={sum.count} what={MARKS[sum.mark]} />
+          ))}
         </Flex>
         <chakra.a href={`/api/lessons/${encodeURIComponent(id)}/register.csv`} download>
           <Button as="span">Export as CSV</Button>
         </chakra.a>
+        <Button onClick={() => window.print()}>Print</Button>
       </Flex>
+      <SignOff page={data} lesson={id} />
       <Box overflowX="auto" tabIndex={0} role="region" aria-label="Register">
         <Box role="table" aria-label="Register by pupil" bg="sheet" minW="980px" borderTop="1.5px solid" borderColor="ink">
           <Box role="rowgroup">
@@ -91,20 +95,45 @@ function Shown({ id }: { id: string }) {
               <Line
                 key={line.person}
                 line={line}
+                onMark={(mark) => setCorrecting({ line, mark })}
                 from={from}
                 until={until}
                 editable={data.editable && !data.draft}
-                onCorrect={() => setCorrecting(line)}
+                onCorrect={() => setCorrecting({ line, mark: line.mark })}
               />
             ))}
           </Box>
         </Box>
       </Box>
       <chakra.p mt="8px" fontSize="12.5px" color="ink2">
-        Minutes count within the lesson; drops of up to 90 seconds are bridged. Time at the door, hatched, never makes anyone
+        Minutes count within the lesson; short drops are bridged as the rules say. Time at the door, hatched, never makes anyone
         late.
+        {data.editable && !data.draft && (
+          <>
+            {' '}
+            In a row: <Key>↑</Key> <Key>↓</Key> go on,{' '}
+            {Object.entries(KEYS).map(([key, mark]) => (
+              <span key={key}>
+                <Key>{key}</Key> {MARKS[mark]}{' '}
+              </span>
+            ))}
+          </>
+        )}
       </chakra.p>
-      {correcting && <Correct lesson={id} line={correcting} onClose={() => setCorrecting(null)} />}
+      {correcting && (
+        <Correct
+          lesson={id}
+          line={correcting.line}
+          wanted={correcting.mark}
+          onClose={() => {
+            const rows = [...document.querySelectorAll<HTMLElement>('[data-pupil]')]
+            const next = rows.find((row) => row.dataset.pupil === correcting.line.person)
+            setCorrecting(null)
+            // The sheet gives the focus back late; the row is where the next key belongs.
+            setTimeout(() => next?.focus())
+          }}
+        />
+      )}
     </Box>
   )
 }
@@ -121,14 +150,83 @@ function Sum({ many, what }: { many: number; what: string }) {
 }
 
 function words(mark: Mark, late: number): string {
-  return mark === 'LATE' ? `late by ${late} min` : mark.toLowerCase()
+  return mark === 'LATE' ? `late by ${late} min` : MARKS[mark]
 }
 
 const COLOURS: Record<Mark, string> = {
   PRESENT: 'verdict.in',
   LATE: 'verdict.wait',
+  LEFT_EARLY: 'verdict.wait',
+  PARTLY: 'verdict.wait',
   ABSENT: 'verdict.away',
   EXCUSED: 'ink2',
+  NOT_EXPECTED: 'ink2',
+}
+
+/** One key for each mark, for thirty pupils in a row. */
+const KEYS: Record<string, Mark> = { p: 'PRESENT', l: 'LATE', a: 'ABSENT', e: 'EXCUSED', h: 'PARTLY', g: 'LEFT_EARLY' }
+
+/** Who has signed, or the button to do it; a signed register is opened again only with a reason. */
+function SignOff({ page, lesson }: { page: RegisterPage; lesson: string }) {
+  const cache = useQueryClient()
+  const time = useSchoolTime()
+  const [reopening, setReopening] = useState(false)
+  const [reason, setReason] = useState('')
+  const path = `/api/lessons/${encodeURIComponent(lesson)}/register`
+  const change = useMutation({
+    mutationFn: (order: 'sign' | 'reopen') => post<RegisterPage>(`${path}/${order}`, order === 'reopen' ? { reason } : {}),
+    onSuccess: (next) => {
+      cache.setQueryData(['register', lesson], next)
+      setReopening(false)
+      setReason('')
+    },
+  })
+  if (page.draft) return null
+  return (
+    <Flex gap="10px" align="center" mb="8px" wrap="wrap">
+      {page.signed ? (
+        <>
+          <span role="status">
+            Signed by <strong>{page.signed.by}</strong>, {time.day(page.signed.at)} {time.clock(page.signed.at)}.
+          </span>
+          <Button size="small" onClick={() => setReopening(true)}>
+            Open it again…
+          </Button>
+        </>
+      ) : (
+        page.editable && (
+          <>
+            <Button look="main" disabled={change.isPending} onClick={() => change.mutate('sign')}>
+              Sign the register
+            </Button>
+            <chakra.span color="ink2">It then stands as it is; to correct it, it is opened again with a reason.</chakra.span>
+          </>
+        )
+      )}
+      <ProblemNote problem={reopening ? null : change.error} compact />
+      <Sheet title="Open the register again?" open={reopening} onClose={() => setReopening(false)}>
+        <chakra.form
+          onSubmit={(event) => {
+            event.preventDefault()
+            change.mutate('reopen')
+          }}
+        >
+          <TextField
+            label="Why"
+            hint="Kept with who signed and when."
+            value={reason}
+            maxLength={300}
+            required
+            onChange={(event) => setReason(event.target.value)}
+          />
+          <ProblemNote problem={change.error} compact />
+          <Button type="submit" look="main" disabled={change.isPending}>
+            Open it again
+          </Button>
+        </chakra.form>
+      </Sheet>
+    </Flex>
+  )
 }
 
 interface LineProps {
@@ -137,9 +235,10 @@ interface LineProps {
   until: number
   editable: boolean
   onCorrect: () => void
+  onMark: (mark: Mark) => void
 }
 
-function Line({ line, from, until, editable, onCorrect }: LineProps) {
+function Line({ line, from, until, editable, onCorrect, onMark }: LineProps) {
   const time = useSchoolTime()
   const last = line.corrections.at(-1)
   const numbers = [
@@ -159,11 +258,23 @@ function Line({ line, from, until, editable, onCorrect }: LineProps) {
       alignItems="center"
       borderBottom="1px solid"
       borderColor="line"
+      data-pupil={line.person}
+      tabIndex={editable ? 0 : undefined}
+      _focusVisible={{ bg: 'markSoft', outline: 'none' }}
+      onKeyDown={(event) => {
+        if (!editable || event.target !== event.currentTarget || event.ctrlKey || event.metaKey || event.altKey) return
+        const mark = KEYS[event.key]
+        const step = event.key === 'ArrowDown' ? 'nextElementSibling' : event.key === 'ArrowUp' ? 'previousElementSibling' : null
+        if (mark) onMark(mark)
+        if (step) (event.currentTarget[step] as HTMLElement | null)?.focus()
+        if (mark || step) event.preventDefault()
+      }}
     >
       <Box role="rowheader" truncate title={line.name}>
-        {line.name}
+        <Link to={`/pupils/${line.person}/attendance`}>{line.name}</Link>
       </Box>
       <Box role="cell">
+        <MarkBox mark={line.mark} size={12} />{' '}
         <chakra.span color={COLOURS[line.mark]} fontWeight={line.mark === 'PRESENT' ? 400 : 650}>
           {words(line.mark, line.lateMinutes)}
         </chakra.span>
@@ -196,9 +307,9 @@ function instants(one: { from: string; until: string }) {
   return { from: Date.parse(one.from), until: Date.parse(one.until) }
 }
 
-function Correct({ lesson, line, onClose }: { lesson: string; line: RegisterLine; onClose: () => void }) {
+function Correct({ lesson, line, wanted, onClose }: { lesson: string; line: RegisterLine; wanted: Mark; onClose: () => void }) {
   const cache = useQueryClient()
-  const [mark, setMark] = useState<Mark>(line.mark)
+  const [mark, setMark] = useState<Mark>(wanted)
   const [late, setLate] = useState(line.lateMinutes || 5)
   const [reason, setReason] = useState('')
   const correct = useMutation({
@@ -228,9 +339,9 @@ function Correct({ lesson, line, onClose }: { lesson: string; line: RegisterLine
         <Labelled label="Mark">
           {(id) => (
             <Select id={id} value={mark} onChange={(event) => setMark(event.target.value as Mark)}>
-              {(['PRESENT', 'LATE', 'ABSENT', 'EXCUSED'] as const).map((one) => (
+              {(Object.keys(MARKS) as Mark[]).map((one) => (
                 <option key={one} value={one}>
-                  {one.toLowerCase()}
+                  {MARKS[one]}
                 </option>
               ))}
             </Select>
@@ -251,6 +362,7 @@ function Correct({ lesson, line, onClose }: { lesson: string; line: RegisterLine
           hint="A few words; they stand in the register."
           value={reason}
           maxLength={300}
+          autoFocus
           onChange={(event) => setReason(event.target.value)}
           required
         />

@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react'
+import { screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { describe, expect, it } from 'vitest'
 import type { RegisterLine, RegisterPage } from '../../shared/api/types'
@@ -13,6 +13,9 @@ function line(name: string, more: Partial<RegisterLine> = {}): RegisterLine {
     lateMinutes: 0,
     computed: 'PRESENT',
     computedLateMinutes: 0,
+    earlyMinutes: 0,
+    share: 96,
+    drops: 0,
     minutes: 48,
     firstIn: '2026-09-14T08:07:00Z',
     lastOut: '2026-09-14T08:55:00Z',
@@ -35,10 +38,10 @@ function page(more: Partial<RegisterPage> = {}): RegisterPage {
     begun: true,
     draft: false,
     editable: true,
-    present: 1,
-    late: 1,
-    absent: 0,
-    excused: 0,
+    sums: [
+      { mark: 'PRESENT', count: 1 },
+      { mark: 'LATE', count: 1 },
+    ],
     lines: [line('Ines Carrow'), line('Jory Pell', { mark: 'LATE', lateMinutes: 7, computed: 'LATE', computedLateMinutes: 7 })],
     ...more,
   }
@@ -87,6 +90,37 @@ describe('the register', () => {
       lateMinutes: 0,
       reason: 'ferry did not sail',
     })
+  })
+
+  it('is corrected by keys, row after row', async () => {
+    const asked = register(page(), { [`POST ${AT}/corrections`]: page() })
+
+    const ines = await screen.findByRole('row', { name: /Ines Carrow/ })
+    ines.focus()
+    await userEvent.keyboard('{ArrowDown}')
+    expect(document.activeElement).toBe(screen.getByRole('row', { name: /Jory Pell/ }))
+    await userEvent.keyboard('e')
+    expect((await screen.findByLabelText<HTMLSelectElement>('Mark')).value).toBe('EXCUSED')
+    await waitFor(() => expect(document.activeElement).toBe(screen.getByLabelText('Reason')))
+    await userEvent.keyboard('sick bed{Enter}')
+    await waitFor(() =>
+      expect(asked.find((one) => one.method === 'POST')?.body).toMatchObject({ person: 'Jory Pell', mark: 'EXCUSED' }),
+    )
+    await waitFor(() => expect(document.activeElement?.getAttribute('data-pupil')).toBe('Jory Pell'))
+  })
+
+  it('is signed, and opened again only with a reason', async () => {
+    const signed = page({ editable: false, signed: { by: 'Orla Venn', at: '2026-09-14T09:10:00Z' } })
+    const asked = register(page(), { [`POST ${AT}/sign`]: signed, [`POST ${AT}/reopen`]: page() })
+
+    await userEvent.click(await screen.findByRole('button', { name: 'Sign the register' }))
+    expect((await screen.findByText(/Signed by/)).textContent).toContain('Orla Venn, Mon 14 Sept 09:10')
+    expect(screen.queryByRole('button', { name: 'Correct Jory Pell' })).toBeNull()
+    await userEvent.click(screen.getByRole('button', { name: 'Open it again…' }))
+    await userEvent.type(await screen.findByLabelText('Why'), 'a parent called')
+    await userEvent.click(screen.getByRole('button', { name: 'Open it again' }))
+    await waitFor(() => expect(asked.at(-1)?.body).toEqual({ reason: 'a parent called' }))
+    expect(await screen.findByRole('button', { name: 'Sign the register' })).toBeTruthy()
   })
 
   it('is only a draft while the lesson runs: nothing to correct yet', async () => {

@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attendance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["attention"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calendar": {
         parameters: {
             query?: never;
@@ -158,6 +174,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["handOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/attendance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["grid"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/attendance.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table_2"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -701,7 +749,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["reopen"];
+        post: operations["reopen_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1268,6 +1316,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/register/reopen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["reopen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/register/sign": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sign"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/resume": {
         parameters: {
             query?: never;
@@ -1533,6 +1613,22 @@ export interface paths {
         };
         get?: never;
         put: operations["account"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pupils/{person}/attendance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pupil"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -2291,6 +2387,13 @@ export interface components {
             name: string;
             visit: string;
         };
+        AttentionPage: {
+            classes: components["schemas"]["Named"][];
+            /** Format: int32 */
+            lookedAt: number;
+            pupils: components["schemas"]["Needing"][];
+            weekdays: components["schemas"]["Named"][];
+        };
         Board: {
             lines: components["schemas"]["Mark"][];
             /** Format: int32 */
@@ -2370,6 +2473,15 @@ export interface components {
             value: string;
             words: string;
         };
+        ClassGrid: {
+            classId: string;
+            from: string;
+            lessons: components["schemas"]["GridLesson"][];
+            pupils: components["schemas"]["GridPupil"][];
+            title: string;
+            until: string;
+            whole: components["schemas"]["Rate"];
+        };
         ClassLine: {
             adults: string[];
             id: string;
@@ -2421,7 +2533,7 @@ export interface components {
             /** Format: int32 */
             lateMinutes: number;
             /** @enum {string} */
-            mark: "PRESENT" | "LATE" | "ABSENT" | "EXCUSED";
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
             person: string;
             reason: string;
         };
@@ -2624,6 +2736,29 @@ export interface components {
         FromRequest: {
             from?: string;
         };
+        GridCell: {
+            corrected: boolean;
+            /** Format: int32 */
+            lateMinutes: number;
+            /** @enum {string} */
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
+            /** Format: int32 */
+            minutes: number;
+        };
+        GridLesson: {
+            id: string;
+            /** Format: int32 */
+            minutes: number;
+            rate: components["schemas"]["Rate"];
+            /** Format: date-time */
+            starts: string;
+        };
+        GridPupil: {
+            cells: components["schemas"]["GridCell"][];
+            name: string;
+            person: string;
+            rate: components["schemas"]["Rate"];
+        };
         Handout: {
             /** Format: date-time */
             at: string;
@@ -2792,10 +2927,14 @@ export interface components {
         };
         Line: {
             /** @enum {string} */
-            computed: "PRESENT" | "LATE" | "ABSENT" | "EXCUSED";
+            computed: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
             /** Format: int32 */
             computedLateMinutes: number;
             corrections: components["schemas"]["Written"][];
+            /** Format: int32 */
+            drops: number;
+            /** Format: int32 */
+            earlyMinutes: number;
             /** Format: date-time */
             firstIn?: string;
             /** Format: date-time */
@@ -2805,11 +2944,13 @@ export interface components {
             /** Format: int64 */
             longestGapMinutes: number;
             /** @enum {string} */
-            mark: "PRESENT" | "LATE" | "ABSENT" | "EXCUSED";
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
             /** Format: int64 */
             minutes: number;
             name: string;
             person: string;
+            /** Format: int32 */
+            share: number;
             stays: components["schemas"]["Stretch"][];
             /** Format: int64 */
             waitedMinutes: number;
@@ -2907,10 +3048,24 @@ export interface components {
         NameRequest: {
             name: string;
         };
+        Named: {
+            id: string;
+            name: string;
+            rate: components["schemas"]["Rate"];
+        };
         NamedDays: {
             first: string;
             last: string;
             name: string;
+        };
+        Needing: {
+            before: components["schemas"]["Rate"];
+            lately: components["schemas"]["Rate"];
+            name: string;
+            person: string;
+            reasons: string[];
+            /** Format: int32 */
+            year: number;
         };
         NewClass: {
             secondAdult?: string;
@@ -3035,6 +3190,52 @@ export interface components {
             /** @enum {string} */
             whereabouts: "MISSING" | "WAITING" | "IN" | "CONNECTION_LOST" | "GONE" | "REMOVED";
         };
+        PupilLine: {
+            corrected: boolean;
+            /** Format: int32 */
+            lateMinutes: number;
+            lesson: string;
+            /** @enum {string} */
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
+            /** Format: int32 */
+            minutes: number;
+            /** Format: date-time */
+            starts: string;
+            title: string;
+        };
+        PupilPage: {
+            classes: components["schemas"]["Named"][];
+            from: string;
+            lessons: components["schemas"]["PupilLine"][];
+            name: string;
+            person: string;
+            reasons: string[];
+            until: string;
+            weekdays: components["schemas"]["Named"][];
+            weeks: components["schemas"]["Named"][];
+            whole: components["schemas"]["Rate"];
+            /** Format: int32 */
+            year: number;
+        };
+        Rate: {
+            /** Format: int32 */
+            absent: number;
+            /** Format: int32 */
+            attended: number;
+            /** Format: int32 */
+            early: number;
+            /** Format: int32 */
+            excused: number;
+            /** Format: int32 */
+            expected: number;
+            /** Format: int32 */
+            late: number;
+            /** Format: int32 */
+            partly: number;
+            /** Format: int32 */
+            rate?: number;
+            small: boolean;
+        };
         ReadySet: {
             id: string;
             name: string;
@@ -3052,24 +3253,18 @@ export interface components {
             visit: string;
         };
         RegisterPage: {
-            /** Format: int64 */
-            absent: number;
             begun: boolean;
             classId: string;
             draft: boolean;
             editable: boolean;
             /** Format: date-time */
             ends: string;
-            /** Format: int64 */
-            excused: number;
-            /** Format: int64 */
-            late: number;
             lesson: string;
             lines: components["schemas"]["Line"][];
-            /** Format: int64 */
-            present: number;
+            signed?: components["schemas"]["Signed"];
             /** Format: date-time */
             starts: string;
+            sums: components["schemas"]["Sum"][];
             title: string;
         };
         RemoveRequest: {
@@ -3078,6 +3273,9 @@ export interface components {
         Renaming: {
             from: string;
             to: string;
+        };
+        ReopenRegisterRequest: {
+            reason?: string;
         };
         ReopenRequest: {
             key: string;
@@ -3285,6 +3483,11 @@ export interface components {
             name: string;
             password: string;
         };
+        Signed: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+        };
         SpeedRequest: {
             /** Format: int32 */
             speed: number;
@@ -3375,6 +3578,12 @@ export interface components {
             from: string;
             /** Format: date-time */
             until: string;
+        };
+        Sum: {
+            /** Format: int64 */
+            count: number;
+            /** @enum {string} */
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
         };
         TemplateLine: {
             body: string;
@@ -3533,7 +3742,7 @@ export interface components {
             /** Format: int32 */
             lateMinutes: number;
             /** @enum {string} */
-            mark: "PRESENT" | "LATE" | "ABSENT" | "EXCUSED";
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
             reason: string;
         };
         WrongEntry: {
@@ -3577,6 +3786,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Colleague"][];
+                };
+            };
+        };
+    };
+    attention: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AttentionPage"];
                 };
             };
         };
@@ -3863,6 +4092,56 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    grid: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassGrid"];
+                };
+            };
+        };
+    };
+    table_2: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
         };
@@ -4674,7 +4953,7 @@ export interface operations {
             };
         };
     };
-    reopen: {
+    reopen_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5609,6 +5888,54 @@ export interface operations {
             };
         };
     };
+    reopen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReopenRegisterRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RegisterPage"];
+                };
+            };
+        };
+    };
+    sign: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RegisterPage"];
+                };
+            };
+        };
+    };
     resume: {
         parameters: {
             query?: never;
@@ -6033,6 +6360,31 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PersonLine"][];
+                };
+            };
+        };
+    };
+    pupil: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PupilPage"];
                 };
             };
         };

@@ -16,9 +16,6 @@ import juricast.core.time.Span;
  * @param cameAt when the first visit that got in began, that is its knock; the wait that follows is not lateness
  */
 public record Attendance(PersonId person, List<Span> stays, List<Span> waits, Optional<Instant> cameAt) {
-    /** Drops up to this long count as presence: a link that comes back at once was no absence. */
-    public static final Duration GRACE = Duration.ofSeconds(90);
-
     public Attendance {
         stays = Span.united(stays, Duration.ZERO);
         waits = Span.united(waits, Duration.ZERO);
@@ -38,20 +35,43 @@ public record Attendance(PersonId person, List<Span> stays, List<Span> waits, Op
                 : Optional.of(stays.get(stays.size() - 1).until());
     }
 
-    /** Time in the room within {@code window}, drops of up to {@link #GRACE} bridged. */
-    public Duration timeWithin(Span window) {
-        return sum(Span.united(stays, GRACE).stream()
+    /** Time in the room within {@code window}. @param grace drops up to this long count as presence */
+    public Duration timeWithin(Span window, Duration grace) {
+        return within(window, stays, grace);
+    }
+
+    /** The same with the time at the door, which is not the person's fault. */
+    public Duration timeThereWithin(Span window, Duration grace) {
+        return within(window, there(), grace);
+    }
+
+    /** When somebody was last in the room or at its door. */
+    public Optional<Instant> lastThere() {
+        return there().stream().map(Span::until).max(Instant::compareTo);
+    }
+
+    private List<Span> there() {
+        return java.util.stream.Stream.concat(stays.stream(), waits.stream()).toList();
+    }
+
+    private static Duration within(Span window, List<Span> spans, Duration grace) {
+        return sum(Span.united(spans, grace).stream()
                 .flatMap(stay -> stay.within(window).stream())
                 .toList());
+    }
+
+    /** How often the person was away for longer than the grace and came back. */
+    public int drops(Duration grace) {
+        return Math.max(0, Span.united(stays, grace).size() - 1);
     }
 
     public Duration waited() {
         return sum(waits);
     }
 
-    /** The longest time away between two stays, zero if there was none longer than {@link #GRACE}. */
-    public Duration longestGap() {
-        List<Span> bridged = Span.united(stays, GRACE);
+    /** The longest time away between two stays, zero if there was none longer than the grace. */
+    public Duration longestGap(Duration grace) {
+        List<Span> bridged = Span.united(stays, grace);
         return IntStream.range(1, bridged.size())
                 .mapToObj(i -> Duration.between(
                         bridged.get(i - 1).until(), bridged.get(i).from()))

@@ -2,8 +2,30 @@ package juricast.core.register;
 
 /** What stands in the register. */
 public enum Mark {
-    PRESENT,
-    LATE,
-    ABSENT,
-    EXCUSED
+    PRESENT(true),
+    LATE(true),
+    LEFT_EARLY(true),
+    /** There for enough of the lesson not to be absent, and away for too much of it to be present. */
+    PARTLY(true),
+    ABSENT(false),
+    /** Absent with a reason that the school accepts. */
+    EXCUSED(false),
+    /** Was not to come: joined the class later, or the lesson was not held for them. */
+    NOT_EXPECTED(false);
+
+    private final boolean attended;
+
+    Mark(boolean attended) {
+        this.attended = attended;
+    }
+
+    /** Whether the pupil was there, wholly or in part. */
+    public boolean attended() {
+        return attended;
+    }
+
+    /** Whether the pupil was to be there, so that it counts in a rate. */
+    public boolean counts() {
+        return this != NOT_EXPECTED && this != EXCUSED;
+    }
 }

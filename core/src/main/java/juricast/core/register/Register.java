@@ -27,8 +27,10 @@ public record Register(Span window, List<RegisterLine> lines) {
     }
 
     /**
-     * Works it out. A pupil is late whose knock came later than the rule's minutes after the planned start; the wait at
-     * the door is not counted (need L2).
+     * Works it out (need L2). A pupil is late whose knock came later than the rule's minutes after the planned start, and left
+     * early who was last there more than the rule's minutes before the end; the wait at the door counts as being there. Of
+     * several things that are true, the one that says most stands in the register: absent before late, late before left early,
+     * and partly where neither beginning nor end was missed.
      *
      * @param dismissedAt when the lesson was ended, or now while it runs
      * @param rules the rules of that day
@@ -41,8 +43,9 @@ public record Register(Span window, List<RegisterLine> lines) {
             Rulebook rules,
             Map<PersonId, Correction> corrections) {
         Map<PersonId, Attendance> attendances = Presence.of(events, dismissedAt);
-        Span window =
-                new Span(plan.time().from(), dismissedAt).within(plan.time()).orElse(plan.time());
+        Span window = Span.between(plan.time().from(), dismissedAt)
+                .flatMap(held -> held.within(plan.time()))
+                .orElse(plan.time());
         List<RegisterLine> lines = plan.classList().stream()
                 .filter(one -> one.role() != Role.VISITOR)
                 .map(pupil -> line(
@@ -62,17 +65,54 @@ public record Register(Span window, List<RegisterLine> lines) {
 
     private static RegisterLine line(
             Member pupil, Attendance attendance, Span window, Rulebook rules, Optional<Correction> correction) {
-        Duration lateAfter =
-                rules.value(Catalogue.LATE_AFTER, pupil.role(), window.from()).length();
+        var limits = Limits.of(rules, pupil, window);
         boolean cameIn = attendance.cameAt().isPresent() && !attendance.stays().isEmpty();
-        Duration after = attendance
-                .cameAt()
-                .map(came -> Duration.between(window.from(), came))
-                .orElse(Duration.ZERO);
-        boolean late = cameIn && after.compareTo(lateAfter) > 0;
-        Mark mark = !cameIn ? Mark.ABSENT : late ? Mark.LATE : Mark.PRESENT;
-        int lateMinutes = late ? Math.max(1, (int) after.toMinutes()) : 0;
-        long minutes = attendance.timeWithin(window).toMinutes();
-        return new RegisterLine(pupil, mark, lateMinutes, minutes, attendance, correction);
+        int late = cameIn ? limits.minutesLate(attendance, window) : 0;
+        int early = cameIn ? limits.minutesEarly(attendance, window) : 0;
+        int share = (int) (100
+                * attendance.timeThereWithin(window, limits.bridge).toMillis()
+                / window.length().toMillis());
+        Mark mark = !cameIn || share < limits.absentBelow
+                ? Mark.ABSENT
+                : late > 0
+                        ? Mark.LATE
+                        : early > 0 ? Mark.LEFT_EARLY : share < limits.partlyBelow ? Mark.PARTLY : Mark.PRESENT;
+        return new RegisterLine(
+                pupil,
+                mark,
+                late,
+                early,
+                share,
+                attendance.timeWithin(window, limits.bridge).toMinutes(),
+                attendance.drops(limits.bridge),
+                attendance.longestGap(limits.bridge),
+                attendance,
+                correction);
+    }
+
+    /** What the rules of the day say of one pupil. */
+    private record Limits(Duration lateAfter, Duration leftEarly, int absentBelow, int partlyBelow, Duration bridge) {
+        static Limits of(Rulebook rules, Member pupil, Span window) {
+            return new Limits(
+                    rules.value(Catalogue.LATE_AFTER, pupil.role(), window.from())
+                            .length(),
+                    rules.value(Catalogue.LEFT_EARLY, pupil.role(), window.from())
+                            .length(),
+                    rules.value(Catalogue.ABSENT_BELOW, pupil.role(), window.from())
+                            .number(),
+                    rules.value(Catalogue.PARTLY_BELOW, pupil.role(), window.from())
+                            .number(),
+                    rules.value(Catalogue.BRIDGE, pupil.role(), window.from()).length());
+        }
+
+        int minutesLate(Attendance attendance, Span window) {
+            Duration after = Duration.between(window.from(), attendance.cameAt().orElseThrow());
+            return after.compareTo(lateAfter) > 0 ? Math.max(1, (int) after.toMinutes()) : 0;
+        }
+
+        int minutesEarly(Attendance attendance, Span window) {
+            Duration before = Duration.between(attendance.lastThere().orElseThrow(), window.until());
+            return before.compareTo(leftEarly) > 0 ? Math.max(1, (int) before.toMinutes()) : 0;
+        }
     }
 }

@@ -10,14 +10,22 @@ import juricast.core.presence.Attendance;
  *
  * @param computed the mark that presence gives; never overwritten
  * @param lateMinutes full minutes from the planned start to the knock, 0 unless late
+ * @param earlyMinutes full minutes from the last time there to the end, 0 unless gone early
+ * @param share of the lesson in percent, 0 to 100, the time at the door counted
  * @param minutes time in the room within the lesson, in full minutes
+ * @param drops how often the pupil was away for longer than the rules bridge
+ * @param longestGap the longest of these
  * @param correction the latest correction, if any
  */
 public record RegisterLine(
         Member pupil,
         Mark computed,
         int lateMinutes,
+        int earlyMinutes,
+        int share,
         long minutes,
+        int drops,
+        Duration longestGap,
         Attendance attendance,
         Optional<Correction> correction) {
     /** The mark that counts. */

@@ -694,8 +694,20 @@ public final class Catalogue {
             .meaning("Part of the lesson that somebody must be present at the least not to count as absent.")
             .because("To look in for a minute is not to attend.")
             .pupilsCallIt("the part of a lesson to be there for, at least")
+            .enforced(IN_THE_REGISTER)
             .usual(CLASS_MONITOR, new Count(50))
             .usual(PUPIL, new Count(50))
+            .written();
+
+    public static final Rule<Count> PARTLY_BELOW = rule(
+                    "register.partly-below", REGISTER, ValueType.moreAreStricter(0, 100, Unit.PERCENT))
+            .titled("Partly below")
+            .meaning("Part of the lesson that somebody must be present at the least to count as present, not partly.")
+            .because("Who was in and out all lesson missed some of it.")
+            .pupilsCallIt("the part of a lesson to be there for, to count as present")
+            .enforced(IN_THE_REGISTER)
+            .usual(CLASS_MONITOR, new Count(80))
+            .usual(PUPIL, new Count(80))
             .written();
 
     public static final Rule<Minutes> LEFT_EARLY = rule(
@@ -704,6 +716,7 @@ public final class Catalogue {
             .meaning("Minutes before the planned end from which leaving no longer counts as early.")
             .because("Who is gone before the end may have been hurt, or bored.")
             .pupilsCallIt("what counts as leaving early, from")
+            .enforced(IN_THE_REGISTER)
             .usual(CLASS_MONITOR, new Minutes(5))
             .usual(PUPIL, new Minutes(5))
             .written();
@@ -714,6 +727,7 @@ public final class Catalogue {
             .meaning("Minutes of a lost connection that still count as present.")
             .because("A ferry's link is not a pupil's fault.")
             .pupilsCallIt("losses of connection that are not counted, up to")
+            .enforced(IN_THE_REGISTER)
             .usual(CLASS_MONITOR, new Minutes(3))
             .usual(PUPIL, new Minutes(3))
             .written();

@@ -14,6 +14,8 @@ import juricast.core.time.Span;
 import org.junit.jupiter.api.Test;
 
 class PresenceTest {
+    private static final Duration GRACE = Duration.ofSeconds(90);
+
     @Test
     void a_stay_that_goes_on_ends_now() {
         var lesson = open().present(INES);
@@ -35,7 +37,7 @@ class PresenceTest {
 
         assertThat(of(lesson, "10:30").get(JORY).stays())
                 .containsExactly(new Span(at("10:00"), at("10:10")), new Span(at("10:22"), at("10:30")));
-        assertThat(of(lesson, "10:30").get(JORY).longestGap()).isEqualTo(Duration.ofMinutes(12));
+        assertThat(of(lesson, "10:30").get(JORY).longestGap(GRACE)).isEqualTo(Duration.ofMinutes(12));
     }
 
     @Test
@@ -58,7 +60,7 @@ class PresenceTest {
                 .order(new LessonOrder.Admit(new VisitId("ines again"), Optional.empty(), ORLA));
 
         assertThat(of(lesson, "10:40").get(INES).cameAt()).contains(at("10:02"));
-        assertThat(of(lesson, "10:40").get(INES).timeWithin(lesson.plan().time()))
+        assertThat(of(lesson, "10:40").get(INES).timeWithin(lesson.plan().time(), GRACE))
                 .isEqualTo(Duration.ofMinutes(18));
     }
 
@@ -72,7 +74,7 @@ class PresenceTest {
                 .order(new LessonOrder.ComeBack(visitOf(JORY)));
 
         assertThat(lesson.state().isPresent(JORY)).isFalse();
-        assertThat(of(lesson, "10:20").get(JORY).timeWithin(lesson.plan().time()))
+        assertThat(of(lesson, "10:20").get(JORY).timeWithin(lesson.plan().time(), GRACE))
                 .isZero();
     }
 
@@ -82,10 +84,10 @@ class PresenceTest {
         var long_ = attendance(new Span(at("10:00"), at("10:10")), new Span(at("10:11:31"), at("10:20")));
         var window = new Span(at("10:00"), at("10:50"));
 
-        assertThat(short_.timeWithin(window)).isEqualTo(Duration.ofMinutes(20));
-        assertThat(short_.longestGap()).isZero();
-        assertThat(long_.timeWithin(window)).isEqualTo(Duration.ofSeconds(20 * 60 - 91));
-        assertThat(long_.longestGap()).isEqualTo(Duration.ofSeconds(91));
+        assertThat(short_.timeWithin(window, GRACE)).isEqualTo(Duration.ofMinutes(20));
+        assertThat(short_.longestGap(GRACE)).isZero();
+        assertThat(long_.timeWithin(window, GRACE)).isEqualTo(Duration.ofSeconds(20 * 60 - 91));
+        assertThat(long_.longestGap(GRACE)).isEqualTo(Duration.ofSeconds(91));
     }
 
     private static Attendance attendance(Span... stays) {

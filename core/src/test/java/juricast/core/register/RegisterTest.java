@@ -11,6 +11,10 @@ import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.LessonOrder;
 import juricast.core.lesson.LiveLesson;
+import juricast.core.rules.Setting;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 
 class RegisterTest {
@@ -54,9 +58,9 @@ class RegisterTest {
         lesson.time("10:50").order(new LessonOrder.Dismiss(ORLA));
 
         assertThat(line(lesson, INES).minutes()).isEqualTo(50);
-        assertThat(line(lesson, INES).attendance().longestGap()).isZero();
+        assertThat(line(lesson, INES).longestGap()).isZero();
         assertThat(line(lesson, JORY).minutes()).isEqualTo(45);
-        assertThat(line(lesson, JORY).attendance().longestGap()).isEqualTo(Duration.ofMinutes(5));
+        assertThat(line(lesson, JORY).longestGap()).isEqualTo(Duration.ofMinutes(5));
     }
 
     @Test
@@ -86,6 +90,65 @@ class RegisterTest {
         assertThat(register.count(Mark.ABSENT)).isEqualTo(2);
         assertThatThrownBy(() -> new Correction(INES, Mark.PRESENT, 0, " ", ORLA, at("11:00")))
                 .isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void who_went_early_was_there_in_part_or_hardly_at_all_is_told_apart_by_the_rules_of_the_day() {
+        var lesson = open().present(INES).present(JORY).present(KESTER);
+        lesson.time("10:20").order(new LessonOrder.Leave(visitOf(KESTER)));
+        drop(lesson, JORY, "10:21", "10:35");
+        lesson.time("10:40").order(new LessonOrder.Leave(visitOf(INES)));
+        lesson.time("10:50").order(new LessonOrder.Dismiss(ORLA));
+
+        assertThat(line(lesson, INES).mark()).isEqualTo(Mark.LEFT_EARLY);
+        assertThat(line(lesson, INES).earlyMinutes()).isEqualTo(10);
+        assertThat(line(lesson, JORY).mark()).isEqualTo(Mark.PARTLY);
+        assertThat(line(lesson, JORY).share()).isEqualTo(72);
+        assertThat(line(lesson, JORY).drops()).isEqualTo(1);
+        assertThat(line(lesson, KESTER).mark()).as("twenty of fifty minutes").isEqualTo(Mark.ABSENT);
+
+        lesson.school("register.absent-below", "40", Setting.Force.USUAL)
+                .school("register.left-early", "10", Setting.Force.USUAL);
+        assertThat(line(lesson, KESTER).mark()).isEqualTo(Mark.LEFT_EARLY);
+        assertThat(line(lesson, INES).mark())
+                .as("eighty percent, and ten minutes are allowed")
+                .isEqualTo(Mark.PRESENT);
+    }
+
+    @Test
+    void a_lesson_that_ended_before_its_time_came_has_a_register_too() {
+        var lesson = planned()
+                .time("09:50")
+                .order(new LessonOrder.Open(ORLA))
+                .adult(ORLA)
+                .time("09:55");
+        lesson.order(new LessonOrder.Dismiss(ORLA));
+        assertThat(line(lesson, INES).mark()).isEqualTo(Mark.ABSENT);
+    }
+
+    @Test
+    void who_is_dismissed_early_has_not_left_early() {
+        var lesson = open().present(INES).time("10:30").order(new LessonOrder.Dismiss(ORLA));
+        assertThat(line(lesson, INES).mark()).isEqualTo(Mark.PRESENT);
+        assertThat(line(lesson, INES).share()).isEqualTo(100);
+    }
+
+    /** However long somebody waits, at the beginning or after a lost line, the mark is what it is without the wait. */
+    @Property(tries = 100)
+    void waiting_makes_nobody_late_or_absent(
+            @ForAll @IntRange(max = 40) int knock, @ForAll @IntRange(max = 9) int wait) {
+        var waited = open().time("10:%02d".formatted(knock))
+                .knock("Ines Carrow", "ines")
+                .time("10:%02d".formatted(knock + wait))
+                .order(new LessonOrder.Admit(new VisitId("ines"), Optional.empty(), ORLA))
+                .time("10:50")
+                .order(new LessonOrder.Dismiss(ORLA));
+        var not = open().time("10:%02d".formatted(knock))
+                .present(INES)
+                .time("10:50")
+                .order(new LessonOrder.Dismiss(ORLA));
+        assertThat(line(waited, INES).mark()).isEqualTo(line(not, INES).mark());
+        assertThat(line(waited, INES).lateMinutes()).isEqualTo(line(not, INES).lateMinutes());
     }
 
     private static void drop(LiveLesson lesson, PersonId who, String from, String until) {

@@ -181,6 +181,28 @@ public class Classes {
         return members;
     }
 
+    /**
+     * The same plan with people who belonged to the class once and were in the lesson: who is dropped from the roster while they
+     * sit in a lesson stays in it to its end, and stands in its register.
+     */
+    public LessonPlan withFormer(LessonPlan plan, Set<PersonId> wereIn) {
+        List<Member> former = database.read()
+                .sql(
+                        """
+                    SELECT person.id, person.name, class_member.role, max(since) FROM class_member
+                    JOIN person ON person.id = class_member.person
+                    JOIN lesson ON lesson.class = class_member.class
+                    WHERE lesson.id = :lesson AND person.id IN (:people) GROUP BY person.id ORDER BY person.name""")
+                .param("lesson", plan.lesson().value())
+                .param("people", wereIn.stream().map(PersonId::value).toList())
+                .query((row, n) -> new Member(
+                        new PersonId(row.getString("id")), row.getString("name"), Role.valueOf(row.getString("role"))))
+                .list();
+        var members = new ArrayList<>(plan.members());
+        members.addAll(former);
+        return new LessonPlan(plan.lesson(), plan.title(), plan.time(), members).before(plan.sequel());
+    }
+
     private Sequel sequel(Planned lesson) {
         Optional<Instant> next = database.read()
                 .sql("SELECT min(starts) FROM lesson WHERE class = :class AND starts > :after AND cancelled = 0")

@@ -47,6 +47,8 @@ class FrontPage {
                 "/people",
                 "/timetable",
                 "/inspection",
+                "/attendance",
+                "/pupils/**",
                 "/calendar",
                 "/outbox",
                 "/classes",

@@ -6,10 +6,13 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.stream.Collectors;
 import juricast.core.entry.Sweep;
 import juricast.core.identity.LessonId;
+import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.Decision;
 import juricast.core.lesson.LessonEvent;
@@ -174,18 +177,27 @@ public class LiveLessons implements DisposableBean {
 
     private LiveLesson load(LessonId id) {
         long revision = database.revision();
-        return new LiveLesson(plan(id), rules(id), journal.read(id), revision);
+        LessonJournal.Record record = journal.read(id);
+        return new LiveLesson(plan(id, LessonState.NEW.after(record.events())), rules(id), record, revision);
     }
 
     private void refresh(LessonId id, LiveLesson lesson) {
         long revision = database.revision();
         if (lesson.revision() != revision) {
-            lesson.planned(plan(id), rules(id), revision);
+            lesson.planned(plan(id, lesson.snapshot().state()), rules(id), revision);
         }
     }
 
-    private LessonPlan plan(LessonId id) {
+    private LessonPlan plan(LessonId id, LessonState state) {
         LessonPlan plan = classes.plan(id, now()).orElseThrow(() -> Problem.notThere("This lesson"));
+        Set<PersonId> left = state.visits().stream()
+                .flatMap(visit -> visit.person().stream())
+                .filter(person -> plan.member(person).isEmpty())
+                .collect(Collectors.toSet());
+        return with(left.isEmpty() ? plan : classes.withFormer(plan, left), id);
+    }
+
+    private LessonPlan with(LessonPlan plan, LessonId id) {
         return plan.with(stances.of(id, now()), watched.now());
     }
 

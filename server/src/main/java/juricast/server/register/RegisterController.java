@@ -8,6 +8,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import juricast.core.identity.LessonId;
@@ -43,6 +44,8 @@ class RegisterController {
     private final Classes classes;
     private final AccessToClasses access;
     private final Corrections corrections;
+    private final Signatures signatures;
+    private final Attendances attendances;
     private final People people;
     private final School school;
 
@@ -52,6 +55,8 @@ class RegisterController {
             Classes classes,
             AccessToClasses access,
             Corrections corrections,
+            Signatures signatures,
+            Attendances attendances,
             People people,
             School school) {
         this.records = records;
@@ -59,6 +64,8 @@ class RegisterController {
         this.classes = classes;
         this.access = access;
         this.corrections = corrections;
+        this.signatures = signatures;
+        this.attendances = attendances;
         this.people = people;
         this.school = school;
     }
@@ -73,11 +80,17 @@ class RegisterController {
             boolean begun,
             boolean draft,
             boolean editable,
-            long present,
-            long late,
-            long absent,
-            long excused,
+            @Nullable Signed signed,
+            List<Sum> sums,
             List<Line> lines) {}
+
+    /** How many lines bear a mark. */
+    record Sum(Mark mark, long count) {}
+
+    /** @param at when it was signed */
+    record Signed(String by, Instant at) {}
+
+    record ReopenRegisterRequest(@Nullable String reason) {}
 
     record Stretch(Instant from, Instant until) {}
 
@@ -88,6 +101,9 @@ class RegisterController {
             int lateMinutes,
             Mark computed,
             int computedLateMinutes,
+            int earlyMinutes,
+            int share,
+            int drops,
             long minutes,
             @Nullable Instant firstIn,
             @Nullable Instant lastOut,
@@ -107,7 +123,7 @@ class RegisterController {
         Classes.Planned planned = planned(lesson);
         access.seenBy(caller, planned.ofClass().value());
         Records.Record record = records.of(planned.id());
-        Register register = compute(planned.id(), record);
+        Register register = attendances.register(planned.id(), record);
         List<Correction> written = corrections.of(planned.id());
         return new RegisterPage(
                 lesson,
@@ -117,11 +133,15 @@ class RegisterController {
                 register.window().until(),
                 record.begun(),
                 record.dismissedAt().isEmpty(),
-                !caller.isLead(),
-                register.count(Mark.PRESENT),
-                register.count(Mark.LATE),
-                register.count(Mark.ABSENT),
-                register.count(Mark.EXCUSED),
+                !caller.isLead() && signatures.of(planned.id()).isEmpty(),
+                signatures
+                        .of(planned.id())
+                        .map(one -> new Signed(people.nameOf(one.by()), one.at()))
+                        .orElse(null),
+                Arrays.stream(Mark.values())
+                        .map(mark -> new Sum(mark, register.count(mark)))
+                        .filter(sum -> sum.count > 0)
+                        .toList(),
                 register.lines().stream().map(line -> line(line, written)).toList());
     }
 
@@ -142,6 +162,7 @@ class RegisterController {
                     "Nothing was changed.",
                     "Correct it when the class is dismissed.");
         }
+        refuseSigned(planned);
         boolean listed = wanted.person != null
                 && record.plan().classList().stream()
                         .anyMatch(one -> one.person().value().equals(wanted.person));
@@ -165,6 +186,56 @@ class RegisterController {
                     "Give a reason of a few words, and minutes where somebody was late.",
                     List.of(new Problem.Wrong("reason", wrong.getMessage())));
         }
+        attendances.keep(planned.id());
+        return register(lesson, caller);
+    }
+
+    private void refuseSigned(Classes.Planned planned) {
+        signatures.of(planned.id()).ifPresent(one -> {
+            throw Problem.refused(
+                    "signed",
+                    "This register is signed",
+                    "%s has signed it. Nothing was changed.".formatted(people.nameOf(one.by())),
+                    "Open it again with a reason, then correct it.");
+        });
+    }
+
+    /** Signs the register: it is as it should be. 409 while the lesson runs, or if it is signed already. */
+    @PostMapping("/register/sign")
+    @For(TEACHER)
+    RegisterPage sign(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
+        Classes.Planned planned = planned(lesson);
+        access.runBy(caller, planned.ofClass().value());
+        if (records.of(planned.id()).dismissedAt().isEmpty()) {
+            throw Problem.refused(
+                    "lesson-runs",
+                    "The register is still being drawn up",
+                    "Nothing was signed.",
+                    "Sign it when the class is dismissed.");
+        }
+        refuseSigned(planned);
+        signatures.sign(planned.id(), caller.person(), lessons.now());
+        return register(lesson, caller);
+    }
+
+    /** Opens a signed register again, with a reason that is kept. */
+    @PostMapping("/register/reopen")
+    @For({TEACHER, LEAD})
+    RegisterPage reopen(
+            @PathVariable String lesson,
+            @RequestBody ReopenRegisterRequest wanted,
+            @AuthenticationPrincipal SignedIn caller) {
+        Classes.Planned planned = planned(lesson);
+        access.seenBy(caller, planned.ofClass().value());
+        String reason = wanted.reason == null ? "" : wanted.reason.strip();
+        if (reason.isEmpty() || reason.length() > Correction.REASON_LIMIT) {
+            throw Problem.notReadable(
+                    "A reason is needed",
+                    "The register stays signed.",
+                    "Say in a few words why it is opened again.",
+                    List.of(new Problem.Wrong("reason", "1 to %d characters".formatted(Correction.REASON_LIMIT))));
+        }
+        signatures.reopen(planned.id(), caller.person(), lessons.now(), reason);
         return register(lesson, caller);
     }
 
@@ -199,14 +270,14 @@ class RegisterController {
                         harmless(page.title),
                         school.date(page.starts),
                         harmless(line.name),
-                        line.mark.name().toLowerCase(Locale.ROOT),
+                        words(line.mark),
                         line.lateMinutes == 0 ? "" : line.lateMinutes,
                         line.minutes,
                         line.firstIn == null ? "" : school.clockTime(line.firstIn),
                         line.lastOut == null ? "" : school.clockTime(line.lastOut),
                         line.longestGapMinutes,
                         line.waitedMinutes,
-                        line.computed.name().toLowerCase(Locale.ROOT),
+                        words(line.computed),
                         last == null ? "" : harmless(last.reason),
                         last == null ? "" : harmless(last.by));
             }
@@ -222,18 +293,13 @@ class RegisterController {
                 .body(text.toString().getBytes(StandardCharsets.UTF_8));
     }
 
+    private static String words(Mark mark) {
+        return mark.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+
     /** A spreadsheet would run what begins like a formula; an apostrophe before it makes it text. */
     static String harmless(String text) {
         return text.matches("(?s)[=+\\-@\\t\\r\\n].*") ? "'" + text : text;
-    }
-
-    private Register compute(LessonId id, Records.Record record) {
-        return Register.of(
-                record.plan(),
-                record.events(),
-                record.dismissedAt().orElse(lessons.now()),
-                record.rules(),
-                corrections.latest(id));
     }
 
     private Classes.Planned planned(String lesson) {
@@ -248,10 +314,13 @@ class RegisterController {
                 line.minutesLate(),
                 line.computed(),
                 line.lateMinutes(),
+                line.earlyMinutes(),
+                line.share(),
+                line.drops(),
                 line.minutes(),
                 line.attendance().firstIn().orElse(null),
                 line.attendance().lastOut().orElse(null),
-                minutes(line.attendance().longestGap()),
+                minutes(line.longestGap()),
                 minutes(line.waited()),
                 line.attendance().stays().stream()
                         .map(one -> new Stretch(one.from(), one.until()))

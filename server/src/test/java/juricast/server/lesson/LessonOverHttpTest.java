@@ -58,6 +58,30 @@ class LessonOverHttpTest {
     }
 
     @Test
+    void who_leaves_the_roster_while_in_the_lesson_stays_in_it_to_its_end_and_stands_in_its_register() {
+        thora.post(lesson + "/open", "{}");
+        TestBrowser jory = SERVER.browser();
+        String seat = sits(jory, "Jory Pell");
+        String path = "/api/classes/"
+                + thora.get(lesson + "/register").json().get("classId").asString();
+        byte[] without = "name\nInes Carrow\n".getBytes();
+        String fingerprint = thora.upload(path + "/roster/preview", without, "")
+                .json()
+                .get("fingerprint")
+                .asString();
+        assertThat(thora.upload(path + "/roster", without, fingerprint).status())
+                .isEqualTo(200);
+
+        assertThat(jory.put(seat + "/hand", "{}").status()).isEqualTo(200);
+        assertThat(thora.get(lesson + "/desk").text()).contains("Jory Pell");
+        assertThat(thora.post(lesson + "/mute-all", "{\"keepMuted\":true}").status())
+                .isEqualTo(200);
+        assertThat(SERVER.browser().get("/api/doorsteps/" + token).status()).isEqualTo(200);
+        thora.post(lesson + "/dismiss", "{}");
+        assertThat(thora.get(lesson + "/register").text()).contains("Jory Pell").doesNotContain("=cmd");
+    }
+
+    @Test
     void looking_opens_nothing_and_only_one_adult_opens() {
         thora.get(lesson + "/desk");
         assertThat(thora.get(lesson + "/desk").json().get("phase").asString()).isEqualTo("PLANNED");

@@ -1,0 +1,192 @@
+package juricast.server.register;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import juricast.core.attendance.Attended;
+import juricast.core.identity.ClassId;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.PersonId;
+import juricast.core.register.Register;
+import juricast.core.register.RegisterLine;
+import juricast.core.time.Span;
+import juricast.server.data.Database;
+import juricast.server.lesson.LiveLessons;
+import juricast.server.lesson.Records;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+
+/**
+ * Attendance over many lessons. Registers are worked out from events; what they come to is kept beside them, so that a year is
+ * read without folding its lessons again, and is worked out anew whenever a register changes.
+ */
+@Component
+class Attendances {
+    private static final Logger LOG = LoggerFactory.getLogger(Attendances.class);
+    private static final int AT_ONCE = 200;
+
+    private final Database database;
+    private final Records records;
+    private final LiveLessons lessons;
+    private final Corrections corrections;
+
+    Attendances(Database database, Records records, LiveLessons lessons, Corrections corrections) {
+        this.database = database;
+        this.records = records;
+        this.lessons = lessons;
+        this.corrections = corrections;
+    }
+
+    Register register(LessonId id, Records.Record record) {
+        return Register.of(
+                record.plan(),
+                record.events(),
+                record.dismissedAt().orElse(lessons.now()),
+                record.rules(),
+                corrections.latest(id));
+    }
+
+    /** Works out one lesson anew, if it is over. */
+    void keep(LessonId id) {
+        Records.Record record = records.of(id);
+        if (record.dismissedAt().isEmpty()) {
+            return;
+        }
+        Register register = register(id, record);
+        long length = register.window().length().toMinutes();
+        database.append(sql -> {
+            long lesson = number(sql, "LESSON", id.value());
+            sql.sql("DELETE FROM attendance WHERE lesson = :lesson")
+                    .param("lesson", lesson)
+                    .update();
+            for (RegisterLine line : register.lines()) {
+                sql.sql("INSERT INTO attendance (person, lesson, packed) VALUES (:person, :lesson, :packed)")
+                        .param(
+                                "person",
+                                number(sql, "PERSON", line.pupil().person().value()))
+                        .param("lesson", lesson)
+                        .param(
+                                "packed",
+                                Attended.packed(
+                                        line.mark(),
+                                        line.minutesLate(),
+                                        line.minutes(),
+                                        length,
+                                        line.correction().isPresent()))
+                        .update();
+            }
+            return null;
+        });
+    }
+
+    private static long number(JdbcClient sql, String kind, String id) {
+        sql.sql("INSERT INTO attendance_number (kind, id) VALUES (:kind, :id) ON CONFLICT DO NOTHING")
+                .param("kind", kind)
+                .param("id", id)
+                .update();
+        return sql.sql("SELECT number FROM attendance_number WHERE kind = :kind AND id = :id")
+                .param("kind", kind)
+                .param("id", id)
+                .query(Long.class)
+                .single();
+    }
+
+    /** Goes through lessons that are over and not kept yet; also after a crash between the end of a lesson and this. */
+    @Scheduled(initialDelay = 3000, fixedDelay = 5000)
+    void goThrough() {
+        List<LessonId> due = database.read()
+                .sql(
+                        """
+                    SELECT DISTINCT lesson FROM lesson_event WHERE kind = 'Dismissed' AND NOT EXISTS
+                        (SELECT 1 FROM attendance_number WHERE kind = 'LESSON' AND id = lesson) LIMIT :most""")
+                .param("most", AT_ONCE)
+                .query((row, n) -> new LessonId(row.getString(1)))
+                .list();
+        for (LessonId id : due) {
+            try {
+                keep(id);
+            } catch (RuntimeException failed) {
+                LOG.error("The attendance of lesson {} could not be kept; it is tried again", id, failed);
+            }
+        }
+    }
+
+    /** A lesson that was held. */
+    record Held(LessonId id, ClassId ofClass, Span time) {}
+
+    /** What stands in the registers of a class in a stretch of time: each lesson with its pupils. */
+    Map<Held, Map<PersonId, Attended>> ofClass(ClassId id, Span window) {
+        record Row(Held held, PersonId person, long packed) {}
+        var all = new LinkedHashMap<Held, Map<PersonId, Attended>>();
+        database.read()
+                .sql(
+                        """
+                    SELECT lesson.id, class, starts, ends, who.id AS person, packed FROM lesson
+                    JOIN attendance_number AS which ON which.kind = 'LESSON' AND which.id = lesson.id
+                    JOIN attendance ON attendance.lesson = which.number
+                    JOIN attendance_number AS who ON who.number = attendance.person
+                    WHERE class = :class AND starts >= :from AND starts < :until ORDER BY starts, lesson.id""")
+                .param("class", id.value())
+                .param("from", window.from().toEpochMilli())
+                .param("until", window.until().toEpochMilli())
+                .query((row, n) -> new Row(
+                        new Held(
+                                new LessonId(row.getString("id")),
+                                new ClassId(row.getString("class")),
+                                new Span(
+                                        Instant.ofEpochMilli(row.getLong("starts")),
+                                        Instant.ofEpochMilli(row.getLong("ends")))),
+                        new PersonId(row.getString("person")),
+                        row.getLong("packed")))
+                .list()
+                .forEach(row -> all.computeIfAbsent(row.held, held -> new HashMap<>())
+                        .put(
+                                row.person,
+                                Attended.unpacked(row.packed, row.held.id, row.held.ofClass, row.held.time.from())));
+        return all;
+    }
+
+    /** What stands about one pupil in a stretch of time, in order. */
+    List<Attended> ofPupil(PersonId person, Span window) {
+        return ofPupils(window, "who.id = :person", person.value()).getOrDefault(person, List.of());
+    }
+
+    /** The same of everybody. */
+    Map<PersonId, List<Attended>> ofAll(Span window) {
+        return ofPupils(window, ":person = ''", "");
+    }
+
+    private Map<PersonId, List<Attended>> ofPupils(Span window, String which, String person) {
+        record Row(PersonId person, Attended line) {}
+        var all = new HashMap<PersonId, List<Attended>>();
+        database.read()
+                .sql(
+                        """
+                    SELECT who.id AS person, lesson.id, class, starts, packed FROM attendance
+                    JOIN attendance_number AS who ON who.number = attendance.person
+                    JOIN attendance_number AS which ON which.number = attendance.lesson
+                    JOIN lesson ON lesson.id = which.id
+                    WHERE starts >= :from AND starts < :until AND %s ORDER BY starts"""
+                                .formatted(which))
+                .param("from", window.from().toEpochMilli())
+                .param("until", window.until().toEpochMilli())
+                .param("person", person)
+                .query((row, n) -> new Row(
+                        new PersonId(row.getString("person")),
+                        Attended.unpacked(
+                                row.getLong("packed"),
+                                new LessonId(row.getString("id")),
+                                new ClassId(row.getString("class")),
+                                Instant.ofEpochMilli(row.getLong("starts")))))
+                .list()
+                .forEach(row ->
+                        all.computeIfAbsent(row.person, id -> new ArrayList<>()).add(row.line));
+        return all;
+    }
+}
