@@ -27,6 +27,7 @@ const TryScreen = lazy(() => import('./areas/charter/TryScreen'))
 const DeskScreen = lazy(() => import('./areas/desk/DeskScreen'))
 const RegisterScreen = lazy(() => import('./areas/register/RegisterScreen'))
 const DoorstepScreen = lazy(() => import('./areas/seat/DoorstepScreen'))
+const ReplayScreen = lazy(() => import('./areas/replay/ReplayScreen'))
 const SeatScreen = lazy(() => import('./areas/seat/SeatScreen'))
 const LooksScreen = lazy(() => import('./areas/looks/LooksScreen'))
 
@@ -57,6 +58,7 @@ export function App() {
             <Route path="/try" element={<TryScreen />} />
             <Route path="/lessons/:id/desk" element={<DeskScreen />} />
             <Route path="/lessons/:id/register" element={<RegisterScreen />} />
+            <Route path="/lessons/:id/replay" element={<ReplayScreen />} />
             <Route path="/join/:token" element={<DoorstepScreen />} />
             <Route path="/seat/:visit" element={<SeatScreen />} />
             <Route path="/stand-in" element={<StandInScreen />} />

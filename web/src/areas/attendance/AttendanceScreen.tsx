@@ -26,7 +26,8 @@ function Shown({ isLead }: { isLead: boolean }) {
       <chakra.h1 fontSize="25px">Who needs attention</chakra.h1>
       <chakra.p color="ink2" mb="10px">
         {data.lookedAt} pupils{isLead ? ' of the school' : ' of your classes'}, the last four weeks against the four before.
-        Absent from three lessons in a row, there in less than 80 %, 15 points less than before, or late four times.
+        Absent from three lessons in a row, there in less than 80 %, 15 points less than before, or late four times and to every
+        fourth lesson.
       </chakra.p>
       <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 440px' }} gap="32px" alignItems="start">
         <Box>

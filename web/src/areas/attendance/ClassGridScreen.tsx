@@ -37,7 +37,7 @@ function Shown({ id }: { id: string }) {
             Attendance: <Link to={`/classes/${id}`}>{data.title}</Link>
           </chakra.h1>
           <chakra.p color="ink2">
-            {data.lessons.length} lessons, {data.pupils.length} pupils; {rateWords(data.whole)}
+            {data.lessons.length} lessons, {data.pupils.length} pupils; there {rateWords(data.whole)}
           </chakra.p>
         </Box>
         <Box flex="1" />

@@ -58,7 +58,7 @@ function Shown({ id }: { id: string }) {
         </chakra.span>
         <Box>
           <p>
-            {data.whole.expected > 0 ? `There in ${rateWords(data.whole)}.` : 'No lesson was held for this pupil in these days.'}
+            {data.whole.expected > 0 ? `There ${rateWords(data.whole)}.` : 'No lesson was held for this pupil in these days.'}
           </p>
           {data.reasons.map((one) => (
             <chakra.p key={one} fontWeight="650" color="verdict.away">
@@ -133,7 +133,7 @@ export function Rates({ title, rates, name }: { title: string; rates: NamedRate[
               <chakra.th scope="row" fontWeight="400">
                 {one.id ? <Link to={`/classes/${one.id}/attendance`}>{name(one)}</Link> : name(one)}
               </chakra.th>
-              <chakra.td w="150px">
+              <chakra.td w="168px">
                 <RateBar rate={one.rate} />
               </chakra.td>
               <chakra.td fontSize="12.5px" color="ink2">

@@ -17,7 +17,7 @@ export function RateBar({ rate, width = 90 }: { rate: Rate; width?: number }) {
           }}
         />
       </Box>
-      <chakra.span fontFamily="mono" fontSize="13px" fontWeight={low ? 650 : 400}>
+      <chakra.span fontFamily="mono" fontSize="13px" whiteSpace="nowrap" fontWeight={low ? 650 : 400}>
         {rate.rate} %
       </chakra.span>
     </Flex>
@@ -27,12 +27,12 @@ export function RateBar({ rate, width = 90 }: { rate: Rate; width?: number }) {
 /** The same in words. */
 export function rateWords(rate: Rate): string {
   const parts = [
-    `${rate.attended} of ${rate.expected} lessons`,
+    `${rate.attended} of ${rate.expected} times`,
     rate.late > 0 && `${rate.late} late`,
     rate.early > 0 && `${rate.early} left early`,
     rate.partly > 0 && `${rate.partly} in part`,
     rate.excused > 0 && `${rate.excused} excused besides`,
-    rate.small && 'few lessons: this says little',
+    rate.small && 'so few say little',
   ]
   return parts.filter(Boolean).join(', ')
 }

@@ -44,6 +44,12 @@ function Shown({ id }: { id: string }) {
           <chakra.p color="ink2">
             {time.longDay(data.starts)}, {time.clock(data.starts)} to {time.clock(data.ends)} ·{' '}
             <Link to={`/classes/${data.classId}/attendance`}>the class over weeks</Link>
+            {data.begun && (
+              <>
+                {' '}
+                · <Link to={`/lessons/${id}/replay`}>the lesson again</Link>
+              </>
+            )}
             {data.draft && (data.begun ? '. The lesson still runs; this is a draft.' : '. The lesson has not begun.')}
           </chakra.p>
         </Box>

@@ -62,7 +62,13 @@ export function Page({ title, bare = false, children }: PageProps) {
         <chakra.span fontFamily="heading" fontWeight="700" fontSize="20px">
           Juricast
         </chakra.span>
-        <chakra.nav display="flex" gap={{ base: '14px', xl: '20px' }} whiteSpace="nowrap" overflowX="auto" aria-label="Places">
+        <chakra.nav
+          display="flex"
+          gap={{ base: '13px', xl: '15px', '2xl': '20px' }}
+          whiteSpace="nowrap"
+          overflowX="auto"
+          aria-label="Places"
+        >
           {PLACES.filter((place) => place.for.includes(me.position) && (!place.demo || data.demo)).map((place) => (
             <NavLink key={place.to} to={place.to}>
               {({ isActive }) => (

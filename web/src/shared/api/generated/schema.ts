@@ -1348,6 +1348,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/replay": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["replay"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/replay/at": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["at"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/resume": {
         parameters: {
             query?: never;
@@ -2594,6 +2626,18 @@ export interface components {
             /** @enum {string} */
             position: "LEAD" | "TEACHER" | "PUPIL";
         };
+        DepartureLine: {
+            by: string;
+            /** Format: date-time */
+            from: string;
+            /** @enum {string} */
+            kind: "LIVE_ORDER" | "PASS" | "CURB";
+            of?: string;
+            title: string;
+            /** Format: date-time */
+            until: string;
+            value?: string;
+        };
         Desk: {
             adults: components["schemas"]["DeskAdult"][];
             captions: components["schemas"]["CaptionLine"][];
@@ -2849,6 +2893,13 @@ export interface components {
             shownMinutes: number;
             staffLink: string;
             word: string;
+        };
+        KeeperLine: {
+            by: string;
+            /** Format: int64 */
+            minutes: number;
+            /** Format: int32 */
+            orders: number;
         };
         KnockRequest: {
             agreed?: boolean;
@@ -3115,6 +3166,15 @@ export interface components {
             value: string;
             when: string;
         };
+        PastMoment: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            number: number;
+            sentence: string;
+            /** Format: int32 */
+            weight: number;
+        };
         PauseRequest: {
             paused: boolean;
         };
@@ -3279,6 +3339,19 @@ export interface components {
         };
         ReopenRequest: {
             key: string;
+        };
+        Replay: {
+            alone: components["schemas"]["Stretched"][];
+            classId: string;
+            departures: components["schemas"]["DepartureLine"][];
+            /** Format: date-time */
+            from: string;
+            keepers: components["schemas"]["KeeperLine"][];
+            lesson: string;
+            moments: components["schemas"]["PastMoment"][];
+            title: string;
+            /** Format: date-time */
+            until: string;
         };
         Report: {
             appearing: components["schemas"]["FindingLine"][];
@@ -3574,6 +3647,12 @@ export interface components {
             why?: string;
         };
         Stretch: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            until: string;
+        };
+        Stretched: {
             /** Format: date-time */
             from: string;
             /** Format: date-time */
@@ -5932,6 +6011,52 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RegisterPage"];
+                };
+            };
+        };
+    };
+    replay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Replay"];
+                };
+            };
+        };
+    };
+    at: {
+        parameters: {
+            query?: {
+                moment?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
                 };
             };
         };

@@ -34,6 +34,7 @@ class EveryScreenTest {
         check(orla, "/lessons/seabird-ecology-8-1.1-2/register", "Export as CSV");
         check(orla, "/timetable", "Latest changes");
         check(orla, "/inspection", "What concerns your classes");
+        check(orla, "/classes/tidal-navigation-8/attendance", "written by an adult");
         check(orla, "/classes", "Your classes");
         check(orla, "/classes/tidal-navigation-8", "Import a roster");
         check(orla, "/charter", "The door when a lesson opens");
@@ -103,6 +104,8 @@ class EveryScreenTest {
         check(maren, "/corridor", "worst first");
         check(maren, "/timetable?by=class", "lessons");
         check(maren, "/inspection", "Mend all");
+        check(maren, "/attendance", "Who needs attention");
+        check(maren, "/pupils/ines-carrow/attendance", "Lesson by lesson");
         check(maren, "/outbox", "The school's words");
         check(maren, "/calendar", "Days and hours of lessons");
     }

@@ -39,7 +39,7 @@ public record Attention(List<Reason> reasons, Tally lately, Tally before) {
      * @param inARow lessons without being there
      * @param belowPercent of the lessons
      * @param dropPoints percentage points less than before
-     * @param lateTimes lessons late
+     * @param lateTimes lessons late; they count if they are also a quarter of those attended
      */
     public record Thresholds(int inARow, int belowPercent, int dropPoints, int lateTimes) {
         public static final Thresholds USUAL = new Thresholds(3, 80, 15, 4);
@@ -76,7 +76,7 @@ public record Attention(List<Reason> reasons, Tally lately, Tally before) {
                 reasons.add(new Reason(Kind.LESS_THAN_BEFORE, before.rate().orElseThrow() - rate));
             }
         }
-        if (lately.late() >= thresholds.lateTimes) {
+        if (lately.late() >= thresholds.lateTimes && 4 * lately.late() >= lately.attended()) {
             reasons.add(new Reason(Kind.OFTEN_LATE, lately.late()));
         }
         return new Attention(reasons, lately, before);

@@ -65,6 +65,17 @@ class AttentionTest {
     }
 
     @Test
+    void late_is_a_reason_where_it_is_often_and_a_habit() {
+        assertThat(reasons(lines(Mark.LATE, Mark.LATE, Mark.PRESENT, Mark.LATE, Mark.LATE)))
+                .containsExactly(new Reason(Kind.OFTEN_LATE, 4));
+        var many = new ArrayList<Attended>();
+        for (int day = 1; day <= 25; day++) {
+            many.add(line(day, day <= 5 ? Mark.LATE : Mark.PRESENT));
+        }
+        assertThat(reasons(many)).as("five of twenty-five").isEmpty();
+    }
+
+    @Test
     void it_is_compared_with_the_weeks_before() {
         var all = new ArrayList<Attended>();
         for (int day = 1; day <= 20; day++) {

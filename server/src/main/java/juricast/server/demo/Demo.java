@@ -41,7 +41,7 @@ import org.springframework.stereotype.Component;
 @ConditionalOnProperty("juricast.demo")
 class Demo implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(Demo.class);
-    private static final Duration HISTORY = Duration.ofDays(8);
+    private static final Duration HISTORY = Duration.ofDays(15);
     private static final Duration AHEAD = Duration.ofMinutes(30);
 
     private final Database database;

@@ -124,7 +124,8 @@ class DemoTest {
 
         assertThat(register.get("draft").asBoolean()).isFalse();
         assertThat(register.get("lines").size()).isEqualTo(30);
-        assertThat(register.get("present").asInt()).isBetween(20, 30);
+        assertThat(register.at("/sums/0/mark").asString()).isEqualTo("PRESENT");
+        assertThat(register.at("/sums/0/count").asInt()).isBetween(20, 30);
     }
 
     /** Asks until it is so, for ten seconds at most. */

@@ -82,6 +82,34 @@ class LessonOverHttpTest {
     }
 
     @Test
+    void a_lesson_is_looked_at_again_as_it_stood_at_any_moment() {
+        thora.post(lesson + "/open", "{}");
+        TestBrowser ines = SERVER.browser();
+        String seat = sits(ines, "Ines Carrow");
+        SERVER.advance(Duration.ofMinutes(1));
+        String before = SERVER.bean(java.time.Clock.class).instant().toString();
+        SERVER.advance(Duration.ofMinutes(1));
+        thora.post(lesson + "/stop", "{}");
+        SERVER.advance(Duration.ofMinutes(2));
+        thora.post(lesson + "/resume", "{}");
+        ines.post(seat + "/words", "{\"to\":\"ADULTS\",\"text\":\"SECRET of Ines\"}");
+
+        JsonNode replay = thora.get(lesson + "/replay").json();
+        assertThat(replay.get("moments").toString())
+                .contains("Thora Melling opened the lesson", "Ines Carrow was let in", "Everything was stopped")
+                .contains("Ines Carrow wrote to the adults")
+                .doesNotContain("SECRET");
+        JsonNode then = thora.get(lesson + "/replay/at?moment=" + before).json();
+        assertThat(then.at("/steering").has("stoppedAt")).isFalse();
+        assertThat(then.get("words")).as("nothing of what came later").isEmpty();
+        assertThat(thora.get(lesson + "/replay/at?moment=yesterday").status()).isEqualTo(400);
+        assertThat(SERVER.signedIn("anton-prowse").get(lesson + "/replay").status())
+                .isEqualTo(403);
+        assertThat(SERVER.signedIn("maren-oddlund").get(lesson + "/replay").status())
+                .isEqualTo(200);
+    }
+
+    @Test
     void looking_opens_nothing_and_only_one_adult_opens() {
         thora.get(lesson + "/desk");
         assertThat(thora.get(lesson + "/desk").json().get("phase").asString()).isEqualTo("PLANNED");

@@ -1,0 +1,223 @@
+package juricast.server.lesson;
+
+import static juricast.server.access.Position.LEAD;
+import static juricast.server.access.Position.TEACHER;
+
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import juricast.core.identity.LessonId;
+import juricast.core.keeping.Departure;
+import juricast.core.lesson.LessonEvent;
+import juricast.core.lesson.LessonState;
+import juricast.core.presence.Supervision;
+import juricast.server.access.For;
+import juricast.server.access.SignedIn;
+import juricast.server.classes.AccessToClasses;
+import juricast.server.classes.Classes;
+import juricast.server.people.People;
+import juricast.server.problems.Problem;
+import juricast.server.words.EventWords;
+import juricast.server.words.RuleWords;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.*;
+
+/** A lesson looked at again: what happened, and how it stood at any moment (needs M3, M4). */
+@RestController
+@RequestMapping("/api/lessons/{lesson}/replay")
+class ReplayController {
+    private final LiveLessons lessons;
+    private final DeskJson desks;
+    private final EventWords words;
+    private final Classes classes;
+    private final AccessToClasses access;
+    private final People people;
+
+    ReplayController(
+            LiveLessons lessons,
+            DeskJson desks,
+            EventWords words,
+            Classes classes,
+            AccessToClasses access,
+            People people) {
+        this.lessons = lessons;
+        this.desks = desks;
+        this.words = words;
+        this.classes = classes;
+        this.access = access;
+        this.people = people;
+    }
+
+    /**
+     * @param from the first moment, and @param until the last
+     * @param alone stretches in which pupils were without an adult
+     * @param departures how the lesson differed from what was planned
+     */
+    record Replay(
+            String lesson,
+            String classId,
+            String title,
+            Instant from,
+            Instant until,
+            List<PastMoment> moments,
+            List<Stretched> alone,
+            List<DepartureLine> departures,
+            List<KeeperLine> keepers) {}
+
+    /** One thing that happened. @param weight how much it matters to who looks back: 0 little, 1 some, 2 much */
+    record PastMoment(int number, Instant at, String sentence, int weight) {}
+
+    record Stretched(Instant from, Instant until) {}
+
+    /** @param of whom it was about; nobody for everybody */
+    record DepartureLine(
+            Departure.Kind kind,
+            String title,
+            @Nullable String value,
+            @Nullable String of,
+            String by,
+            Instant from,
+            Instant until) {}
+
+    /** How much one adult departed from the plan. */
+    record KeeperLine(String by, int orders, long minutes) {}
+
+    @GetMapping
+    @For({TEACHER, LEAD})
+    Replay replay(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
+        Classes.Planned planned = allowed(lesson, caller);
+        LiveLesson.Snapshot live = lessons.look(planned.id());
+        List<LessonEvent> events = live.events();
+        if (events.isEmpty()) {
+            throw Problem.refused(
+                    "not-begun",
+                    "Nothing has happened in this lesson yet",
+                    "There is nothing to look at again.",
+                    "Come back when it has begun.");
+        }
+        Instant until = live.state().dismissedAt().orElse(lessons.now());
+        var moments = new ArrayList<PastMoment>();
+        LessonState state = LessonState.NEW;
+        for (LessonEvent event : events) {
+            moments.add(
+                    new PastMoment(moments.size() + 1, event.at(), words.of(event, live.plan(), state), weight(event)));
+            state = state.after(event);
+        }
+        List<Departure> departures = Departure.of(events, until);
+        return new Replay(
+                lesson,
+                planned.ofClass().value(),
+                planned.title(),
+                events.get(0).at(),
+                until,
+                moments,
+                Supervision.of(events, until).alone().stream()
+                        .map(one -> new Stretched(one.from(), one.until()))
+                        .toList(),
+                departures.stream()
+                        .map(one -> new DepartureLine(
+                                one.kind(),
+                                one.rule().title(),
+                                one.value()
+                                        .map(text -> RuleWords.value(
+                                                one.rule(),
+                                                juricast.core.rules.RuleValue.of(
+                                                                one.rule().key(), text)
+                                                        .orElseThrow()
+                                                        .value()))
+                                        .orElse(null),
+                                one.of().map(people::nameOf).orElse(null),
+                                people.nameOf(one.by()),
+                                one.time().from(),
+                                one.time().until()))
+                        .toList(),
+                keepers(departures));
+    }
+
+    private List<KeeperLine> keepers(List<Departure> departures) {
+        Map<String, List<Departure>> by = new TreeMap<>();
+        departures.forEach(one -> by.computeIfAbsent(people.nameOf(one.by()), name -> new ArrayList<>())
+                .add(one));
+        return by.entrySet().stream()
+                .map(one -> new KeeperLine(
+                        one.getKey(),
+                        one.getValue().size(),
+                        one.getValue().stream()
+                                .mapToLong(each -> each.time().length().toMinutes())
+                                .sum()))
+                .toList();
+    }
+
+    /** What an adult looks for first: discipline and the room as a whole, then the door and rights, then the rest. */
+    private static int weight(LessonEvent event) {
+        return switch (LessonEventJson.kind(event)) {
+            case "Opened",
+                    "Dismissed",
+                    "Removed",
+                    "Stopped",
+                    "Resumed",
+                    "WentQuiet",
+                    "Supervised",
+                    "SweepNoticed",
+                    "StanceSwitched",
+                    "ChargeTaken",
+                    "KeptBack" -> 2;
+            case "AdultJoined",
+                    "Admitted",
+                    "TurnedAway",
+                    "Left",
+                    "ConnectionLost",
+                    "CameBack",
+                    "LiveSet",
+                    "PassGiven",
+                    "CurbGiven",
+                    "AllowedBack",
+                    "Held",
+                    "Released",
+                    "HandedOut",
+                    "Focused",
+                    "StopExplained" -> 1;
+            default -> 0;
+        };
+    }
+
+    /** The lesson as it stood at a moment: everything that had happened by then and nothing after it. */
+    @GetMapping("/at")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk at(
+            @PathVariable String lesson,
+            @RequestParam(defaultValue = "") String moment,
+            @AuthenticationPrincipal SignedIn caller) {
+        Classes.Planned planned = allowed(lesson, caller);
+        Instant at = instant(moment);
+        LiveLesson.Snapshot live = lessons.look(planned.id());
+        List<LessonEvent> past = live.events().stream()
+                .takeWhile(event -> !event.at().isAfter(at))
+                .toList();
+        var then = new LiveLesson.Snapshot(live.plan(), live.rules(), LessonState.NEW.after(past), past);
+        return desks.of(then, caller.person(), 0, at);
+    }
+
+    private static Instant instant(String text) {
+        try {
+            return Instant.parse(text);
+        } catch (DateTimeException unreadable) {
+            throw Problem.notReadable(
+                    "This moment cannot be read",
+                    "Nothing was changed.",
+                    "Write it as 2026-09-14T10:05:00Z.",
+                    List.of(new Problem.Wrong("moment", "a moment")));
+        }
+    }
+
+    private Classes.Planned allowed(String lesson, SignedIn caller) {
+        Classes.Planned planned =
+                classes.lesson(new LessonId(lesson)).orElseThrow(() -> Problem.notThere("This lesson"));
+        access.seenBy(caller, planned.ofClass().value());
+        return planned;
+    }
+}
