@@ -17,6 +17,10 @@ public final class Bench {
             System.out.println("The inspection of a school year:");
             Inspecting.measure();
         }
+        if (only.isEmpty() || only.equals("attendance")) {
+            System.out.println("The attendance of a school year:");
+            AttendanceOfAYear.measure();
+        }
         if (only.isEmpty() || only.equals("week")) {
             try (RunningJar demo = RunningJar.start(jar)) {
                 System.out.println("The week of a large school, from request to data:");

@@ -66,14 +66,6 @@ class Screenshots {
     }
 
     @Test
-    void desk_by_night() {
-        Page orla = signedIn("Orla Venn", 1280, 800, ColorScheme.DARK);
-        orla.navigate("/lessons/" + TIDAL + "/desk");
-        orla.getByText("of 30 here").waitFor();
-        take(orla, "desk-dark");
-    }
-
-    @Test
     void opening() {
         Page ilse = signedIn("Ilse Brandt", 1280, 800, ColorScheme.LIGHT);
         ilse.navigate("/lessons/knotwork-rigging-7-1.3-20-2/desk");

@@ -42,7 +42,7 @@ public record Attended(
                 lesson,
                 ofClass,
                 at,
-                markOf(packed),
+                MARKS[(int) (packed & 15)],
                 (int) (packed >> 4 & MINUTES),
                 (int) (packed >> 14 & MINUTES),
                 (int) (packed >> 24 & MINUTES),
@@ -50,10 +50,6 @@ public record Attended(
     }
 
     private static final Mark[] MARKS = Mark.values();
-
-    static Mark markOf(long packed) {
-        return MARKS[(int) (packed & 15)];
-    }
 
     static int lateOf(long packed) {
         return (int) (packed >> 4 & MINUTES);

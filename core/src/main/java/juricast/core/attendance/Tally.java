@@ -24,9 +24,31 @@ public record Tally(
     public static final int SMALL = 8;
 
     public static Tally of(Collection<Attended> lines) {
-        var sum = new Sum();
-        lines.forEach(one -> sum.add(one.mark(), one.lateMinutes(), one.minutes()));
-        return sum.tally();
+        int[] counts = new int[Mark.values().length];
+        lines.forEach(one -> counts[one.mark().ordinal()]++);
+        return of(
+                counts,
+                lines.stream().mapToInt(Attended::lateMinutes).sum(),
+                lines.stream().mapToInt(Attended::minutes).sum());
+    }
+
+    /** From how often each mark stands there. @param counts by the ordinal of the mark */
+    static Tally of(int[] counts, int lateMinutes, int minutes) {
+        int expected = 0;
+        int attended = 0;
+        for (Mark mark : Mark.values()) {
+            expected += mark.counts() ? counts[mark.ordinal()] : 0;
+            attended += mark.attended() ? counts[mark.ordinal()] : 0;
+        }
+        return new Tally(
+                expected,
+                attended,
+                counts[Mark.LATE.ordinal()],
+                counts[Mark.LEFT_EARLY.ordinal()],
+                counts[Mark.PARTLY.ordinal()],
+                counts[Mark.EXCUSED.ordinal()],
+                lateMinutes,
+                minutes);
     }
 
     public int absent() {
@@ -54,37 +76,5 @@ public record Tally(
                 excused + other.excused,
                 lateMinutes + other.lateMinutes,
                 minutes + other.minutes);
-    }
-
-    /** Adds up without making anything on the way: a school year has some two million lines. */
-    public static final class Sum {
-        private int expected;
-        private int attended;
-        private int late;
-        private int early;
-        private int partly;
-        private int excused;
-        private int lateMinutes;
-        private int minutes;
-
-        public void add(Mark mark, int minutesLate, int minutesIn) {
-            expected += mark.counts() ? 1 : 0;
-            attended += mark.attended() ? 1 : 0;
-            late += mark == Mark.LATE ? 1 : 0;
-            early += mark == Mark.LEFT_EARLY ? 1 : 0;
-            partly += mark == Mark.PARTLY ? 1 : 0;
-            excused += mark == Mark.EXCUSED ? 1 : 0;
-            lateMinutes += minutesLate;
-            minutes += minutesIn;
-        }
-
-        /** Adds a line as {@link Attended#packed} wrote it. */
-        public void add(long packed) {
-            add(Attended.markOf(packed), Attended.lateOf(packed), Attended.minutesOf(packed));
-        }
-
-        public Tally tally() {
-            return new Tally(expected, attended, late, early, partly, excused, lateMinutes, minutes);
-        }
     }
 }

@@ -393,6 +393,9 @@ class SeatController {
 
     private JoinLinks.Led led(String token) {
         return links.read(token)
+                // Who comes with an old link of pupils or visitors is told at the door; staff need no door to be told
+                // at.
+                .filter(led -> led.current() || led.kind() != JoinLinks.Kind.STAFF)
                 .orElseThrow(() -> Problem.refused(
                         "unknown-link",
                         "This link leads nowhere",

@@ -209,6 +209,37 @@ class TellingOverHttpTest {
     }
 
     @Test
+    void a_renewed_link_for_staff_leads_nowhere_and_a_visitors_link_leads_to_no_other_lesson() {
+        String staff =
+                token(orla.get(TIDES + "/joining").json().get("staffLink").asString());
+        orla.post(TIDES + "/staff-link/renew", "{}");
+        assertThat(orla.get("/api/doorsteps/" + staff).text()).contains("leads nowhere");
+        String next = token(orla.get(TIDES + "/joining").json().get("staffLink").asString());
+        assertThat(orla.get("/api/doorsteps/" + next).json().has("desk")).isTrue();
+
+        JsonNode later = each(orla.get(TIDES).json().get("lessons")).stream()
+                .filter(one -> one.get("starts").asString().compareTo("2026-09-16") > 0)
+                .findFirst()
+                .orElseThrow();
+        String plan = "/api/lessons/" + later.get("id").asString() + "/plan";
+        String link = token(orla.put(plan, "{\"visitors\":[\"Dagny Wrenfield\"],\"recording\":false,\"groups\":false}")
+                .json()
+                .at("/invited/0/link")
+                .asString());
+        JsonNode door = SERVER.browser().get("/api/doorsteps/" + link).json();
+        assertThat(door.has("lesson")).as("another lesson of the class is on").isFalse();
+        assertThat(door.get("next")).isEqualTo(later.get("starts"));
+        assertThat(SERVER.browser()
+                        .post("/api/doorsteps/" + link + "/knock", "{\"name\":\"x\",\"agreed\":true}")
+                        .text())
+                .contains("There is no lesson now");
+        orla.put(plan, "{\"visitors\":[],\"recording\":false,\"groups\":false}");
+        assertThat(SERVER.browser().get("/api/doorsteps/" + link).json().has("name"))
+                .as("who is invited no more has no name at the door")
+                .isFalse();
+    }
+
+    @Test
     void a_calendar_has_ones_own_lessons_and_no_link_and_its_old_address_is_gone_after_a_renewal() {
         TestBrowser ines = SERVER.signedIn("ines-carrow");
         String address = ines.get("/api/feed").json().get("address").asString();

@@ -131,6 +131,57 @@ class ImportOverHttpTest {
     }
 
     @Test
+    void lessons_that_would_change_places_are_left_to_a_person_and_nothing_is_half_done() {
+        take(threeWeeks("19T090000Z"), false);
+        String swapped = calendar(
+                title,
+                "DTSTART:20260919T090000Z",
+                "DURATION:PT50M",
+                "RRULE:FREQ=WEEKLY;COUNT=3",
+                "END:VEVENT",
+                "BEGIN:VEVENT",
+                "UID:u" + made,
+                "RECURRENCE-ID:20260919T090000Z",
+                "DTSTART:20260926T090000Z",
+                "DURATION:PT50M",
+                "END:VEVENT",
+                "BEGIN:VEVENT",
+                "UID:u" + made,
+                "RECURRENCE-ID:20260926T090000Z",
+                "DTSTART:20260919T090000Z",
+                "DURATION:PT40M",
+                "END:VEVENT",
+                "BEGIN:VEVENT",
+                "UID:new" + made,
+                "SUMMARY:" + title,
+                "DTSTART:20260921T170000Z",
+                "DURATION:PT40M");
+        assertThat(preview(thora, swapped, "{}").at("/classes/0/changed").asInt())
+                .isEqualTo(2);
+        var taken = take(swapped, false);
+        assertThat(taken.status()).isEqualTo(409);
+        assertThat(taken.text()).contains("change places");
+        assertThat(starts())
+                .as("also the new one was not taken")
+                .containsExactly("2026-09-19T09:00:00Z", "2026-09-26T09:00:00Z", "2026-10-03T09:00:00Z");
+    }
+
+    @Test
+    void a_taken_timetable_is_not_undone_over_a_later_change() {
+        String change =
+                take(threeWeeks("19T090000Z"), false).json().get("change").asString();
+        String first =
+                thora.get("/api/classes/" + id).json().at("/lessons/0/id").asString();
+        thora.post(
+                "/api/timetable/lessons/" + first + "/change",
+                "{\"minutes\":30,\"following\":false,\"why\":\"Shorter\"}");
+        assertThat(thora.post("/api/timetable/changes/" + change + "/undo", "{}")
+                        .status())
+                .isEqualTo(409);
+        assertThat(starts()).hasSize(3);
+    }
+
+    @Test
     void a_title_that_is_no_class_is_asked_about_and_lessons_of_others_are_left_out() {
         String file = calendar("Flags, the codes", "DTSTART:20260920T090000Z", "DURATION:PT50M");
         assertThat(preview(thora, file, "{}").at("/unknown/0/title").asString()).isEqualTo("Flags, the codes");
