@@ -7,7 +7,7 @@ import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
-import { MarkBox, MARKS } from './marks'
+import { MarkBox, MARKS } from '../../shared/ui/MarkBox'
 import { Period, periodOf } from './Period'
 import { RateBar, rateWords } from './RateBar'
 

@@ -10,7 +10,7 @@ import { Page } from '../../shared/ui/Page'
 import { Adults } from './Adults'
 import { Joining } from './Joining'
 import { RosterImport } from './RosterImport'
-import { ScheduleForm } from './ScheduleForm'
+import { ScheduleForm } from '../../shared/schedule/ScheduleForm'
 
 const PARTS = ['Roster', 'Adults', 'Lessons', 'Joining'] as const
 type Part = (typeof PARTS)[number]

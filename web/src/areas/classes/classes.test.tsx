@@ -7,7 +7,7 @@ import { Adults } from './Adults'
 import { Joining } from './Joining'
 import { JoinWord } from './JoinWord'
 import { RosterImport } from './RosterImport'
-import { ScheduleForm } from './ScheduleForm'
+import { ScheduleForm } from '../../shared/schedule/ScheduleForm'
 
 const PREVIEW: RosterPreview = {
   fingerprint: 'f1',
@@ -54,7 +54,7 @@ describe('importing a roster', () => {
 
 describe('scheduling', () => {
   it('sends the days that are pressed and tells what was planned and what was left out', async () => {
-    const asked = serve({ 'POST /api/classes/c/series': { added: 5, left: 1 } })
+    const asked = serve({ 'POST /api/classes/c/series': { added: 5, left: 1, holidays: 2 } })
     show(<ScheduleForm id="c" />)
 
     await userEvent.type(screen.getByLabelText('First date'), '2026-09-14')
@@ -64,8 +64,15 @@ describe('scheduling', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Tue' }))
     await userEvent.click(screen.getByRole('button', { name: 'Schedule' }))
 
-    expect(await screen.findByText(/5 lessons are planned. 1 were left out/)).toBeTruthy()
-    expect(asked[0]?.body).toEqual({ first: '2026-09-14', until: '2026-10-01', days: ['MONDAY'], start: '10:00', minutes: 50 })
+    expect(await screen.findByText(/5 lessons are planned. 1 were left out: .* 2 fall in holidays/)).toBeTruthy()
+    expect(asked[0]?.body).toEqual({
+      first: '2026-09-14',
+      until: '2026-10-01',
+      days: ['MONDAY'],
+      start: '10:00',
+      minutes: 50,
+      everyWeeks: 1,
+    })
   })
 
   it('shows each field that is wrong', async () => {

@@ -12,7 +12,7 @@ import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
 import { Sheet } from '../../shared/ui/Sheet'
 import { Strip } from '../../shared/ui/Strip'
-import { MarkBox, MARKS } from '../attendance/marks'
+import { MarkBox, MARKS } from '../../shared/ui/MarkBox'
 
 const COLUMNS = '190px 132px minmax(140px, 1fr) 70px 62px 62px 52px 60px 84px'
 

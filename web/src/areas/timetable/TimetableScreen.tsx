@@ -15,6 +15,7 @@ import { useTimetable, useUndo } from './api'
 import { Exchange } from './parts/Exchange'
 import { Grid } from './parts/Grid'
 import { LessonPanel } from './parts/LessonPanel'
+import { NewLessons } from './parts/NewLessons'
 import { monday, plusDays, type By, type Move } from './rows'
 
 const WAYS: Record<By, string> = { day: 'By day', adult: 'By adult', class: 'By class', year: 'By year' }
@@ -41,6 +42,7 @@ function Shown({ me }: { me: Me }) {
   const [move, setMove] = useState<Move | null>(null)
   const [told, setTold] = useState<PlanChanged | null>(null)
   const [exchanging, setExchanging] = useState(false)
+  const [making, setMaking] = useState(false)
   const frame = useRef<HTMLDivElement>(null)
   const width = useWidth(frame)
 
@@ -52,6 +54,10 @@ function Shown({ me }: { me: Me }) {
       if (event.key === 'Escape') {
         setMove(null)
         setChosen(null)
+      }
+      if (event.key === 'n' && !isLead) {
+        event.preventDefault()
+        setMaking(true)
       }
       if (event.key === '[') show({ from: plusDays(from, -days) })
       if (event.key === ']') show({ from: plusDays(from, days) })
@@ -101,6 +107,11 @@ function Shown({ me }: { me: Me }) {
         <chakra.span color="ink2" fontSize="13px" aria-live="polite">
           {isPlaceholderData ? 'Fetching…' : counts(data.lessons)}
         </chakra.span>
+        {!isLead && (
+          <Button onClick={() => setMaking(true)}>
+            New lessons… <Key>n</Key>
+          </Button>
+        )}
         <Button onClick={() => setExchanging(true)}>Files and calendars…</Button>
         <Link to="/calendar">
           <chakra.span textDecoration="underline">Terms and holidays</chakra.span>
@@ -115,6 +126,9 @@ function Shown({ me }: { me: Me }) {
             setExchanging(false)
           }}
         />
+      </Sheet>
+      <Sheet title="New lessons" open={making} onClose={() => setMaking(false)}>
+        <NewLessons />
       </Sheet>
       {told && <Told changed={told} onClose={() => setTold(null)} />}
       <Flex gap="16px" align="start" direction={{ base: 'column', lg: 'row' }}>

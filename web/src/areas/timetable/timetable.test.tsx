@@ -158,6 +158,29 @@ describe('the timetable', () => {
   })
 })
 
+describe('making lessons', () => {
+  beforeEach(() => vi.spyOn(HTMLElement.prototype, 'clientWidth', 'get').mockReturnValue(1000))
+  afterEach(() => vi.restoreAllMocks())
+
+  it("begins with one key, asks whose and when, and is the teacher's", async () => {
+    const asked = served('TEACHER', [], {
+      'GET /api/classes': [{ id: 'knots', title: 'Knotwork 8' }],
+      'POST /api/classes/knots/series': { added: 1, left: 0, holidays: 0 },
+    })
+    await screen.findByText(/Nothing is planned/)
+    fireEvent.keyDown(document.body, { key: 'n' })
+    await screen.findByText('Knotwork 8')
+    fireEvent.change(screen.getByLabelText('Class'), { target: { value: 'knots' } })
+    fireEvent.change(await screen.findByLabelText('First date'), { target: { value: WEEK } })
+    fireEvent.change(screen.getByLabelText('Last date'), { target: { value: WEEK } })
+    fireEvent.click(screen.getByRole('button', { name: 'Mon' }))
+    fireEvent.change(screen.getByLabelText('Every … weeks'), { target: { value: '2' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Schedule' }))
+    expect(await screen.findByText('1 lessons are planned.')).toBeTruthy()
+    expect(asked.find((one) => one.method === 'POST')?.body).toMatchObject({ days: ['MONDAY'], everyWeeks: 2 })
+  })
+})
+
 describe('bringing in a timetable', () => {
   const preview = (more: Partial<TimetablePreview> = {}): TimetablePreview => ({
     fingerprint: 'f1',

@@ -1,10 +1,10 @@
 import { chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { post } from '../../shared/api/http'
-import { Button } from '../../shared/ui/Button'
-import { TextField } from '../../shared/ui/Fields'
-import { ProblemNote } from '../../shared/ui/Notes'
+import { post } from '../api/http'
+import { Button } from '../ui/Button'
+import { TextField } from '../ui/Fields'
+import { ProblemNote } from '../ui/Notes'
 
 const DAYS = ['MONDAY', 'TUESDAY', 'WEDNESDAY', 'THURSDAY', 'FRIDAY', 'SATURDAY', 'SUNDAY']
 
@@ -17,10 +17,16 @@ export function ScheduleForm({ id }: { id: string }) {
     days: [] as string[],
     start: '10:00',
     minutes: 50,
+    everyWeeks: 1,
   })
   const schedule = useMutation({
-    mutationFn: () => post<{ added: number; left: number }>(`/api/classes/${id}/series`, form),
-    onSuccess: () => cache.invalidateQueries({ queryKey: ['class', id] }),
+    mutationFn: () => post<{ added: number; left: number; holidays: number }>(`/api/classes/${id}/series`, form),
+    onSuccess: () =>
+      Promise.all([
+        cache.invalidateQueries({ queryKey: ['class', id] }),
+        cache.invalidateQueries({ queryKey: ['timetable'] }),
+        cache.invalidateQueries({ queryKey: ['inspection'] }),
+      ]),
   })
   const toggle = (day: string) =>
     setForm({
@@ -85,6 +91,15 @@ export function ScheduleForm({ id }: { id: string }) {
           onChange={(event) => setForm({ ...form, minutes: Number(event.target.value) })}
           required
         />
+        <TextField
+          label="Every … weeks"
+          type="number"
+          min={1}
+          max={8}
+          value={form.everyWeeks}
+          onChange={(event) => setForm({ ...form, everyWeeks: Number(event.target.value) })}
+          required
+        />
       </Flex>
       <ProblemNote problem={schedule.error} />
       <Button type="submit" look="main" disabled={schedule.isPending}>
@@ -92,7 +107,13 @@ export function ScheduleForm({ id }: { id: string }) {
       </Button>
       <chakra.p role="status" mt="6px">
         {schedule.data &&
-          `${schedule.data.added} lessons are planned.${schedule.data.left > 0 ? ` ${schedule.data.left} were left out: the class has a lesson then already.` : ''}`}
+          [
+            `${schedule.data.added} lessons are planned.`,
+            schedule.data.left > 0 && `${schedule.data.left} were left out: the class has a lesson then already.`,
+            schedule.data.holidays > 0 && `${schedule.data.holidays} fall in holidays and were left out.`,
+          ]
+            .filter(Boolean)
+            .join(' ')}
       </chakra.p>
     </chakra.form>
   )

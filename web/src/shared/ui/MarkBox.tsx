@@ -1,5 +1,5 @@
 import { chakra, Flex } from '@chakra-ui/react'
-import type { Mark } from '../../shared/api/types'
+import type { Mark } from '../api/types'
 
 export const MARKS: Record<Mark, string> = {
   PRESENT: 'present',
