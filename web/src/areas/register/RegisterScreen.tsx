@@ -2,9 +2,9 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { get, post } from '../../shared/api/http'
+import { get, post, remove } from '../../shared/api/http'
 import type { Mark, RegisterLine, RegisterPage } from '../../shared/api/types'
-import { useSchoolTime } from '../../shared/time'
+import { useNow, useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 import { Key } from '../../shared/ui/Key'
 import { Labelled, Select, TextField } from '../../shared/ui/Fields'
@@ -13,6 +13,7 @@ import { Page } from '../../shared/ui/Page'
 import { Sheet } from '../../shared/ui/Sheet'
 import { Strip } from '../../shared/ui/Strip'
 import { MarkBox, MARKS } from '../../shared/ui/MarkBox'
+import { LogImport } from './LogImport'
 
 const COLUMNS = '190px 132px minmax(140px, 1fr) 70px 62px 62px 52px 60px 84px'
 
@@ -65,6 +66,7 @@ function Shown({ id }: { id: string }) {
         <Button onClick={() => window.print()}>Print</Button>
       </Flex>
       <SignOff page={data} lesson={id} />
+      <Logs page={data} lesson={id} />
       <Box overflowX="auto" tabIndex={0} role="region" aria-label="Register">
         <Box role="table" aria-label="Register by pupil" bg="sheet" minW="980px" borderTop="1.5px solid" borderColor="ink">
           <Box role="rowgroup">
@@ -171,6 +173,40 @@ const COLOURS: Record<Mark, string> = {
 
 /** One key for each mark, for thirty pupils in a row. */
 const KEYS: Record<string, Mark> = { p: 'PRESENT', l: 'LATE', a: 'ABSENT', e: 'EXCUSED', h: 'PARTLY', g: 'LEFT_EARLY' }
+
+/** Logs of other services that count in this register, and another one. */
+function Logs({ page, lesson }: { page: RegisterPage; lesson: string }) {
+  const cache = useQueryClient()
+  const time = useSchoolTime()
+  const [taking, setTaking] = useState(false)
+  const takeBack = useMutation({
+    mutationFn: (log: string) => remove(`/api/lessons/${encodeURIComponent(lesson)}/logs/${log}`),
+    onSuccess: () => cache.invalidateQueries({ queryKey: ['register', lesson] }),
+  })
+  const over = Date.parse(page.ends) <= useNow()
+  if (!page.editable || !over) return null
+  return (
+    <Box mb="8px" fontSize="13px">
+      {page.logs.map((one) => (
+        <Flex key={one.id} gap="8px" align="center">
+          <span>
+            Also counted: {one.file || 'a log of another service'}, taken by {one.by}, {time.day(one.at)} {time.clock(one.at)}
+          </span>
+          <Button size="small" disabled={takeBack.isPending} onClick={() => takeBack.mutate(one.id)}>
+            Take it back
+          </Button>
+        </Flex>
+      ))}
+      <ProblemNote problem={takeBack.error} compact />
+      <Button look="quiet" onClick={() => setTaking(true)}>
+        Bring in a log of another service…
+      </Button>
+      <Sheet title="A log of another service" wide open={taking} onClose={() => setTaking(false)}>
+        <LogImport lesson={lesson} onTaken={() => setTaking(false)} />
+      </Sheet>
+    </Box>
+  )
+}
 
 /** Who has signed, or the button to do it; a signed register is opened again only with a reason. */
 function SignOff({ page, lesson }: { page: RegisterPage; lesson: string }) {

@@ -42,6 +42,7 @@ function page(more: Partial<RegisterPage> = {}): RegisterPage {
       { mark: 'PRESENT', count: 1 },
       { mark: 'LATE', count: 1 },
     ],
+    logs: [],
     lines: [line('Ines Carrow'), line('Jory Pell', { mark: 'LATE', lateMinutes: 7, computed: 'LATE', computedLateMinutes: 7 })],
     ...more,
   }

@@ -317,7 +317,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take_2"];
+        post: operations["take_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -333,7 +333,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["preview_3"];
+        post: operations["preview_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -733,7 +733,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["preview_2"];
+        post: operations["preview_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1039,6 +1039,54 @@ export interface paths {
         put: operations["setLive"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/logs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/logs/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/logs/{log}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -3023,6 +3071,45 @@ export interface components {
             person: string;
             rule: string;
         };
+        LogFault: {
+            /** Format: int32 */
+            line: number;
+            message: string;
+        };
+        LogLine: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            file: string;
+            id: string;
+        };
+        LogName: {
+            candidates: components["schemas"]["LogPupil"][];
+            /** @enum {string} */
+            certainty: "EXACT" | "SIMILAR" | "UNCLEAR" | "NONE";
+            /** Format: int64 */
+            minutes: number;
+            name: string;
+            /** Format: int32 */
+            rows: number;
+            who?: string;
+        };
+        LogPreview: {
+            fingerprint: string;
+            list: components["schemas"]["LogPupil"][];
+            names: components["schemas"]["LogName"][];
+            /** Format: int32 */
+            open: number;
+            questions: ("DATE_ORDER" | "ZONE")[];
+            wrong: components["schemas"]["LogFault"][];
+            /** Format: int32 */
+            wrongInAll: number;
+            zone: string;
+        };
+        LogPupil: {
+            id: string;
+            name: string;
+        };
         Mark: {
             author: string;
             authorName: string;
@@ -3321,6 +3408,7 @@ export interface components {
             ends: string;
             lesson: string;
             lines: components["schemas"]["Line"][];
+            logs: components["schemas"]["LogLine"][];
             signed?: components["schemas"]["Signed"];
             /** Format: date-time */
             starts: string;
@@ -4361,7 +4449,7 @@ export interface operations {
             };
         };
     };
-    take_2: {
+    take_3: {
         parameters: {
             query: {
                 fingerprint: string;
@@ -4392,7 +4480,7 @@ export interface operations {
             };
         };
     };
-    preview_3: {
+    preview_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -5008,7 +5096,7 @@ export interface operations {
             };
         };
     };
-    preview_2: {
+    preview_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -5510,6 +5598,81 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["Desk"];
                 };
+            };
+        };
+    };
+    take_2: {
+        parameters: {
+            query?: {
+                order?: string;
+                zone?: string;
+                decided?: string;
+                fingerprint?: string;
+                name?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LogPreview"];
+                };
+            };
+        };
+    };
+    preview_2: {
+        parameters: {
+            query?: {
+                order?: string;
+                zone?: string;
+                decided?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LogPreview"];
+                };
+            };
+        };
+    };
+    remove_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                log: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import juricast.core.identity.PersonId;
 import juricast.core.time.Span;
 
@@ -23,6 +24,14 @@ public record Attendance(PersonId person, List<Span> stays, List<Span> waits, Op
 
     public static Attendance none(PersonId person) {
         return new Attendance(person, List.of(), List.of(), Optional.empty());
+    }
+
+    /** The same with further stays, such as another service has written down. */
+    public Attendance with(List<Span> more) {
+        Optional<Instant> came =
+                Stream.concat(cameAt.stream(), more.stream().map(Span::from)).min(Instant::compareTo);
+        return new Attendance(
+                person, Stream.concat(stays.stream(), more.stream()).toList(), waits, came);
     }
 
     public Optional<Instant> firstIn() {
@@ -51,7 +60,7 @@ public record Attendance(PersonId person, List<Span> stays, List<Span> waits, Op
     }
 
     private List<Span> there() {
-        return java.util.stream.Stream.concat(stays.stream(), waits.stream()).toList();
+        return Stream.concat(stays.stream(), waits.stream()).toList();
     }
 
     private static Duration within(Span window, List<Span> spans, Duration grace) {

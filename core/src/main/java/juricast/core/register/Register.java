@@ -2,6 +2,7 @@ package juricast.core.register;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -35,14 +36,18 @@ public record Register(Span window, List<RegisterLine> lines) {
      * @param dismissedAt when the lesson was ended, or now while it runs
      * @param rules the rules of that day
      * @param corrections the latest of each pupil
+     * @param elsewhere stays that another service wrote down, reconciled by a person
      */
     public static Register of(
             LessonPlan plan,
             List<LessonEvent> events,
             Instant dismissedAt,
             Rulebook rules,
-            Map<PersonId, Correction> corrections) {
-        Map<PersonId, Attendance> attendances = Presence.of(events, dismissedAt);
+            Map<PersonId, Correction> corrections,
+            Map<PersonId, List<Span>> elsewhere) {
+        var attendances = new HashMap<>(Presence.of(events, dismissedAt));
+        elsewhere.forEach((person, stays) ->
+                attendances.merge(person, Attendance.none(person).with(stays), (here, there) -> here.with(stays)));
         Span window = Span.between(plan.time().from(), dismissedAt)
                 .flatMap(held -> held.within(plan.time()))
                 .orElse(plan.time());

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Duration;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import juricast.core.identity.PersonId;
@@ -12,6 +13,7 @@ import juricast.core.identity.VisitId;
 import juricast.core.lesson.LessonOrder;
 import juricast.core.lesson.LiveLesson;
 import juricast.core.rules.Setting;
+import juricast.core.time.Span;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -82,8 +84,8 @@ class RegisterTest {
         var lesson = open().time("10:50").order(new LessonOrder.Dismiss(ORLA));
         var correction = new Correction(INES, Mark.EXCUSED, 0, "sick bed, told by phone", ORLA, at("11:00"));
 
-        var register =
-                Register.of(lesson.plan(), lesson.events(), at("10:50"), lesson.rulebook(), Map.of(INES, correction));
+        var register = Register.of(
+                lesson.plan(), lesson.events(), at("10:50"), lesson.rulebook(), Map.of(INES, correction), Map.of());
 
         assertThat(register.lines().get(0).mark()).isEqualTo(Mark.EXCUSED);
         assertThat(register.lines().get(0).computed()).isEqualTo(Mark.ABSENT);
@@ -113,6 +115,24 @@ class RegisterTest {
         assertThat(line(lesson, INES).mark())
                 .as("eighty percent, and ten minutes are allowed")
                 .isEqualTo(Mark.PRESENT);
+    }
+
+    @Test
+    void stays_that_another_service_wrote_down_count_beside_those_seen_here() {
+        var lesson = open().time("10:30").present(INES).time("10:50").order(new LessonOrder.Dismiss(ORLA));
+        assertThat(line(lesson, INES).mark()).isEqualTo(Mark.ABSENT);
+        var register = Register.of(
+                lesson.plan(),
+                lesson.events(),
+                at("10:50"),
+                lesson.rulebook(),
+                Map.of(),
+                Map.of(
+                        INES, List.of(new Span(at("09:58"), at("10:30"))),
+                        JORY, List.of(new Span(at("10:10"), at("10:50")))));
+        assertThat(register.lines().get(0).mark()).isEqualTo(Mark.PRESENT);
+        assertThat(register.lines().get(0).minutes()).isEqualTo(50);
+        assertThat(register.lines().get(1).mark()).isEqualTo(Mark.LATE);
     }
 
     @Test
@@ -164,6 +184,7 @@ class RegisterTest {
                         lesson.events(),
                         lesson.state().dismissedAt().orElseThrow(),
                         lesson.rulebook(),
+                        Map.of(),
                         Map.of())
                 .lines()
                 .stream()

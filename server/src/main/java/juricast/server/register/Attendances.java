@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import juricast.core.attendance.Attended;
 import juricast.core.attendance.Year;
 import juricast.core.identity.ClassId;
@@ -37,27 +38,42 @@ class Attendances {
     private final Records records;
     private final LiveLessons lessons;
     private final Corrections corrections;
+    private final OutsideLogs logs;
 
-    Attendances(Database database, Records records, LiveLessons lessons, Corrections corrections) {
+    Attendances(Database database, Records records, LiveLessons lessons, Corrections corrections, OutsideLogs logs) {
         this.database = database;
         this.records = records;
         this.lessons = lessons;
         this.corrections = corrections;
+        this.logs = logs;
+    }
+
+    /** @return when a lesson ended: dismissed here, or by its plan where only another service has seen it; empty while it is on */
+    Optional<Instant> endOf(LessonId id, Records.Record record) {
+        return record.dismissedAt().or(() -> Optional.of(record.plan().time().until())
+                .filter(until -> !until.isAfter(lessons.now()) && !logs.of(id).isEmpty()));
     }
 
     Register register(LessonId id, Records.Record record) {
         return Register.of(
                 record.plan(),
                 record.events(),
-                record.dismissedAt().orElse(lessons.now()),
+                endOf(id, record).orElse(lessons.now()),
                 record.rules(),
-                corrections.latest(id));
+                corrections.latest(id),
+                logs.stays(id));
     }
 
-    /** Works out one lesson anew, if it is over. */
+    /** Works out one lesson anew; one that is not over, or of which nothing is known any more, is not kept. */
     void keep(LessonId id) {
         Records.Record record = records.of(id);
-        if (record.dismissedAt().isEmpty()) {
+        if (endOf(id, record).isEmpty()) {
+            database.append(sql -> sql.sql(
+                            """
+                    DELETE FROM attendance WHERE lesson =
+                        (SELECT number FROM attendance_number WHERE kind = 'LESSON' AND id = :id)""")
+                    .param("id", id.value())
+                    .update());
             return;
         }
         Register register = register(id, record);

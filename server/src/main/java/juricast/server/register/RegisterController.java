@@ -46,6 +46,7 @@ class RegisterController {
     private final Corrections corrections;
     private final Signatures signatures;
     private final Attendances attendances;
+    private final OutsideLogs logs;
     private final People people;
     private final School school;
 
@@ -57,6 +58,7 @@ class RegisterController {
             Corrections corrections,
             Signatures signatures,
             Attendances attendances,
+            OutsideLogs logs,
             People people,
             School school) {
         this.records = records;
@@ -66,6 +68,7 @@ class RegisterController {
         this.corrections = corrections;
         this.signatures = signatures;
         this.attendances = attendances;
+        this.logs = logs;
         this.people = people;
         this.school = school;
     }
@@ -82,7 +85,11 @@ class RegisterController {
             boolean editable,
             @Nullable Signed signed,
             List<Sum> sums,
+            List<LogLine> logs,
             List<Line> lines) {}
+
+    /** A log of another service that counts in this register. */
+    record LogLine(String id, String file, String by, Instant at) {}
 
     /** How many lines bear a mark. */
     record Sum(Mark mark, long count) {}
@@ -132,7 +139,7 @@ class RegisterController {
                 register.window().from(),
                 register.window().until(),
                 record.begun(),
-                record.dismissedAt().isEmpty(),
+                attendances.endOf(planned.id(), record).isEmpty(),
                 !caller.isLead() && signatures.of(planned.id()).isEmpty(),
                 signatures
                         .of(planned.id())
@@ -141,6 +148,9 @@ class RegisterController {
                 Arrays.stream(Mark.values())
                         .map(mark -> new Sum(mark, register.count(mark)))
                         .filter(sum -> sum.count > 0)
+                        .toList(),
+                logs.of(planned.id()).stream()
+                        .map(one -> new LogLine(one.id(), one.file(), people.nameOf(one.by()), one.at()))
                         .toList(),
                 register.lines().stream().map(line -> line(line, written)).toList());
     }
@@ -155,7 +165,7 @@ class RegisterController {
         Classes.Planned planned = planned(lesson);
         access.runBy(caller, planned.ofClass().value());
         Records.Record record = records.of(planned.id());
-        if (record.dismissedAt().isEmpty()) {
+        if (attendances.endOf(planned.id(), record).isEmpty()) {
             throw Problem.refused(
                     "lesson-runs",
                     "The register is still being drawn up",
@@ -206,7 +216,7 @@ class RegisterController {
     RegisterPage sign(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         Classes.Planned planned = planned(lesson);
         access.runBy(caller, planned.ofClass().value());
-        if (records.of(planned.id()).dismissedAt().isEmpty()) {
+        if (attendances.endOf(planned.id(), records.of(planned.id())).isEmpty()) {
             throw Problem.refused(
                     "lesson-runs",
                     "The register is still being drawn up",

@@ -111,4 +111,73 @@ class AttendanceOverHttpTest {
         assertThat(lookedAt).isGreaterThan(100);
         assertThat(orla.get("/api/attendance").json().get("lookedAt").asInt()).isBetween(1, lookedAt - 1);
     }
+
+    /** A lesson that nobody opened here: it was held in another service. */
+    @Test
+    void a_log_of_another_service_becomes_presence_once_a_person_has_decided_every_name_and_can_be_taken_back() {
+        TestBrowser thora = SERVER.signedIn("thora-melling");
+        String id = thora.post("/api/classes", "{\"title\":\"Knot Theory\",\"year\":8}")
+                .json()
+                .get("id")
+                .asString();
+        String path = "/api/classes/" + id;
+        byte[] roster = "name\nInes Carrow\nJory Pell\nBo Lindqvar\n".getBytes();
+        thora.upload(
+                path + "/roster",
+                roster,
+                thora.upload(path + "/roster/preview", roster, "")
+                        .json()
+                        .get("fingerprint")
+                        .asString());
+        thora.post(
+                path + "/series",
+                """
+                {"first":"2026-09-14","until":"2026-09-14","days":["MONDAY"],"start":"12:00","minutes":50}""");
+        String lesson =
+                "/api/lessons/" + thora.get(path).json().at("/lessons/0/id").asString();
+        assertThat(thora.get(lesson + "/register").json().get("draft").asBoolean())
+                .isTrue();
+        SERVER.advance(java.time.Duration.ofHours(4));
+        String file = "Participant,Join Time,Leave Time\nInes Carrow,11:58,12:20\nInes Carrow,12:22,12:50\n"
+                + "J Pell,12:09,12:50\nBo Lindqvar,12:00,\na guest,12:00,12:50\n";
+        String at = lesson + "/logs";
+        JsonNode shown = thora.send("POST", at + "/preview", file, "text/csv").json();
+        assertThat(shown.get("open").asInt()).isEqualTo(2);
+        assertThat(shown.at("/wrong/0/message").asString()).contains("Bo Lindqvar has no time of leaving");
+        assertThat(thora.send(
+                                "POST",
+                                at + "?fingerprint=" + shown.get("fingerprint").asString(),
+                                file,
+                                "text/csv")
+                        .text())
+                .contains("2 names are open");
+
+        String decided = "decided="
+                + java.net.URLEncoder.encode(
+                        "{\"J Pell\":\"jory-pell\",\"a guest\":\"-\"}", java.nio.charset.StandardCharsets.UTF_8);
+        JsonNode then =
+                thora.send("POST", at + "/preview?" + decided, file, "text/csv").json();
+        assertThat(then.get("open").asInt()).isZero();
+        assertThat(thora.send(
+                                "POST",
+                                at + "?" + decided + "&name=log.csv&fingerprint="
+                                        + then.get("fingerprint").asString(),
+                                file,
+                                "text/csv")
+                        .status())
+                .isEqualTo(200);
+        JsonNode register = thora.get(lesson + "/register").json();
+        assertThat(register.get("draft").asBoolean()).isFalse();
+        assertThat(register.get("lines").toString()).contains("\"mark\":\"LATE\",\"lateMinutes\":9");
+        assertThat(thora.get(path + "/attendance").json().get("lessons").size()).isEqualTo(1);
+        assertThat(orla.send("POST", at + "/preview", file, "text/csv").status())
+                .isEqualTo(403);
+
+        String log = register.at("/logs/0/id").asString();
+        assertThat(thora.delete(at + "/" + log).status()).isEqualTo(200);
+        assertThat(thora.get(lesson + "/register").json().get("draft").asBoolean())
+                .isTrue();
+        assertThat(thora.get(path + "/attendance").json().get("lessons").size()).isZero();
+        assertThat(thora.delete(at + "/" + log).status()).isEqualTo(404);
+    }
 }

@@ -1,0 +1,152 @@
+package juricast.core.logs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.logs.LogReading.DateOrder;
+import juricast.core.logs.LogReading.Problem;
+import juricast.core.logs.LogReading.Question;
+import juricast.core.roster.RosterReading.Line;
+import juricast.core.time.Span;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class LogReadingTest {
+    private static final ZoneId OSLO = ZoneId.of("Europe/Oslo");
+    /** Ten to ten to eleven at the school, on the third of April. */
+    private static final Span LESSON =
+            new Span(Instant.parse("2026-04-03T08:00:00Z"), Instant.parse("2026-04-03T08:50:00Z"));
+
+    private static final List<Member> LIST = List.of(
+            new Member(new PersonId("ines"), "Ines Carrow", Role.PUPIL),
+            new Member(new PersonId("jory"), "Jory Pell", Role.PUPIL),
+            new Member(new PersonId("jory2"), "Jory Pell", Role.PUPIL));
+
+    private static LogReading read(ZoneId zone, Optional<DateOrder> order, String heading, String... rows) {
+        var lines = new ArrayList<Line>();
+        for (String row : rows) {
+            lines.add(new Line(lines.size() + 2, Arrays.asList(row.split(";", -1))));
+        }
+        return LogReading.of(Arrays.asList(heading.split(";")), lines, LESSON, new LogReading.Answers(zone, order));
+    }
+
+    private static LogReading read(String... rows) {
+        return read(OSLO, Optional.of(DateOrder.DAY_FIRST), "Participant;Join Time;Leave Time", rows);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "2026-04-03 10:05:00",
+        "2026-04-03T10:05",
+        "2026-04-03T08:05:00Z",
+        "2026-04-03 10:05:00+0200",
+        "03/04/2026 10:05",
+        "3.4.26 10:05",
+        "03/04/2026 10:05 AM",
+        "10:05",
+        "10:05 am",
+    })
+    void times_are_read_as_other_services_write_them(String joined) {
+        LogReading log = read("Ines Carrow;" + joined + ";2026-04-03 10:50");
+        assertThat(log.faults()).isEmpty();
+        assertThat(log.rows().get(0).time().from()).isEqualTo(Instant.parse("2026-04-03T08:05:00Z"));
+    }
+
+    @Test
+    void which_number_is_the_day_is_asked_where_both_could_be() {
+        assertThat(read(OSLO, Optional.empty(), "name;joined;left", "Ines Carrow;03/04/2026 10:05;03/04/2026 10:50")
+                        .questions())
+                .containsExactly(Question.DATE_ORDER);
+        assertThat(read(OSLO, Optional.empty(), "name;joined;left", "Ines Carrow;2026-04-03 10:05;2026-04-03 10:50")
+                        .questions())
+                .isEmpty();
+        assertThat(read(
+                                OSLO,
+                                Optional.of(DateOrder.MONTH_FIRST),
+                                "name;joined;left",
+                                "Ines Carrow;04/03/2026 10:05;04/03/2026 10:50")
+                        .rows())
+                .hasSize(1);
+    }
+
+    @Test
+    void where_nothing_lies_in_the_lesson_the_zone_is_asked_and_another_answer_mends_it() {
+        String row = "Ines Carrow;2026-04-03 03:05;2026-04-03 03:50";
+        assertThat(read(row).questions()).containsExactly(Question.ZONE);
+        assertThat(read(ZoneOffset.ofHours(-5), Optional.of(DateOrder.DAY_FIRST), "name;joined;left", row)
+                        .rows())
+                .hasSize(1);
+    }
+
+    @Test
+    void each_row_that_is_wrong_is_told_with_its_line_and_the_others_are_read() {
+        LogReading log = read(
+                "Ines Carrow;10:05;10:50",
+                ";10:05;10:50",
+                "Jory Pell;;10:50",
+                "Jory Pell;10:05;",
+                "Jory Pell;10:50;10:05",
+                "Jory Pell;soon;later",
+                "Jory Pell;2026-04-02 10:05;2026-04-02 10:50");
+        assertThat(log.rows()).hasSize(1);
+        assertThat(log.faults())
+                .extracting(one -> one.line() + " " + one.problem())
+                .containsExactly(
+                        "3 " + Problem.NO_NAME,
+                        "4 " + Problem.NO_JOIN,
+                        "5 " + Problem.NO_LEAVE,
+                        "6 " + Problem.LEAVES_BEFORE_IT_JOINS,
+                        "7 " + Problem.NOT_A_TIME,
+                        "8 " + Problem.NOT_OF_THIS_LESSON);
+        assertThat(read(OSLO, Optional.empty(), "who;when", "x;y").faults())
+                .extracting(LogReading.Fault::problem)
+                .containsExactly(Problem.NO_NAME_COLUMN);
+    }
+
+    @Test
+    void minutes_stand_for_a_missing_column_of_leaves() {
+        LogReading log = read(OSLO, Optional.empty(), "Name;Joined;Duration (minutes)", "Ines Carrow;10:05;40");
+        assertThat(log.rows().get(0).time().length()).isEqualTo(Duration.ofMinutes(40));
+    }
+
+    @Test
+    void several_rows_are_united_and_only_an_exact_name_counts_by_itself() {
+        LogReading log = read(
+                "Ines Carrow;10:00;10:20",
+                "Ines Carrow;10:15;10:30",
+                "Inez Carow;10:40;10:50",
+                "Jory Pell;10:00;10:50",
+                "kestrel-tab;10:00;10:50");
+        Reconciled first = Reconciled.of(log, LIST, Map.of());
+        assertThat(first.open()).extracting(Reconciled.Name::name).contains("Inez Carow", "Jory Pell", "kestrel-tab");
+        assertThat(first.stays()).containsOnlyKeys(new PersonId("ines"));
+
+        Reconciled then = Reconciled.of(
+                log,
+                LIST,
+                Map.of(
+                        "Inez Carow",
+                        Optional.of(new PersonId("ines")),
+                        "Jory Pell",
+                        Optional.of(new PersonId("jory2")),
+                        "kestrel-tab",
+                        Optional.empty()));
+        assertThat(then.open()).isEmpty();
+        assertThat(then.stays().get(new PersonId("ines")))
+                .extracting(span -> span.length().toMinutes())
+                .containsExactly(30L, 10L);
+        assertThat(then.stays()).containsOnlyKeys(new PersonId("ines"), new PersonId("jory2"));
+    }
+}

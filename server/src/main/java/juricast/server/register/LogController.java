@@ -1,0 +1,314 @@
+package juricast.server.register;
+
+import static juricast.server.access.Position.TEACHER;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.time.DateTimeException;
+import java.time.Duration;
+import java.time.ZoneId;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import juricast.core.entry.NameMatch;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.logs.LogReading;
+import juricast.core.logs.Reconciled;
+import juricast.core.roster.RosterReading;
+import juricast.core.time.Span;
+import juricast.server.access.For;
+import juricast.server.access.SignedIn;
+import juricast.server.classes.AccessToClasses;
+import juricast.server.classes.Classes;
+import juricast.server.data.Ids;
+import juricast.server.data.School;
+import juricast.server.files.TableFile;
+import juricast.server.lesson.LiveLessons;
+import juricast.server.lesson.Records;
+import juricast.server.problems.Problem;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.*;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Logs of joins and leaves that another service wrote: shown, reconciled by a person, then taken as a whole. */
+@RestController
+@RequestMapping("/api/lessons/{lesson}/logs")
+class LogController {
+    private static final int MOST_BYTES = 12_000_000;
+    private static final int SHOWN = 60;
+    private static final int LONGEST_FILE_NAME = 120;
+
+    private final OutsideLogs logs;
+    private final Attendances attendances;
+    private final Signatures signatures;
+    private final Records records;
+    private final Classes classes;
+    private final AccessToClasses access;
+    private final LiveLessons lessons;
+    private final School school;
+    private final JsonMapper json;
+
+    LogController(
+            OutsideLogs logs,
+            Attendances attendances,
+            Signatures signatures,
+            Records records,
+            Classes classes,
+            AccessToClasses access,
+            LiveLessons lessons,
+            School school,
+            JsonMapper json) {
+        this.logs = logs;
+        this.attendances = attendances;
+        this.signatures = signatures;
+        this.records = records;
+        this.classes = classes;
+        this.access = access;
+        this.lessons = lessons;
+        this.school = school;
+        this.json = json;
+    }
+
+    /**
+     * What a log says.
+     *
+     * @param fingerprint names exactly what would be taken; it is sent back to take it
+     * @param open how many names are not decided yet
+     */
+    record LogPreview(
+            String fingerprint,
+            String zone,
+            Set<LogReading.Question> questions,
+            List<LogName> names,
+            int open,
+            List<LogFault> wrong,
+            int wrongInAll,
+            List<LogPupil> list) {}
+
+    /**
+     * @param who the pupil it is, "-" for nobody of the class, nothing as long as it is open
+     * @param candidates who may be meant, best first
+     */
+    record LogName(
+            String name,
+            NameMatch.Certainty certainty,
+            @Nullable String who,
+            List<LogPupil> candidates,
+            int rows,
+            long minutes) {}
+
+    record LogPupil(String id, String name) {}
+
+    /** @param line in the file, from 1; 0 for the file as a whole */
+    record LogFault(int line, String message) {}
+
+    @PostMapping(path = "/preview", consumes = MediaType.ALL_VALUE)
+    @For(TEACHER)
+    LogPreview preview(
+            @PathVariable String lesson,
+            HttpServletRequest file,
+            @RequestParam(defaultValue = "") String order,
+            @RequestParam(defaultValue = "") String zone,
+            @RequestParam(defaultValue = "{}") String decided,
+            @AuthenticationPrincipal SignedIn caller)
+            throws IOException {
+        return preview(read(allowed(lesson, caller), file, order, zone, decided));
+    }
+
+    /** Takes what the preview showed. 409 while anything is open, or if it is something else by now. */
+    @PostMapping(consumes = MediaType.ALL_VALUE)
+    @For(TEACHER)
+    LogPreview take(
+            @PathVariable String lesson,
+            HttpServletRequest file,
+            @RequestParam(defaultValue = "") String order,
+            @RequestParam(defaultValue = "") String zone,
+            @RequestParam(defaultValue = "{}") String decided,
+            @RequestParam(defaultValue = "") String fingerprint,
+            @RequestParam(defaultValue = "") String name,
+            @AuthenticationPrincipal SignedIn caller)
+            throws IOException {
+        Classes.Planned planned = allowed(lesson, caller);
+        if (signatures.of(planned.id()).isPresent()) {
+            throw Problem.refused(
+                    "signed",
+                    "This register is signed",
+                    "Nothing was taken.",
+                    "Open it again with a reason, then take the log.");
+        }
+        if (planned.time().until().isAfter(lessons.now())) {
+            throw Problem.refused(
+                    "lesson-runs", "This lesson is not over", "Nothing was taken.", "Take its log when it is over.");
+        }
+        Read read = read(planned, file, order, zone, decided);
+        LogPreview shown = preview(read);
+        if (!shown.questions.isEmpty()
+                || shown.open > 0
+                || read.reconciled.stays().isEmpty()) {
+            throw Problem.refused(
+                    "not-reconciled",
+                    "There is something to say first",
+                    "%d names are open. Nothing was taken.".formatted(shown.open),
+                    "Say who each name is, or that it is nobody of the class.");
+        }
+        if (!shown.fingerprint.equals(fingerprint)) {
+            throw Problem.refused(
+                    "changed-meanwhile",
+                    "The class or the file has changed since the preview",
+                    "Nothing was taken.",
+                    "Look at the new preview, then take it.");
+        }
+        String source = name.strip();
+        logs.take(
+                planned.id(),
+                source.length() > LONGEST_FILE_NAME ? source.substring(0, LONGEST_FILE_NAME) : source,
+                read.reconciled.stays(),
+                caller.person(),
+                lessons.now());
+        attendances.keep(planned.id());
+        return shown;
+    }
+
+    /** Takes a log back; the register is as it was before. */
+    @DeleteMapping("/{log}")
+    @For(TEACHER)
+    void remove(@PathVariable String lesson, @PathVariable String log, @AuthenticationPrincipal SignedIn caller) {
+        Classes.Planned planned = allowed(lesson, caller);
+        boolean isOfIt = logs.of(planned.id()).stream().anyMatch(one -> one.id().equals(log));
+        if (!isOfIt) {
+            throw Problem.notThere("This log");
+        }
+        logs.remove(log, caller.person(), lessons.now());
+        attendances.keep(planned.id());
+    }
+
+    private Classes.Planned allowed(String lesson, SignedIn caller) {
+        Classes.Planned planned =
+                classes.lesson(new LessonId(lesson)).orElseThrow(() -> Problem.notThere("This lesson"));
+        access.runBy(caller, planned.ofClass().value());
+        return planned;
+    }
+
+    private record Read(LogReading log, Reconciled reconciled, List<Member> list, ZoneId zone) {}
+
+    private Read read(Classes.Planned planned, HttpServletRequest file, String order, String zone, String decided)
+            throws IOException {
+        byte[] bytes = file.getInputStream().readNBytes(MOST_BYTES + 1);
+        if (bytes.length > MOST_BYTES) {
+            throw notReadable("file", "A file of at most %d MB".formatted(MOST_BYTES / 1_000_000));
+        }
+        ZoneId told = zone(zone);
+        TableFile table = TableFile.read(bytes, "a log", LogReading.MOST_ROWS);
+        var log = LogReading.of(
+                table.heading(),
+                table.lines().stream()
+                        .map(line -> new RosterReading.Line(
+                                line.number(),
+                                line.cells().stream().map(TableFile::plain).toList()))
+                        .toList(),
+                planned.time(),
+                new LogReading.Answers(told, order(order)));
+        List<Member> list = records.of(planned.id()).plan().members().stream()
+                .filter(one -> one.role() != Role.OBSERVER)
+                .toList();
+        return new Read(log, Reconciled.of(log, list, decided(decided, list)), list, told);
+    }
+
+    private ZoneId zone(String text) {
+        try {
+            return text.isEmpty() ? school.zone() : ZoneId.of(text);
+        } catch (DateTimeException unknown) {
+            throw notReadable("zone", "A zone such as Europe/Oslo or UTC");
+        }
+    }
+
+    private static Optional<LogReading.DateOrder> order(String text) {
+        try {
+            return text.isEmpty() ? Optional.empty() : Optional.of(LogReading.DateOrder.valueOf(text));
+        } catch (IllegalArgumentException unknown) {
+            throw notReadable("order", "DAY_FIRST or MONTH_FIRST");
+        }
+    }
+
+    private Map<String, Optional<PersonId>> decided(String text, List<Member> list) {
+        try {
+            var decided = new HashMap<String, Optional<PersonId>>();
+            json.readValue(text, new TypeReference<Map<String, String>>() {}).forEach((name, who) -> {
+                Optional<PersonId> known = list.stream()
+                        .map(Member::person)
+                        .filter(person -> person.value().equals(who))
+                        .findFirst();
+                if (known.isPresent() || who.equals("-")) {
+                    decided.put(name, known);
+                }
+            });
+            return decided;
+        } catch (JacksonException unreadable) {
+            throw notReadable("decided", "A JSON object of names and people");
+        }
+    }
+
+    private static Problem notReadable(String field, String message) {
+        return Problem.notReadable(
+                "This cannot be read", "Nothing was taken.", message + ".", List.of(new Problem.Wrong(field, message)));
+    }
+
+    private static LogPreview preview(Read read) {
+        return new LogPreview(
+                Ids.hash(read.reconciled.stays().toString()),
+                read.zone.getId(),
+                read.log.questions(),
+                read.reconciled.names().stream().map(LogController::line).toList(),
+                read.reconciled.open().size(),
+                read.log.faults().stream()
+                        .limit(SHOWN)
+                        .map(one -> new LogFault(one.line(), sentence(one)))
+                        .toList(),
+                read.log.faults().size(),
+                read.list.stream().map(LogController::pupil).toList());
+    }
+
+    private static LogName line(Reconciled.Name one) {
+        return new LogName(
+                one.name(),
+                one.match().certainty(),
+                one.who().map(who -> who.map(PersonId::value).orElse("-")).orElse(null),
+                one.match().candidates().stream().map(LogController::pupil).toList(),
+                one.rows(),
+                one.time().stream()
+                        .map(Span::length)
+                        .reduce(Duration.ZERO, Duration::plus)
+                        .toMinutes());
+    }
+
+    private static LogPupil pupil(Member one) {
+        return new LogPupil(one.person().value(), one.name());
+    }
+
+    private static String sentence(LogReading.Fault fault) {
+        String quote = fault.quote().length() > 80 ? fault.quote().substring(0, 80) + "…" : fault.quote();
+        return switch (fault.problem()) {
+            case NO_NAME_COLUMN -> "No column holds names. The heading is “%s”.".formatted(quote);
+            case NO_TIME_COLUMNS -> "There must be a column of joins, and one of leaves or minutes. The heading is “%s”."
+                    .formatted(quote);
+            case NO_ROWS -> "There is a heading, but nothing below it.";
+            case TOO_MANY_ROWS -> "The file has more than %d rows. A log is of one lesson."
+                    .formatted(LogReading.MOST_ROWS);
+            case NO_NAME -> "The name is missing: “%s”.".formatted(quote);
+            case NO_JOIN -> "%s has no time of joining.".formatted(quote);
+            case NO_LEAVE -> "%s has no time of leaving. How long they stayed is not guessed.".formatted(quote);
+            case LEAVES_BEFORE_IT_JOINS -> "The leave lies before the join: %s.".formatted(quote);
+            case NOT_A_TIME -> "“%s” is not a time.".formatted(quote);
+            case NOT_OF_THIS_LESSON -> "This lies more than an hour before or after the lesson: %s.".formatted(quote);
+        };
+    }
+}

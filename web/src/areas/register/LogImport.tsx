@@ -1,0 +1,181 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { post } from '../../shared/api/http'
+import type { LogName, LogPreview } from '../../shared/api/types'
+import { Button } from '../../shared/ui/Button'
+import { Labelled, Select, TextInput } from '../../shared/ui/Fields'
+import { FileBox } from '../../shared/ui/FileBox'
+import { ProblemNote } from '../../shared/ui/Notes'
+
+interface Chosen {
+  file: File
+  order: string
+  zone: string
+  decided: Record<string, string>
+}
+
+const query = ({ order, zone, decided }: Chosen, more: Record<string, string> = {}) =>
+  new URLSearchParams({ order, zone, decided: JSON.stringify(decided), ...more }).toString()
+
+/** A log of joins and leaves from another service: what is not certain is asked, then it is taken as a whole (need L5). */
+export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => void }) {
+  const cache = useQueryClient()
+  const [chosen, setChosen] = useState<Chosen | null>(null)
+  const path = `/api/lessons/${encodeURIComponent(lesson)}/logs`
+  const preview = useMutation({ mutationFn: (next: Chosen) => post<LogPreview>(`${path}/preview?${query(next)}`, next.file) })
+  const take = useMutation({
+    mutationFn: (next: Chosen) =>
+      post<LogPreview>(`${path}?${query(next, { fingerprint: preview.data!.fingerprint, name: next.file.name })}`, next.file),
+    onSuccess: async () => {
+      await cache.invalidateQueries({ queryKey: ['register', lesson] })
+      await cache.invalidateQueries({ queryKey: ['attendance'] })
+      onTaken()
+    },
+  })
+  const look = (next: Chosen) => {
+    setChosen(next)
+    take.reset()
+    preview.mutate(next)
+  }
+  const shown = preview.data
+  return (
+    <Box>
+      <chakra.p color="ink2" mb="6px">
+        A CSV file with a column of names, one of joins, and one of leaves or minutes; several rows for a person are united.
+        Nothing counts before every name is decided.
+      </chakra.p>
+      <FileBox label="Log file" accept=".csv,.txt,text/csv" onFile={(file) => look({ file, order: '', zone: '', decided: {} })} />
+      <ProblemNote problem={preview.error ?? take.error} />
+      {preview.isPending && !shown && <span role="status">Reading {chosen?.file.name}…</span>}
+      {shown && chosen && (
+        <Box role="region" aria-label="What the log says">
+          {shown.questions.includes('DATE_ORDER') && (
+            <Labelled label="Dates such as 03/04 are" hint="The file does not tell; both are possible.">
+              {(id) => (
+                <Select id={id} value={chosen.order} onChange={(event) => look({ ...chosen, order: event.target.value })}>
+                  <option value="">Say which…</option>
+                  <option value="DAY_FIRST">day first: the third of April</option>
+                  <option value="MONTH_FIRST">month first: the fourth of March</option>
+                </Select>
+              )}
+            </Labelled>
+          )}
+          {shown.questions.includes('ZONE') && <Zone zone={shown.zone} onZone={(zone) => look({ ...chosen, zone })} />}
+          {shown.names.map((one) => (
+            <Name
+              key={one.name}
+              name={one}
+              list={shown.list}
+              onWho={(who) => look({ ...chosen, decided: { ...chosen.decided, [one.name]: who } })}
+            />
+          ))}
+          {shown.wrong.length > 0 && (
+            <Box
+              bg="verdict.awaySoft"
+              borderLeft="4px solid"
+              borderColor="verdict.away"
+              px="10px"
+              py="5px"
+              my="6px"
+              maxH="150px"
+              overflowY="auto"
+              tabIndex={0}
+              role="region"
+              aria-label="Rows that are not taken"
+            >
+              <strong>{shown.wrongInAll === 1 ? '1 row is not taken' : `${shown.wrongInAll} rows are not taken`}</strong>
+              {shown.wrong.map((one) => (
+                <Box key={one.line + one.message} overflowWrap="anywhere">
+                  {one.line > 0 && `Line ${one.line}: `}
+                  {one.message}
+                </Box>
+              ))}
+            </Box>
+          )}
+          <Flex gap="10px" align="center" mt="10px">
+            <Button
+              look="main"
+              disabled={
+                take.isPending || preview.isPending || shown.open > 0 || shown.questions.length > 0 || shown.names.length === 0
+              }
+              onClick={() => take.mutate(chosen)}
+            >
+              Take this log
+            </Button>
+            <span role="status">{shown.open > 0 && `${shown.open} names are still to be decided.`}</span>
+          </Flex>
+        </Box>
+      )}
+    </Box>
+  )
+}
+
+function Zone({ zone, onZone }: { zone: string; onZone: (zone: string) => void }) {
+  const [typed, setTyped] = useState(zone)
+  return (
+    <chakra.form
+      onSubmit={(event) => {
+        event.preventDefault()
+        onZone(typed.trim())
+      }}
+    >
+      <Labelled
+        label="Zone of the times in the file"
+        hint="No row lies in the lesson. Times may be told in another zone, such as UTC."
+      >
+        {(id) => <TextInput id={id} value={typed} onChange={(event) => setTyped(event.target.value)} />}
+      </Labelled>
+      <Button type="submit" mb="8px">
+        Read it so
+      </Button>
+    </chakra.form>
+  )
+}
+
+const CERTAINTY: Record<LogName['certainty'], string> = {
+  EXACT: 'on the list',
+  SIMILAR: 'written differently',
+  UNCLEAR: 'may be several',
+  NONE: 'not on the list',
+}
+
+function Name({ name, list, onWho }: { name: LogName; list: LogPreview['list']; onWho: (who: string) => void }) {
+  const meant = name.candidates.filter((one) => list.some((other) => other.id === one.id))
+  const others = list.filter((one) => meant.every((other) => other.id !== one.id))
+  return (
+    <Flex
+      gap="10px"
+      align="center"
+      px="8px"
+      py="3px"
+      borderBottom="1px solid"
+      borderColor="line"
+      bg={name.who ? 'transparent' : 'verdict.waitSoft'}
+    >
+      <Box flex="1" minW="0" overflowWrap="anywhere">
+        <strong>{name.name}</strong>{' '}
+        <chakra.span color="ink2" fontSize="13px">
+          {name.rows === 1 ? '1 row' : `${name.rows} rows`}, {name.minutes} min; {CERTAINTY[name.certainty]}
+        </chakra.span>
+      </Box>
+      <Select
+        aria-label={`Who is ${name.name}`}
+        w="220px"
+        py="2px"
+        value={name.who ?? ''}
+        onChange={(event) => onWho(event.target.value)}
+      >
+        <option value="" disabled>
+          Who is it?
+        </option>
+        <option value="-">nobody of the class</option>
+        {[...meant, ...others].map((one) => (
+          <option key={one.id} value={one.id}>
+            {one.name}
+          </option>
+        ))}
+      </Select>
+    </Flex>
+  )
+}

@@ -1,0 +1,54 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react'
+import { describe, expect, it, vi } from 'vitest'
+import type { LogName, LogPreview } from '../../shared/api/types'
+import { serve, show } from '../../shared/testing'
+import { LogImport } from './LogImport'
+
+const LIST = [
+  { id: 'ines', name: 'Ines Carrow' },
+  { id: 'jory', name: 'Jory Pell' },
+]
+
+const log = (more: Partial<LogPreview>): LogPreview => ({
+  fingerprint: 'f1',
+  zone: 'UTC',
+  questions: [],
+  names: [],
+  open: 0,
+  wrong: [],
+  wrongInAll: 0,
+  list: LIST,
+  ...more,
+})
+
+const asking = (order: string, decided: object, more = {}) =>
+  new URLSearchParams({ order, zone: '', decided: JSON.stringify(decided), ...more }).toString()
+
+describe('a log of another service', () => {
+  it('asks what is not certain, and is taken only when every name is decided', async () => {
+    const exact: LogName = { name: 'Ines Carrow', certainty: 'EXACT', who: 'ines', candidates: [LIST[0]!], rows: 2, minutes: 40 }
+    const open: LogName = { name: 'J. Pell', certainty: 'SIMILAR', candidates: [LIST[1]!], rows: 1, minutes: 50 }
+    const decided = { 'J. Pell': 'jory' }
+    const wrong = [{ line: 4, message: 'Bo Lindqvar has no time of leaving. How long they stayed is not guessed.' }]
+    const at = 'POST /api/lessons/l/logs'
+    const asked = serve({
+      [`${at}/preview?${asking('', {})}`]: log({ questions: ['DATE_ORDER'], names: [exact, open], open: 1 }),
+      [`${at}/preview?${asking('DAY_FIRST', {})}`]: log({ names: [exact, open], open: 1, wrong, wrongInAll: 1 }),
+      [`${at}/preview?${asking('DAY_FIRST', decided)}`]: log({ fingerprint: 'f2', names: [exact, { ...open, who: 'jory' }] }),
+      [`${at}?${asking('DAY_FIRST', decided, { fingerprint: 'f2', name: 'log.csv' })}`]: log({}),
+    })
+    const taken = vi.fn()
+    show(<LogImport lesson="l" onTaken={taken} />)
+
+    fireEvent.change(screen.getByLabelText('Log file'), { target: { files: [new File(['x'], 'log.csv')] } })
+    fireEvent.change(await screen.findByLabelText('Dates such as 03/04 are'), { target: { value: 'DAY_FIRST' } })
+    expect(await screen.findByText(/Line 4: Bo Lindqvar has no time of leaving/)).toBeTruthy()
+    expect(screen.getByText('1 names are still to be decided.')).toBeTruthy()
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Take this log' }).disabled).toBe(true)
+    fireEvent.change(screen.getByLabelText('Who is J. Pell'), { target: { value: 'jory' } })
+    await waitFor(() => expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Take this log' }).disabled).toBe(false))
+    fireEvent.click(screen.getByRole('button', { name: 'Take this log' }))
+    await waitFor(() => expect(taken).toHaveBeenCalled())
+    expect(asked.at(-1)?.path).toContain('fingerprint=f2')
+  })
+})
