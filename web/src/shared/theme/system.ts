@@ -46,7 +46,8 @@ const config = defineConfig({
     },
     input: { accentColor: 'ink' },
     // On paper stands what is made for paper, and nothing of the page around it.
-    'body:has(.paper) *:not(:has(.paper), .paper, .paper *)': { '@media print': { display: 'none' } },
+    'html:has(.paper), body:has(.paper), header:has(+ main .paper)': { '@media print': { bg: 'white', border: 'none' } },
+    'body:has(.paper) *:not(:has(.paper), .paper, .paper *)': { '@media print': { display: 'none !important' } },
     '.paper': { '@media print': { border: 'none', bg: 'white', color: 'black' } },
     '::selection': { bg: 'mark', color: 'onMark' },
   },
