@@ -6,6 +6,7 @@ import type { RosterPreview } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { FileBox } from '../../shared/ui/FileBox'
 import { ProblemNote } from '../../shared/ui/Notes'
+import { NotTaken } from '../../shared/ui/NotTaken'
 
 /** A roster from a file: first what it would change, then, if wanted, exactly that (need B1). */
 export function RosterImport({ id }: { id: string }) {
@@ -71,31 +72,10 @@ export function RosterImport({ id }: { id: string }) {
           <p>
             <strong>{preview.data.staying}</strong> stay.
           </p>
-          {preview.data.wrong.length > 0 && (
-            <Box
-              bg="verdict.awaySoft"
-              borderLeft="4px solid"
-              borderColor="verdict.away"
-              px="10px"
-              py="5px"
-              my="6px"
-              maxH="180px"
-              overflowY="auto"
-              tabIndex={0}
-              role="region"
-              aria-label="Rows that are wrong"
-            >
-              <strong>
-                {preview.data.wrong.length === 1 ? '1 row is left out' : `${preview.data.wrong.length} rows are left out`}
-              </strong>
-              {preview.data.wrong.map((one) => (
-                <Box key={one.line + one.message} overflowWrap="anywhere">
-                  {one.line > 0 && `Line ${one.line}: `}
-                  {one.message}
-                </Box>
-              ))}
-            </Box>
-          )}
+          <NotTaken
+            what={preview.data.wrong.length === 1 ? '1 row is left out' : `${preview.data.wrong.length} rows are left out`}
+            wrong={preview.data.wrong}
+          />
           <Flex gap="8px" mt="8px">
             <Button look="main" disabled={take.isPending || changes(preview.data) === 0} onClick={() => take.mutate()}>
               {changes(preview.data) === 0 ? 'Nothing to take' : 'Take this roster'}

@@ -6,6 +6,7 @@ import type { SchoolPreview } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { FileBox } from '../../shared/ui/FileBox'
 import { ProblemNote } from '../../shared/ui/Notes'
+import { NotTaken } from '../../shared/ui/NotTaken'
 
 /** The whole school as files of the OneRoster binding: out, and in after a preview (need B1). */
 export function SchoolFiles() {
@@ -75,29 +76,11 @@ export function SchoolFiles() {
                 </chakra.p>
               </chakra.details>
             ))}
-          {shown.wrong.length > 0 && (
-            <Box
-              bg="verdict.awaySoft"
-              borderLeft="4px solid"
-              borderColor="verdict.away"
-              px="10px"
-              py="5px"
-              my="6px"
-              maxH="170px"
-              overflowY="auto"
-              tabIndex={0}
-              role="region"
-              aria-label="What is not taken"
-            >
-              <strong>{shown.wrongInAll === 1 ? '1 thing is not taken' : `${shown.wrongInAll} things are not taken`}</strong>
-              {shown.wrong.map((one) => (
-                <Box key={one.file + one.line + one.message} overflowWrap="anywhere">
-                  {one.file}
-                  {one.line > 0 && `, line ${one.line}`}: {one.message}
-                </Box>
-              ))}
-            </Box>
-          )}
+          <NotTaken
+            what={shown.wrongInAll === 1 ? '1 thing is not taken' : `${shown.wrongInAll} things are not taken`}
+            all={shown.wrongInAll}
+            wrong={shown.wrong}
+          />
           <Flex gap="8px" mt="8px">
             <Button look="main" disabled={take.isPending || changes === 0} onClick={() => take.mutate()}>
               {changes === 0 ? 'Nothing to take' : 'Take these files'}

@@ -7,6 +7,7 @@ import { Button } from '../../shared/ui/Button'
 import { Labelled, Select, TextInput } from '../../shared/ui/Fields'
 import { FileBox } from '../../shared/ui/FileBox'
 import { ProblemNote } from '../../shared/ui/Notes'
+import { NotTaken } from '../../shared/ui/NotTaken'
 
 interface Chosen {
   file: File
@@ -70,29 +71,11 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
               onWho={(who) => look({ ...chosen, decided: { ...chosen.decided, [one.name]: who } })}
             />
           ))}
-          {shown.wrong.length > 0 && (
-            <Box
-              bg="verdict.awaySoft"
-              borderLeft="4px solid"
-              borderColor="verdict.away"
-              px="10px"
-              py="5px"
-              my="6px"
-              maxH="150px"
-              overflowY="auto"
-              tabIndex={0}
-              role="region"
-              aria-label="Rows that are not taken"
-            >
-              <strong>{shown.wrongInAll === 1 ? '1 row is not taken' : `${shown.wrongInAll} rows are not taken`}</strong>
-              {shown.wrong.map((one) => (
-                <Box key={one.line + one.message} overflowWrap="anywhere">
-                  {one.line > 0 && `Line ${one.line}: `}
-                  {one.message}
-                </Box>
-              ))}
-            </Box>
-          )}
+          <NotTaken
+            what={shown.wrongInAll === 1 ? '1 row is not taken' : `${shown.wrongInAll} rows are not taken`}
+            all={shown.wrongInAll}
+            wrong={shown.wrong}
+          />
           <Flex gap="10px" align="center" mt="10px">
             <Button
               look="main"

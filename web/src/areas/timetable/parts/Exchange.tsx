@@ -8,6 +8,7 @@ import { CalendarAddress } from '../../../shared/ui/CalendarAddress'
 import { Select } from '../../../shared/ui/Fields'
 import { FileBox } from '../../../shared/ui/FileBox'
 import { ProblemNote } from '../../../shared/ui/Notes'
+import { NotTaken } from '../../../shared/ui/NotTaken'
 import { useTake } from '../api'
 import { plusDays } from '../rows'
 
@@ -116,29 +117,11 @@ function TimetableImport({ onTaken }: { onTaken: (changed: PlanChanged) => void 
               onMeant={(id) => look({ ...chosen, meant: { ...chosen.meant, [one.title]: id } })}
             />
           ))}
-          {shown.wrong.length > 0 && (
-            <Box
-              bg="verdict.awaySoft"
-              borderLeft="4px solid"
-              borderColor="verdict.away"
-              px="10px"
-              py="5px"
-              my="6px"
-              maxH="170px"
-              overflowY="auto"
-              tabIndex={0}
-              role="region"
-              aria-label="What is not taken"
-            >
-              <strong>{shown.wrongInAll === 1 ? '1 entry is not taken' : `${shown.wrongInAll} entries are not taken`}</strong>
-              {shown.wrong.map((one) => (
-                <Box key={one.line + one.message} overflowWrap="anywhere">
-                  {one.line > 0 && `Line ${one.line}: `}
-                  {one.message}
-                </Box>
-              ))}
-            </Box>
-          )}
+          <NotTaken
+            what={shown.wrongInAll === 1 ? '1 entry is not taken' : `${shown.wrongInAll} entries are not taken`}
+            all={shown.wrongInAll}
+            wrong={shown.wrong}
+          />
           {missing > 0 && (
             <chakra.label display="block" my="6px">
               <input type="checkbox" checked={callOff} onChange={() => setCallOff(!callOff)} /> Cancel the {missing} lessons that

@@ -1,0 +1,39 @@
+import { Box } from '@chakra-ui/react'
+
+/** What of a file is not taken, each with its line; told beside what would change, so that nothing is lost unseen. */
+export function NotTaken({
+  what,
+  all,
+  wrong,
+}: {
+  what: string
+  all?: number
+  wrong: { file?: string; line: number; message: string }[]
+}) {
+  if (wrong.length === 0) return null
+  return (
+    <Box
+      bg="verdict.awaySoft"
+      borderLeft="4px solid"
+      borderColor="verdict.away"
+      px="10px"
+      py="5px"
+      my="6px"
+      maxH="180px"
+      overflowY="auto"
+      tabIndex={0}
+      role="region"
+      aria-label="What is not taken"
+    >
+      <strong>{what}</strong>
+      {wrong.map((one) => (
+        <Box key={`${one.file}${one.line}${one.message}`} overflowWrap="anywhere">
+          {[one.file, one.line > 0 && `${one.file ? 'line' : 'Line'} ${one.line}`].filter(Boolean).join(', ')}
+          {(one.file || one.line > 0) && ': '}
+          {one.message}
+        </Box>
+      ))}
+      {all !== undefined && all > wrong.length && <Box>and {all - wrong.length} more</Box>}
+    </Box>
+  )
+}
