@@ -8,7 +8,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
@@ -147,7 +146,6 @@ public record TimetableChange(
     }
 
     public TimetableChange {
-        Objects.requireNonNull(unknown);
         added = List.copyOf(added);
         changed = List.copyOf(changed);
         missing = List.copyOf(missing);
