@@ -13,6 +13,9 @@ const CorridorScreen = lazy(() => import('./areas/corridor/CorridorScreen'))
 const StandInScreen = lazy(() => import('./areas/standin/StandInScreen'))
 const TimetableScreen = lazy(() => import('./areas/timetable/TimetableScreen'))
 const InspectionScreen = lazy(() => import('./areas/inspection/InspectionScreen'))
+const LessonsBehindScreen = lazy(() => import('./areas/attendance/LessonsBehindScreen'))
+const RegisterSettingsScreen = lazy(() => import('./areas/attendance/RegisterSettingsScreen'))
+const KeepingScreen = lazy(() => import('./areas/keeping/KeepingScreen'))
 const AttendanceScreen = lazy(() => import('./areas/attendance/AttendanceScreen'))
 const ClassGridScreen = lazy(() => import('./areas/attendance/ClassGridScreen'))
 const PupilScreen = lazy(() => import('./areas/attendance/PupilScreen'))
@@ -45,6 +48,9 @@ export function App() {
             <Route path="/timetable" element={<TimetableScreen />} />
             <Route path="/inspection" element={<InspectionScreen />} />
             <Route path="/attendance" element={<AttendanceScreen />} />
+            <Route path="/attendance/lessons" element={<LessonsBehindScreen />} />
+            <Route path="/attendance/settings" element={<RegisterSettingsScreen />} />
+            <Route path="/keeping" element={<KeepingScreen />} />
             <Route path="/classes/:id/attendance" element={<ClassGridScreen />} />
             <Route path="/pupils/:id/attendance" element={<PupilScreen />} />
             <Route path="/calendar" element={<CalendarScreen />} />

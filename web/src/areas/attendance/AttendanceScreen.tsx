@@ -2,16 +2,19 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { get } from '../../shared/api/http'
-import type { AttentionPage } from '../../shared/api/types'
+import type { AttentionPage, NamedRate } from '../../shared/api/types'
 import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
-import { Rates } from './PupilScreen'
 import { RateBar, rateWords } from './RateBar'
+import { Rates } from './Rates'
 
 /** Who needs attention this week and why, before any chart (need L6). */
 export default function AttendanceScreen() {
   return <Page title="Attendance">{(me) => <Shown isLead={me.position === 'LEAD'} />}</Page>
 }
+
+/** Every rate leads to the lessons it is made of. */
+const behind = (by: string) => (one: NamedRate) => `/attendance/lessons?${new URLSearchParams({ by, of: one.id })}`
 
 function Shown({ isLead }: { isLead: boolean }) {
   const { data, error } = useQuery({
@@ -26,8 +29,9 @@ function Shown({ isLead }: { isLead: boolean }) {
       <chakra.h1 fontSize="25px">Who needs attention</chakra.h1>
       <chakra.p color="ink2" mb="10px">
         {data.lookedAt} pupils{isLead ? ' of the school' : ' of your classes'}, the last four weeks against the four before.
-        Absent from three lessons in a row, there in less than 80 %, 15 points less than before, or late four times and to every
-        fourth lesson.
+        Absent from {data.limits.inARow} lessons in a row, there in less than {data.limits.belowPercent} %,{' '}
+        {data.limits.dropPoints} points less than before, or late {data.limits.lateTimes} times and to every fourth lesson.{' '}
+        <Link to="/attendance/settings">Codes and limits</Link> · <Link to="/keeping">Kept to the plan</Link>
       </chakra.p>
       <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 440px' }} gap="32px" alignItems="start">
         <Box>
@@ -79,8 +83,11 @@ function Shown({ isLead }: { isLead: boolean }) {
           </chakra.ol>
         </Box>
         <Box>
-          <Rates title="By class" rates={data.classes} name={(one) => one.name} />
-          <Rates title="By day of the week" rates={data.weekdays} name={(one) => one.name[0] + one.name.slice(1).toLowerCase()} />
+          <Rates title="By class" rates={data.classes} to={(one) => `/classes/${one.id}/attendance`} />
+          <Rates title="By subject" rates={data.subjects} to={behind('subject')} />
+          <Rates title="By day of the week" rates={data.weekdays} to={behind('weekday')} />
+          <Rates title="By hour" rates={data.hours} to={behind('hour')} />
+          <Rates title="By adult" rates={data.adults} to={behind('adult')} />
         </Box>
       </Grid>
     </Box>

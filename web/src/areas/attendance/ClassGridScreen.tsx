@@ -8,13 +8,33 @@ import { Button } from '../../shared/ui/Button'
 import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
 import { MarkBox, MarkLegend, MARKS } from '../../shared/ui/MarkBox'
-import { Period, periodOf } from './Period'
+import { Period, periodOf } from '../../shared/ui/Period'
 import { RateBar, rateWords } from './RateBar'
 
 /** A class over weeks: each pupil a line, each lesson a column (need L6). */
 export default function ClassGridScreen() {
   const { id = '' } = useParams()
   return <Page title="Attendance of a class">{() => <Shown id={id} />}</Page>
+}
+
+type Cell = ClassGrid['pupils'][number]['cells'][number]
+
+const WHY: Record<NonNullable<Cell['why']>, string> = {
+  EXPECTED: '',
+  CALLED_OFF: 'not expected: the lesson was called off',
+  JOINED_LATER: 'not expected: joined the class later',
+  LEFT_BEFORE: 'not expected: had left the class',
+}
+
+function thereWords(cell: Cell): string {
+  return [
+    cell.code && `${cell.code}:`,
+    `${MARKS[cell.mark]}${cell.lateMinutes ? ` by ${cell.lateMinutes} min` : ''}, ${cell.minutes} min there`,
+    cell.corrected && ', corrected',
+  ]
+    .filter(Boolean)
+    .join(' ')
+    .replace(' ,', ',')
 }
 
 function Shown({ id }: { id: string }) {
@@ -45,6 +65,9 @@ function Shown({ id }: { id: string }) {
         <chakra.a href={`${path}.csv?${asked}`} download="attendance.csv">
           <Button as="span">Export as CSV</Button>
         </chakra.a>
+        <chakra.a href={`${path}.pdf?${asked}`} download>
+          <Button as="span">As PDF</Button>
+        </chakra.a>
       </Flex>
       {data.lessons.length === 0 ? (
         <EmptyNote>No lesson of this class was held between these days.</EmptyNote>
@@ -74,7 +97,7 @@ function Shown({ id }: { id: string }) {
                       <chakra.span display="block" fontSize="11px" fontWeight="400" lineHeight="1.25" whiteSpace="nowrap">
                         {time.day(one.starts).replace(/^(\w+) (\d+) (\w+)$/, '$1 $2')}
                         <br />
-                        {time.clock(one.starts)}
+                        {one.calledOff ? <s>{time.clock(one.starts)}</s> : time.clock(one.starts)}
                       </chakra.span>
                     </Link>
                   </th>
@@ -91,18 +114,9 @@ function Shown({ id }: { id: string }) {
                     <RateBar rate={pupil.rate} width={64} />
                   </td>
                   {pupil.cells.map((cell, place) => (
-                    <td
-                      key={data.lessons[place]!.id}
-                      title={
-                        cell
-                          ? `${MARKS[cell.mark]}${cell.lateMinutes ? ` by ${cell.lateMinutes} min` : ''}, ${cell.minutes} min there${
-                              cell.corrected ? ', corrected' : ''
-                            }`
-                          : 'not in the class then'
-                      }
-                    >
-                      {cell && <MarkBox mark={cell.mark} />}
-                      {cell?.corrected && (
+                    <td key={data.lessons[place]!.id} title={cell.why ? WHY[cell.why] : thereWords(cell)}>
+                      <MarkBox mark={cell.mark} />
+                      {cell.corrected && (
                         <chakra.span fontSize="10px" color="ink2" verticalAlign="super">
                           *
                         </chakra.span>

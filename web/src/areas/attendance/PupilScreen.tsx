@@ -2,14 +2,15 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link, useParams, useSearchParams } from 'react-router'
 import { get } from '../../shared/api/http'
-import type { NamedRate, PupilPage } from '../../shared/api/types'
+import type { PupilPage } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
 import { MarkBox, MARKS } from '../../shared/ui/MarkBox'
-import { Period, periodOf } from './Period'
-import { RateBar, rateWords } from './RateBar'
+import { Period, periodOf } from '../../shared/ui/Period'
+import { rateWords } from './RateBar'
+import { Rates } from './Rates'
 
 /** One pupil over all classes: a page that one can show a parent, and print. */
 export default function PupilScreen() {
@@ -21,9 +22,10 @@ function Shown({ id }: { id: string }) {
   const [search, setSearch] = useSearchParams()
   const time = useSchoolTime()
   const asked = periodOf(search)
+  const path = `/api/pupils/${encodeURIComponent(id)}/attendance`
   const { data, error } = useQuery({
     queryKey: ['attendance', 'pupil', id, asked],
-    queryFn: () => get<PupilPage>(`/api/pupils/${encodeURIComponent(id)}/attendance?${asked}`),
+    queryFn: () => get<PupilPage>(`${path}?${asked}`),
     placeholderData: (before) => before,
   })
   if (error) return <ProblemNote problem={error} />
@@ -40,6 +42,12 @@ function Shown({ id }: { id: string }) {
         </Box>
         <Box flex="1" />
         <Period from={data.from} until={data.until} onChange={(next) => setSearch(next, { replace: true })} />
+        <chakra.a href={`${path}.csv?${asked}`} download>
+          <Button as="span">Export as CSV</Button>
+        </chakra.a>
+        <chakra.a href={`${path}.pdf?${asked}`} download>
+          <Button as="span">As PDF</Button>
+        </chakra.a>
         <Button onClick={() => window.print()}>Print</Button>
       </Flex>
       <Flex
@@ -69,9 +77,12 @@ function Shown({ id }: { id: string }) {
       </Flex>
       <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="28px" alignItems="start">
         <Box>
-          <Rates title="By class" rates={data.classes} name={(one) => one.name} />
+          <Rates title="By class" rates={data.classes} to={(one) => `/classes/${one.id}/attendance`} />
+          <Rates title="By subject" rates={data.subjects} />
           <Rates title="By week" rates={data.weeks} name={(one) => `from ${time.day(`${one.name}T12:00:00Z`)}`} />
-          <Rates title="By day of the week" rates={data.weekdays} name={(one) => one.name[0] + one.name.slice(1).toLowerCase()} />
+          <Rates title="By day of the week" rates={data.weekdays} />
+          <Rates title="By hour" rates={data.hours} />
+          <Rates title="By adult" rates={data.adults} />
         </Box>
         <Box>
           <chakra.h2 fontSize="17px" mb="4px">
@@ -99,6 +110,11 @@ function Shown({ id }: { id: string }) {
                   <Link to={`/lessons/${one.lesson}/register`}>{one.title}</Link>
                 </span>
                 <chakra.span fontSize="13px" color="ink2">
+                  {one.code && (
+                    <chakra.b fontFamily="mono" color="ink">
+                      {one.code}{' '}
+                    </chakra.b>
+                  )}
                   {MARKS[one.mark]}
                   {one.lateMinutes > 0 && ` by ${one.lateMinutes} min`}
                   {one.corrected && ', corrected'}
@@ -108,41 +124,6 @@ function Shown({ id }: { id: string }) {
           </chakra.ul>
         </Box>
       </Grid>
-    </Box>
-  )
-}
-
-/** Rates beside each other, as bars with their numbers. */
-export function Rates({ title, rates, name }: { title: string; rates: NamedRate[]; name: (one: NamedRate) => string }) {
-  if (rates.length === 0) return null
-  return (
-    <Box mb="16px">
-      <chakra.h2 fontSize="17px" mb="4px">
-        {title}
-      </chakra.h2>
-      <chakra.table
-        w="100%"
-        bg="sheet"
-        borderTop="1.5px solid"
-        borderColor="ink"
-        css={{ '& td, & th': { padding: '3px 8px', borderBottom: '1px solid var(--chakra-colors-line)', textAlign: 'left' } }}
-      >
-        <tbody>
-          {rates.map((one) => (
-            <tr key={one.id + one.name}>
-              <chakra.th scope="row" fontWeight="400">
-                {one.id ? <Link to={`/classes/${one.id}/attendance`}>{name(one)}</Link> : name(one)}
-              </chakra.th>
-              <chakra.td w="168px">
-                <RateBar rate={one.rate} />
-              </chakra.td>
-              <chakra.td fontSize="12.5px" color="ink2">
-                {rateWords(one.rate)}
-              </chakra.td>
-            </tr>
-          ))}
-        </tbody>
-      </chakra.table>
     </Box>
   )
 }

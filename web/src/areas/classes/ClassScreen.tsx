@@ -1,12 +1,15 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
-import { useQuery } from '@tanstack/react-query'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState, type ReactNode } from 'react'
 import { Link, useParams } from 'react-router'
-import { get } from '../../shared/api/http'
+import { get, put } from '../../shared/api/http'
 import type { ClassPage, LessonLine } from '../../shared/api/types'
 import { useNow, useSchoolTime } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+import { TextField } from '../../shared/ui/Fields'
 import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
+import { Sheet } from '../../shared/ui/Sheet'
 import { Adults } from './Adults'
 import { Joining } from './Joining'
 import { RosterImport } from './RosterImport'
@@ -40,7 +43,7 @@ function Shown({ id }: { id: string }) {
       <chakra.h1 fontSize="27px">{data.title}</chakra.h1>
       <chakra.p color="ink2">
         {data.adults.map((one) => `${one.name}, ${one.role === 'LEAD_ADULT' ? 'lead adult' : 'second adult'}`).join('; ')} ·{' '}
-        {data.pupils.length} pupils
+        {data.pupils.length} pupils · <Subject page={data} />
       </chakra.p>
       <Flex my="12px" borderBottom="1.5px solid" borderColor="ink" justify="space-between" align="center">
         <Flex role="tablist" gap="20px">
@@ -74,6 +77,48 @@ function Shown({ id }: { id: string }) {
         {views[part]}
       </Box>
     </Box>
+  )
+}
+
+/** What the class is about; attendance is counted by it. */
+function Subject({ page }: { page: ClassPage }) {
+  const cache = useQueryClient()
+  const [wanted, setWanted] = useState<string | null>(null)
+  const save = useMutation({
+    mutationFn: (subject: string) => put<ClassPage>(`/api/classes/${page.id}/subject`, { subject }),
+    onSuccess: (next) => {
+      cache.setQueryData(['class', page.id], next)
+      setWanted(null)
+      return cache.invalidateQueries({ queryKey: ['attendance'] })
+    },
+  })
+  return (
+    <>
+      {page.subject || 'no subject'}{' '}
+      <Button look="quiet" onClick={() => setWanted(page.subject)}>
+        Change the subject…
+      </Button>
+      <Sheet title="Subject" open={wanted !== null} onClose={() => setWanted(null)}>
+        <chakra.form
+          onSubmit={(event) => {
+            event.preventDefault()
+            save.mutate(wanted ?? '')
+          }}
+        >
+          <TextField
+            label="Subject"
+            hint="Attendance is also counted by subject, over all its classes."
+            maxLength={80}
+            value={wanted ?? ''}
+            onChange={(event) => setWanted(event.target.value)}
+          />
+          <ProblemNote problem={save.error} compact />
+          <Button type="submit" look="main" disabled={save.isPending}>
+            Keep the subject
+          </Button>
+        </chakra.form>
+      </Sheet>
+    </>
   )
 }
 

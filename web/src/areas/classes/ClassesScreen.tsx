@@ -84,7 +84,7 @@ function List({ me }: { me: Me }) {
 }
 
 function MakeClass({ me }: { me: Me }) {
-  const [form, setForm] = useState({ title: '', year: 8, secondAdult: '' })
+  const [form, setForm] = useState({ title: '', subject: '', year: 8, secondAdult: '' })
   const navigate = useNavigate()
   const adults = useQuery({
     queryKey: ['adults'],
@@ -107,6 +107,13 @@ function MakeClass({ me }: { me: Me }) {
         value={form.title}
         onChange={(event) => setForm({ ...form, title: event.target.value })}
         required
+      />
+      <TextField
+        label="Subject"
+        hint="What it is about, such as Harbour Law; attendance is also counted by it."
+        maxLength={80}
+        value={form.subject}
+        onChange={(event) => setForm({ ...form, subject: event.target.value })}
       />
       <TextField
         label="Year group"

@@ -113,7 +113,16 @@ describe('joining', () => {
     inFull: { text: 'Tidal Navigation 8\nRecording: not recorded\n', html: '<p>full</p>' },
   }
   const WORD: WordCheck = { word: 'calm-otter-21', bits: 22, wantedBits: 18, neighbours: [] }
-  const PAGE: ClassPage = { id: 'c', title: 'Tidal Navigation 8', year: 8, mine: true, adults: [], pupils: [], lessons: [] }
+  const PAGE: ClassPage = {
+    id: 'c',
+    title: 'Tidal Navigation 8',
+    year: 8,
+    subject: 'Harbour Law',
+    mine: true,
+    adults: [],
+    pupils: [],
+    lessons: [],
+  }
   const answers = {
     'GET /api/classes/c/joining': JOINING,
     'GET /api/classes/c/word': WORD,
@@ -198,6 +207,7 @@ describe('the adults of a class', () => {
     id: 'c',
     title: 'Knotwork',
     year: 8,
+    subject: 'Harbour Law',
     mine: true,
     adults,
     pupils: [],

@@ -434,6 +434,18 @@ describe('the score', () => {
     expect(give).toHaveBeenCalledWith({ do: 'pass', person: 'ines-carrow', rule: 'voice.speak', minutes: 5 })
   })
 
+  it('nudges who is missing, and says until when who lost the line is expected back', async () => {
+    const lost = { whereabouts: 'CONNECTION_LOST' as const, backBy: new Date(NOW + 120_000).toISOString() }
+    const shown = desk({ pupils: [pupil('Ines Carrow', lost), pupil('Ciro Vance', { whereabouts: 'MISSING', stays: [] })] })
+    const asked = serve({ [`POST /api/lessons/${shown.lesson}/nudges`]: { missing: 1, nudged: 1 } })
+    show(<Score desk={shown} now={NOW} give={() => {}} onWhy={() => {}} />)
+
+    expect(screen.getByRole('row', { name: 'Ines Carrow' }).textContent).toMatch(/line lost, back by \d\d:\d\d/)
+    await userEvent.click(screen.getByRole('button', { name: 'Nudge' }))
+    expect(await screen.findByText('1 nudged')).toBeTruthy()
+    expect(asked).toHaveLength(1)
+  })
+
   it('never offers to switch something of a pupil on', async () => {
     const shown = desk({ pupils: [pupil('Ines Carrow', { microphone: true })] })
     show(<Score desk={shown} now={NOW} give={() => {}} onWhy={() => {}} />)

@@ -13,11 +13,13 @@ interface Chosen {
   file: File
   order: string
   zone: string
+  /** Names, joins, leaves, minutes, from 0, or -1; empty to go by the heading. */
+  columns: string
   decided: Record<string, string>
 }
 
-const query = ({ order, zone, decided }: Chosen, more: Record<string, string> = {}) =>
-  new URLSearchParams({ order, zone, decided: JSON.stringify(decided), ...more }).toString()
+const query = ({ order, zone, columns, decided }: Chosen, more: Record<string, string> = {}) =>
+  new URLSearchParams({ order, zone, columns, decided: JSON.stringify(decided), ...more }).toString()
 
 /** A log of joins and leaves from another service: what is not certain is asked, then it is taken as a whole (need L5). */
 export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => void }) {
@@ -46,11 +48,16 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
         A CSV file with a column of names, one of joins, and one of leaves or minutes; several rows for a person are united.
         Nothing counts before every name is decided.
       </chakra.p>
-      <FileBox label="Log file" accept=".csv,.txt,text/csv" onFile={(file) => look({ file, order: '', zone: '', decided: {} })} />
+      <FileBox
+        label="Log file"
+        accept=".csv,.txt,text/csv"
+        onFile={(file) => look({ file, order: '', zone: '', columns: '', decided: {} })}
+      />
       <ProblemNote problem={preview.error ?? take.error} />
       {preview.isPending && !shown && <span role="status">Reading {chosen?.file.name}…</span>}
       {shown && chosen && (
         <Box role="region" aria-label="What the log says">
+          <Columns preview={shown} onColumns={(columns) => look({ ...chosen, columns })} />
           {shown.questions.includes('DATE_ORDER') && (
             <Labelled label="Dates such as 03/04 are" hint="The file does not tell; both are possible.">
               {(id) => (
@@ -91,6 +98,51 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
         </Box>
       )}
     </Box>
+  )
+}
+
+const PARTS: { part: keyof LogPreview['columns']; label: string }[] = [
+  { part: 'name', label: 'Names' },
+  { part: 'joined', label: 'Joined' },
+  { part: 'left', label: 'Left' },
+  { part: 'minutes', label: 'or minutes' },
+]
+
+/** Which column was read as what: proposed by its heading, and remembered for the next file of that kind. */
+function Columns({ preview, onColumns }: { preview: LogPreview; onColumns: (columns: string) => void }) {
+  const { columns, heading } = preview
+  return (
+    <chakra.fieldset border="none" mb="8px">
+      <chakra.legend fontWeight="600">
+        Columns{' '}
+        <chakra.span fontWeight="400" color="ink2" fontSize="13px">
+          {preview.remembered ? 'as you said of such a file before' : 'by their heading'}
+        </chakra.span>
+      </chakra.legend>
+      <Flex gap="10px" wrap="wrap">
+        {PARTS.map(({ part, label }) => (
+          <chakra.label key={part} fontSize="13px">
+            {label}{' '}
+            <Select
+              w="150px"
+              py="2px"
+              value={columns[part]}
+              onChange={(event) => {
+                const next = { ...columns, [part]: Number(event.target.value) }
+                onColumns([next.name, next.joined, next.left, next.minutes].join(','))
+              }}
+            >
+              <option value={-1}>none</option>
+              {heading.map((one, place) => (
+                <option key={place} value={place}>
+                  {one || `column ${place + 1}`}
+                </option>
+              ))}
+            </Select>
+          </chakra.label>
+        ))}
+      </Flex>
+    </chakra.fieldset>
   )
 }
 

@@ -51,7 +51,10 @@ function Shown({ id }: { id: string }) {
                 · <Link to={`/lessons/${id}/replay`}>the lesson again</Link>
               </>
             )}
-            {data.draft && (data.begun ? '. The lesson still runs; this is a draft.' : '. The lesson has not begun.')}
+            {data.calledOff && '. This lesson was called off; nobody was expected.'}
+            {data.draft &&
+              !data.calledOff &&
+              (data.begun ? '. The lesson still runs; this is a draft.' : '. The lesson has not begun.')}
           </chakra.p>
         </Box>
         <Box flex="1" />
@@ -62,6 +65,9 @@ function Shown({ id }: { id: string }) {
         </Flex>
         <chakra.a href={`/api/lessons/${encodeURIComponent(id)}/register.csv`} download>
           <Button as="span">Export as CSV</Button>
+        </chakra.a>
+        <chakra.a href={`/api/lessons/${encodeURIComponent(id)}/register.pdf`} download>
+          <Button as="span">As PDF</Button>
         </chakra.a>
         <Button onClick={() => window.print()}>Print</Button>
       </Flex>
@@ -131,6 +137,7 @@ function Shown({ id }: { id: string }) {
       {correcting && (
         <Correct
           lesson={id}
+          codes={data.codes}
           line={correcting.line}
           wanted={correcting.mark}
           onClose={() => {
@@ -317,6 +324,11 @@ function Line({ line, from, until, editable, onCorrect, onMark }: LineProps) {
       </Box>
       <Box role="cell">
         <MarkBox mark={line.mark} size={12} />{' '}
+        {line.code && (
+          <chakra.b fontFamily="mono" fontSize="13px">
+            {line.code}{' '}
+          </chakra.b>
+        )}
         <chakra.span color={COLOURS[line.mark]} fontWeight={line.mark === 'PRESENT' ? 400 : 650}>
           {words(line.mark, line.lateMinutes)}
         </chakra.span>
@@ -349,16 +361,27 @@ function instants(one: { from: string; until: string }) {
   return { from: Date.parse(one.from), until: Date.parse(one.until) }
 }
 
-function Correct({ lesson, line, wanted, onClose }: { lesson: string; line: RegisterLine; wanted: Mark; onClose: () => void }) {
+interface CorrectProps {
+  lesson: string
+  codes: RegisterPage['codes']
+  line: RegisterLine
+  wanted: Mark
+  onClose: () => void
+}
+
+function Correct({ lesson, codes, line, wanted, onClose }: CorrectProps) {
   const cache = useQueryClient()
   const [mark, setMark] = useState<Mark>(wanted)
+  const [code, setCode] = useState('')
   const [late, setLate] = useState(line.lateMinutes || 5)
   const [reason, setReason] = useState('')
+  const ofMark = codes.filter((one) => one.mark === mark)
   const correct = useMutation({
     mutationFn: () =>
       post<RegisterPage>(`/api/lessons/${encodeURIComponent(lesson)}/register/corrections`, {
         person: line.person,
         mark,
+        code,
         lateMinutes: mark === 'LATE' ? late : 0,
         reason,
       }),
@@ -380,7 +403,14 @@ function Correct({ lesson, line, wanted, onClose }: { lesson: string; line: Regi
         </chakra.p>
         <Labelled label="Mark">
           {(id) => (
-            <Select id={id} value={mark} onChange={(event) => setMark(event.target.value as Mark)}>
+            <Select
+              id={id}
+              value={mark}
+              onChange={(event) => {
+                setMark(event.target.value as Mark)
+                setCode('')
+              }}
+            >
               {(Object.keys(MARKS) as Mark[]).map((one) => (
                 <option key={one} value={one}>
                   {MARKS[one]}
@@ -389,6 +419,19 @@ function Correct({ lesson, line, wanted, onClose }: { lesson: string; line: Regi
             </Select>
           )}
         </Labelled>
+        {ofMark.length > 1 && (
+          <Labelled label="Code">
+            {(id) => (
+              <Select id={id} value={code || ofMark[0]!.code} onChange={(event) => setCode(event.target.value)}>
+                {ofMark.map((one) => (
+                  <option key={one.code} value={one.code}>
+                    {one.code}: {one.meaning}
+                  </option>
+                ))}
+              </Select>
+            )}
+          </Labelled>
+        )}
         {mark === 'LATE' && (
           <TextField
             label="Minutes late"

@@ -12,6 +12,9 @@ const LIST = [
 const log = (more: Partial<LogPreview>): LogPreview => ({
   fingerprint: 'f1',
   zone: 'UTC',
+  heading: ['Who', 'Came', 'Went'],
+  columns: { name: 0, joined: 1, left: 2, minutes: -1 },
+  remembered: false,
   questions: [],
   names: [],
   open: 0,
@@ -21,8 +24,8 @@ const log = (more: Partial<LogPreview>): LogPreview => ({
   ...more,
 })
 
-const asking = (order: string, decided: object, more = {}) =>
-  new URLSearchParams({ order, zone: '', decided: JSON.stringify(decided), ...more }).toString()
+const asking = (order: string, decided: object, more = {}, columns = '') =>
+  new URLSearchParams({ order, zone: '', columns, decided: JSON.stringify(decided), ...more }).toString()
 
 describe('a log of another service', () => {
   it('asks what is not certain, and is taken only when every name is decided', async () => {
@@ -50,5 +53,26 @@ describe('a log of another service', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Take this log' }))
     await waitFor(() => expect(taken).toHaveBeenCalled())
     expect(asked.at(-1)?.path).toContain('fingerprint=f2')
+  })
+
+  it('proposes which column is what, and is told otherwise', async () => {
+    const at = 'POST /api/lessons/l/logs/preview'
+    const unread = { name: -1, joined: 1, left: 2, minutes: -1 }
+    serve({
+      [`${at}?${asking('', {})}`]: log({
+        columns: unread,
+        wrong: [{ line: 0, message: 'No column holds names.' }],
+        wrongInAll: 1,
+      }),
+      [`${at}?${asking('', {}, {}, '0,1,2,-1')}`]: log({ remembered: true }),
+    })
+    show(<LogImport lesson="l" onTaken={vi.fn()} />)
+
+    fireEvent.change(screen.getByLabelText('Log file'), { target: { files: [new File(['x'], 'log.csv')] } })
+    expect(await screen.findByText(/No column holds names/)).toBeTruthy()
+    expect(screen.getByText('by their heading')).toBeTruthy()
+    fireEvent.change(screen.getByLabelText('Names'), { target: { value: '0' } })
+    expect(await screen.findByText('as you said of such a file before')).toBeTruthy()
+    expect(screen.queryByText(/No column holds names/)).toBeNull()
   })
 })

@@ -10,6 +10,7 @@ function line(name: string, more: Partial<RegisterLine> = {}): RegisterLine {
     person: name,
     name,
     mark: 'PRESENT',
+    code: '',
     lateMinutes: 0,
     computed: 'PRESENT',
     computedLateMinutes: 0,
@@ -37,7 +38,9 @@ function page(more: Partial<RegisterPage> = {}): RegisterPage {
     ends: '2026-09-14T08:55:00Z',
     begun: true,
     draft: false,
+    calledOff: false,
     editable: true,
+    codes: [],
     sums: [
       { mark: 'PRESENT', count: 1 },
       { mark: 'LATE', count: 1 },
@@ -69,6 +72,7 @@ describe('the register', () => {
   it('keeps a correction with its reason, and the computed mark beside it', async () => {
     const written = {
       mark: 'EXCUSED' as const,
+      code: '',
       lateMinutes: 0,
       reason: 'ferry did not sail',
       by: 'Orla Venn',
@@ -88,9 +92,32 @@ describe('the register', () => {
     expect(asked.find((one) => one.method === 'POST')?.body).toEqual({
       person: 'Jory Pell',
       mark: 'EXCUSED',
+      code: '',
       lateMinutes: 0,
       reason: 'ferry did not sail',
     })
+  })
+
+  it("writes marks in the school's own codes, and asks which where several stand for one", async () => {
+    const codes = [
+      { code: 'V', meaning: 'voyage with the school', mark: 'EXCUSED' as const },
+      { code: 'S', meaning: 'sick, told by phone', mark: 'EXCUSED' as const },
+    ]
+    const shown = page({ codes, lines: [line('Ines Carrow', { code: 'P' })] })
+    const asked = register(shown, { [`POST ${AT}/corrections`]: shown })
+
+    expect(within(await screen.findByRole('row', { name: /Ines Carrow/ })).getByText('P')).toBeTruthy()
+    await userEvent.click(screen.getByRole('button', { name: 'Correct Ines Carrow' }))
+    await userEvent.selectOptions(await screen.findByLabelText('Mark'), 'excused')
+    await userEvent.selectOptions(screen.getByLabelText('Code'), 'S: sick, told by phone')
+    await userEvent.type(screen.getByLabelText('Reason'), 'her mother rang')
+    await userEvent.click(screen.getByRole('button', { name: 'Keep the correction' }))
+    await waitFor(() => expect(asked.find((one) => one.method === 'POST')?.body).toMatchObject({ mark: 'EXCUSED', code: 'S' }))
+  })
+
+  it('says so when the lesson was called off', async () => {
+    register(page({ calledOff: true, draft: true, lines: [line('Ines Carrow', { mark: 'NOT_EXPECTED' })] }))
+    expect(await screen.findByText(/This lesson was called off; nobody was expected/)).toBeTruthy()
   })
 
   it('is corrected by keys, row after row', async () => {

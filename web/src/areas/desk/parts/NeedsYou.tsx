@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState, type ReactNode } from 'react'
 import type { Desk, Waiting } from '../../../shared/api/types'
 import { countdown } from '../../../shared/time'
+import { useSchoolTime } from '../../../shared/time'
 import { Button } from '../../../shared/ui/Button'
 import { Select } from '../../../shared/ui/Fields'
 import { Key } from '../../../shared/ui/Key'
@@ -128,6 +129,7 @@ function Card({ first, brief, age: shown, children }: CardProps) {
 }
 
 function Body({ need, desk, give, onWhy }: { need: Need; desk: Desk; give: Give; onWhy: NeedsYouProps['onWhy'] }) {
+  const time = useSchoolTime()
   switch (need.kind) {
     case 'listed':
       return <Listed waiting={need.waiting} give={give} onWhy={onWhy} />
@@ -212,7 +214,10 @@ function Body({ need, desk, give, onWhy }: { need: Need; desk: Desk; give: Give;
       return (
         <>
           <Title>{need.pupil.name} lost the connection</Title>
-          <Small>The seat is kept; coming back needs no knock.</Small>
+          <Small>
+            The seat is kept; coming back needs no knock.
+            {need.pupil.backBy && ` Back by ${time.clock(need.pupil.backBy)} it is no gap in the register.`}
+          </Small>
         </>
       )
   }

@@ -6,6 +6,7 @@ import { Strip } from '../../../shared/ui/Strip'
 import type { Give } from '../api'
 import { DeskMenu } from './DeskMenu'
 import { ClassRight, ClassRightMenu, PupilRight, PupilRightMenu } from './RightCells'
+import { Nudge } from './Nudge'
 import { LastWord, MoreForPupil, Removal, RowMenu, TrustMenu } from './RowMenu'
 
 const SHORT: Record<string, string> = {
@@ -83,6 +84,7 @@ export function Score({ desk, now, give, onWhy }: ScoreProps) {
                   .filter(([many]) => many > 0)
                   .map(([many, what]) => `${many} ${what}`)
                   .join(' · ') || (desk.phase === 'OPEN' ? 'everyone is in' : 'nobody is at the door')}
+                {live && count('MISSING') > 0 && <Nudge lesson={desk.lesson} />}
               </chakra.span>
             </Box>
             <Box role="columnheader" aria-label="Presence over time">
@@ -328,6 +330,7 @@ const WHERE: Partial<Record<DeskPupil['whereabouts'], string>> = {
 const Row = memo(
   function Row({ pupil, from, until, now, live, begun, fifth, ask }: RowProps) {
     const isIn = pupil.whereabouts === 'IN'
+    const time = useSchoolTime()
     return (
       <Box
         role="row"
@@ -362,6 +365,7 @@ const Row = memo(
           {WHERE[pupil.whereabouts] && (begun || pupil.whereabouts !== 'MISSING') && (
             <chakra.span fontSize="11.5px" flexShrink={0} color={pupil.whereabouts === 'REMOVED' ? 'verdict.away' : 'ink3'}>
               {WHERE[pupil.whereabouts]}
+              {pupil.backBy && Date.parse(pupil.backBy) > now && `, back by ${time.clock(pupil.backBy)}`}
             </chakra.span>
           )}
           {pupil.microphone && <On word="speaks" />}

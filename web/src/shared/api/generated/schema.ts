@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attendance/lessons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["behind"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calendar": {
         parameters: {
             query?: never;
@@ -204,6 +220,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["table_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/attendance.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["paper"];
         put?: never;
         post?: never;
         delete?: never;
@@ -414,6 +446,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["renewStaffLink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/subject": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setSubject"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -750,6 +798,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["reopen_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keeping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["keeping"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1140,6 +1204,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/nudges": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["nudge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/open": {
         parameters: {
             query?: never;
@@ -1292,7 +1372,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["plan_1"];
-        put: operations["change_1"];
+        put: operations["change_2"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1340,6 +1420,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/register.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pdf"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1709,6 +1805,54 @@ export interface paths {
         };
         get: operations["pupil"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pupils/{person}/attendance.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pupilTable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pupils/{person}/attendance.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pupilPaper"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/register-settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["settings"];
+        put: operations["change_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2333,7 +2477,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["change_2"];
+        post: operations["change_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2468,11 +2612,23 @@ export interface components {
             visit: string;
         };
         AttentionPage: {
+            adults: components["schemas"]["Named"][];
             classes: components["schemas"]["Named"][];
+            hours: components["schemas"]["Named"][];
+            limits: components["schemas"]["Limits"];
             /** Format: int32 */
             lookedAt: number;
             pupils: components["schemas"]["Needing"][];
+            subjects: components["schemas"]["Named"][];
             weekdays: components["schemas"]["Named"][];
+        };
+        BehindLesson: {
+            adult: string;
+            lesson: string;
+            rate: components["schemas"]["Rate"];
+            /** Format: date-time */
+            starts: string;
+            title: string;
         };
         Board: {
             lines: components["schemas"]["Mark"][];
@@ -2579,6 +2735,7 @@ export interface components {
             lessons: components["schemas"]["LessonLine"][];
             mine: boolean;
             pupils: components["schemas"]["Person"][];
+            subject: string;
             title: string;
             /** Format: int32 */
             year: number;
@@ -2592,6 +2749,12 @@ export interface components {
             count: number;
             /** @enum {string} */
             step: "LINK_RETIRED" | "CHAT_KEPT" | "BOARD_KEPT" | "REGISTER_DRAFTED";
+        };
+        CodeLine: {
+            code: string;
+            /** @enum {string} */
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
+            meaning: string;
         };
         Colleague: {
             id: string;
@@ -2610,6 +2773,7 @@ export interface components {
             words: string;
         };
         CorrectionRequest: {
+            code?: string;
             /** Format: int32 */
             lateMinutes: number;
             /** @enum {string} */
@@ -2829,6 +2993,7 @@ export interface components {
             from?: string;
         };
         GridCell: {
+            code: string;
             corrected: boolean;
             /** Format: int32 */
             lateMinutes: number;
@@ -2836,8 +3001,11 @@ export interface components {
             mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
             /** Format: int32 */
             minutes: number;
+            /** @enum {string} */
+            why?: "EXPECTED" | "CALLED_OFF" | "JOINED_LATER" | "LEFT_BEFORE";
         };
         GridLesson: {
+            calledOff: boolean;
             id: string;
             /** Format: int32 */
             minutes: number;
@@ -2949,6 +3117,56 @@ export interface components {
             /** Format: int32 */
             orders: number;
         };
+        KeepingPage: {
+            adults: components["schemas"]["KeptPart"][];
+            all: components["schemas"]["KeptSum"];
+            classes: components["schemas"]["KeptPart"][];
+            /** Format: int32 */
+            driftedInAll: number;
+            from: string;
+            habits: components["schemas"]["KeptPart"][];
+            lessons: components["schemas"]["KeptLesson"][];
+            rules: components["schemas"]["KeptPart"][];
+            until: string;
+        };
+        KeptDeparture: {
+            by: string;
+            /** @enum {string} */
+            kind: "LIVE_ORDER" | "PASS" | "CURB";
+            /** Format: int64 */
+            minutes: number;
+            of?: string;
+            title: string;
+            value?: string;
+        };
+        KeptLesson: {
+            /** Format: int64 */
+            aloneMinutes: number;
+            departures: components["schemas"]["KeptDeparture"][];
+            lesson: string;
+            /** Format: date-time */
+            starts: string;
+            title: string;
+        };
+        KeptPart: {
+            id: string;
+            name: string;
+            sum: components["schemas"]["KeptSum"];
+        };
+        KeptSum: {
+            /** Format: int64 */
+            aloneMinutes: number;
+            /** Format: int32 */
+            departed: number;
+            /** Format: int32 */
+            lessons: number;
+            /** Format: int32 */
+            lessonsAlone: number;
+            /** Format: int64 */
+            minutes: number;
+            /** Format: int32 */
+            times: number;
+        };
         KnockRequest: {
             agreed?: boolean;
             name: string;
@@ -3021,10 +3239,26 @@ export interface components {
             title: string;
             visitors: string[];
         };
+        LessonsBehind: {
+            lessons: components["schemas"]["BehindLesson"][];
+            title: string;
+            whole: components["schemas"]["Rate"];
+        };
         LightRequest: {
             on: boolean;
         };
+        Limits: {
+            /** Format: int32 */
+            belowPercent: number;
+            /** Format: int32 */
+            dropPoints: number;
+            /** Format: int32 */
+            inARow: number;
+            /** Format: int32 */
+            lateTimes: number;
+        };
         Line: {
+            code: string;
             /** @enum {string} */
             computed: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
             /** Format: int32 */
@@ -3071,6 +3305,16 @@ export interface components {
             person: string;
             rule: string;
         };
+        LogColumns: {
+            /** Format: int32 */
+            joined: number;
+            /** Format: int32 */
+            left: number;
+            /** Format: int32 */
+            minutes: number;
+            /** Format: int32 */
+            name: number;
+        };
         LogFault: {
             /** Format: int32 */
             line: number;
@@ -3095,12 +3339,15 @@ export interface components {
             who?: string;
         };
         LogPreview: {
+            columns: components["schemas"]["LogColumns"];
             fingerprint: string;
+            heading: string[];
             list: components["schemas"]["LogPupil"][];
             names: components["schemas"]["LogName"][];
             /** Format: int32 */
             open: number;
             questions: ("DATE_ORDER" | "ZONE")[];
+            remembered: boolean;
             wrong: components["schemas"]["LogFault"][];
             /** Format: int32 */
             wrongInAll: number;
@@ -3207,6 +3454,7 @@ export interface components {
         };
         NewClass: {
             secondAdult?: string;
+            subject?: string;
             title: string;
             /** Format: int32 */
             year: number;
@@ -3228,6 +3476,12 @@ export interface components {
         Note: {
             html: string;
             text: string;
+        };
+        Nudged: {
+            /** Format: int32 */
+            missing: number;
+            /** Format: int32 */
+            nudged: number;
         };
         OrderStep: {
             /** Format: date-time */
@@ -3317,6 +3571,8 @@ export interface components {
         };
         Pupil: {
             agreed?: boolean;
+            /** Format: date-time */
+            backBy?: string;
             camera: boolean;
             cells: components["schemas"]["Cell"][];
             /** Format: date-time */
@@ -3338,6 +3594,7 @@ export interface components {
             whereabouts: "MISSING" | "WAITING" | "IN" | "CONNECTION_LOST" | "GONE" | "REMOVED";
         };
         PupilLine: {
+            code: string;
             corrected: boolean;
             /** Format: int32 */
             lateMinutes: number;
@@ -3351,12 +3608,15 @@ export interface components {
             title: string;
         };
         PupilPage: {
+            adults: components["schemas"]["Named"][];
             classes: components["schemas"]["Named"][];
             from: string;
+            hours: components["schemas"]["Named"][];
             lessons: components["schemas"]["PupilLine"][];
             name: string;
             person: string;
             reasons: string[];
+            subjects: components["schemas"]["Named"][];
             until: string;
             weekdays: components["schemas"]["Named"][];
             weeks: components["schemas"]["Named"][];
@@ -3401,7 +3661,9 @@ export interface components {
         };
         RegisterPage: {
             begun: boolean;
+            calledOff: boolean;
             classId: string;
+            codes: components["schemas"]["CodeLine"][];
             draft: boolean;
             editable: boolean;
             /** Format: date-time */
@@ -3414,6 +3676,10 @@ export interface components {
             starts: string;
             sums: components["schemas"]["Sum"][];
             title: string;
+        };
+        RegisterSettingsPage: {
+            codes: components["schemas"]["CodeLine"][];
+            limits: components["schemas"]["Limits"];
         };
         RemoveRequest: {
             why: string;
@@ -3746,6 +4012,9 @@ export interface components {
             /** Format: date-time */
             until: string;
         };
+        SubjectRequest: {
+            subject?: string;
+        };
         Sum: {
             /** Format: int64 */
             count: number;
@@ -3906,6 +4175,7 @@ export interface components {
             /** Format: date-time */
             at: string;
             by: string;
+            code: string;
             /** Format: int32 */
             lateMinutes: number;
             /** @enum {string} */
@@ -3973,6 +4243,29 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["AttentionPage"];
+                };
+            };
+        };
+    };
+    behind: {
+        parameters: {
+            query?: {
+                by?: string;
+                of?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LessonsBehind"];
                 };
             };
         };
@@ -4313,6 +4606,31 @@ export interface operations {
             };
         };
     };
+    paper: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
     ofClass: {
         parameters: {
             query?: never;
@@ -4634,6 +4952,32 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    setSubject: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SubjectRequest"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -5144,6 +5488,31 @@ export interface operations {
             };
         };
     };
+    keeping: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+                rule?: string;
+                ofClass?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KeepingPage"];
+                };
+            };
+        };
+    };
     admitAllListed: {
         parameters: {
             query?: never;
@@ -5606,6 +5975,7 @@ export interface operations {
             query?: {
                 order?: string;
                 zone?: string;
+                columns?: string;
                 decided?: string;
                 fingerprint?: string;
                 name?: string;
@@ -5634,6 +6004,7 @@ export interface operations {
             query?: {
                 order?: string;
                 zone?: string;
+                columns?: string;
                 decided?: string;
             };
             header?: never;
@@ -5747,6 +6118,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    nudge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Nudged"];
                 };
             };
         };
@@ -6011,7 +6404,7 @@ export interface operations {
             };
         };
     };
-    change_1: {
+    change_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -6100,6 +6493,28 @@ export interface operations {
                 };
                 content: {
                     "text/csv": string;
+                };
+            };
+        };
+    };
+    pdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
         };
@@ -6673,6 +7088,100 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PupilPage"];
+                };
+            };
+        };
+    };
+    pupilTable: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    pupilPaper: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
+    settings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RegisterSettingsPage"];
+                };
+            };
+        };
+    };
+    change_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RegisterSettingsPage"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RegisterSettingsPage"];
                 };
             };
         };
@@ -7748,7 +8257,7 @@ export interface operations {
             };
         };
     };
-    change_2: {
+    change_3: {
         parameters: {
             query?: never;
             header?: never;

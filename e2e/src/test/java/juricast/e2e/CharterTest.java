@@ -3,8 +3,6 @@ package juricast.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.AriaRole;
 import java.time.Duration;
 import java.util.List;
 import org.assertj.core.api.Assertions;
@@ -165,13 +163,6 @@ class CharterTest {
     }
 
     private static Screen signedIn(RunningSchool school, String name) {
-        Screen screen = new Screen(school.newBrowser());
-        screen.open("/sign-in");
-        screen.field("Find a person").fill(name);
-        screen.page
-                .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name))
-                .click();
-        screen.page.waitForURL("**/today");
-        return screen;
+        return new Screen(school.newBrowser()).signInAs(name);
     }
 }

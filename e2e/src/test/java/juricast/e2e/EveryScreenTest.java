@@ -3,8 +3,6 @@ package juricast.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.util.List;
@@ -36,6 +34,8 @@ class EveryScreenTest {
         check(orla, "/timetable", "Latest changes");
         check(orla, "/inspection", "What concerns your classes");
         check(orla, "/classes/tidal-navigation-8/attendance", "written by an adult");
+        check(orla, "/attendance/settings", "The safeguarding lead keeps them");
+        check(orla, "/keeping", "went as planned");
         check(orla, "/classes", "Your classes");
         check(orla, "/classes/tidal-navigation-8", "Import a roster");
         check(orla, "/charter", "The door when a lesson opens");
@@ -156,12 +156,6 @@ class EveryScreenTest {
     }
 
     private static Screen signedIn(String name, Screen screen) {
-        screen.open("/sign-in");
-        screen.field("Find a person").fill(name);
-        Page page = screen.page;
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name))
-                .click();
-        page.waitForURL("**/today");
-        return screen;
+        return screen.signInAs(name);
     }
 }

@@ -195,13 +195,6 @@ class TimetableTest {
     }
 
     private static Screen signedIn(RunningSchool school, String name) {
-        Screen screen = new Screen(school.newBrowser());
-        screen.open("/sign-in");
-        screen.field("Find a person").fill(name);
-        screen.page
-                .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name))
-                .click();
-        screen.page.waitForURL("**/today");
-        return screen;
+        return new Screen(school.newBrowser()).signInAs(name);
     }
 }

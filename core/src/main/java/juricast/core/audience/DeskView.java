@@ -71,11 +71,16 @@ public record DeskView(
      */
     public record AdultRow(Member member, boolean isIn, boolean leads, List<Cell> help) {}
 
-    /** One pupil: where, since when, what is on, what they may, and what they help with now. */
+    /**
+     * One pupil: where, since when, what is on, what they may, and what they help with now.
+     *
+     * @param backBy of who was in and is not now: until when the register bridges it, so that they are expected back
+     */
     public record Row(
             Member member,
             Optional<String> shownName,
             Whereabouts whereabouts,
+            Optional<Instant> backBy,
             Attendance attendance,
             Set<Appliance> on,
             Optional<Instant> handSince,
@@ -143,17 +148,31 @@ public record DeskView(
     private static Row row(
             Member pupil, LessonState lesson, Map<PersonId, Attendance> attendances, SharedRights rights, Instant now) {
         PersonId person = pupil.person();
+        Whereabouts where = whereabouts(person, lesson);
+        Attendance attendance = attendances.getOrDefault(person, Attendance.none(person));
         return new Row(
                 pupil,
                 lesson.shownName(person),
-                whereabouts(person, lesson),
-                attendances.getOrDefault(person, Attendance.none(person)),
+                where,
+                lesson.isOver() ? Optional.empty() : backBy(pupil, where, attendance, rights.all(), now),
+                attendance,
                 lesson.on(person),
                 Optional.ofNullable(lesson.hands().get(person)),
                 lesson.timesSpoken(person),
                 rights.cells(person, pupil.role(), now),
                 rights.helpGiven(person, pupil.role(), now),
                 lesson.removal(person));
+    }
+
+    private static Optional<Instant> backBy(
+            Member pupil, Whereabouts where, Attendance attendance, Rulebook rules, Instant now) {
+        boolean isAway = where == Whereabouts.CONNECTION_LOST || where == Whereabouts.GONE;
+        return attendance
+                .lastOut()
+                .filter(out -> isAway)
+                .map(out -> out.plus(
+                        rules.value(Catalogue.BRIDGE, pupil.role(), now).length()))
+                .filter(now::isBefore);
     }
 
     private static Whereabouts whereabouts(PersonId person, LessonState lesson) {

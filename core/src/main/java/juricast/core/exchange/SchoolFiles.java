@@ -27,7 +27,7 @@ public record SchoolFiles(
     public record User(String id, String name, String number, OptionalInt year, boolean isPupil) {}
 
     /** @param id sourcedId */
-    public record Group(String id, String title, OptionalInt year) {}
+    public record Group(String id, String title, OptionalInt year, String subject) {}
 
     /** Who belongs to a class. @param primary whether an adult is its lead adult */
     public record Enrollment(String ofClass, String user, boolean asPupil, boolean primary) {}
@@ -130,6 +130,12 @@ public record SchoolFiles(
             return found;
         }
 
+        /** The first of several; none if it is longer than a name. */
+        private static String subject(String subjects) {
+            String first = subjects.split(",", 2)[0].strip();
+            return first.length() > Limits.NAME ? "" : first;
+        }
+
         List<Group> classes() {
             var found = new ArrayList<Group>();
             for (Row row : rows("classes.csv", "sourcedId", "title")) {
@@ -140,7 +146,7 @@ public record SchoolFiles(
                 if (row.get("title").isEmpty() || row.get("title").length() > Limits.NAME) {
                     faults.add(new Fault("classes.csv", row.line, Problem.NO_NAME, id));
                 } else {
-                    found.add(new Group(id, row.get("title"), year(row.get("grades"))));
+                    found.add(new Group(id, row.get("title"), year(row.get("grades")), subject(row.get("subjects"))));
                 }
             }
             return found;

@@ -8,9 +8,11 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeFormatterBuilder;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -23,9 +25,10 @@ import juricast.core.time.Span;
  * What a log says: who joined and left when. Rows that are wrong are told with their line and do not stop the others; what is
  * not certain is asked and not guessed.
  *
+ * @param columns which column was read as what
  * @param questions what a person has to say before it can be taken
  */
-public record LogReading(List<Row> rows, List<Fault> faults, Set<Question> questions) {
+public record LogReading(LogColumns columns, List<Row> rows, List<Fault> faults, Set<Question> questions) {
     /** Rows of one log: a large lesson with weak links has some hundreds. */
     public static final int MOST_ROWS = 60_000;
 
@@ -55,6 +58,10 @@ public record LogReading(List<Row> rows, List<Fault> faults, Set<Question> quest
         NO_LEAVE,
         LEAVES_BEFORE_IT_JOINS,
         NOT_A_TIME,
+        /** Clocks were put forward over it. */
+        NO_SUCH_TIME,
+        /** Clocks were put back, so that it was twice on that day. */
+        TIME_WAS_TWICE,
         NOT_OF_THIS_LESSON
     }
 
@@ -72,36 +79,32 @@ public record LogReading(List<Row> rows, List<Fault> faults, Set<Question> quest
         MONTH_FIRST
     }
 
-    /** What a person has said. @param zone of times that name none @param order empty as long as nobody has said */
-    public record Answers(ZoneId zone, Optional<DateOrder> order) {}
-
-    private static final Set<String> NAME = Set.of(
-            "name",
-            "full name",
-            "participant",
-            "participant name",
-            "attendee",
-            "user",
-            "user name",
-            "display name",
-            "pupil");
-    private static final Set<String> JOINED = Set.of(
-            "joined", "join", "join time", "joined at", "first join", "start", "start time", "from", "in", "entered");
-    private static final Set<String> LEFT =
-            Set.of("left", "leave", "leave time", "left at", "last leave", "end", "end time", "until", "out");
-    private static final Set<String> MINUTES =
-            Set.of("minutes", "duration", "duration minutes", "time in session minutes", "length");
+    /**
+     * What a person has said.
+     *
+     * @param zone of times that name none
+     * @param order empty as long as nobody has said
+     * @param columns which column is what; empty to go by the heading
+     */
+    public record Answers(ZoneId zone, Optional<DateOrder> order, Optional<LogColumns> columns) {}
 
     /** Reads a heading and the lines below it. @param lesson when it was planned, which gives times their day */
     public static LogReading of(List<String> heading, List<Line> lines, Span lesson, Answers answers) {
         return new Reader(heading, lesson, answers).read(lines);
     }
 
+    /** A time on a day on which clocks are changed, that cannot be known from what a clock showed. */
+    private static final class ClockChange extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+        private final Problem problem;
+
+        ClockChange(Problem problem) {
+            this.problem = problem;
+        }
+    }
+
     private static final class Reader {
-        private final int name;
-        private final int joined;
-        private final int left;
-        private final int minutes;
+        private final LogColumns columns;
         private final List<String> heading;
         private final Span lesson;
         private final Answers answers;
@@ -111,31 +114,16 @@ public record LogReading(List<Row> rows, List<Fault> faults, Set<Question> quest
 
         Reader(List<String> heading, Span lesson, Answers answers) {
             this.heading = heading;
-            List<String> plain = heading.stream()
-                    .map(one -> one.toLowerCase(Locale.ROOT)
-                            .replaceAll("[^\\p{L}\\p{N}]+", " ")
-                            .strip())
-                    .toList();
-            name = find(plain, NAME);
-            joined = find(plain, JOINED);
-            left = find(plain, LEFT);
-            minutes = find(plain, MINUTES);
+            columns = answers.columns.orElseGet(() -> LogColumns.proposed(heading));
             this.lesson = lesson;
             this.answers = answers;
         }
 
-        private static int find(List<String> heading, Set<String> wanted) {
-            for (int i = 0; i < heading.size(); i++) {
-                if (wanted.contains(heading.get(i))) {
-                    return i;
-                }
-            }
-            return -1;
-        }
-
         LogReading read(List<Line> lines) {
-            if (name < 0 || joined < 0 || left < 0 && minutes < 0) {
-                return failed(name < 0 ? Problem.NO_NAME_COLUMN : Problem.NO_TIME_COLUMNS, String.join(", ", heading));
+            if (!columns.areEnough(heading.size())) {
+                return failed(
+                        columns.name() < 0 ? Problem.NO_NAME_COLUMN : Problem.NO_TIME_COLUMNS,
+                        String.join(", ", heading));
             }
             if (lines.isEmpty()) {
                 return failed(Problem.NO_ROWS, "");
@@ -149,22 +137,22 @@ public record LogReading(List<Row> rows, List<Fault> faults, Set<Question> quest
             if (nothingFits && questions.isEmpty()) {
                 questions.add(Question.ZONE);
             }
-            return new LogReading(rows, faults, questions);
+            return new LogReading(columns, rows, faults, questions);
         }
 
-        private static LogReading failed(Problem problem, String quote) {
-            return new LogReading(List.of(), List.of(new Fault(0, problem, quote)), Set.of());
+        private LogReading failed(Problem problem, String quote) {
+            return new LogReading(columns, List.of(), List.of(new Fault(0, problem, quote)), Set.of());
         }
 
         private void row(Line line) {
-            String who = cell(line, name);
+            String who = cell(line, columns.name());
             if (who.isEmpty()) {
                 fault(line, Problem.NO_NAME, String.join(", ", line.cells()));
                 return;
             }
-            String from = cell(line, joined);
-            String until = left < 0 ? "" : cell(line, left);
-            String length = minutes < 0 ? "" : cell(line, minutes);
+            String from = cell(line, columns.joined());
+            String until = columns.left() < 0 ? "" : cell(line, columns.left());
+            String length = columns.minutes() < 0 ? "" : cell(line, columns.minutes());
             if (from.isEmpty()) {
                 fault(line, Problem.NO_JOIN, who);
                 return;
@@ -185,6 +173,8 @@ public record LogReading(List<Row> rows, List<Fault> faults, Set<Question> quest
                 } else {
                     rows.add(new Row(line.number(), who, new Span(begins, ends)));
                 }
+            } catch (ClockChange between) {
+                fault(line, between.problem, "%s, %s".formatted(from, until.isEmpty() ? length : until));
             } catch (DateTimeException | NumberFormatException unreadable) {
                 fault(line, Problem.NOT_A_TIME, "%s, %s".formatted(from, until.isEmpty() ? length : until));
             }
@@ -220,7 +210,12 @@ public record LogReading(List<Row> rows, List<Fault> faults, Set<Question> quest
             boolean hasDay = parts[0].matches("\\d+[-/.]\\d+[-/.]\\d+");
             LocalDate day = hasDay ? day(parts[0]) : LocalDate.ofInstant(lesson.from(), answers.zone);
             LocalTime time = time(hasDay ? parts.length > 1 ? parts[1] : "" : written);
-            return LocalDateTime.of(day, time).atZone(answers.zone).toInstant();
+            LocalDateTime local = LocalDateTime.of(day, time);
+            List<ZoneOffset> offsets = answers.zone.getRules().getValidOffsets(local);
+            if (offsets.size() != 1) {
+                throw new ClockChange(offsets.isEmpty() ? Problem.NO_SUCH_TIME : Problem.TIME_WAS_TWICE);
+            }
+            return local.toInstant(offsets.get(0));
         }
 
         private static LocalTime time(String written) {
@@ -235,7 +230,7 @@ public record LogReading(List<Row> rows, List<Fault> faults, Set<Question> quest
         }
 
         private LocalDate day(String written) {
-            int[] parts = java.util.Arrays.stream(written.split("[-/.]"))
+            int[] parts = Arrays.stream(written.split("[-/.]"))
                     .mapToInt(Integer::parseInt)
                     .toArray();
             if (parts[0] > 31) {

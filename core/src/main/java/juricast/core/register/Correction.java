@@ -3,8 +3,14 @@ package juricast.core.register;
 import java.time.Instant;
 import juricast.core.identity.PersonId;
 
-/** What an adult wrote beside a computed mark, which stays as it was (need L4). @param reason never empty */
-public record Correction(PersonId person, Mark mark, int lateMinutes, String reason, PersonId by, Instant at) {
+/**
+ * What an adult wrote beside a computed mark, which stays as it was (need L4).
+ *
+ * @param code the school's code that was chosen for it; empty for the usual one
+ * @param reason never empty
+ */
+public record Correction(
+        PersonId person, Mark mark, String code, int lateMinutes, String reason, PersonId by, Instant at) {
     /** Characters of a reason. */
     public static final int REASON_LIMIT = 300;
 

@@ -63,6 +63,26 @@ public record Register(Span window, List<RegisterLine> lines) {
         return new Register(window, lines);
     }
 
+    /** The register of a lesson that was called off: nobody was expected. */
+    public static Register calledOff(LessonPlan plan) {
+        return new Register(
+                plan.time(),
+                plan.classList().stream()
+                        .filter(one -> one.role() != Role.VISITOR)
+                        .map(pupil -> new RegisterLine(
+                                pupil,
+                                Mark.NOT_EXPECTED,
+                                0,
+                                0,
+                                0,
+                                0,
+                                0,
+                                Duration.ZERO,
+                                Attendance.none(pupil.person()),
+                                Optional.empty()))
+                        .toList());
+    }
+
     /** How many lines bear this mark. */
     public long count(Mark mark) {
         return lines.stream().filter(line -> line.mark() == mark).count();

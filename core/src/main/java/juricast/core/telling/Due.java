@@ -44,10 +44,15 @@ public record Due(Kind kind, Member to) {
                                 .filter(one -> reminds && one.role() != Role.OBSERVER)
                                 .filter(one -> !isHereOrWaits(lesson, one))
                                 .map(one -> new Due(Kind.REMINDER, one)),
-                        plan.classList().stream()
-                                .filter(one -> nudges && one.role() != Role.VISITOR)
-                                .filter(one -> !isHereOrWaits(lesson, one) && !lesson.wasIn(one.person()))
-                                .map(one -> new Due(Kind.NUDGE, one)))
+                        missing(plan, lesson).stream().filter(one -> nudges).map(one -> new Due(Kind.NUDGE, one)))
+                .toList();
+    }
+
+    /** Pupils of the class who are neither in nor at the door and have not been in (need L3). */
+    public static List<Member> missing(LessonPlan plan, LessonState lesson) {
+        return plan.classList().stream()
+                .filter(one -> one.role() != Role.VISITOR)
+                .filter(one -> !isHereOrWaits(lesson, one) && !lesson.wasIn(one.person()))
                 .toList();
     }
 

@@ -85,4 +85,21 @@ class SeatViewTest {
                 .order(new LessonOrder.Leave(visitOf(JORY)));
         assertThat(lesson.desk().rows().get(1).whereabouts()).isEqualTo(DeskView.Whereabouts.GONE);
     }
+
+    @Test
+    void who_lost_the_line_is_expected_back_as_long_as_the_register_bridges_it() {
+        var lesson = open().present(INES)
+                .present(JORY)
+                .time("10:10")
+                .order(new LessonOrder.LoseConnection(visitOf(INES)))
+                .order(new LessonOrder.Leave(visitOf(JORY)))
+                .time("10:12");
+
+        assertThat(lesson.desk().rows())
+                .extracting(DeskView.Row::backBy)
+                .containsExactly(Optional.of(at("10:13")), Optional.of(at("10:13")), Optional.empty());
+        assertThat(lesson.time("10:13").desk().rows())
+                .extracting(DeskView.Row::backBy)
+                .containsOnly(Optional.empty());
+    }
 }

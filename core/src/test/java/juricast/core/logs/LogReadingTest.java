@@ -39,7 +39,11 @@ class LogReadingTest {
         for (String row : rows) {
             lines.add(new Line(lines.size() + 2, Arrays.asList(row.split(";", -1))));
         }
-        return LogReading.of(Arrays.asList(heading.split(";")), lines, LESSON, new LogReading.Answers(zone, order));
+        return LogReading.of(
+                Arrays.asList(heading.split(";")),
+                lines,
+                LESSON,
+                new LogReading.Answers(zone, order, Optional.empty()));
     }
 
     private static LogReading read(String... rows) {
@@ -148,5 +152,57 @@ class LogReadingTest {
                 .extracting(span -> span.length().toMinutes())
                 .containsExactly(30L, 10L);
         assertThat(then.stays()).containsOnlyKeys(new PersonId("ines"), new PersonId("jory2"));
+    }
+
+    @Test
+    void columns_are_proposed_by_their_heading_and_a_person_says_what_it_does_not_tell() {
+        List<String> heading = List.of("Who came", "Began", "Stayed");
+        var row = List.of(new Line(2, List.of("Ines Carrow", "10:05", "45")));
+        var unsaid = new LogReading.Answers(OSLO, Optional.empty(), Optional.empty());
+        LogReading proposed = LogReading.of(heading, row, LESSON, unsaid);
+        assertThat(proposed.columns())
+                .isEqualTo(new LogColumns(LogColumns.NONE, LogColumns.NONE, LogColumns.NONE, LogColumns.NONE));
+        assertThat(proposed.faults()).extracting(LogReading.Fault::problem).containsExactly(Problem.NO_NAME_COLUMN);
+
+        var said =
+                new LogReading.Answers(OSLO, Optional.empty(), Optional.of(new LogColumns(0, 1, LogColumns.NONE, 2)));
+        assertThat(LogReading.of(heading, row, LESSON, said).rows())
+                .containsExactly(new LogReading.Row(
+                        2,
+                        "Ines Carrow",
+                        new Span(Instant.parse("2026-04-03T08:05:00Z"), Instant.parse("2026-04-03T08:50:00Z"))));
+
+        var beyond =
+                new LogReading.Answers(OSLO, Optional.empty(), Optional.of(new LogColumns(0, 1, LogColumns.NONE, 3)));
+        assertThat(LogReading.of(heading, row, LESSON, beyond).rows()).isEmpty();
+        assertThat(LogColumns.likeness(List.of("Who  came?", "BEGAN", "Stayed")))
+                .isEqualTo(LogColumns.likeness(heading));
+    }
+
+    @Test
+    void a_time_that_the_clocks_left_out_or_showed_twice_is_told_and_not_guessed() {
+        var night = new Span(Instant.parse("2026-10-25T00:00:00Z"), Instant.parse("2026-10-25T02:00:00Z"));
+        var answers = new LogReading.Answers(OSLO, Optional.empty(), Optional.empty());
+        List<String> heading = List.of("name", "joined", "left");
+        LogReading back = LogReading.of(
+                heading,
+                List.of(
+                        new Line(2, List.of("Ines Carrow", "2026-10-25 01:50", "2026-10-25 02:20")),
+                        new Line(3, List.of("Ines Carrow", "2026-10-25 01:50", "2026-10-25T02:20:00+02:00"))),
+                night,
+                answers);
+        assertThat(back.faults())
+                .containsExactly(new LogReading.Fault(2, Problem.TIME_WAS_TWICE, "2026-10-25 01:50, 2026-10-25 02:20"));
+        assertThat(back.rows()).hasSize(1);
+
+        var spring = new Span(Instant.parse("2026-03-29T00:30:00Z"), Instant.parse("2026-03-29T02:00:00Z"));
+        assertThat(LogReading.of(
+                                heading,
+                                List.of(new Line(2, List.of("Ines Carrow", "2026-03-29 02:10", "2026-03-29 03:20"))),
+                                spring,
+                                answers)
+                        .faults())
+                .extracting(LogReading.Fault::problem)
+                .containsExactly(Problem.NO_SUCH_TIME);
     }
 }

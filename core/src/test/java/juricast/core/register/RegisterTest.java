@@ -82,7 +82,7 @@ class RegisterTest {
     @Test
     void a_correction_stands_beside_the_computed_mark() {
         var lesson = open().time("10:50").order(new LessonOrder.Dismiss(ORLA));
-        var correction = new Correction(INES, Mark.EXCUSED, 0, "sick bed, told by phone", ORLA, at("11:00"));
+        var correction = new Correction(INES, Mark.EXCUSED, "", 0, "sick bed, told by phone", ORLA, at("11:00"));
 
         var register = Register.of(
                 lesson.plan(), lesson.events(), at("10:50"), lesson.rulebook(), Map.of(INES, correction), Map.of());
@@ -90,7 +90,7 @@ class RegisterTest {
         assertThat(register.lines().get(0).mark()).isEqualTo(Mark.EXCUSED);
         assertThat(register.lines().get(0).computed()).isEqualTo(Mark.ABSENT);
         assertThat(register.count(Mark.ABSENT)).isEqualTo(2);
-        assertThatThrownBy(() -> new Correction(INES, Mark.PRESENT, 0, " ", ORLA, at("11:00")))
+        assertThatThrownBy(() -> new Correction(INES, Mark.PRESENT, "", 0, " ", ORLA, at("11:00")))
                 .isInstanceOf(IllegalArgumentException.class);
     }
 

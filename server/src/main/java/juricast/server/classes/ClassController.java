@@ -78,7 +78,9 @@ class ClassController {
 
     record ClassLine(String id, String title, int year, int pupils, List<String> adults, @Nullable Instant next) {}
 
-    record NewClass(String title, int year, @Nullable String secondAdult) {}
+    record NewClass(String title, int year, @Nullable String subject, @Nullable String secondAdult) {}
+
+    record SubjectRequest(@Nullable String subject) {}
 
     record Colleague(String id, String name) {}
 
@@ -87,6 +89,7 @@ class ClassController {
             String id,
             String title,
             int year,
+            String subject,
             boolean mine,
             List<Person> adults,
             List<Person> pupils,
@@ -178,6 +181,7 @@ class ClassController {
                 new ClassId(Ids.next()),
                 title,
                 wanted.year,
+                subject(wanted.subject),
                 new LinkKey.Link(classes.nextLinkNumber(), 0),
                 JoinWord.choose(new SecureRandom(), classes.joinWords()));
         if (!classes.add(made, adults, clock.instant())) {
@@ -201,6 +205,7 @@ class ClassController {
                 found.id().value(),
                 found.title(),
                 found.year(),
+                found.subject(),
                 members.stream().anyMatch(one -> one.person().equals(caller.person())),
                 members.stream()
                         .filter(one -> one.role().isAdultInCharge())
@@ -211,6 +216,27 @@ class ClassController {
                         .map(ClassController::person)
                         .toList(),
                 lessons.stream().map(one -> line(one, caller)).toList());
+    }
+
+    /** Says what a class is about; attendance is counted by it. */
+    @PutMapping("/classes/{id}/subject")
+    @For({TEACHER, LEAD})
+    ClassPage setSubject(
+            @PathVariable String id, @RequestBody SubjectRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+        classes.setSubject(access.seenBy(caller, id).id(), subject(wanted.subject));
+        return page(id, caller);
+    }
+
+    private static String subject(@Nullable String said) {
+        String subject = said == null ? "" : said.strip().replaceAll("\\s+", " ");
+        if (subject.length() > Limits.NAME) {
+            throw Problem.notReadable(
+                    "This subject is too long",
+                    "Nothing was stored.",
+                    "Give at most %d characters.".formatted(Limits.NAME),
+                    List.of(new Problem.Wrong("subject", "at most %d characters".formatted(Limits.NAME))));
+        }
+        return subject;
     }
 
     /** Schedules a lesson weekly on chosen days until a date. */

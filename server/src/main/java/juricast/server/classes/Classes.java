@@ -43,8 +43,8 @@ public class Classes {
         this.calendar = calendar;
     }
 
-    /** A class. @param year 0 where it is for several year groups */
-    public record SchoolClass(ClassId id, String title, int year, LinkKey.Link link, JoinWord word) {}
+    /** A class. @param year 0 where it is for several year groups @param subject empty where nobody has said it */
+    public record SchoolClass(ClassId id, String title, int year, String subject, LinkKey.Link link, JoinWord word) {}
 
     /** A planned lesson of a class. */
     public record Planned(LessonId id, ClassId ofClass, String title, Span time, boolean cancelled) {}
@@ -228,11 +228,12 @@ public class Classes {
     public static boolean insert(JdbcClient sql, SchoolClass added) {
         return sql.sql(
                                 """
-                INSERT INTO class (id, title, year, link_number, renewal, join_word)
-                VALUES (:id, :title, nullif(:year, 0), :link, :renewal, :word) ON CONFLICT (title) DO NOTHING""")
+                INSERT INTO class (id, title, year, subject, link_number, renewal, join_word)
+                VALUES (:id, :title, nullif(:year, 0), :subject, :link, :renewal, :word) ON CONFLICT (title) DO NOTHING""")
                         .param("id", added.id.value())
                         .param("title", added.title)
                         .param("year", added.year)
+                        .param("subject", added.subject)
                         .param("link", added.link.number())
                         .param("renewal", added.link.renewal())
                         .param("word", added.word.text())
@@ -329,6 +330,14 @@ public class Classes {
                 .update();
     }
 
+    /** Says what a class is about. */
+    void setSubject(ClassId id, String subject) {
+        database.append(sql -> sql.sql("UPDATE class SET subject = :subject WHERE id = :id")
+                .param("subject", subject)
+                .param("id", id.value())
+                .update());
+    }
+
     /** Gives a class another join word. */
     public static void renameWord(JdbcClient sql, ClassId id, JoinWord word) {
         sql.sql("UPDATE class SET join_word = :word WHERE id = :id")
@@ -372,6 +381,7 @@ public class Classes {
                 new ClassId(row.getString("id")),
                 row.getString("title"),
                 row.getInt("year"),
+                row.getString("subject"),
                 new LinkKey.Link(row.getInt("link_number"), row.getInt("renewal")),
                 new JoinWord(row.getString("join_word")));
     }

@@ -26,6 +26,8 @@ import juricast.core.identity.Role;
 import juricast.core.inspection.InspectedLesson;
 import juricast.core.joining.JoinWord;
 import juricast.core.joining.LinkKey;
+import juricast.core.register.Mark;
+import juricast.core.register.RegisterCodes;
 import juricast.core.rules.Condition;
 import juricast.core.rules.RuleValue;
 import juricast.core.rules.Setting;
@@ -38,6 +40,7 @@ import juricast.server.classes.Planning;
 import juricast.server.data.Database;
 import juricast.server.data.School;
 import juricast.server.people.People;
+import juricast.server.register.RegisterSettings;
 import juricast.server.rules.ReadyMadeSets;
 import juricast.server.rules.Settings;
 import juricast.server.timetable.Plan;
@@ -87,6 +90,12 @@ final class DemoSchool {
             plans(sql);
             calendar(sql);
             covers(sql);
+            RegisterSettings.write(
+                    sql,
+                    new RegisterCodes(DemoFile.read("register-codes.csv").stream()
+                            .map(row -> new RegisterCodes.Code(
+                                    row.get("code"), row.get("meaning"), Mark.valueOf(row.get("mark"))))
+                            .toList()));
             return null;
         });
     }
@@ -211,7 +220,12 @@ final class DemoSchool {
             Classes.insert(
                     sql,
                     new Classes.SchoolClass(
-                            id, title, Integer.parseInt(row.get("year")), new LinkKey.Link(number, 0), word));
+                            id,
+                            title,
+                            Integer.parseInt(row.get("year")),
+                            title.replaceAll(" \\d+$", ""),
+                            new LinkKey.Link(number, 0),
+                            word));
             Classes.join(sql, id, idOf(row.get("lead")), Role.LEAD_ADULT, termBegan);
             if (!row.get("second").isEmpty()) {
                 Classes.join(sql, id, idOf(row.get("second")), Role.SECOND_ADULT, termBegan);

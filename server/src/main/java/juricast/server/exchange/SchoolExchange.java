@@ -106,6 +106,7 @@ class SchoolExchange {
                                 id,
                                 one.group().title(),
                                 one.group().year().orElse(0),
+                                one.group().subject(),
                                 new LinkKey.Link(firstLink + n, 0),
                                 word));
                 Classes.join(sql, id, one.lead(), Role.LEAD_ADULT, now);
@@ -212,7 +213,7 @@ class SchoolExchange {
                                                 "",
                                                 ORG,
                                                 String.join(",", termIds),
-                                                "",
+                                                one.subject(),
                                                 "",
                                                 ""))
                                         .toList()),

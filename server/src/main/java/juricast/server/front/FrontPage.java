@@ -48,6 +48,8 @@ class FrontPage {
                 "/timetable",
                 "/inspection",
                 "/attendance",
+                "/attendance/**",
+                "/keeping",
                 "/pupils/**",
                 "/calendar",
                 "/outbox",

@@ -12,6 +12,7 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.stream.Collectors;
 import juricast.core.entry.Sweep;
 import juricast.core.identity.LessonId;
+import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.Decision;
@@ -163,6 +164,12 @@ public class LiveLessons implements DisposableBean {
     public List<Due> due(LessonId id) {
         LiveLesson.Snapshot seen = look(id);
         return Due.of(seen.plan(), seen.state(), seen.rules(), now());
+    }
+
+    /** Pupils who are missing from a lesson now. */
+    public List<Member> missing(LessonId id) {
+        LiveLesson.Snapshot seen = look(id);
+        return Due.missing(seen.plan(), seen.state());
     }
 
     /** What has happened in a lesson. */

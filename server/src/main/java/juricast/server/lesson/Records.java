@@ -21,9 +21,13 @@ public class Records {
         this.journal = journal;
     }
 
-    /** The whole record of a lesson. @param begun whether anything has happened in it yet */
+    /** The whole record of a lesson. @param openedAt nothing as long as nobody has opened it */
     public record Record(
-            LessonPlan plan, Rulebook rules, List<LessonEvent> events, boolean begun, Optional<Instant> dismissedAt) {}
+            LessonPlan plan,
+            Rulebook rules,
+            List<LessonEvent> events,
+            Optional<Instant> openedAt,
+            Optional<Instant> dismissedAt) {}
 
     public Record of(LessonId id) {
         LiveLesson.Snapshot lesson = lessons.look(id);
@@ -31,7 +35,7 @@ public class Records {
                 lesson.plan(),
                 lesson.rules(),
                 lesson.events(),
-                lesson.state().opened().isPresent(),
+                lesson.state().opened().map(LessonEvent.Opened::at),
                 lesson.state().dismissedAt());
     }
 

@@ -16,7 +16,9 @@ import juricast.core.identity.PersonId;
 import juricast.core.register.Register;
 import juricast.core.register.RegisterLine;
 import juricast.core.time.Span;
+import juricast.server.classes.Classes;
 import juricast.server.data.Database;
+import juricast.server.lesson.FinishedLessons;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.Records;
 import org.slf4j.Logger;
@@ -32,20 +34,27 @@ import org.springframework.stereotype.Component;
 @Component
 class Attendances {
     private static final Logger LOG = LoggerFactory.getLogger(Attendances.class);
-    private static final int AT_ONCE = 200;
 
     private final Database database;
     private final Records records;
     private final LiveLessons lessons;
     private final Corrections corrections;
     private final OutsideLogs logs;
+    private final FinishedLessons finished;
 
-    Attendances(Database database, Records records, LiveLessons lessons, Corrections corrections, OutsideLogs logs) {
+    Attendances(
+            Database database,
+            Records records,
+            LiveLessons lessons,
+            Corrections corrections,
+            OutsideLogs logs,
+            FinishedLessons finished) {
         this.database = database;
         this.records = records;
         this.lessons = lessons;
         this.corrections = corrections;
         this.logs = logs;
+        this.finished = finished;
     }
 
     /** @return when a lesson ended: dismissed here, or by its plan where only another service has seen it; empty while it is on */
@@ -54,7 +63,14 @@ class Attendances {
                 .filter(until -> !until.isAfter(lessons.now()) && !logs.of(id).isEmpty()));
     }
 
-    Register register(LessonId id, Records.Record record) {
+    /** A lesson that was called off has nobody in it, unless it was held elsewhere and a log of it was taken. */
+    Register register(Classes.Planned planned, Records.Record record) {
+        return planned.cancelled() && endOf(planned.id(), record).isEmpty()
+                ? Register.calledOff(record.plan())
+                : register(planned.id(), record);
+    }
+
+    private Register register(LessonId id, Records.Record record) {
         return Register.of(
                 record.plan(),
                 record.events(),
@@ -118,14 +134,8 @@ class Attendances {
     /** Goes through lessons that are over and not kept yet; also after a crash between the end of a lesson and this. */
     @Scheduled(initialDelay = 3000, fixedDelay = 5000)
     void goThrough() {
-        List<LessonId> due = database.read()
-                .sql(
-                        """
-                    SELECT DISTINCT lesson FROM lesson_event WHERE kind = 'Dismissed' AND NOT EXISTS
-                        (SELECT 1 FROM attendance_number WHERE kind = 'LESSON' AND id = lesson) LIMIT :most""")
-                .param("most", AT_ONCE)
-                .query((row, n) -> new LessonId(row.getString(1)))
-                .list();
+        List<LessonId> due =
+                finished.without("SELECT 1 FROM attendance_number WHERE kind = 'LESSON' AND id = lesson_event.lesson");
         for (LessonId id : due) {
             try {
                 keep(id);
@@ -168,6 +178,32 @@ class Attendances {
                                 row.person,
                                 Attended.unpacked(row.packed, row.held.id, row.held.ofClass, row.held.time.from())));
         return all;
+    }
+
+    /** Codes that adults chose in the registers of a class, by lesson and pupil; the latest of each. */
+    Map<String, String> writtenCodes(ClassId id, Span window) {
+        return writtenCodes("lesson.class = :id", id.value(), window);
+    }
+
+    Map<String, String> writtenCodes(PersonId id, Span window) {
+        return writtenCodes("correction.person = :id", id.value(), window);
+    }
+
+    private Map<String, String> writtenCodes(String which, String id, Span window) {
+        var codes = new HashMap<String, String>();
+        database.read()
+                .sql(
+                        """
+                    SELECT lesson, person, code FROM correction JOIN lesson ON lesson.id = correction.lesson
+                    WHERE %s AND starts >= :from AND starts < :until ORDER BY correction.id"""
+                                .formatted(which))
+                .param("id", id)
+                .param("from", window.from().toEpochMilli())
+                .param("until", window.until().toEpochMilli())
+                .query(row -> {
+                    codes.put(row.getString("lesson") + " " + row.getString("person"), row.getString("code"));
+                });
+        return codes;
     }
 
     /** What stands about one pupil in a stretch of time, in order. */

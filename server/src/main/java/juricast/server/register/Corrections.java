@@ -28,6 +28,7 @@ class Corrections {
                 .query((row, n) -> new Correction(
                         new PersonId(row.getString("person")),
                         Mark.valueOf(row.getString("mark")),
+                        row.getString("code"),
                         row.getInt("late"),
                         row.getString("reason"),
                         new PersonId(row.getString("set_by")),
@@ -45,11 +46,12 @@ class Corrections {
     void add(LessonId lesson, Correction correction) {
         database.append(sql -> sql.sql(
                         """
-                INSERT INTO correction (lesson, person, mark, late, reason, set_by, at)
-                VALUES (:lesson, :person, :mark, :late, :reason, :by, :at)""")
+                INSERT INTO correction (lesson, person, mark, code, late, reason, set_by, at)
+                VALUES (:lesson, :person, :mark, :code, :late, :reason, :by, :at)""")
                 .param("lesson", lesson.value())
                 .param("person", correction.person().value())
                 .param("mark", correction.mark().name())
+                .param("code", correction.code())
                 .param("late", correction.lateMinutes())
                 .param("reason", correction.reason())
                 .param("by", correction.by().value())

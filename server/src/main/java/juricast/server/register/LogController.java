@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.ZoneId;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,6 +18,7 @@ import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
+import juricast.core.logs.LogColumns;
 import juricast.core.logs.LogReading;
 import juricast.core.logs.Reconciled;
 import juricast.core.roster.RosterReading;
@@ -55,6 +57,7 @@ class LogController {
     private final AccessToClasses access;
     private final LiveLessons lessons;
     private final School school;
+    private final RegisterSettings settings;
     private final JsonMapper json;
 
     LogController(
@@ -66,6 +69,7 @@ class LogController {
             AccessToClasses access,
             LiveLessons lessons,
             School school,
+            RegisterSettings settings,
             JsonMapper json) {
         this.logs = logs;
         this.attendances = attendances;
@@ -75,6 +79,7 @@ class LogController {
         this.access = access;
         this.lessons = lessons;
         this.school = school;
+        this.settings = settings;
         this.json = json;
     }
 
@@ -82,11 +87,16 @@ class LogController {
      * What a log says.
      *
      * @param fingerprint names exactly what would be taken; it is sent back to take it
+     * @param heading of the columns, and @param columns which of them was read as what
+     * @param remembered whether somebody has said so of a log with these columns before
      * @param open how many names are not decided yet
      */
     record LogPreview(
             String fingerprint,
             String zone,
+            List<String> heading,
+            LogColumns columns,
+            boolean remembered,
             Set<LogReading.Question> questions,
             List<LogName> names,
             int open,
@@ -118,10 +128,11 @@ class LogController {
             HttpServletRequest file,
             @RequestParam(defaultValue = "") String order,
             @RequestParam(defaultValue = "") String zone,
+            @RequestParam(defaultValue = "") String columns,
             @RequestParam(defaultValue = "{}") String decided,
             @AuthenticationPrincipal SignedIn caller)
             throws IOException {
-        return preview(read(allowed(lesson, caller), file, order, zone, decided));
+        return preview(read(allowed(lesson, caller), file, new Said(order, zone, columns, decided)));
     }
 
     /** Takes what the preview showed. 409 while anything is open, or if it is something else by now. */
@@ -132,6 +143,7 @@ class LogController {
             HttpServletRequest file,
             @RequestParam(defaultValue = "") String order,
             @RequestParam(defaultValue = "") String zone,
+            @RequestParam(defaultValue = "") String columns,
             @RequestParam(defaultValue = "{}") String decided,
             @RequestParam(defaultValue = "") String fingerprint,
             @RequestParam(defaultValue = "") String name,
@@ -149,7 +161,7 @@ class LogController {
             throw Problem.refused(
                     "lesson-runs", "This lesson is not over", "Nothing was taken.", "Take its log when it is over.");
         }
-        Read read = read(planned, file, order, zone, decided);
+        Read read = read(planned, file, new Said(order, zone, columns, decided));
         LogPreview shown = preview(read);
         if (!shown.questions.isEmpty()
                 || shown.open > 0
@@ -174,6 +186,7 @@ class LogController {
                 read.reconciled.stays(),
                 caller.person(),
                 lessons.now());
+        settings.remember(read.heading, read.log.columns(), caller.person(), lessons.now());
         attendances.keep(planned.id());
         return shown;
     }
@@ -198,16 +211,25 @@ class LogController {
         return planned;
     }
 
-    private record Read(LogReading log, Reconciled reconciled, List<Member> list, ZoneId zone) {}
+    /** What a person has said of a log, as it was sent. */
+    private record Said(String order, String zone, String columns, String decided) {}
 
-    private Read read(Classes.Planned planned, HttpServletRequest file, String order, String zone, String decided)
-            throws IOException {
+    private record Read(
+            List<String> heading,
+            boolean remembered,
+            LogReading log,
+            Reconciled reconciled,
+            List<Member> list,
+            ZoneId zone) {}
+
+    private Read read(Classes.Planned planned, HttpServletRequest file, Said said) throws IOException {
         byte[] bytes = file.getInputStream().readNBytes(MOST_BYTES + 1);
         if (bytes.length > MOST_BYTES) {
             throw notReadable("file", "A file of at most %d MB".formatted(MOST_BYTES / 1_000_000));
         }
-        ZoneId told = zone(zone);
+        ZoneId told = zone(said.zone);
         TableFile table = TableFile.read(bytes, "a log", LogReading.MOST_ROWS);
+        Optional<LogColumns> known = settings.columns(table.heading());
         var log = LogReading.of(
                 table.heading(),
                 table.lines().stream()
@@ -216,11 +238,30 @@ class LogController {
                                 line.cells().stream().map(TableFile::plain).toList()))
                         .toList(),
                 planned.time(),
-                new LogReading.Answers(told, order(order)));
+                new LogReading.Answers(
+                        told, order(said.order), columns(said.columns).or(() -> known)));
         List<Member> list = records.of(planned.id()).plan().members().stream()
                 .filter(one -> one.role() != Role.OBSERVER)
                 .toList();
-        return new Read(log, Reconciled.of(log, list, decided(decided, list)), list, told);
+        return new Read(
+                table.heading(),
+                known.isPresent(),
+                log,
+                Reconciled.of(log, list, decided(said.decided, list)),
+                list,
+                told);
+    }
+
+    /** Four numbers: the columns of names, joins, leaves and minutes, from 0, or -1 for none. */
+    private static Optional<LogColumns> columns(String text) {
+        if (text.isEmpty()) {
+            return Optional.empty();
+        }
+        if (!text.matches("(-1|\\d{1,3})(,(-1|\\d{1,3})){3}")) {
+            throw notReadable("columns", "Four numbers of columns, from 0, or -1 where there is none");
+        }
+        int[] four = Arrays.stream(text.split(",")).mapToInt(Integer::parseInt).toArray();
+        return Optional.of(new LogColumns(four[0], four[1], four[2], four[3]));
     }
 
     private ZoneId zone(String text) {
@@ -266,6 +307,9 @@ class LogController {
         return new LogPreview(
                 Ids.hash(read.reconciled.stays().toString()),
                 read.zone.getId(),
+                read.heading,
+                read.log.columns(),
+                read.remembered,
                 read.log.questions(),
                 read.reconciled.names().stream().map(LogController::line).toList(),
                 read.reconciled.open().size(),
@@ -308,6 +352,9 @@ class LogController {
             case NO_LEAVE -> "%s has no time of leaving. How long they stayed is not guessed.".formatted(quote);
             case LEAVES_BEFORE_IT_JOINS -> "The leave lies before the join: %s.".formatted(quote);
             case NOT_A_TIME -> "“%s” is not a time.".formatted(quote);
+            case NO_SUCH_TIME -> "Clocks were put forward over this time: %s.".formatted(quote);
+            case TIME_WAS_TWICE -> "Clocks were put back, so this time was twice on that day: %s. Which one is not guessed."
+                    .formatted(quote);
             case NOT_OF_THIS_LESSON -> "This lies more than an hour before or after the lesson: %s.".formatted(quote);
         };
     }

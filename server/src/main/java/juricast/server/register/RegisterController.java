@@ -3,34 +3,29 @@ package juricast.server.register;
 import static juricast.server.access.Position.LEAD;
 import static juricast.server.access.Position.TEACHER;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.register.Correction;
 import juricast.core.register.Mark;
 import juricast.core.register.Register;
+import juricast.core.register.RegisterCodes;
 import juricast.core.register.RegisterLine;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.AccessToClasses;
 import juricast.server.classes.Classes;
 import juricast.server.data.School;
+import juricast.server.files.Download;
+import juricast.server.files.TableFile;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.Records;
 import juricast.server.people.People;
 import juricast.server.problems.Problem;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.*;
@@ -47,6 +42,8 @@ class RegisterController {
     private final Signatures signatures;
     private final Attendances attendances;
     private final OutsideLogs logs;
+    private final RegisterSettings settings;
+    private final RegisterPapers papers;
     private final People people;
     private final School school;
 
@@ -59,6 +56,8 @@ class RegisterController {
             Signatures signatures,
             Attendances attendances,
             OutsideLogs logs,
+            RegisterSettings settings,
+            RegisterPapers papers,
             People people,
             School school) {
         this.records = records;
@@ -69,11 +68,17 @@ class RegisterController {
         this.signatures = signatures;
         this.attendances = attendances;
         this.logs = logs;
+        this.settings = settings;
+        this.papers = papers;
         this.people = people;
         this.school = school;
     }
 
-    /** @param draft whether the lesson still runs, so that everything can change */
+    /**
+     * @param draft whether the lesson still runs, so that everything can change
+     * @param calledOff whether it is not held, so that nobody is expected
+     * @param codes the school's own; none if it writes marks as words
+     */
     record RegisterPage(
             String lesson,
             String classId,
@@ -82,7 +87,9 @@ class RegisterController {
             Instant ends,
             boolean begun,
             boolean draft,
+            boolean calledOff,
             boolean editable,
+            List<RegisterSettingsController.CodeLine> codes,
             @Nullable Signed signed,
             List<Sum> sums,
             List<LogLine> logs,
@@ -105,6 +112,7 @@ class RegisterController {
             String person,
             String name,
             Mark mark,
+            String code,
             int lateMinutes,
             Mark computed,
             int computedLateMinutes,
@@ -120,9 +128,10 @@ class RegisterController {
             List<Stretch> waits,
             List<Written> corrections) {}
 
-    record Written(Mark mark, int lateMinutes, String reason, String by, Instant at) {}
+    record Written(Mark mark, String code, int lateMinutes, String reason, String by, Instant at) {}
 
-    record CorrectionRequest(String person, Mark mark, int lateMinutes, String reason) {}
+    /** @param code one of the school's, which then says the mark; nothing for the usual one of the mark */
+    record CorrectionRequest(String person, Mark mark, @Nullable String code, int lateMinutes, String reason) {}
 
     @GetMapping("/register")
     @For({TEACHER, LEAD})
@@ -130,17 +139,22 @@ class RegisterController {
         Classes.Planned planned = planned(lesson);
         access.seenBy(caller, planned.ofClass().value());
         Records.Record record = records.of(planned.id());
-        Register register = attendances.register(planned.id(), record);
+        Register register = attendances.register(planned, record);
         List<Correction> written = corrections.of(planned.id());
+        RegisterCodes codes = settings.codes();
         return new RegisterPage(
                 lesson,
                 planned.ofClass().value(),
                 planned.title(),
                 register.window().from(),
                 register.window().until(),
-                record.begun(),
+                record.openedAt().isPresent(),
                 attendances.endOf(planned.id(), record).isEmpty(),
+                planned.cancelled(),
                 !caller.isLead() && signatures.of(planned.id()).isEmpty(),
+                codes.all().stream()
+                        .map(one -> new RegisterSettingsController.CodeLine(one.code(), one.meaning(), one.mark()))
+                        .toList(),
                 signatures
                         .of(planned.id())
                         .map(one -> new Signed(people.nameOf(one.by()), one.at()))
@@ -152,7 +166,9 @@ class RegisterController {
                 logs.of(planned.id()).stream()
                         .map(one -> new LogLine(one.id(), one.file(), people.nameOf(one.by()), one.at()))
                         .toList(),
-                register.lines().stream().map(line -> line(line, written)).toList());
+                register.lines().stream()
+                        .map(line -> line(line, codes.shown(line), written))
+                        .toList());
     }
 
     /** Writes a correction beside a computed mark. 409 while the lesson runs. */
@@ -179,12 +195,25 @@ class RegisterController {
         if (!listed) {
             throw Problem.notThere("This pupil");
         }
+        String code = wanted.code == null ? "" : wanted.code;
+        if (!code.isEmpty()
+                && settings.codes()
+                        .find(code)
+                        .filter(one -> one.mark() == wanted.mark)
+                        .isEmpty()) {
+            throw Problem.notReadable(
+                    "This correction cannot be kept",
+                    "“%s” is no code of the school for this mark. Nothing was changed.".formatted(code),
+                    "Choose one of the school's codes.",
+                    List.of(new Problem.Wrong("code", "one of the school's codes for this mark")));
+        }
         try {
             corrections.add(
                     planned.id(),
                     new Correction(
                             new PersonId(wanted.person),
                             wanted.mark,
+                            code,
                             wanted.lateMinutes,
                             wanted.reason == null ? "" : wanted.reason.strip(),
                             caller.person(),
@@ -254,16 +283,36 @@ class RegisterController {
     @For({TEACHER, LEAD})
     ResponseEntity<byte[]> csv(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         RegisterPage page = register(lesson, caller);
-        var text = new StringBuilder("\uFEFF");
-        try (var csv = new CSVPrinter(
-                text,
-                CSVFormat.DEFAULT
-                        .builder()
-                        .setHeader(
+        List<List<String>> rows = page.lines.stream()
+                .map(line -> {
+                    Written last =
+                            line.corrections.isEmpty() ? null : line.corrections.get(line.corrections.size() - 1);
+                    return List.of(
+                            page.title,
+                            school.date(page.starts).toString(),
+                            line.name,
+                            AttendanceController.words(line.mark),
+                            line.code,
+                            line.lateMinutes == 0 ? "" : Integer.toString(line.lateMinutes),
+                            Long.toString(line.minutes),
+                            line.firstIn == null ? "" : school.clockTime(line.firstIn),
+                            line.lastOut == null ? "" : school.clockTime(line.lastOut),
+                            Long.toString(line.longestGapMinutes),
+                            Long.toString(line.waitedMinutes),
+                            AttendanceController.words(line.computed),
+                            last == null ? "" : last.reason,
+                            last == null ? "" : last.by);
+                })
+                .toList();
+        return Download.csv(
+                name(page),
+                TableFile.write(
+                        List.of(
                                 "Class",
                                 "Date",
                                 "Pupil",
                                 "Mark",
+                                "Code",
                                 "Minutes late",
                                 "Minutes present",
                                 "First in",
@@ -272,55 +321,32 @@ class RegisterController {
                                 "Waited at the door, minutes",
                                 "Computed mark",
                                 "Reason of correction",
-                                "Corrected by")
-                        .get())) {
-            for (Line line : page.lines) {
-                Written last = line.corrections.isEmpty() ? null : line.corrections.get(line.corrections.size() - 1);
-                csv.printRecord(
-                        harmless(page.title),
-                        school.date(page.starts),
-                        harmless(line.name),
-                        words(line.mark),
-                        line.lateMinutes == 0 ? "" : line.lateMinutes,
-                        line.minutes,
-                        line.firstIn == null ? "" : school.clockTime(line.firstIn),
-                        line.lastOut == null ? "" : school.clockTime(line.lastOut),
-                        line.longestGapMinutes,
-                        line.waitedMinutes,
-                        words(line.computed),
-                        last == null ? "" : harmless(last.reason),
-                        last == null ? "" : harmless(last.by));
-            }
-        } catch (IOException impossible) {
-            throw new UncheckedIOException(impossible);
-        }
-        String file = "register-" + school.date(page.starts) + "-"
-                + page.title.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-") + ".csv";
-        return ResponseEntity.ok()
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename(file).build().toString())
-                .body(text.toString().getBytes(StandardCharsets.UTF_8));
+                                "Corrected by"),
+                        rows));
     }
 
-    private static String words(Mark mark) {
-        return mark.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    /** The register on paper, with everybody's presence drawn over the lesson. */
+    @GetMapping(path = "/register.pdf", produces = "application/pdf")
+    @For({TEACHER, LEAD})
+    ResponseEntity<byte[]> pdf(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
+        RegisterPage page = register(lesson, caller);
+        return Download.pdf(name(page), papers.lesson(page));
     }
 
-    /** A spreadsheet would run what begins like a formula; an apostrophe before it makes it text. */
-    static String harmless(String text) {
-        return text.matches("(?s)[=+\\-@\\t\\r\\n].*") ? "'" + text : text;
+    private String name(RegisterPage page) {
+        return "register %s %s".formatted(school.date(page.starts), page.title);
     }
 
     private Classes.Planned planned(String lesson) {
         return classes.lesson(new LessonId(lesson)).orElseThrow(() -> Problem.notThere("This lesson"));
     }
 
-    private Line line(RegisterLine line, List<Correction> written) {
+    private Line line(RegisterLine line, String code, List<Correction> written) {
         return new Line(
                 line.pupil().person().value(),
                 line.pupil().name(),
                 line.mark(),
+                code,
                 line.minutesLate(),
                 line.computed(),
                 line.lateMinutes(),
@@ -341,7 +367,12 @@ class RegisterController {
                 written.stream()
                         .filter(one -> one.person().equals(line.pupil().person()))
                         .map(one -> new Written(
-                                one.mark(), one.lateMinutes(), one.reason(), people.nameOf(one.by()), one.at()))
+                                one.mark(),
+                                one.code(),
+                                one.lateMinutes(),
+                                one.reason(),
+                                people.nameOf(one.by()),
+                                one.at()))
                         .toList());
     }
 

@@ -2,16 +2,9 @@ package juricast.server.rules;
 
 import com.lowagie.text.Chunk;
 import com.lowagie.text.Document;
-import com.lowagie.text.Font;
-import com.lowagie.text.FontFactory;
-import com.lowagie.text.HeaderFooter;
-import com.lowagie.text.PageSize;
 import com.lowagie.text.Paragraph;
-import com.lowagie.text.Phrase;
 import com.lowagie.text.pdf.PdfPCell;
 import com.lowagie.text.pdf.PdfPTable;
-import com.lowagie.text.pdf.PdfWriter;
-import java.io.ByteArrayOutputStream;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
@@ -23,6 +16,7 @@ import juricast.core.rules.Rulebook;
 import juricast.core.rules.Setting;
 import juricast.core.rules.Value;
 import juricast.server.data.School;
+import juricast.server.files.Paper;
 import juricast.server.words.ConditionWords;
 import juricast.server.words.RuleWords;
 import org.springframework.stereotype.Component;
@@ -30,12 +24,6 @@ import org.springframework.stereotype.Component;
 /** The charter for parents, on paper: what pupils may do, what is never done, and why, in plain words. */
 @Component
 class CharterPdf {
-    private static final Font TITLE = FontFactory.getFont(FontFactory.HELVETICA_BOLD, 20);
-    private static final Font CHAPTER = FontFactory.getFont(FontFactory.HELVETICA_BOLD, 13);
-    private static final Font TEXT = FontFactory.getFont(FontFactory.HELVETICA, 10);
-    private static final Font STRONG = FontFactory.getFont(FontFactory.HELVETICA_BOLD, 10);
-    private static final Font SMALL = FontFactory.getFont(FontFactory.HELVETICA_OBLIQUE, 9);
-
     private final RuleWords words;
     private final School school;
 
@@ -45,33 +33,29 @@ class CharterPdf {
     }
 
     byte[] write(Rulebook charter, Instant now) {
-        var bytes = new ByteArrayOutputStream();
-        var document = new Document(PageSize.A4, 56, 56, 56, 56);
-        PdfWriter.getInstance(document, bytes);
         String name = school.identity().map(School.Identity::name).orElse("");
-        document.addTitle("Our rules for live online lessons, " + name);
-        document.setDocumentLanguage(Locale.ENGLISH.getLanguage());
-        var footer = new HeaderFooter(new Phrase(name + ", rules as of " + school.day(now) + ". Page ", SMALL), true);
-        footer.setBorder(HeaderFooter.TOP);
-        document.setFooter(footer);
-        document.open();
-        document.add(new Paragraph(name, TEXT));
-        document.add(new Paragraph("Our rules for live online lessons", TITLE));
+        return Paper.portrait(
+                "Our rules for live online lessons, " + name,
+                name + ", rules as of " + school.day(now),
+                document -> write(document, charter, name, now));
+    }
+
+    private void write(Document document, Rulebook charter, String name, Instant now) {
+        document.add(new Paragraph(name, Paper.TEXT));
+        document.add(new Paragraph("Our rules for live online lessons", Paper.TITLE));
         var opening = new Paragraph(
                 "What pupils may do in our lessons, what nobody may, and why. A rule marked with a line under it is binding: "
                         + "no class and no teacher can loosen it. Classes may be stricter.",
-                TEXT);
+                Paper.TEXT);
         opening.setSpacingAfter(8);
         document.add(opening);
         for (Area area : Area.values()) {
             chapter(document, charter, area, now);
         }
-        document.close();
-        return bytes.toByteArray();
     }
 
     private void chapter(Document document, Rulebook charter, Area area, Instant now) {
-        var heading = new Paragraph(area.title(), CHAPTER);
+        var heading = new Paragraph(area.title(), Paper.CHAPTER);
         heading.setSpacingAfter(2);
         List<Paragraph> lines = Catalogue.ALL.stream()
                 .filter(rule -> rule.area() == area && rule.speaksOf(role(rule)))
@@ -99,7 +83,7 @@ class CharterPdf {
         var ruling = charter.ruling(rule, role, now);
         var line = new Paragraph();
         line.setSpacingBefore(3);
-        var said = new Chunk(words.forPupils(ruling), STRONG);
+        var said = new Chunk(words.forPupils(ruling), Paper.STRONG);
         if (ruling.floor().isPresent()) {
             said.setUnderline(0.8f, -2f);
         }
@@ -114,14 +98,14 @@ class CharterPdf {
                                                 .toUpperCase(Locale.ROOT),
                                         ConditionWords.of(setting.when()).substring(1),
                                         RuleWords.value(rule, setting.set().value())),
-                        TEXT);
+                        Paper.TEXT);
                 if (setting.isBinding()) {
                     condition.setUnderline(0.8f, -2f);
                 }
                 line.add(condition);
             }
         }
-        line.add(new Chunk(" " + rule.reason(), SMALL));
+        line.add(new Chunk(" " + rule.reason(), Paper.NOTE));
         return line;
     }
 }

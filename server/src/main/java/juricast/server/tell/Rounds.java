@@ -147,6 +147,32 @@ class Rounds {
         return wanted;
     }
 
+    /** So long after a nudge nobody is nudged again by hand. */
+    private static final Duration PATIENCE = Duration.ofMinutes(10);
+
+    /** Nudges who is missing from a lesson now, because an adult says so. @return how many were nudged */
+    int nudge(Classes.Planned lesson, List<Member> missing, Instant now) {
+        Set<String> nudged = Set.copyOf(database.read()
+                .sql("SELECT person FROM message WHERE kind = 'NUDGE' AND lesson = :lesson AND at > :since")
+                .param("lesson", lesson.id().value())
+                .param("since", now.minus(PATIENCE).toEpochMilli())
+                .query(String.class)
+                .list());
+        List<Member> adults = classes.membersOf(lesson, now).stream()
+                .filter(member -> member.role().isAdultInCharge())
+                .toList();
+        return outbox.send(missing.stream()
+                .filter(one -> !nudged.contains(one.person().value()))
+                .map(one -> new Outbox.Wanted(
+                        MessageKind.NUDGE,
+                        lesson.id().value() + " by hand " + now,
+                        Optional.of(lesson.ofClass().value()),
+                        Optional.of(lesson.id().value()),
+                        one,
+                        ofLesson(lesson, adults)))
+                .toList());
+    }
+
     private Map<String, String> ofLesson(Classes.Planned one, List<Member> adults) {
         var values = new HashMap<String, String>();
         values.put("class", one.title());

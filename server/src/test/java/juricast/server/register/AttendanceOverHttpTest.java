@@ -2,10 +2,17 @@ package juricast.server.register;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.lowagie.text.pdf.PdfReader;
+import com.lowagie.text.pdf.parser.PdfTextExtractor;
+import java.io.IOException;
 import java.util.List;
 import java.util.stream.IntStream;
+import juricast.core.identity.PersonId;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
+import juricast.server.access.Position;
+import juricast.server.access.SignedIn;
+import juricast.server.files.Paper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -142,6 +149,7 @@ class AttendanceOverHttpTest {
                 + "J Pell,12:09,12:50\nBo Lindqvar,12:00,\na guest,12:00,12:50\n";
         String at = lesson + "/logs";
         JsonNode shown = thora.send("POST", at + "/preview", file, "text/csv").json();
+        assertThat(shown.get("remembered").asBoolean()).isFalse();
         assertThat(shown.get("open").asInt()).isEqualTo(2);
         assertThat(shown.at("/wrong/0/message").asString()).contains("Bo Lindqvar has no time of leaving");
         assertThat(thora.send(
@@ -168,10 +176,25 @@ class AttendanceOverHttpTest {
                 .isEqualTo(200);
         JsonNode register = thora.get(lesson + "/register").json();
         assertThat(register.get("draft").asBoolean()).isFalse();
-        assertThat(register.get("lines").toString()).contains("\"mark\":\"LATE\",\"lateMinutes\":9");
+        JsonNode jory = each(register.get("lines")).stream()
+                .filter(one -> one.get("person").asString().equals("jory-pell"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(jory.get("mark").asString()).isEqualTo("LATE");
+        assertThat(jory.get("lateMinutes").asInt()).isEqualTo(9);
         assertThat(thora.get(path + "/attendance").json().get("lessons").size()).isEqualTo(1);
         assertThat(orla.send("POST", at + "/preview", file, "text/csv").status())
                 .isEqualTo(403);
+
+        // The next file with these headings is read as this one was, whatever its headings make likely.
+        JsonNode next = thora.send("POST", at + "/preview", file, "text/csv").json();
+        assertThat(next.get("remembered").asBoolean()).isTrue();
+        JsonNode otherwise = thora.send("POST", at + "/preview?columns=1,1,2,-1", file, "text/csv")
+                .json();
+        assertThat(otherwise.at("/names/0/name").asString()).isEqualTo("11:58");
+        assertThat(thora.send("POST", at + "/preview?columns=a", file, "text/csv")
+                        .status())
+                .isEqualTo(400);
 
         String log = register.at("/logs/0/id").asString();
         assertThat(thora.delete(at + "/" + log).status()).isEqualTo(200);
@@ -179,5 +202,170 @@ class AttendanceOverHttpTest {
                 .isTrue();
         assertThat(thora.get(path + "/attendance").json().get("lessons").size()).isZero();
         assertThat(thora.delete(at + "/" + log).status()).isEqualTo(404);
+    }
+
+    private static final String SETTINGS = "/api/register-settings";
+
+    @Test
+    void registers_are_written_in_the_schools_own_codes_and_stay_as_they_were_written() {
+        String limits = "\"limits\":{\"inARow\":2,\"belowPercent\":100,\"dropPoints\":15,\"lateTimes\":4}";
+        String codes =
+                """
+                {"codes":[{"code":"P","meaning":"there","mark":"PRESENT"},
+                          {"code":"V","meaning":"voyage","mark":"EXCUSED"},
+                          {"code":"S","meaning":"sick","mark":"EXCUSED"}],%s}"""
+                        .formatted(limits);
+        String before = maren.get(SETTINGS).text();
+        int needing = maren.get("/api/attendance").json().get("pupils").size();
+        assertThat(maren.put(SETTINGS, codes.replace("\"V\"", "\"=V\"")).status())
+                .isEqualTo(400);
+        assertThat(maren.put(SETTINGS, codes.replace("100", "101")).status()).isEqualTo(400);
+        assertThat(maren.get(SETTINGS).text()).isEqualTo(before);
+        assertThat(maren.put(SETTINGS, codes).status()).isEqualTo(200);
+        assertThat(maren.get("/api/attendance").json().get("pupils").size()).isGreaterThan(needing);
+
+        String lesson = "/api/lessons/seabird-ecology-8-2.3-1/register";
+        String person = orla.get(lesson).json().at("/lines/0/person").asString();
+        String correction =
+                "{\"person\":\"%s\",\"mark\":\"%s\",\"code\":\"S\",\"lateMinutes\":0,\"reason\":\"told by phone\"}";
+        assertThat(orla.post(lesson + "/corrections", correction.formatted(person, "ABSENT"))
+                        .status())
+                .as("a code of another mark")
+                .isEqualTo(400);
+        assertThat(orla.post(lesson + "/corrections", correction.formatted(person, "EXCUSED"))
+                        .status())
+                .isEqualTo(200);
+        assertThat(orla.get(lesson + ".csv").text()).contains(",excused,S,").contains(",present,P,");
+        assertThat(orla.get(GRID + ".csv").text()).contains(",S").contains(",P");
+        assertThat(orla.get("/api/pupils/" + person + "/attendance.csv").text()).contains(",excused,S,");
+
+        assertThat(maren.put(SETTINGS, "{\"codes\":[],%s}".formatted(limits)).status())
+                .isEqualTo(200);
+        assertThat(orla.get(lesson + ".csv").text()).contains(",excused,S,").doesNotContain(",P,");
+    }
+
+    @Test
+    void who_was_not_expected_has_a_box_that_says_why_and_no_lesson_counts_for_it() {
+        TestBrowser thora = SERVER.signedIn("thora-melling");
+        String id = "seabird-ecology-9";
+        String grid = "/api/classes/" + id + "/attendance?from=2026-08-20&until=2026-09-20";
+        JsonNode before = thora.get(grid).json();
+        int held = before.get("lessons").size();
+        JsonNode lesson = each(thora.get("/api/classes/" + id).json().get("lessons")).stream()
+                .filter(one -> one.get("starts").asString().compareTo("2026-09-14T11") > 0)
+                .findFirst()
+                .orElseThrow();
+        assertThat(thora.post(
+                                "/api/timetable/lessons/" + lesson.get("id").asString() + "/change",
+                                """
+                {"cancelled":true,"following":false,"why":"Gale"}""")
+                        .status())
+                .isEqualTo(200);
+        byte[] roster = "name\n\u0141ucja \u017babka\n".getBytes(java.nio.charset.StandardCharsets.UTF_8);
+        String path = "/api/classes/" + id + "/roster";
+        thora.upload(
+                path,
+                roster,
+                thora.upload(path + "/preview", roster, "")
+                        .json()
+                        .get("fingerprint")
+                        .asString());
+
+        JsonNode after = thora.get(grid).json();
+        assertThat(each(after.get("lessons")).stream()
+                        .filter(one -> one.get("calledOff").asBoolean())
+                        .count())
+                .isEqualTo(1);
+        JsonNode joined = each(after.get("pupils")).stream()
+                .filter(one -> one.get("name").asString().startsWith("\u0141ucja"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(joined.at("/rate/expected").asInt()).isZero();
+        assertThat(each(joined.get("cells")).stream().map(one -> one.get("why").asString()))
+                .hasSize(held + 1)
+                .contains("JOINED_LATER", "CALLED_OFF");
+        assertThat(after.at("/whole/expected")).isEqualTo(before.at("/whole/expected"));
+        JsonNode register = thora.get("/api/lessons/" + lesson.get("id").asString() + "/register")
+                .json();
+        assertThat(register.get("calledOff").asBoolean()).isTrue();
+        assertThat(each(register.get("lines")))
+                .allMatch(line -> line.get("mark").asString().equals("NOT_EXPECTED"));
+    }
+
+    @Test
+    void every_rate_of_the_school_is_made_of_the_lessons_it_leads_to() {
+        JsonNode page = orla.get("/api/attendance").json();
+        for (String by :
+                List.of("class:classes", "subject:subjects", "weekday:weekdays", "hour:hours", "adult:adults")) {
+            List<JsonNode> rates = each(page.get(by.split(":")[1]));
+            assertThat(rates).as(by).isNotEmpty();
+            for (JsonNode one : rates) {
+                JsonNode behind = orla.get("/api/attendance/lessons?by=%s&of=%s"
+                                .formatted(
+                                        by.split(":")[0],
+                                        java.net.URLEncoder.encode(
+                                                one.get("id").asString(), java.nio.charset.StandardCharsets.UTF_8)))
+                        .json();
+                assertThat(behind.get("title")).isEqualTo(one.get("name"));
+                assertThat(each(behind.get("lessons")).stream()
+                                .mapToInt(lesson -> lesson.at("/rate/expected").asInt())
+                                .sum())
+                        .as(one.toString())
+                        .isEqualTo(one.at("/rate/expected").asInt());
+            }
+        }
+        assertThat(orla.get("/api/attendance/lessons?by=class&of=harbour-law-9").status())
+                .as("not her class")
+                .isEqualTo(404);
+        assertThat(orla.get("/api/attendance/lessons?by=moon&of=1").status()).isEqualTo(400);
+    }
+
+    private static String textOf(byte[] pdf) throws IOException {
+        var reader = new PdfReader(pdf);
+        var text = new StringBuilder();
+        for (int page = 1; page <= reader.getNumberOfPages(); page++) {
+            text.append(new PdfTextExtractor(reader).getTextFromPage(page)).append(' ');
+        }
+        return text.toString().replaceAll("\\s+", " ");
+    }
+
+    @Test
+    void on_paper_stands_what_stands_on_the_screen() throws IOException {
+        var lead = new SignedIn(new PersonId("maren-oddlund"), "Maren Oddlund", Position.LEAD);
+        String id = "seabird-ecology-8-1.1-2";
+        var controller = SERVER.bean(RegisterController.class);
+        RegisterController.RegisterPage page = controller.register(id, lead);
+        assertThat(textOf(controller.pdf(id, lead).getBody()))
+                .contains("Register: Seabird Ecology 8", "Halvorn Reach School", "Page 1")
+                .contains(
+                        page.lines().stream().map(RegisterController.Line::name).toList());
+
+        var attendance = SERVER.bean(AttendanceController.class);
+        AttendancePages.ClassGrid grid = attendance.grid("tidal-navigation-8", "", "", lead);
+        assertThat(textOf(attendance.paper("tidal-navigation-8", "", "", lead).getBody()))
+                .contains(
+                        "Attendance: Tidal Navigation 8",
+                        grid.whole().attended() + " of " + grid.whole().expected())
+                .contains(grid.pupils().stream()
+                        .map(AttendancePages.GridPupil::name)
+                        .toList());
+        AttendancePages.PupilPage ines = attendance.pupil("ines-carrow", "", "", lead);
+        assertThat(textOf(attendance.pupilPaper("ines-carrow", "", "", lead).getBody()))
+                .contains(
+                        "Attendance: Ines Carrow",
+                        "Lesson by lesson",
+                        ines.whole().attended() + " of ");
+        assertThat(SERVER.signedIn("anton-prowse").get(GRID + ".pdf").status()).isEqualTo(403);
+    }
+
+    /** Letters of other languages are written too: the fonts are within the file. */
+    @Test
+    void a_name_of_any_european_language_can_be_written_on_paper() throws IOException {
+        byte[] pdf = Paper.portrait(
+                "t",
+                "f",
+                document -> document.add(
+                        Paper.line("\u0141ucja \u017babka, \u0396\u03ce\u03b7, \u0416\u0443\u043a", Paper.TEXT, 0)));
+        assertThat(textOf(pdf)).contains("\u0141ucja \u017babka, \u0396\u03ce\u03b7, \u0416\u0443\u043a");
     }
 }

@@ -66,4 +66,25 @@ class OutboxTest {
         assertThat(sent[0] + sent[1]).isEqualTo(1);
         assertThat(told()).contains("NEW_LINK Ines Carrow {name} & Co has a new link");
     }
+
+    @Test
+    void who_is_missing_is_nudged_by_hand_and_nobody_twice_in_ten_minutes() {
+        String nudges = "/api/lessons/tidal-navigation-8-1.3-2/nudges";
+        var orla = SERVER.signedIn("orla-venn");
+        var first = orla.post(nudges, "{}").json();
+        assertThat(first.get("missing").asInt()).isPositive();
+        assertThat(orla.post(nudges, "{}").json().get("nudged").asInt()).isZero();
+        assertThat(told().stream()
+                        .filter(one -> one.startsWith("NUDGE ") && one.endsWith("Tidal Navigation 8 has begun"))
+                        .distinct())
+                .as("each of them by hand or by the clock before")
+                .hasSize(first.get("missing").asInt());
+
+        SERVER.advance(java.time.Duration.ofMinutes(11));
+        assertThat(orla.post(nudges, "{}").json().get("nudged").asInt()).isPositive();
+        assertThat(SERVER.signedIn("anton-prowse").post(nudges, "{}").status()).isEqualTo(403);
+        assertThat(orla.post("/api/lessons/weather-lab-8-1.6-2/nudges", "{}").status())
+                .as("not open")
+                .isEqualTo(409);
+    }
 }

@@ -1,5 +1,5 @@
 import { Flex } from '@chakra-ui/react'
-import { TextInput } from '../../shared/ui/Fields'
+import { TextInput } from './Fields'
 
 /** Which days are looked at. Both count. */
 export function Period({

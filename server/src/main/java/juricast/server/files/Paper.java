@@ -1,0 +1,98 @@
+package juricast.server.files;
+
+import com.lowagie.text.Chunk;
+import com.lowagie.text.Document;
+import com.lowagie.text.Font;
+import com.lowagie.text.HeaderFooter;
+import com.lowagie.text.PageSize;
+import com.lowagie.text.Paragraph;
+import com.lowagie.text.Phrase;
+import com.lowagie.text.Rectangle;
+import com.lowagie.text.pdf.BaseFont;
+import com.lowagie.text.pdf.PdfPCell;
+import com.lowagie.text.pdf.PdfPTable;
+import com.lowagie.text.pdf.PdfWriter;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.Locale;
+import java.util.function.Consumer;
+
+/** A PDF of the school: A4, its letters within it so that every name can be written, the page's number at its foot. */
+public final class Paper {
+    private static final BaseFont PLAIN = letters("LiberationSans-Regular.ttf");
+    private static final BaseFont BOLD = letters("LiberationSans-Bold.ttf");
+    private static final BaseFont ITALIC = letters("LiberationSans-Italic.ttf");
+
+    public static final Font TITLE = new Font(BOLD, 20);
+    public static final Font CHAPTER = new Font(BOLD, 13);
+    public static final Font TEXT = new Font(PLAIN, 10);
+    public static final Font STRONG = new Font(BOLD, 10);
+    public static final Font NOTE = new Font(ITALIC, 9);
+    /** For tables of many columns. */
+    public static final Font FINE = new Font(PLAIN, 7.5f);
+
+    public static final Font FINE_STRONG = new Font(BOLD, 7.5f);
+
+    private Paper() {}
+
+    /** @param foot stands at the foot of every page, before its number */
+    public static byte[] portrait(String title, String foot, Consumer<Document> write) {
+        return write(PageSize.A4, 56, title, foot, write);
+    }
+
+    /** For what is wide. */
+    public static byte[] landscape(String title, String foot, Consumer<Document> write) {
+        return write(PageSize.A4.rotate(), 40, title, foot, write);
+    }
+
+    private static byte[] write(Rectangle size, float margin, String title, String foot, Consumer<Document> write) {
+        var bytes = new ByteArrayOutputStream();
+        var document = new Document(size, margin, margin, margin, margin);
+        PdfWriter.getInstance(document, bytes);
+        document.addTitle(title);
+        document.setDocumentLanguage(Locale.ENGLISH.getLanguage());
+        var footer = new HeaderFooter(new Phrase(foot + ". Page ", NOTE), true);
+        footer.setBorder(Rectangle.TOP);
+        document.setFooter(footer);
+        document.open();
+        write.accept(document);
+        document.close();
+        return bytes.toByteArray();
+    }
+
+    /** A line of text. @param after points of room below it */
+    public static Paragraph line(String text, Font font, float after) {
+        var line = new Paragraph(new Chunk(text, font));
+        line.setSpacingAfter(after);
+        return line;
+    }
+
+    /** A table over the whole width, whose heading is repeated on every page. */
+    public static PdfPTable table(float... widths) {
+        var table = new PdfPTable(widths);
+        table.setWidthPercentage(100);
+        table.setHeaderRows(1);
+        table.setSpacingBefore(4);
+        return table;
+    }
+
+    /** A cell with a line below it. */
+    public static PdfPCell cell(String text, Font font) {
+        var cell = new PdfPCell(new Phrase(text, font));
+        cell.setBorder(Rectangle.BOTTOM);
+        cell.setBorderWidth(0.4f);
+        cell.setPadding(2.5f);
+        cell.setPaddingLeft(0);
+        return cell;
+    }
+
+    private static BaseFont letters(String file) {
+        try (InputStream in = Paper.class.getResourceAsStream("/liberation/" + file)) {
+            return BaseFont.createFont(file, BaseFont.IDENTITY_H, BaseFont.EMBEDDED, true, in.readAllBytes(), null);
+        } catch (IOException missing) {
+            throw new UncheckedIOException(missing);
+        }
+    }
+}
