@@ -5,7 +5,6 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.util.ArrayList;
-import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
 import juricast.core.attendance.Attended;
@@ -56,8 +55,8 @@ final class AttendanceOfAYear {
                 }
             }
         }
-        print("from the file to sums by pupil, class and week", read);
-        print("of that, the sums once it is read", summed);
+        Figures.print("from the file to sums by pupil, class and week", read);
+        Figures.print("of that, the sums once it is read", summed);
     }
 
     private static int total(Tally[] tallies) {
@@ -66,12 +65,6 @@ final class AttendanceOfAYear {
             sum += one.expected() + one.excused();
         }
         return sum;
-    }
-
-    private static void print(String what, List<Long> micros) {
-        System.out.printf(
-                "  %-60s median %6.1f ms, slowest %6.1f ms (%d)%n",
-                what, Figures.median(micros) / 1000.0, Figures.percentile(micros, 100) / 1000.0, micros.size());
     }
 
     private static Year read(Connection open) throws Exception {

@@ -27,6 +27,12 @@ public final class Bench {
                 WeekView.measure(demo);
             }
         }
+        if (only.isEmpty() || only.equals("register")) {
+            try (RunningJar demo = RunningJar.start(jar)) {
+                System.out.println("A term of a class, and a log of another service, from request to data:");
+                TermAndLog.measure(demo);
+            }
+        }
         if (only.isEmpty() || only.equals("draft")) {
             System.out.println("From a change of a draft's first day to its consequences on the screen:");
             DraftOnScreen.measure(jar);

@@ -1,10 +1,5 @@
 package juricast.bench;
 
-import java.net.CookieManager;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
@@ -27,27 +22,24 @@ final class WeekView {
     private static final int PER_DAY = 300;
     private static final int TIMES = 30;
 
-    private final HttpClient client =
-            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
-    private final String address;
+    private final AsPerson lead;
 
-    private WeekView(String address) {
-        this.address = address;
+    private WeekView(AsPerson lead) {
+        this.lead = lead;
     }
 
     static void measure(RunningJar demo) throws Exception {
         LocalDate monday = LocalDate.now(ZONE).plusWeeks(1).with(DayOfWeek.MONDAY);
         fill(demo, monday);
-        var lead = new WeekView(demo.address());
-        lead.send("GET", "/api/standing", null);
-        lead.send("POST", "/api/demo/session/maren-oddlund", "{}");
+        var lead = new AsPerson(demo, "maren-oddlund");
+        var school = new WeekView(lead);
         String week = "/api/timetable?days=7&from=" + monday;
-        lead.move(0); // from here on the application knows of what was filled in
+        school.move(0); // from here on the application knows of what was filled in
         var still = new ArrayList<Long>();
         var changed = new ArrayList<Long>();
         int bytes = 0;
         for (int n = 0; n < 2 * TIMES; n++) {
-            lead.move(n + 1);
+            school.move(n + 1);
             long began = System.nanoTime();
             bytes = lead.send("GET", week, null).length();
             long first = System.nanoTime() - began;
@@ -60,19 +52,13 @@ final class WeekView {
             }
         }
         System.out.printf("  %d lessons in the week, %d kB%n", PER_DAY * 5, bytes / 1000);
-        print("the week, nothing changed since", still);
-        print("the week, right after a lesson was changed", changed);
-    }
-
-    private static void print(String what, List<Long> micros) {
-        System.out.printf(
-                "  %-60s median %6.1f ms, slowest %6.1f ms (%d)%n",
-                what, Figures.median(micros) / 1000.0, Figures.percentile(micros, 100) / 1000.0, micros.size());
+        Figures.print("the week, nothing changed since", still);
+        Figures.print("the week, right after a lesson was changed", changed);
     }
 
     /** Makes one lesson longer or shorter, each time another one. */
     private void move(int n) throws Exception {
-        send(
+        lead.send(
                 "POST",
                 "/api/timetable/lessons/big-%d/change".formatted(PER_DAY + n),
                 "{\"minutes\":%d,\"following\":false,\"why\":\"Measured\"}".formatted(40 + n % 5));
@@ -130,29 +116,5 @@ final class WeekView {
             statement.setObject(i + 1, values[i]);
         }
         statement.executeUpdate();
-    }
-
-    private String send(String method, String path, String body) throws Exception {
-        String token = ((CookieManager) client.cookieHandler().orElseThrow())
-                .getCookieStore().getCookies().stream()
-                        .filter(one -> one.getName().equals("XSRF-TOKEN"))
-                        .map(java.net.HttpCookie::getValue)
-                        .findFirst()
-                        .orElse("none");
-        HttpResponse<String> answer = client.send(
-                HttpRequest.newBuilder(URI.create(address + path))
-                        .header("Content-Type", "application/json")
-                        .header("X-XSRF-TOKEN", token)
-                        .method(
-                                method,
-                                body == null
-                                        ? HttpRequest.BodyPublishers.noBody()
-                                        : HttpRequest.BodyPublishers.ofString(body))
-                        .build(),
-                HttpResponse.BodyHandlers.ofString());
-        if (answer.statusCode() >= 400) {
-            throw new IllegalStateException(path + ": " + answer.body());
-        }
-        return answer.body();
     }
 }

@@ -43,6 +43,9 @@ class Screenshots {
         orla.navigate("/lessons/seabird-ecology-8-1.1-2/register");
         orla.getByText("Export as CSV").waitFor();
         take(orla, "register");
+        orla.navigate("/lessons/seabird-ecology-8-1.1-2/replay");
+        orla.getByText("Against the plan").waitFor();
+        take(orla, "replay");
         orla.navigate("/classes/tidal-navigation-8/attendance");
         orla.getByText("written by an adult").waitFor();
         take(orla, "class-grid");
@@ -104,7 +107,7 @@ class Screenshots {
     }
 
     @Test
-    void class_rules_and_trying_out() {
+    void class_rules() {
         Page ruben = signedIn("Ruben Stavely", 1280, 800, ColorScheme.LIGHT);
         ruben.navigate("/rules/class:harbour-law-9");
         ruben.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Share a screen, Pupil"))
@@ -112,13 +115,6 @@ class Screenshots {
                 .click();
         ruben.getByText("Who can change it").waitFor();
         take(ruben, "class-rules");
-        ruben.navigate("/try?place=class:harbour-law-9");
-        ruben.getByText("Put another case beside it").click();
-        ruben.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Beside it"))
-                .getByText("while a visitor is present")
-                .click();
-        ruben.getByText("marked below").waitFor();
-        take(ruben, "try");
     }
 
     @Test

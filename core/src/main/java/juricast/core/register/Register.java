@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
@@ -61,6 +62,18 @@ public record Register(Span window, List<RegisterLine> lines) {
                         Optional.ofNullable(corrections.get(pupil.person()))))
                 .toList();
         return new Register(window, lines);
+    }
+
+    /**
+     * The same where some were not expected when it began, such as who joined the class while it ran: there if they came, and
+     * neither late nor absent.
+     */
+    public Register with(Set<PersonId> notExpected) {
+        return new Register(
+                window,
+                lines.stream()
+                        .map(line -> notExpected.contains(line.pupil().person()) ? line.notExpected() : line)
+                        .toList());
     }
 
     /** The register of a lesson that was called off: nobody was expected. */

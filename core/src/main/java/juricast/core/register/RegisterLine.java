@@ -38,6 +38,12 @@ public record RegisterLine(
         return correction.map(Correction::lateMinutes).orElse(lateMinutes);
     }
 
+    /** The same of who was not expected: there if they came. */
+    RegisterLine notExpected() {
+        Mark mark = attendance.stays().isEmpty() ? Mark.NOT_EXPECTED : Mark.PRESENT;
+        return new RegisterLine(pupil, mark, 0, 0, share, minutes, drops, longestGap, attendance, correction);
+    }
+
     public Duration waited() {
         return attendance.waited();
     }

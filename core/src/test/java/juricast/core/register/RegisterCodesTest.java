@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import juricast.core.identity.PersonId;
 import juricast.core.lesson.LessonOrder;
 import juricast.core.register.RegisterCodes.Code;
@@ -67,6 +68,16 @@ class RegisterCodesTest {
         assertThat(Expectation.of(lesson, false, List.of(later))).isEqualTo(Expectation.JOINED_LATER);
         assertThat(Expectation.of(lesson, false, List.of(before))).isEqualTo(Expectation.LEFT_BEFORE);
         assertThat(Expectation.of(lesson, false, List.of())).isEqualTo(Expectation.JOINED_LATER);
+
+        var held = open().time("10:20").present(INES).time("10:50").order(new LessonOrder.Dismiss(ORLA));
+        Register whole =
+                Register.of(held.plan(), held.events(), at("10:50"), held.rulebook(), Map.of(), Map.of());
+        assertThat(whole.lines())
+                .extracting(line -> line.pupil().person() + " " + line.mark())
+                .contains("ines LATE", "jory ABSENT", "kester ABSENT");
+        assertThat(whole.with(Set.of(INES, JORY)).lines())
+                .extracting(line -> line.pupil().person() + " " + line.mark())
+                .contains("ines PRESENT", "jory NOT_EXPECTED", "kester ABSENT");
 
         assertThat(Register.calledOff(open().plan()).lines())
                 .isNotEmpty()

@@ -8,11 +8,14 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import juricast.core.attendance.Attended;
 import juricast.core.attendance.Year;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
+import juricast.core.register.Expectation;
 import juricast.core.register.Register;
 import juricast.core.register.RegisterLine;
 import juricast.core.time.Span;
@@ -41,6 +44,7 @@ class Attendances {
     private final Corrections corrections;
     private final OutsideLogs logs;
     private final FinishedLessons finished;
+    private final LessonFacts facts;
 
     Attendances(
             Database database,
@@ -48,13 +52,15 @@ class Attendances {
             LiveLessons lessons,
             Corrections corrections,
             OutsideLogs logs,
-            FinishedLessons finished) {
+            FinishedLessons finished,
+            LessonFacts facts) {
         this.database = database;
         this.records = records;
         this.lessons = lessons;
         this.corrections = corrections;
         this.logs = logs;
         this.finished = finished;
+        this.facts = facts;
     }
 
     /** @return when a lesson ended: dismissed here, or by its plan where only another service has seen it; empty while it is on */
@@ -71,6 +77,15 @@ class Attendances {
     }
 
     private Register register(LessonId id, Records.Record record) {
+        Span lesson = record.plan().time();
+        Set<PersonId> notExpected = facts.membersAt(id).entrySet().stream()
+                .filter(one -> Expectation.of(lesson, false, one.getValue()) != Expectation.EXPECTED)
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
+        return registerOf(id, record).with(notExpected);
+    }
+
+    private Register registerOf(LessonId id, Records.Record record) {
         return Register.of(
                 record.plan(),
                 record.events(),

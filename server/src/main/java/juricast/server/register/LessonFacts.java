@@ -86,13 +86,23 @@ class LessonFacts {
 
     /** When each pupil belonged to a class, also those who have left it. */
     Map<PersonId, List<Span>> pupilsOf(ClassId id) {
+        return pupilsOf("class = :id", id.value());
+    }
+
+    /** The same of the class of a lesson. */
+    Map<PersonId, List<Span>> membersAt(LessonId lesson) {
+        return pupilsOf("class = (SELECT class FROM lesson WHERE lesson.id = :id)", lesson.value());
+    }
+
+    private Map<PersonId, List<Span>> pupilsOf(String which, String id) {
         var times = new HashMap<PersonId, List<Span>>();
         database.read()
                 .sql(
                         """
                     SELECT person, since, until FROM class_member
-                    WHERE class = :class AND role IN ('PUPIL', 'CLASS_MONITOR') AND until > since""")
-                .param("class", id.value())
+                    WHERE %s AND role IN ('PUPIL', 'CLASS_MONITOR') AND until > since"""
+                                .formatted(which))
+                .param("id", id)
                 .query(row -> {
                     times.computeIfAbsent(new PersonId(row.getString("person")), one -> new ArrayList<>())
                             .add(span(row.getLong("since"), row.getLong("until")));

@@ -1,0 +1,49 @@
+package juricast.bench;
+
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+
+/** Somebody of the demo who is signed in and asks the running application. */
+final class AsPerson {
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient client =
+            HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final String address;
+
+    AsPerson(RunningJar demo, String person) throws Exception {
+        address = demo.address();
+        send("GET", "/api/standing", null);
+        send("POST", "/api/demo/session/" + person, "{}");
+    }
+
+    String send(String method, String path, String body) throws Exception {
+        return send(method, path, body, "application/json");
+    }
+
+    String send(String method, String path, String body, String type) throws Exception {
+        String token = cookies.getCookieStore().getCookies().stream()
+                .filter(one -> one.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElse("none");
+        HttpResponse<String> answer = client.send(
+                HttpRequest.newBuilder(URI.create(address + path))
+                        .header("Content-Type", type)
+                        .header("X-XSRF-TOKEN", token)
+                        .method(
+                                method,
+                                body == null
+                                        ? HttpRequest.BodyPublishers.noBody()
+                                        : HttpRequest.BodyPublishers.ofString(body))
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
+        if (answer.statusCode() >= 400) {
+            throw new IllegalStateException(path + ": " + answer.body());
+        }
+        return answer.body();
+    }
+}
