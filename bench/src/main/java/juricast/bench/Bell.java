@@ -63,12 +63,17 @@ final class Bell {
         var answers = new ArrayList<Long>();
         Duration application = demo.used();
         Duration load = RunningJar.used(ProcessHandle.current());
+        var last = new ArrayList<Long>();
         for (int round = 0; round < ROUNDS; round++) {
+            int before = rooms.news.size();
             answers.addAll(rooms.orders(LESSONS, 0));
+            last.add(Figures.percentile(
+                    List.copyOf(rooms.news).subList(before, rooms.news.size()), 100));
             TimeUnit.SECONDS.sleep(2);
         }
         print("order answered at the desk, all in one instant", answers);
         print("order to the seat, all in one instant", List.copyOf(rooms.news));
+        Figures.print("of that, the last seat of each instant", last);
         System.out.printf(
                 "  of the two cores, in each such instant: the application %d ms, the load tool %d ms%n",
                 demo.used().minus(application).toMillis() / ROUNDS,

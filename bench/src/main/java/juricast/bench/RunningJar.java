@@ -10,6 +10,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
 
 /** The packaged application with demo data, in a process of its own. */
 record RunningJar(Process process, int port, Path file, Duration startedIn) implements AutoCloseable {
@@ -26,13 +29,14 @@ record RunningJar(Process process, int port, Path file, Duration startedIn) impl
     /** On a port of its own, as after a restart. */
     static RunningJar start(Path jar, Path file, int port) throws IOException {
         Instant began = Instant.now();
-        Process process = new ProcessBuilder(
-                        "java",
-                        "-jar",
-                        jar.toString(),
-                        "--server.port=" + port,
-                        "--juricast.demo=true",
-                        "--juricast.data=" + file)
+        var command = new ArrayList<>(List.of("java"));
+        // Such as a recording of where its time goes; nothing for a measurement.
+        command.addAll(Arrays.stream(System.getProperty("bench.java", "").split(" "))
+                .filter(option -> !option.isEmpty())
+                .toList());
+        command.addAll(List.of(
+                "-jar", jar.toString(), "--server.port=" + port, "--juricast.demo=true", "--juricast.data=" + file));
+        Process process = new ProcessBuilder(command)
                 .redirectErrorStream(true)
                 .redirectOutput(ProcessBuilder.Redirect.DISCARD)
                 .start();

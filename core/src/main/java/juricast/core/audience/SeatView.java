@@ -225,6 +225,15 @@ public record SeatView(
                 .findFirst();
     }
 
+    /** Only what this arrival may read. @param after only words with a higher number are wanted */
+    public static List<Words> words(LessonState lesson, VisitId id, int after) {
+        return lesson.visit(id)
+                .filter(visit -> visit.status() == Visit.Status.IN)
+                .flatMap(Visit::person)
+                .map(me -> wordsFor(me, lesson, after))
+                .orElse(List.of());
+    }
+
     /** What is seen from the door: whether the room is quiet, and nothing else of it. */
     static Room fromOutside(LessonState lesson) {
         return new Room(

@@ -135,6 +135,14 @@ public final class LessonState {
         return state;
     }
 
+    /**
+     * Whether such events only add to what was written: rights, presence and all that is switched, raised or handed out stay
+     * one and the same.
+     */
+    public static boolean addOnlyWords(List<LessonEvent> events) {
+        return events.stream().allMatch(LessonEvent.Said.class::isInstance);
+    }
+
     /** How many events there were; the number of the last one. */
     public int number() {
         return number;
@@ -596,6 +604,7 @@ public final class LessonState {
             return null;
         }
 
+        /** See {@link #addOnlyWords}. */
         @Override
         public Void said(LessonEvent.Said event) {
             words = plus(words, new Words(number, event.from(), event.to(), event.text(), event.file(), event.at()));

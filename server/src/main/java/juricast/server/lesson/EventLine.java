@@ -17,6 +17,7 @@ import org.springframework.http.HttpHeaders;
 final class EventLine implements Viewer.Line, WriteListener, AsyncListener {
     private final AsyncContext context;
     private final ServletOutputStream out;
+    private final int buffer;
     private Runnable whenReady = () -> {};
     private Runnable whenEnded = () -> {};
     private boolean begun;
@@ -28,6 +29,7 @@ final class EventLine implements Viewer.Line, WriteListener, AsyncListener {
         response.setContentType("text/event-stream;charset=UTF-8");
         response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
         out = response.getOutputStream();
+        buffer = response.getBufferSize();
         context = request.startAsync();
         context.setTimeout(0);
         context.addListener(this);
@@ -49,7 +51,8 @@ final class EventLine implements Viewer.Line, WriteListener, AsyncListener {
     @Override
     public synchronized void write(byte[] event) throws IOException {
         out.write(event);
-        unflushed = !out.isReady();
+        // What fits into the buffer has not touched the line yet; asking costs as much as writing.
+        unflushed = event.length >= buffer && !out.isReady();
         if (!unflushed) {
             out.flush();
         }

@@ -9,7 +9,6 @@ import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Predicate;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
@@ -82,8 +81,10 @@ class LessonController {
             throws IOException {
         LessonId id = desk.known(lesson, caller);
         DeviceId device = Cookies.deviceOrNew(request, response);
-        Predicate<Visit> mine = visit ->
-                visit.arrival().device().equals(device) && visit.person().equals(Optional.of(caller.person()));
+        Viewer.Mine mine = state -> state.visitsOf(caller.person()).stream()
+                .filter(visit -> visit.arrival().device().equals(device)
+                        && visit.person().equals(Optional.of(caller.person())))
+                .toList();
         viewers.open(
                 id,
                 Viewer.Audience.DESK,

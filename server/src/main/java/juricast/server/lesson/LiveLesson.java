@@ -16,6 +16,7 @@ import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.LessonRules;
 import juricast.core.lesson.LessonState;
 import juricast.core.rules.Rulebook;
+import org.jspecify.annotations.Nullable;
 
 /** One lesson in memory. Orders change it one at a time, under its own lock; readers take a {@link Snapshot}. */
 final class LiveLesson {
@@ -37,32 +38,61 @@ final class LiveLesson {
         snapshot = new Snapshot(plan, rules, LessonState.NEW.after(record.events()), List.copyOf(events));
     }
 
-    /** A lesson as it stood at one moment; never changes. @param known the rights last worked out for it */
+    /**
+     * A lesson as it stood at one moment; never changes.
+     *
+     * @param seen what was last worked out of who may what
+     * @param tick when the clock next changes something in it, as it was last worked out
+     * @param shared what was made of this very moment
+     */
     record Snapshot(
             LessonPlan plan,
             Rulebook rules,
             LessonState state,
             List<LessonEvent> events,
-            AtomicReference<SharedRights> known,
+            AtomicReference<@Nullable Seen> seen,
+            AtomicReference<Instant> tick,
             Shared shared) {
         Snapshot(LessonPlan plan, Rulebook rules, LessonState state, List<LessonEvent> events) {
-            this(plan, rules, state, events, new AtomicReference<>(), new Shared());
+            this(plan, rules, state, events, new AtomicReference<>(), new AtomicReference<>(Instant.MIN), new Shared());
         }
 
-        /** The rights as of now; all seats share them until an event or the clock changes something. */
-        SharedRights rights(Instant now) {
-            SharedRights last = known.get();
-            if (last == null || !last.countsAt(now)) {
-                last = SharedRights.of(state, rules, now);
-                known.set(last);
+        /** The next moment, in which nothing is new but what was written: who may and sees what stays as it was worked out. */
+        Snapshot withWords(LessonState next, List<LessonEvent> all) {
+            return new Snapshot(plan, rules, next, all, seen, tick, new Shared());
+        }
+
+        /** Whether the clock changes something now. It is asked four times a second, and worked out when that is due. */
+        boolean isDue(Instant now) {
+            if (now.isBefore(tick.get())) {
+                return false;
+            }
+            Instant next = at(now).nextTick();
+            tick.set(next);
+            return !now.isBefore(next);
+        }
+
+        /** Who may what as of now; all seats share it until an event or the clock changes something. */
+        Seen seen(Instant now) {
+            Seen last = seen.get();
+            if (last == null || !last.rights.countsAt(now)) {
+                last = new Seen(SharedRights.of(state, rules, now), new Shared());
+                seen.set(last);
             }
             return last;
+        }
+
+        SharedRights rights(Instant now) {
+            return seen(now).rights;
         }
 
         LessonRules at(Instant now) {
             return new LessonRules(plan, state, rules, now);
         }
     }
+
+    /** Rights, and what was made of them; both count until something but words is new. */
+    record Seen(SharedRights rights, Shared shared) {}
 
     /** Tells everyone who looks on, all of an audience in one go, the seats first. */
     void tell(Tellers tellers) {
@@ -103,10 +133,10 @@ final class LiveLesson {
     void happened(List<LessonEvent> more, String lastHash) {
         events.addAll(more);
         hash = lastHash;
-        snapshot = new Snapshot(
-                snapshot.plan,
-                snapshot.rules,
-                snapshot.state.after(more),
-                Collections.unmodifiableList(new ArrayList<>(events)));
+        LessonState next = snapshot.state.after(more);
+        List<LessonEvent> all = Collections.unmodifiableList(new ArrayList<>(events));
+        snapshot = LessonState.addOnlyWords(more)
+                ? snapshot.withWords(next, all)
+                : new Snapshot(snapshot.plan, snapshot.rules, next, all);
     }
 }

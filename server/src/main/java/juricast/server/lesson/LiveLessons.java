@@ -160,6 +160,11 @@ public class LiveLessons implements DisposableBean {
         return lesson.snapshot();
     }
 
+    /** Whether a lesson was looked at since the start, or goes on. */
+    public boolean isKnown(LessonId id) {
+        return lessons.containsKey(id);
+    }
+
     /** The messages that are due about a lesson now, whether or not they went out before. */
     public List<Due> due(LessonId id) {
         LiveLesson.Snapshot seen = look(id);
@@ -230,8 +235,9 @@ public class LiveLessons implements DisposableBean {
     void tick() {
         lessons.forEach((id, lesson) -> {
             try {
-                boolean due = !now().isBefore(lesson.snapshot().at(now()).nextTick());
-                if (!lesson.snapshot().state().isOver() && (due || lesson.revision() != database.revision())) {
+                LiveLesson.Snapshot seen = lesson.snapshot();
+                boolean isBehind = lesson.revision() != database.revision();
+                if (!seen.state().isOver() && (isBehind || seen.isDue(now()))) {
                     carryOut(id, new LessonOrder.Tick());
                 }
             } catch (RuntimeException failed) {
@@ -244,8 +250,13 @@ public class LiveLessons implements DisposableBean {
     @Scheduled(initialDelay = SILENCE_MS, fixedDelay = 2000)
     void noticeSilence() {
         lessons.forEach((id, lesson) -> {
-            for (Visit visit : lesson.snapshot().state().visits()) {
-                if (!visit.isLookedFor() || isHeard(visit, lesson)) {
+            LessonState state = lesson.snapshot().state();
+            Set<VisitId> heard = lesson.viewers.stream()
+                    .flatMap(viewer -> viewer.mine(state).stream())
+                    .map(Visit::id)
+                    .collect(Collectors.toSet());
+            for (Visit visit : state.visits()) {
+                if (!visit.isLookedFor() || heard.contains(visit.id()) || isCarried(visit)) {
                     silent.remove(visit.id());
                 } else if (silent.merge(visit.id(), 1, Integer::sum) >= SILENT_ROUNDS) {
                     silent.remove(visit.id());
@@ -255,9 +266,8 @@ public class LiveLessons implements DisposableBean {
         });
     }
 
-    private boolean isHeard(Visit visit, LiveLesson lesson) {
-        return classrooms.stream().anyMatch(one -> one.carries(visit.id()))
-                || lesson.viewers.stream().anyMatch(viewer -> viewer.isOf(visit));
+    private boolean isCarried(Visit visit) {
+        return classrooms.stream().anyMatch(one -> one.carries(visit.id()));
     }
 
     @Override

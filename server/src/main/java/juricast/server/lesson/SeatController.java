@@ -265,7 +265,7 @@ class SeatController {
         viewers.open(
                 mine.lesson(),
                 Viewer.Audience.SEAT,
-                one -> one.id().equals(mine.visit()),
+                state -> state.visit(mine.visit()).stream().toList(),
                 last,
                 after -> seats.shown(lessons.look(mine.lesson()), mine.visit(), after, lessons.now()),
                 new EventLine(request, response));

@@ -99,25 +99,39 @@ class SeatJson {
 
     /** The whole seat, with all its words. */
     Seat of(LiveLesson.Snapshot lesson, VisitId visit, Instant now) {
-        SeatView view = SeatView.of(lesson.plan(), lesson.state(), lesson.rights(now), visit, 0, now);
-        return new Seat(view.number(), now, room(lesson, view.room()), own(lesson, view), heard(view, lesson, visit));
+        Looks looks = looks(lesson, visit, now);
+        List<Heard> words = heard(SeatView.words(lesson.state(), visit, 0), lesson, visit);
+        return new Seat(lesson.state().number(), now, looks.room, looks.own, words);
     }
 
     /** The same for a stream, with the words after a number. */
     Shown shown(LiveLesson.Snapshot lesson, VisitId visit, int after, Instant now) {
-        SeatView view = SeatView.of(lesson.plan(), lesson.state(), lesson.rights(now), visit, after, now);
+        Looks looks = looks(lesson, visit, now);
+        int number = lesson.state().number();
         return new Shown(
-                view.number(),
-                view.status() == Visit.Status.IN ? view.number() : after,
+                number,
+                looks.own.status == Visit.Status.IN ? number : after,
                 now,
-                room(lesson, view.room()),
-                own(lesson, view),
-                words(lesson, view, visit, after),
+                looks.room,
+                looks.own,
+                words(lesson, visit, after),
                 lesson.shared());
     }
 
-    private Room room(LiveLesson.Snapshot lesson, SeatView.Room seen) {
-        return lesson.shared().once(seen, "on the wire", () -> {
+    /** All of a seat but what was written. */
+    private record Looks(Room room, Own own) {}
+
+    /** Made anew only when something but words is new: most of what thirty seats are told is words. */
+    private Looks looks(LiveLesson.Snapshot lesson, VisitId visit, Instant now) {
+        LiveLesson.Seen seen = lesson.seen(now);
+        return seen.shared().once(seen, visit, () -> {
+            SeatView view = SeatView.of(lesson.plan(), lesson.state(), seen.rights(), visit, 0, now);
+            return new Looks(room(lesson, seen, view.room()), own(lesson, view));
+        });
+    }
+
+    private Room room(LiveLesson.Snapshot lesson, LiveLesson.Seen known, SeatView.Room seen) {
+        return known.shared().once(seen, "on the wire", () -> {
             LessonPlan plan = lesson.plan();
             return new Room(
                     plan.title(),
@@ -170,21 +184,22 @@ class SeatJson {
     }
 
     /** What was written to everybody reads the same for all but who wrote it, so it is encoded once. */
-    private String words(LiveLesson.Snapshot lesson, SeatView view, VisitId visit, int after) {
-        if (view.words().isEmpty()) {
+    private String words(LiveLesson.Snapshot lesson, VisitId visit, int after) {
+        List<Words> words = SeatView.words(lesson.state(), visit, after);
+        if (words.isEmpty()) {
             return "";
         }
         Optional<PersonId> me = lesson.state().visit(visit).flatMap(Visit::person);
-        boolean alike = view.words().stream()
+        boolean alike = words.stream()
                 .allMatch(one -> one.to().kind() == Readers.Kind.CLASS && !me.equals(Optional.of(one.from())));
         return alike
-                ? lesson.shared().once(lesson, after, () -> json.writeValueAsString(heard(view, lesson, visit)))
-                : json.writeValueAsString(heard(view, lesson, visit));
+                ? lesson.shared().once(lesson, after, () -> json.writeValueAsString(heard(words, lesson, visit)))
+                : json.writeValueAsString(heard(words, lesson, visit));
     }
 
-    private static List<Heard> heard(SeatView view, LiveLesson.Snapshot lesson, VisitId visit) {
+    private static List<Heard> heard(List<Words> all, LiveLesson.Snapshot lesson, VisitId visit) {
         Optional<PersonId> me = lesson.state().visit(visit).flatMap(Visit::person);
-        return view.words().stream()
+        return all.stream()
                 .map(words -> heard(words, lesson.plan(), me.equals(Optional.of(words.from()))))
                 .toList();
     }

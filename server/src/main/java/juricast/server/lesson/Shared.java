@@ -34,10 +34,22 @@ final class Shared {
         }
     }
 
-    /** What was made of the one before, or is made now. @param kind what of it: anything with equality */
+    /**
+     * What was made of the one before, or is made now. What is made may ask for something else that is shared, so two who come
+     * at once may both make it; all are given the same one.
+     *
+     * @param kind what of it: anything with equality
+     */
     @SuppressWarnings("unchecked")
     <T> T once(Object one, Object kind, Supplier<T> make) {
-        return (T) made.computeIfAbsent(new Key(one, kind), key -> make.get());
+        var key = new Key(one, kind);
+        Object known = made.get(key);
+        if (known == null) {
+            Object next = make.get();
+            Object first = made.putIfAbsent(key, next);
+            known = first == null ? next : first;
+        }
+        return (T) known;
     }
 
     /** What was made of two objects. */

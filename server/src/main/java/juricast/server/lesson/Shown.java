@@ -2,10 +2,12 @@ package juricast.server.lesson;
 
 import java.lang.reflect.Method;
 import java.lang.reflect.RecordComponent;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -39,18 +41,40 @@ record Shown(int number, int told, Instant now, Record common, Record own, Strin
         }
     };
 
-    /** All of it, as JSON. */
-    String whole(JsonMapper json) {
+    private String whole(JsonMapper json) {
         return write(shared.once(common, "whole", () -> fields(null, common, json)), fields(null, own, json));
     }
 
-    /** What differs from {@code before}; a field that is gone is null. Empty if nothing differs. */
-    String since(Shown before, JsonMapper json) {
+    /** The first event of a line: all of it. */
+    byte[] first(JsonMapper json) {
+        return event("view", whole(json));
+    }
+
+    /**
+     * The event with what differs from {@code before}; a field that is gone is null. Nothing if nothing differs. Browsers that
+     * are told the same are given the same bytes.
+     */
+    Optional<byte[]> since(Shown before, JsonMapper json) {
         String ofCommon = before.common == common
                 ? ""
                 : shared.ofBoth(before.common, common, () -> fields(before.common, common, json));
         String ofOwn = before.own.equals(own) ? "" : fields(before.own, own, json);
-        return ofCommon.isEmpty() && ofOwn.isEmpty() && words.isEmpty() ? "" : write(ofCommon, ofOwn);
+        if (ofCommon.isEmpty() && ofOwn.isEmpty() && words.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                ofOwn.isEmpty()
+                        ? shared.once(
+                                common, new Alike(ofCommon, words, told), () -> event("change", write(ofCommon, "")))
+                        : event("change", write(ofCommon, ofOwn)));
+    }
+
+    /** What an event without anything of one's own is made of. */
+    private record Alike(String ofCommon, String words, int told) {}
+
+    /** As one piece: in parts, each part would be a packet of its own to each of thirty seats. */
+    private byte[] event(String kind, String data) {
+        return ("id:" + told + "\nevent:" + kind + "\ndata:" + data + "\n\n").getBytes(StandardCharsets.UTF_8);
     }
 
     private String write(String ofCommon, String ofOwn) {

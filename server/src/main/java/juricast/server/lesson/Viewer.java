@@ -2,7 +2,10 @@ package juricast.server.lesson;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.function.Predicate;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import juricast.core.lesson.LessonState;
 import juricast.core.lesson.Visit;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -39,18 +42,26 @@ final class Viewer {
     }
 
     private static final Logger LOG = LoggerFactory.getLogger(Viewer.class);
+    /** Whoever was told something in this time needs no heartbeat. */
+    private static final long QUIET_NANOS = TimeUnit.SECONDS.toNanos(4);
+
     private static final byte[] HEARTBEAT = ":still here\n\n".getBytes(StandardCharsets.UTF_8);
 
     final Audience audience;
     private final Line line;
-    private final Predicate<Visit> mine;
+    private final Mine mine;
     private final View view;
     private final JsonMapper json;
     private int last;
+    private long written = System.nanoTime();
     private @Nullable Shown told;
 
-    /** @param mine whose visit this browser keeps connected; a desk is looked at before its adult has one */
-    Viewer(Audience audience, Line line, Predicate<Visit> mine, int last, View view, JsonMapper json) {
+    /** Whose visits a browser keeps connected; a desk is looked at before its adult has one. */
+    interface Mine {
+        List<Visit> in(LessonState lesson);
+    }
+
+    Viewer(Audience audience, Line line, Mine mine, int last, View view, JsonMapper json) {
         this.audience = audience;
         this.line = line;
         this.mine = mine;
@@ -59,8 +70,8 @@ final class Viewer {
         this.json = json;
     }
 
-    boolean isOf(Visit visit) {
-        return mine.test(visit);
+    List<Visit> mine(LessonState lesson) {
+        return mine.in(lesson);
     }
 
     void end() {
@@ -69,7 +80,7 @@ final class Viewer {
 
     /** Keeps the line alive, and finds out that it is not. */
     synchronized void heartbeat() {
-        if (line.isReady()) {
+        if (System.nanoTime() - written > QUIET_NANOS && line.isReady()) {
             write(HEARTBEAT);
         }
     }
@@ -91,17 +102,14 @@ final class Viewer {
             end();
             return;
         }
-        // As one piece: in parts, each part would be a packet of its own to each of thirty seats.
-        String news = told == null ? "view\ndata:" + next.whole(json) : next.since(told, json);
-        String event = told == null ? news : "change\ndata:" + news;
+        Optional<byte[]> news = told == null ? Optional.of(next.first(json)) : next.since(told, json);
         last = next.told();
         told = next;
-        if (!news.isEmpty()) {
-            write(("id:" + next.told() + "\nevent:" + event + "\n\n").getBytes(StandardCharsets.UTF_8));
-        }
+        news.ifPresent(this::write);
     }
 
     private void write(byte[] event) {
+        written = System.nanoTime();
         try {
             line.write(event);
         } catch (IOException | IllegalStateException gone) {

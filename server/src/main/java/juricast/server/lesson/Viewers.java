@@ -2,10 +2,8 @@ package juricast.server.lesson;
 
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Predicate;
 import juricast.core.identity.LessonId;
 import juricast.core.lesson.LessonOrder;
-import juricast.core.lesson.Visit;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
@@ -29,19 +27,13 @@ class Viewers implements DisposableBean {
      * @param mine whose visit it keeps connected
      * @param last the number the browser saw last, or 0
      */
-    void open(
-            LessonId id,
-            Viewer.Audience audience,
-            Predicate<Visit> mine,
-            int last,
-            Viewer.View view,
-            Viewer.Line line) {
+    void open(LessonId id, Viewer.Audience audience, Viewer.Mine mine, int last, Viewer.View view, Viewer.Line line) {
         LiveLesson lesson = lessons.of(id);
         var viewer = new Viewer(audience, line, mine, last, view, json);
         open.put(viewer, lesson);
         lesson.viewers.add(viewer);
-        lesson.snapshot().state().visits().stream()
-                .filter(visit -> visit.goesOn() && !visit.connected() && mine.test(visit))
+        mine.in(lesson.snapshot().state()).stream()
+                .filter(visit -> visit.goesOn() && !visit.connected())
                 .forEach(visit -> lessons.carryOut(id, new LessonOrder.ComeBack(visit.id())));
         line.begin(viewer::tell, () -> close(viewer));
     }

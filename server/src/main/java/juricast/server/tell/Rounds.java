@@ -123,18 +123,21 @@ class Rounds {
     private List<Outbox.Wanted> dueNow(Instant now) {
         var wanted = new ArrayList<Outbox.Wanted>();
         for (Classes.Planned one : classes.lessons(new Span(now, now.plus(AHEAD)))) {
-            boolean isNear = settings.ofLesson(one.id())
-                            .value(Catalogue.REMINDER_MINUTES, Rule.ANSWERS, now)
-                            .length()
-                            .compareTo(Duration.between(now, one.time().from()))
-                    >= 0;
-            if (!isNear) {
+            // Lessons that go on are near by themselves; their rules are asked below.
+            boolean isNear = live.isKnown(one.id())
+                    || settings.ofLesson(one.id())
+                                    .value(Catalogue.REMINDER_MINUTES, Rule.ANSWERS, now)
+                                    .length()
+                                    .compareTo(Duration.between(now, one.time().from()))
+                            >= 0;
+            List<Due> all = isNear ? live.due(one.id()) : List.of();
+            if (all.isEmpty()) {
                 continue;
             }
             List<Member> adults = classes.membersOf(one, now).stream()
                     .filter(member -> member.role().isAdultInCharge())
                     .toList();
-            for (Due due : live.due(one.id())) {
+            for (Due due : all) {
                 wanted.add(new Outbox.Wanted(
                         MessageKind.valueOf(due.kind().name()),
                         one.id().value() + " " + one.time().from(),

@@ -137,7 +137,7 @@ class StreamTest {
         var viewer = new Viewer(
                 Viewer.Audience.SEAT,
                 line,
-                visit -> true,
+                lesson -> lesson.visits(),
                 0,
                 after -> {
                     throw new IllegalStateException("a fault");
@@ -153,7 +153,7 @@ class StreamTest {
         return new Viewer(
                 Viewer.Audience.SEAT,
                 line,
-                visit -> true,
+                lesson -> lesson.visits(),
                 0,
                 after -> {
                     int number = made.incrementAndGet();
