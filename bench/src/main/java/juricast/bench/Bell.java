@@ -67,8 +67,7 @@ final class Bell {
         for (int round = 0; round < ROUNDS; round++) {
             int before = rooms.news.size();
             answers.addAll(rooms.orders(LESSONS, 0));
-            last.add(Figures.percentile(
-                    List.copyOf(rooms.news).subList(before, rooms.news.size()), 100));
+            last.add(Figures.percentile(List.copyOf(rooms.news).subList(before, rooms.news.size()), 100));
             TimeUnit.SECONDS.sleep(2);
         }
         print("order answered at the desk, all in one instant", answers);

@@ -53,8 +53,10 @@ final class TermAndLog {
             throw new IllegalStateException("Names are open: " + shown);
         }
         String fingerprint = shown.replaceAll("(?s).*\"fingerprint\":\"([^\"]*)\".*", "$1");
-        Figures.print("the same, taken", List.of(micros(() -> orla.send(
-                "POST", at + "?name=log.csv&fingerprint=" + fingerprint, log, "text/csv"))));
+        Figures.print(
+                "the same, taken",
+                List.of(micros(
+                        () -> orla.send("POST", at + "?name=log.csv&fingerprint=" + fingerprint, log, "text/csv"))));
     }
 
     private static List<Long> times(Callable<String> what) throws Exception {
@@ -84,7 +86,8 @@ final class TermAndLog {
                     .append(',')
                     .append(STAMP.format(joined.atZone(ZoneOffset.UTC)))
                     .append(',')
-                    .append(STAMP.format(joined.plusSeconds(1 + random.nextInt(90)).atZone(ZoneOffset.UTC)))
+                    .append(STAMP.format(
+                            joined.plusSeconds(1 + random.nextInt(90)).atZone(ZoneOffset.UTC)))
                     .append('\n');
         }
         return log.toString();
@@ -99,8 +102,9 @@ final class TermAndLog {
         try (Connection file = DriverManager.getConnection("jdbc:sqlite:" + demo.file())) {
             file.setAutoCommit(false);
             try (var all = file.createStatement();
-                    var rows = all.executeQuery("SELECT person.id, name FROM class_member JOIN person ON person.id = person"
-                            + " WHERE class = '" + CLASS + "' AND role = 'PUPIL'")) {
+                    var rows = all.executeQuery(
+                            "SELECT person.id, name FROM class_member JOIN person ON person.id = person"
+                                    + " WHERE class = '" + CLASS + "' AND role = 'PUPIL'")) {
                 while (rows.next()) {
                     people.add(rows.getString(1));
                     names.add(rows.getString(2));
@@ -112,11 +116,11 @@ final class TermAndLog {
             }
             try (var number = file.prepareStatement(
                             "INSERT INTO attendance_number (kind, id) VALUES (?, ?) ON CONFLICT DO NOTHING");
-                    var lesson = file.prepareStatement("INSERT INTO lesson (id, class, starts, ends) VALUES (?, ?, ?, ?)");
-                    var line = file.prepareStatement(
-                            "INSERT INTO attendance (person, lesson, packed) VALUES ("
-                                    + " (SELECT number FROM attendance_number WHERE kind = 'PERSON' AND id = ?),"
-                                    + " (SELECT number FROM attendance_number WHERE kind = 'LESSON' AND id = ?), ?)")) {
+                    var lesson =
+                            file.prepareStatement("INSERT INTO lesson (id, class, starts, ends) VALUES (?, ?, ?, ?)");
+                    var line = file.prepareStatement("INSERT INTO attendance (person, lesson, packed) VALUES ("
+                            + " (SELECT number FROM attendance_number WHERE kind = 'PERSON' AND id = ?),"
+                            + " (SELECT number FROM attendance_number WHERE kind = 'LESSON' AND id = ?), ?)")) {
                 for (String person : people) {
                     run(number, "PERSON", person);
                 }

@@ -70,8 +70,7 @@ class RegisterCodesTest {
         assertThat(Expectation.of(lesson, false, List.of())).isEqualTo(Expectation.JOINED_LATER);
 
         var held = open().time("10:20").present(INES).time("10:50").order(new LessonOrder.Dismiss(ORLA));
-        Register whole =
-                Register.of(held.plan(), held.events(), at("10:50"), held.rulebook(), Map.of(), Map.of());
+        Register whole = Register.of(held.plan(), held.events(), at("10:50"), held.rulebook(), Map.of(), Map.of());
         assertThat(whole.lines())
                 .extracting(line -> line.pupil().person() + " " + line.mark())
                 .contains("ines LATE", "jory ABSENT", "kester ABSENT");
