@@ -57,6 +57,11 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
       {preview.isPending && !shown && <span role="status">Reading {chosen?.file.name}…</span>}
       {shown && chosen && (
         <Box role="region" aria-label="What the log says">
+          {shown.list.length === 0 && (
+            <chakra.p role="alert" color="verdict.away" fontWeight="650" mb="8px">
+              Nobody is on the roster of this class, so no name can be matched. Import the roster first.
+            </chakra.p>
+          )}
           <Columns preview={shown} onColumns={(columns) => look({ ...chosen, columns })} />
           {shown.questions.includes('DATE_ORDER') && (
             <Labelled label="Dates such as 03/04 are" hint="The file does not tell; both are possible.">
@@ -93,7 +98,9 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
             >
               Take this log
             </Button>
-            <span role="status">{shown.open > 0 && `${shown.open} names are still to be decided.`}</span>
+            <span role="status">
+              {shown.open > 0 && (shown.open === 1 ? 'One name is still to be decided.' : `${shown.open} names are still to be decided.`)}
+            </span>
           </Flex>
         </Box>
       )}

@@ -46,7 +46,7 @@ describe('a log of another service', () => {
     fireEvent.change(screen.getByLabelText('Log file'), { target: { files: [new File(['x'], 'log.csv')] } })
     fireEvent.change(await screen.findByLabelText('Dates such as 03/04 are'), { target: { value: 'DAY_FIRST' } })
     expect(await screen.findByText(/Line 4: Bo Lindqvar has no time of leaving/)).toBeTruthy()
-    expect(screen.getByText('1 names are still to be decided.')).toBeTruthy()
+    expect(screen.getByText('One name is still to be decided.')).toBeTruthy()
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Take this log' }).disabled).toBe(true)
     fireEvent.change(screen.getByLabelText('Who is J. Pell'), { target: { value: 'jory' } })
     await waitFor(() => expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Take this log' }).disabled).toBe(false))
@@ -70,9 +70,17 @@ describe('a log of another service', () => {
 
     fireEvent.change(screen.getByLabelText('Log file'), { target: { files: [new File(['x'], 'log.csv')] } })
     expect(await screen.findByText(/No column holds names/)).toBeTruthy()
+    expect(screen.queryByRole('alert')).toBeNull()
     expect(screen.getByText('by their heading')).toBeTruthy()
     fireEvent.change(screen.getByLabelText('Names'), { target: { value: '0' } })
     expect(await screen.findByText('as you said of such a file before')).toBeTruthy()
     expect(screen.queryByText(/No column holds names/)).toBeNull()
+  })
+
+  it('says so when there is no roster to match names with', async () => {
+    serve({ [`POST /api/lessons/l/logs/preview?${asking('', {})}`]: log({ list: [] }) })
+    show(<LogImport lesson="l" onTaken={vi.fn()} />)
+    fireEvent.change(screen.getByLabelText('Log file'), { target: { files: [new File(['x'], 'log.csv')] } })
+    expect((await screen.findByRole('alert')).textContent).toMatch(/Import the roster first/)
   })
 })

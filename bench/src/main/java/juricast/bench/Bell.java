@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
 
 /**
  * The bell: a hundred lessons of thirty pupils, who all come within half a minute, each with a stream; then orders on the
@@ -55,7 +56,7 @@ final class Bell {
 
     /** All desks in the same instant. */
     private static void atOnce(Rooms rooms, RunningJar demo) throws Exception {
-        for (int round = 0; round < WARM_UP_ROUNDS / 2; round++) { // these warm up and are not counted
+        for (int round = 0; round < WARM_UP_ROUNDS; round++) { // these warm up and are not counted
             rooms.orders(LESSONS, 0);
         }
         demo.rest();
@@ -73,6 +74,8 @@ final class Bell {
         print("order answered at the desk, all in one instant", answers);
         print("order to the seat, all in one instant", List.copyOf(rooms.news));
         Figures.print("of that, the last seat of each instant", last);
+        System.out.println("  one after the other, in ms: "
+                + last.stream().map(one -> Long.toString(one / 1000)).collect(Collectors.joining(" ")));
         System.out.printf(
                 "  of the two cores, in each such instant: the application %d ms, the load tool %d ms%n",
                 demo.used().minus(application).toMillis() / ROUNDS,

@@ -249,16 +249,23 @@ public record SeatView(
                 Optional.empty());
     }
 
-    /** From the last backwards: a seat that is told of every word asks for one of hundreds. */
     private static List<Words> wordsFor(PersonId me, LessonState lesson, int after) {
+        return wordsAfter(lesson, after).stream()
+                .filter(words -> mayRead(me, words))
+                .toList();
+    }
+
+    /**
+     * Everything that was written after a number, for whomever. From the last backwards: a seat that is told of every word asks
+     * for one of hundreds.
+     */
+    public static List<Words> wordsAfter(LessonState lesson, int after) {
         List<Words> all = lesson.words();
         int first = all.size();
         while (first > 0 && all.get(first - 1).number() > after) {
             first--;
         }
-        return all.subList(first, all.size()).stream()
-                .filter(words -> mayRead(me, words))
-                .toList();
+        return all.subList(first, all.size());
     }
 
     private static boolean mayRead(PersonId me, Words words) {

@@ -42,8 +42,14 @@ public record LessonPlan(
         return new LessonPlan(lesson, title, time, members, order, watched, next);
     }
 
+    /** Asked many times by every decision, so it is a plain loop. */
     public Optional<Member> member(PersonId person) {
-        return members.stream().filter(one -> one.person().equals(person)).findFirst();
+        for (Member one : members) {
+            if (one.person().equals(person)) {
+                return Optional.of(one);
+            }
+        }
+        return Optional.empty();
     }
 
     /** The name the school knows; the id where the person has left the class since. */

@@ -17,6 +17,9 @@ import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.authentication.session.NullAuthenticatedSessionStrategy;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
@@ -25,8 +28,11 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 @Configuration
 class AccessConfiguration implements WebMvcConfigurer {
     @Bean
-    SecurityFilterChain security(HttpSecurity http, Sessions sessions) throws Exception {
-        return http.csrf(csrf -> csrf.spa())
+    SecurityFilterChain security(HttpSecurity http, Sessions sessions, CsrfTokenRepository tokens) throws Exception {
+        // The framework would make a new token for every request of who is signed in; one for each sign-in is enough.
+        return http.csrf(csrf -> csrf.spa()
+                        .csrfTokenRepository(tokens)
+                        .sessionAuthenticationStrategy(new NullAuthenticatedSessionStrategy()))
                 .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .logout(logout -> logout.disable())
                 .requestCache(cache -> cache.disable())
@@ -36,6 +42,11 @@ class AccessConfiguration implements WebMvcConfigurer {
                                 .NO_REFERRER)))
                 .addFilterBefore(new WhoCalls(sessions), UsernamePasswordAuthenticationFilter.class)
                 .build();
+    }
+
+    @Bean
+    CsrfTokenRepository tokens() {
+        return CookieCsrfTokenRepository.withHttpOnlyFalse();
     }
 
     @Bean

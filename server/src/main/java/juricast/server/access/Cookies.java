@@ -23,7 +23,7 @@ public final class Cookies {
         return find(request, SESSION);
     }
 
-    public static void setSession(HttpServletRequest request, HttpServletResponse response, String token) {
+    static void setSession(HttpServletRequest request, HttpServletResponse response, String token) {
         set(request, response, SESSION, token, Sessions.LASTS);
     }
 

@@ -1,11 +1,14 @@
 package juricast.server.access;
 
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.Optional;
 import juricast.core.identity.PersonId;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.stereotype.Component;
 
 /** Sign-ins that outlive a restart. Only a hash of each token is kept. */
@@ -15,15 +18,24 @@ public class Sessions {
     static final Duration LASTS = Duration.ofHours(12);
 
     private final Database database;
+    private final CsrfTokenRepository tokens;
     private final Clock clock;
 
-    Sessions(Database database, Clock clock) {
+    Sessions(Database database, CsrfTokenRepository tokens, Clock clock) {
         this.database = database;
+        this.tokens = tokens;
         this.clock = clock;
     }
 
+    /** Signs somebody in on this browser in place of whoever was, with another token against forged requests. */
+    public void signIn(PersonId person, HttpServletRequest request, HttpServletResponse response) {
+        Cookies.session(request).ifPresent(this::end);
+        Cookies.setSession(request, response, begin(person));
+        tokens.saveToken(tokens.generateToken(request), request, response);
+    }
+
     /** A token for a new session; those that have ended are forgotten. */
-    public String begin(PersonId person) {
+    private String begin(PersonId person) {
         String token = Ids.next();
         database.append(sql -> {
             sql.sql("DELETE FROM session WHERE expires <= :now")

@@ -17,7 +17,6 @@ import juricast.core.audience.DeskView;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.lesson.LessonState;
-import juricast.server.access.Cookies;
 import juricast.server.access.For;
 import juricast.server.access.Position;
 import juricast.server.access.Sessions;
@@ -177,7 +176,6 @@ class DemoController {
             throw Problem.notThere("The demo");
         }
         People.Person found = people.find(new PersonId(person)).orElseThrow(() -> Problem.notThere("This person"));
-        Cookies.session(request).ifPresent(sessions::end);
-        Cookies.setSession(request, response, sessions.begin(found.id()));
+        sessions.signIn(found.id(), request, response);
     }
 }

@@ -49,6 +49,7 @@ public class LiveLessons implements DisposableBean {
     private static final int SILENCE_MS = 20_000;
 
     private static final int SILENT_ROUNDS = 4;
+    private static final int SILENCE_TURNS = 4;
 
     private final Map<LessonId, LiveLesson> lessons = new ConcurrentHashMap<>();
     private final Map<VisitId, Integer> silent = new ConcurrentHashMap<>();
@@ -62,6 +63,8 @@ public class LiveLessons implements DisposableBean {
     private final Database database;
     private final Clock clock;
     private final Tellers tellers = new Tellers();
+
+    private int silenceTurns;
 
     private final List<Classroom> classrooms = new CopyOnWriteArrayList<>();
 
@@ -246,10 +249,14 @@ public class LiveLessons implements DisposableBean {
         });
     }
 
-    /** Notices devices that have been without a line for a while. */
-    @Scheduled(initialDelay = SILENCE_MS, fixedDelay = 2000)
+    /** Notices devices that have been without a line for a while; a quarter of all lessons at a time, each every two seconds. */
+    @Scheduled(initialDelay = SILENCE_MS, fixedDelay = 500)
     void noticeSilence() {
+        int turn = silenceTurns++ % SILENCE_TURNS;
         lessons.forEach((id, lesson) -> {
+            if (Math.floorMod(id.hashCode(), SILENCE_TURNS) != turn) {
+                return;
+            }
             LessonState state = lesson.snapshot().state();
             Set<VisitId> heard = lesson.viewers.stream()
                     .flatMap(viewer -> viewer.mine(state).stream())

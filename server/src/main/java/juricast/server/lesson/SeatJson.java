@@ -4,6 +4,8 @@ import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import juricast.core.audience.SeatView;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
@@ -185,16 +187,37 @@ class SeatJson {
 
     /** What was written to everybody reads the same for all but who wrote it, so it is encoded once. */
     private String words(LiveLesson.Snapshot lesson, VisitId visit, int after) {
-        List<Words> words = SeatView.words(lesson.state(), visit, after);
-        if (words.isEmpty()) {
+        Written written = lesson.shared().once(lesson, after, () -> written(lesson, after));
+        boolean isIn = lesson.state()
+                .visit(visit)
+                .filter(one -> one.status() == Visit.Status.IN)
+                .isPresent();
+        if (!isIn || written.words.isEmpty()) {
             return "";
         }
         Optional<PersonId> me = lesson.state().visit(visit).flatMap(Visit::person);
-        boolean alike = words.stream()
-                .allMatch(one -> one.to().kind() == Readers.Kind.CLASS && !me.equals(Optional.of(one.from())));
-        return alike
-                ? lesson.shared().once(lesson, after, () -> json.writeValueAsString(heard(words, lesson, visit)))
-                : json.writeValueAsString(heard(words, lesson, visit));
+        if (written.toAll && me.filter(written.authors::contains).isEmpty()) {
+            return written.encoded;
+        }
+        List<Words> mine = SeatView.words(lesson.state(), visit, after);
+        return mine.isEmpty() ? "" : json.writeValueAsString(heard(mine, lesson, visit));
+    }
+
+    /** What was written after a number. @param encoded as it reads for who wrote none of it; empty unless all is to all */
+    private record Written(List<Words> words, boolean toAll, Set<PersonId> authors, String encoded) {}
+
+    private Written written(LiveLesson.Snapshot lesson, int after) {
+        List<Words> words = SeatView.wordsAfter(lesson.state(), after);
+        boolean toAll = words.stream().allMatch(one -> one.to().kind() == Readers.Kind.CLASS);
+        return new Written(
+                words,
+                toAll,
+                words.stream().map(Words::from).collect(Collectors.toSet()),
+                toAll
+                        ? json.writeValueAsString(words.stream()
+                                .map(one -> heard(one, lesson.plan(), false))
+                                .toList())
+                        : "");
     }
 
     private static List<Heard> heard(List<Words> all, LiveLesson.Snapshot lesson, VisitId visit) {

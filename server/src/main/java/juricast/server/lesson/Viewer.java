@@ -78,9 +78,14 @@ final class Viewer {
         line.end();
     }
 
+    /** Whether it was told nothing for a while, so that a heartbeat is due. */
+    synchronized boolean isQuiet() {
+        return System.nanoTime() - written > QUIET_NANOS;
+    }
+
     /** Keeps the line alive, and finds out that it is not. */
     synchronized void heartbeat() {
-        if (System.nanoTime() - written > QUIET_NANOS && line.isReady()) {
+        if (line.isReady()) {
             write(HEARTBEAT);
         }
     }

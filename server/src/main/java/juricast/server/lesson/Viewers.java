@@ -1,5 +1,6 @@
 package juricast.server.lesson;
 
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import juricast.core.identity.LessonId;
@@ -12,9 +13,13 @@ import tools.jackson.databind.json.JsonMapper;
 /** Opens lines to browsers and closes them. */
 @Component
 class Viewers implements DisposableBean {
+    private static final int TURNS = 10;
+
     private final LiveLessons lessons;
     private final JsonMapper json;
     private final Map<Viewer, LiveLesson> open = new ConcurrentHashMap<>();
+    private List<Viewer> inTurn = List.of();
+    private int turn;
 
     Viewers(LiveLessons lessons, JsonMapper json) {
         this.lessons = lessons;
@@ -45,9 +50,17 @@ class Viewers implements DisposableBean {
         }
     }
 
-    @Scheduled(fixedDelay = 5000)
+    /** A tenth of all lines at a time, so that thousands of them never hold up an order. */
+    @Scheduled(fixedDelay = 500)
     void heartbeat() {
-        open.keySet().forEach(Viewer::heartbeat);
+        if (turn % TURNS == 0) {
+            inTurn = List.copyOf(open.keySet());
+        }
+        int share = inTurn.size() / TURNS + 1;
+        int first = Math.min(inTurn.size(), turn++ % TURNS * share);
+        inTurn.subList(first, Math.min(inTurn.size(), first + share)).stream()
+                .filter(viewer -> viewer.isQuiet() && open.containsKey(viewer))
+                .forEach(Viewer::heartbeat);
     }
 
     /** Lines are ended first, so that a stop does not wait for browsers. */

@@ -162,8 +162,7 @@ class SignInController {
 
     private Standing signedIn(
             People.Person person, HttpServletRequest request, HttpServletResponse response, CsrfToken csrf) {
-        Cookies.session(request).ifPresent(sessions::end);
-        Cookies.setSession(request, response, sessions.begin(person.id()));
+        sessions.signIn(person.id(), request, response);
         return standing(new SignedIn(person.id(), person.name(), person.position()), csrf);
     }
 }

@@ -72,7 +72,7 @@ class StreamTest {
         next(listen(ilse, desk + "/desk/stream", 0));
         assertThat(ilse.post(desk + "/open", "{}").status()).isEqualTo(200);
 
-        for (int round = 0; round < 8; round++) {
+        for (int round = 0; round < 32; round++) {
             SERVER.bean(LiveLessons.class).noticeSilence();
         }
 
