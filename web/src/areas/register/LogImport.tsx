@@ -62,7 +62,7 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
               Nobody is on the roster of this class, so no name can be matched. Import the roster first.
             </chakra.p>
           )}
-          <Columns preview={shown} onColumns={(columns) => look({ ...chosen, columns })} />
+          <Columns preview={shown} said={chosen.columns} onColumns={(columns) => look({ ...chosen, columns })} />
           {shown.questions.includes('DATE_ORDER') && (
             <Labelled label="Dates such as 03/04 are" hint="The file does not tell; both are possible.">
               {(id) => (
@@ -99,7 +99,8 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
               Take this log
             </Button>
             <span role="status">
-              {shown.open > 0 && (shown.open === 1 ? 'One name is still to be decided.' : `${shown.open} names are still to be decided.`)}
+              {shown.open > 0 &&
+                (shown.open === 1 ? 'One name is still to be decided.' : `${shown.open} names are still to be decided.`)}
             </span>
           </Flex>
         </Box>
@@ -116,10 +117,13 @@ const PARTS: { part: keyof LogPreview['columns']; label: string }[] = [
 ]
 
 /** Which column was read as what: proposed by its heading, and remembered for the next file of that kind. */
-function Columns({ preview, onColumns }: { preview: LogPreview; onColumns: (columns: string) => void }) {
-  const { columns, heading } = preview
+function Columns({ preview, said, onColumns }: { preview: LogPreview; said: string; onColumns: (columns: string) => void }) {
+  // What was said last counts, also while its preview is on the way.
+  const [name, joined, left, minutes] = said.split(',').map(Number)
+  const columns = said ? { name: name!, joined: joined!, left: left!, minutes: minutes! } : preview.columns
+  const heading = preview.heading
   return (
-    <chakra.fieldset border="none" mb="8px">
+    <chakra.fieldset border="none">
       <chakra.legend fontWeight="600">
         Columns{' '}
         <chakra.span fontWeight="400" color="ink2" fontSize="13px">
@@ -128,25 +132,28 @@ function Columns({ preview, onColumns }: { preview: LogPreview; onColumns: (colu
       </chakra.legend>
       <Flex gap="10px" wrap="wrap">
         {PARTS.map(({ part, label }) => (
-          <chakra.label key={part} fontSize="13px">
-            {label}{' '}
-            <Select
-              w="150px"
-              py="2px"
-              value={columns[part]}
-              onChange={(event) => {
-                const next = { ...columns, [part]: Number(event.target.value) }
-                onColumns([next.name, next.joined, next.left, next.minutes].join(','))
-              }}
-            >
-              <option value={-1}>none</option>
-              {heading.map((one, place) => (
-                <option key={place} value={place}>
-                  {one || `column ${place + 1}`}
-                </option>
-              ))}
-            </Select>
-          </chakra.label>
+          <Box key={part} w="150px" fontSize="13px">
+            <Labelled label={label}>
+              {(id) => (
+                <Select
+                  id={id}
+                  py="2px"
+                  value={columns[part]}
+                  onChange={(event) => {
+                    const next = { ...columns, [part]: Number(event.target.value) }
+                    onColumns([next.name, next.joined, next.left, next.minutes].join(','))
+                  }}
+                >
+                  <option value={-1}>none</option>
+                  {heading.map((one, place) => (
+                    <option key={place} value={place}>
+                      {one || `column ${place + 1}`}
+                    </option>
+                  ))}
+                </Select>
+              )}
+            </Labelled>
+          </Box>
         ))}
       </Flex>
     </chakra.fieldset>

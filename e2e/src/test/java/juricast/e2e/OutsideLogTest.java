@@ -18,12 +18,12 @@ class OutsideLogTest {
             String.join(
                             "\r\n",
                             "Who came;Began;Stayed until",
-                            "Ines Carrow;15:01;15:20",
-                            "Ines Carrow;15:22;15:55",
-                            "Jory P;15:16;15:55",
-                            "Aunt Sella;15:05;15:55",
-                            "Kester Tabb;15:05;",
-                            "Kester Tabb;15:40;15:10")
+                            "Ines Carrow;13:01;13:20",
+                            "Ines Carrow;13:22;13:55",
+                            "Jory P;13:16;13:55",
+                            "Aunt Sella;13:05;13:55",
+                            "Kester Tabb;13:05;",
+                            "Kester Tabb;13:40;13:10")
                     .getBytes(StandardCharsets.UTF_8));
 
     @Test

@@ -148,7 +148,8 @@ public final class TestBrowser {
         return socket;
     }
 
-    private String token() {
+    /** The token against forged requests that this browser holds. */
+    public String token() {
         return cookies.getCookieStore().getCookies().stream()
                 .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
                 .map(HttpCookie::getValue)

@@ -69,6 +69,21 @@ class SignInTest {
 
     @Test
     @Order(4)
+    void signing_in_gives_another_token_against_forged_requests_and_other_requests_keep_it() {
+        TestBrowser maren = SERVER.browser();
+        maren.get("/api/standing");
+        String before = maren.token();
+        maren.post("/api/session", "{\"name\":\"maren\",\"password\":\"nine islands\"}");
+        String after = maren.token();
+        assertThat(after).isNotEqualTo(before).hasSizeGreaterThan(20);
+        maren.get("/api/rules/school");
+        maren.get("/api/classes");
+        assertThat(maren.token()).isEqualTo(after);
+        assertThat(maren.forgedPost("/api/classes", "{}").status()).isEqualTo(403);
+    }
+
+    @Test
+    @Order(4)
     void signing_out_ends_the_session_on_the_server() {
         TestBrowser maren = SERVER.browser();
         maren.post("/api/session", "{\"name\":\"maren\",\"password\":\"nine islands\"}");
