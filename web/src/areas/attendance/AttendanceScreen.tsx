@@ -31,9 +31,15 @@ function Shown({ isLead }: { isLead: boolean }) {
         {data.lookedAt} pupils{isLead ? ' of the school' : ' of your classes'}, the last four weeks against the four before.
         Absent from {data.limits.inARow} lessons in a row, there in less than {data.limits.belowPercent} %,{' '}
         {data.limits.dropPoints} points less than before, or late {data.limits.lateTimes} times and to every fourth lesson.{' '}
-        <Link to="/attendance/settings">Codes and limits</Link> · <Link to="/keeping">Kept to the plan</Link>
+        <Link to="/attendance/settings">
+          <u>Codes and limits</u>
+        </Link>{' '}
+        ·{' '}
+        <Link to="/keeping">
+          <u>Kept to the plan</u>
+        </Link>
       </chakra.p>
-      <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 440px' }} gap="32px" alignItems="start">
+      <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 510px' }} gap="32px" alignItems="start">
         <Box>
           {data.pupils.length === 0 && (
             <EmptyNote>
@@ -45,7 +51,7 @@ function Shown({ isLead }: { isLead: boolean }) {
               <chakra.li
                 key={one.person}
                 display="grid"
-                gridTemplateColumns={{ base: '1fr', md: '200px 1fr 150px' }}
+                gridTemplateColumns={{ base: '1fr', md: '170px 1fr 150px' }}
                 gap="12px"
                 px="10px"
                 py="6px"

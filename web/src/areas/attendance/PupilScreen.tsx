@@ -78,7 +78,7 @@ function Shown({ id }: { id: string }) {
       <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="28px" alignItems="start">
         <Box>
           <Rates title="By class" rates={data.classes} to={(one) => `/classes/${one.id}/attendance`} />
-          <Rates title="By subject" rates={data.subjects} />
+          {data.subjects.length < data.classes.length && <Rates title="By subject" rates={data.subjects} />}
           <Rates title="By week" rates={data.weeks} name={(one) => `from ${time.day(`${one.name}T12:00:00Z`)}`} />
           <Rates title="By day of the week" rates={data.weekdays} />
           <Rates title="By hour" rates={data.hours} />

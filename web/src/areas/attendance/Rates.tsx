@@ -29,11 +29,11 @@ export function Rates({ title, rates, name = (one) => one.name, to }: RatesProps
         <tbody>
           {rates.map((one) => (
             <tr key={one.id}>
-              <chakra.th scope="row" fontWeight="400">
+              <chakra.th scope="row" fontWeight="400" whiteSpace="nowrap">
                 {to ? <Link to={to(one)}>{name(one)}</Link> : name(one)}
               </chakra.th>
-              <chakra.td w="168px">
-                <RateBar rate={one.rate} />
+              <chakra.td w="138px">
+                <RateBar rate={one.rate} width={64} />
               </chakra.td>
               <chakra.td fontSize="12.5px" color="ink2">
                 {rateWords(one.rate)}

@@ -60,8 +60,15 @@ function Form({ known, mayChange }: { known: RegisterSettings; mayChange: boolea
     >
       <chakra.h1 fontSize="25px">Codes and limits</chakra.h1>
       <chakra.p color="ink2" mb="14px">
-        How registers are written, and from when on a pupil is named on the page of <Link to="/attendance">attendance</Link>. From
-        when on somebody is late or absent is a <Link to="/charter">rule</Link>.
+        How registers are written, and from when on a pupil is named on the page of{' '}
+        <Link to="/attendance">
+          <u>attendance</u>
+        </Link>
+        . From when on somebody is late or absent is a{' '}
+        <Link to="/charter">
+          <u>rule</u>
+        </Link>
+        .
       </chakra.p>
       <chakra.fieldset disabled={!mayChange} border="none" minW="0">
         <Grid templateColumns={{ base: '1fr', md: 'minmax(0, 1fr) 380px' }} gap="40px" alignItems="start">

@@ -68,10 +68,14 @@ function Shown({ isLead }: { isLead: boolean }) {
             align="baseline"
           >
             <Big number={`${data.all.lessons - data.all.departed} of ${data.all.lessons}`} what="lessons went as planned" />
-            <Big number={`${data.all.times}`} what="departures in the others" />
+            {data.all.times > 0 && <Big number={`${data.all.times}`} what="departures in the others" />}
             <Big
               number={`${data.all.aloneMinutes} min`}
-              what={`without an adult, in ${data.all.lessonsAlone === 1 ? 'one lesson' : `${data.all.lessonsAlone} lessons`}`}
+              what={
+                data.all.lessonsAlone === 0
+                  ? 'without an adult'
+                  : `without an adult, in ${data.all.lessonsAlone === 1 ? 'one lesson' : `${data.all.lessonsAlone} lessons`}`
+              }
               grave={data.all.aloneMinutes > 0}
             />
           </Flex>
@@ -84,7 +88,11 @@ function Shown({ isLead }: { isLead: boolean }) {
                   {one.name} ({one.sum.departed} of {one.sum.lessons})
                 </span>
               ))}
-              . A class can <Link to="/charter">plan it</Link>, or a stance can.
+              . A class can{' '}
+              <Link to="/charter">
+                <u>plan it</u>
+              </Link>
+              , or a stance can.
             </Box>
           )}
           <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 470px' }} gap="32px" alignItems="start">
@@ -101,7 +109,7 @@ function Shown({ isLead }: { isLead: boolean }) {
                   </Link>
                 )}
               </Flex>
-              {data.lessons.length === 0 && <EmptyNote>None.</EmptyNote>}
+              {data.lessons.length === 0 && <EmptyNote>None. Every lesson went as it was planned.</EmptyNote>}
               <Lessons page={data} />
               {data.driftedInAll > data.lessons.length && (
                 <chakra.p fontSize="13px" color="ink2" mt="4px">
@@ -111,7 +119,12 @@ function Shown({ isLead }: { isLead: boolean }) {
             </Box>
             <Box>
               <Parts title="By rule" parts={data.rules} to={(one) => only({ rule: one.id })} of />
-              <Parts title="By class" parts={data.classes} to={(one) => only({ ofClass: one.id })} of />
+              <Parts
+                title="By class"
+                parts={data.classes.filter((one) => one.sum.departed > 0)}
+                to={(one) => only({ ofClass: one.id })}
+                of
+              />
               <Parts title="By adult" parts={data.adults} />
             </Box>
           </Grid>

@@ -28,6 +28,7 @@ import juricast.core.lesson.Stance;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Permission;
 import juricast.core.rules.Rule;
+import juricast.core.rules.RuleValue;
 import org.apache.commons.csv.CSVRecord;
 
 /**
@@ -158,6 +159,7 @@ final class Cast {
         return switch (does) {
             case "switches to" -> stances.apply(step.with)
                     .map(stance -> new LessonOrder.SwitchStance(stance, true, me));
+            case "sets" -> Optional.of(new LessonOrder.SetLive(RuleValue.parse(step.with), me));
             case "signals" -> visitOf(me, state)
                     .map(visit -> new LessonOrder.ShowSign(visit, Optional.of(Sign.valueOf(step.with))));
             case "draws" -> visitOf(me, state).map(visit -> new LessonOrder.Draw(visit, line(step.with)));

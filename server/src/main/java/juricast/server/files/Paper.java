@@ -44,7 +44,7 @@ public final class Paper {
 
     /** For what is wide. */
     public static byte[] landscape(String title, String foot, Consumer<Document> write) {
-        return write(PageSize.A4.rotate(), 40, title, foot, write);
+        return write(PageSize.A4.rotate(), 34, title, foot, write);
     }
 
     private static byte[] write(Rectangle size, float margin, String title, String foot, Consumer<Document> write) {
@@ -83,7 +83,7 @@ public final class Paper {
         var cell = new PdfPCell(new Phrase(text, font));
         cell.setBorder(Rectangle.BOTTOM);
         cell.setBorderWidth(0.4f);
-        cell.setPadding(2.5f);
+        cell.setPadding(2);
         cell.setPaddingLeft(0);
         return cell;
     }

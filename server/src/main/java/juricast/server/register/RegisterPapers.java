@@ -28,6 +28,9 @@ class RegisterPapers {
     /** Columns of a class that fit on a page beside names and rates. */
     private static final int COLUMNS = 26;
 
+    private static final float NAMES = 82;
+    private static final float RATE = 22;
+
     private final School school;
     private final RegisterSettings settings;
 
@@ -185,9 +188,12 @@ class RegisterPapers {
     private PdfPTable part(ClassGrid grid, int first, int end) {
         float[] widths = new float[2 + end - first];
         Arrays.fill(widths, 10);
-        widths[0] = 60;
-        widths[1] = 22;
+        widths[0] = NAMES - RATE;
+        widths[1] = RATE;
         PdfPTable table = Paper.table(widths);
+        // As wide as it needs, so that few lessons do not stand far from the names.
+        table.setWidthPercentage(100f * (NAMES + 10f * (end - first)) / (NAMES + 10f * COLUMNS));
+        table.setHorizontalAlignment(Element.ALIGN_LEFT);
         var heads = new ArrayList<>(List.of("Pupil", "There"));
         grid.lessons().subList(first, end).forEach(one -> {
             LocalDate date = school.date(one.starts());
@@ -241,7 +247,10 @@ class RegisterPapers {
                     4));
             page.reasons().forEach(one -> document.add(Paper.line(one + ".", Paper.STRONG, 2)));
             rates(document, "By class", page.classes());
-            rates(document, "By subject", page.subjects());
+            // Where every class has its own subject, it would be the same table again.
+            if (page.subjects().size() < page.classes().size()) {
+                rates(document, "By subject", page.subjects());
+            }
             rates(document, "By day of the week", page.weekdays());
             rates(document, "By hour", page.hours());
             document.add(Paper.line("Lesson by lesson", Paper.CHAPTER, 0));
