@@ -31,7 +31,7 @@ function Shown({ id }: { id: string }) {
   if (error) return <ProblemNote problem={error} />
   if (!data) return <LoadingNote what="the attendance of the pupil" />
   return (
-    <Box className="paper" maxW="1060px" mx="auto" px="20px" py="16px">
+    <Box className="paper" maxW="1180px" mx="auto" px="20px" py="16px">
       <Flex gap="16px" align="end" wrap="wrap" mb="10px">
         <Box>
           <chakra.h1 fontSize="27px">{data.name}</chakra.h1>

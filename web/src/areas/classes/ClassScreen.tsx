@@ -98,7 +98,7 @@ function Subject({ page }: { page: ClassPage }) {
       <Button look="quiet" onClick={() => setWanted(page.subject)}>
         Change the subject…
       </Button>
-      <Sheet title="Subject" open={wanted !== null} onClose={() => setWanted(null)}>
+      <Sheet title="What this class is about" open={wanted !== null} onClose={() => setWanted(null)}>
         <chakra.form
           onSubmit={(event) => {
             event.preventDefault()

@@ -2,8 +2,9 @@ import { screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'
 import type { ClassPage, Joining as JoiningPage, RosterPreview, WordCheck } from '../../shared/api/types'
-import { serve, show } from '../../shared/testing'
+import { serve, show, standingOf } from '../../shared/testing'
 import { Adults } from './Adults'
+import ClassScreen from './ClassScreen'
 import { Joining } from './Joining'
 import { JoinWord } from './JoinWord'
 import { RosterImport } from './RosterImport'
@@ -199,6 +200,25 @@ describe('joining', () => {
     await waitFor(() => expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Take this word' }).disabled).toBe(false))
     await userEvent.click(screen.getByRole('button', { name: 'Take this word' }))
     await waitFor(() => expect(asked.find((one) => one.method === 'PUT')?.body).toEqual({ word: 'brisk-gull-40' }))
+  })
+})
+
+describe('the subject of a class', () => {
+  it('is shown, and changed by a few words', async () => {
+    const page: ClassPage = { id: 'c', title: 'Knotwork', year: 8, subject: '', mine: true, adults: [], pupils: [], lessons: [] }
+    const asked = serve({
+      'GET /api/standing': standingOf('TEACHER'),
+      'GET /api/adults': [],
+      'GET /api/classes/c': page,
+      'PUT /api/classes/c/subject': { ...page, subject: 'Rope craft' },
+    })
+    show(<ClassScreen />, '/classes/c', '/classes/:id')
+
+    await userEvent.click(await screen.findByRole('button', { name: 'Change the subject…' }))
+    await userEvent.type(await screen.findByLabelText('Subject'), 'Rope craft')
+    await userEvent.click(screen.getByRole('button', { name: 'Keep the subject' }))
+    expect(await screen.findByText(/Rope craft/)).toBeTruthy()
+    expect(asked.find((one) => one.method === 'PUT')?.body).toEqual({ subject: 'Rope craft' })
   })
 })
 

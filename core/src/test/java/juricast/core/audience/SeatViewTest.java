@@ -3,10 +3,12 @@ package juricast.core.audience;
 import static juricast.core.lesson.LiveLesson.*;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import java.util.Optional;
 import juricast.core.entry.ReasonCode;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.LessonOrder;
+import juricast.core.lesson.LessonState;
 import juricast.core.lesson.Readers;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Permission;
@@ -101,5 +103,34 @@ class SeatViewTest {
         assertThat(lesson.time("10:13").desk().rows())
                 .extracting(DeskView.Row::backBy)
                 .containsOnly(Optional.empty());
+    }
+
+    /** Seats are not worked out anew for words alone; this is why that may be. */
+    @Test
+    void words_change_nothing_at_any_seat_but_the_words_and_every_other_event_of_the_cast_is_none_of_words_alone() {
+        var lesson = open().present(INES)
+                .present(JORY)
+                .order(new LessonOrder.SetLive(new RuleValue(Catalogue.PRIVATE_CHAT, Permission.OPEN), ORLA))
+                .order(new LessonOrder.RaiseHand(visitOf(JORY)));
+        var before = lesson.seat("ines");
+        int known = lesson.events().size();
+        assertThat(LessonState.addOnlyWords(lesson.events().subList(known - 1, known)))
+                .isFalse();
+
+        lesson.order(new LessonOrder.Say(visitOf(JORY), Readers.only(INES), "psst"));
+
+        assertThat(LessonState.addOnlyWords(
+                        lesson.events().subList(known, lesson.events().size())))
+                .isTrue();
+        var after = lesson.seat("ines");
+        assertThat(after.words()).hasSize(before.words().size() + 1);
+        assertThat(after.room()).isEqualTo(before.room());
+        assertThat(after.classmates()).isEqualTo(before.classmates());
+        assertThat(List.of(after.on(), after.handSince(), after.handsBefore(), after.sign(), after.held()))
+                .isEqualTo(
+                        List.of(before.on(), before.handSince(), before.handsBefore(), before.sign(), before.held()));
+        assertThat(SeatView.words(lesson.state(), visitOf(INES), 0)).isEqualTo(after.words());
+        assertThat(SeatView.words(lesson.state(), visitOf(INES), known)).hasSize(1);
+        assertThat(SeatView.words(lesson.state(), new VisitId("nobody"), 0)).isEmpty();
     }
 }

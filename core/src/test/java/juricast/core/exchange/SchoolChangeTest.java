@@ -158,4 +158,19 @@ class SchoolChangeTest {
                         "classes.csv 0 MISSING_FILE",
                         "enrollments.csv 1 MISSING_COLUMN");
     }
+
+    @Test
+    void the_subject_of_a_class_is_the_first_that_the_file_names() {
+        tables.put(
+                "classes.csv",
+                new SchoolFiles.Table(
+                        List.of("sourcedId", "title", "subjects"),
+                        List.of(
+                                new Line(2, List.of("c1", "Tidal Navigation 8", "Navigation, Physics")),
+                                new Line(3, List.of("c2", "Net Making", "")),
+                                new Line(4, List.of("c3", "Long", "x".repeat(200))))));
+        assertThat(SchoolFiles.of(tables).classes())
+                .extracting(SchoolFiles.Group::subject)
+                .containsExactly("Navigation", "", "");
+    }
 }

@@ -118,7 +118,7 @@ class ClassOverHttpTest {
 
         assertThat(seat.get("status").asString()).isEqualTo("TURNED_AWAY");
         assertThat(seat.at("/why/0").asString()).contains("renewed");
-        assertThat(stranger.get("/api/doorsteps/" + old.substring(0, 31) + "x")
+        assertThat(stranger.get("/api/doorsteps/" + old.substring(0, 31) + (old.endsWith("x") ? "y" : "x"))
                         .json()
                         .get("title")
                         .asString())
@@ -169,5 +169,27 @@ class ClassOverHttpTest {
                 .get("fingerprint")
                 .asString();
         return thora.upload(path + "/roster", file, fingerprint).status();
+    }
+
+    @Test
+    void a_class_has_a_subject_that_its_adults_and_the_lead_may_change() {
+        assertThat(thora.get(path).json().get("subject").asString()).isEmpty();
+        assertThat(thora.put(path + "/subject", "{\"subject\":\"  Songs   of the sea \"}")
+                        .json()
+                        .get("subject")
+                        .asString())
+                .isEqualTo("Songs of the sea");
+        assertThat(SERVER.signedIn("maren-oddlund")
+                        .put(path + "/subject", "{\"subject\":\"Music\"}")
+                        .status())
+                .isEqualTo(200);
+        assertThat(SERVER.signedIn("anton-prowse")
+                        .put(path + "/subject", "{\"subject\":\"Knots\"}")
+                        .status())
+                .isEqualTo(403);
+        assertThat(thora.put(path + "/subject", "{\"subject\":\"%s\"}".formatted("x".repeat(81)))
+                        .status())
+                .isEqualTo(400);
+        assertThat(thora.get(path).json().get("subject").asString()).isEqualTo("Music");
     }
 }
