@@ -503,11 +503,13 @@ class LessonOverHttpTest {
                 .contains("“Door Trier” goes from door to door");
     }
 
+    /** But for the one of the cast who goes from door to door, whenever the machine comes to it. */
     private static List<JsonNode> alerts(TestBrowser lead, String id) {
         var alerts = new java.util.ArrayList<JsonNode>();
         lead.get("/api/corridor").json().get("lessons").forEach(line -> {
             if (line.get("lesson").asString().equals(id)) {
                 line.get("alerts").forEach(alerts::add);
+                alerts.removeIf(alert -> alert.get("text").asString().contains("harbour-phone-9"));
             }
         });
         return alerts;
