@@ -127,7 +127,9 @@ class SeatJson {
     private Looks looks(LiveLesson.Snapshot lesson, VisitId visit, Instant now) {
         LiveLesson.Seen seen = lesson.seen(now);
         return seen.shared().once(seen, visit, () -> {
-            SeatView view = SeatView.of(lesson.plan(), lesson.state(), seen.rights(), visit, 0, now);
+            // Without the words, which are looked up each time.
+            int all = lesson.state().number();
+            SeatView view = SeatView.of(lesson.plan(), lesson.state(), seen.rights(), visit, all, now);
             return new Looks(room(lesson, seen, view.room()), own(lesson, view));
         });
     }

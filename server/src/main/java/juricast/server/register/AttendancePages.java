@@ -24,6 +24,7 @@ import juricast.core.identity.ClassId;
 import juricast.core.identity.PersonId;
 import juricast.core.register.Expectation;
 import juricast.core.register.Mark;
+import juricast.core.register.RegisterCodes;
 import juricast.core.time.Span;
 import juricast.server.access.Position;
 import juricast.server.access.SignedIn;
@@ -111,7 +112,7 @@ class AttendancePages {
 
     record GridLesson(String id, Instant starts, int minutes, boolean calledOff, Rate rate) {}
 
-    record GridPupil(String person, String name, Rate rate, List<@Nullable GridCell> cells) {}
+    record GridPupil(String person, String name, Rate rate, List<GridCell> cells) {}
 
     /**
      * @param code what the school writes for it; empty if it has no codes
@@ -253,8 +254,9 @@ class AttendancePages {
     /** Codes by the mark they are usual for, and by lesson and pupil where an adult chose one. */
     private Map<String, String> codes(Map<String, String> written) {
         var codes = new HashMap<>(written);
+        RegisterCodes known = settings.codes();
         for (Mark mark : Mark.values()) {
-            settings.codes().usual(mark).ifPresent(one -> codes.put(mark.name(), one.code()));
+            known.usual(mark).ifPresent(one -> codes.put(mark.name(), one.code()));
         }
         return codes;
     }
