@@ -8,6 +8,7 @@ import { Button } from '../../shared/ui/Button'
 import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
 import { Period } from '../../shared/ui/Period'
+import { SumTable } from '../../shared/ui/SumTable'
 
 /** Where lessons drifted from their plan, and how often (need M3). */
 export default function KeepingScreen() {
@@ -194,41 +195,24 @@ function Parts({
   to?: (one: KeptPart) => string
   of?: boolean
 }) {
-  if (parts.length === 0) return null
   return (
-    <Box mb="16px">
-      <chakra.h2 fontSize="17px" mb="4px">
-        {title}
-      </chakra.h2>
-      <chakra.table
-        w="100%"
-        bg="sheet"
-        borderTop="1.5px solid"
-        borderColor="ink"
-        css={{ '& td, & th': { padding: '3px 8px', borderBottom: '1px solid var(--chakra-colors-line)', textAlign: 'left' } }}
-      >
-        <tbody>
-          {parts.map((one) => (
-            <tr key={one.id}>
-              <chakra.th scope="row" fontWeight="400">
-                {to ? <Link to={to(one)}>{one.name}</Link> : one.name}
-              </chakra.th>
-              {of && (
-                <chakra.td w="86px">
-                  <Box w="70px" h="9px" border="1px solid" borderColor="ink" aria-hidden="true">
-                    <Box h="100%" bg="ink" w={`${(100 * one.sum.departed) / one.sum.lessons}%`} />
-                  </Box>
-                </chakra.td>
-              )}
-              <chakra.td fontSize="12.5px" color="ink2" whiteSpace="nowrap">
-                {of ? `in ${one.sum.departed} of ${one.sum.lessons} lessons` : `in ${one.sum.departed} lessons`}
-                {one.sum.times > one.sum.departed && `, ${one.sum.times} times`}
-                {one.sum.times > 0 && `, ${one.sum.minutes} min`}
-              </chakra.td>
-            </tr>
-          ))}
-        </tbody>
-      </chakra.table>
-    </Box>
+    <SumTable title={title} rows={parts} name={(one) => one.name} to={to}>
+      {(one) => (
+        <>
+          {of && (
+            <chakra.td w="86px">
+              <Box w="70px" h="9px" border="1px solid" borderColor="ink" aria-hidden="true">
+                <Box h="100%" bg="ink" w={`${(100 * one.sum.departed) / one.sum.lessons}%`} />
+              </Box>
+            </chakra.td>
+          )}
+          <chakra.td fontSize="12.5px" color="ink2" whiteSpace="nowrap">
+            {of ? `in ${one.sum.departed} of ${one.sum.lessons} lessons` : `in ${one.sum.departed} lessons`}
+            {one.sum.times > one.sum.departed && `, ${one.sum.times} times`}
+            {one.sum.times > 0 && `, ${one.sum.minutes} min`}
+          </chakra.td>
+        </>
+      )}
+    </SumTable>
   )
 }

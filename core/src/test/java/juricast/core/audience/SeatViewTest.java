@@ -107,7 +107,7 @@ class SeatViewTest {
 
     /** Seats are not worked out anew for words alone; this is why that may be. */
     @Test
-    void words_change_nothing_at_any_seat_but_the_words_and_every_other_event_of_the_cast_is_none_of_words_alone() {
+    void what_was_written_changes_nothing_else_at_a_seat() {
         var lesson = open().present(INES)
                 .present(JORY)
                 .order(new LessonOrder.SetLive(new RuleValue(Catalogue.PRIVATE_CHAT, Permission.OPEN), ORLA))
