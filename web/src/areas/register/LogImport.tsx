@@ -83,11 +83,7 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
               onWho={(who) => look({ ...chosen, decided: { ...chosen.decided, [one.name]: who } })}
             />
           ))}
-          <NotTaken
-            what={shown.wrongInAll === 1 ? '1 row is not taken' : `${shown.wrongInAll} rows are not taken`}
-            all={shown.wrongInAll}
-            wrong={shown.wrong}
-          />
+          <NotTaken what={notTaken(shown)} all={shown.wrongInAll} wrong={shown.wrong} />
           <Flex gap="10px" align="center" mt="10px">
             <Button
               look="main"
@@ -107,6 +103,12 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
       )}
     </Box>
   )
+}
+
+/** A fault of the file as a whole is none of a row. */
+function notTaken({ wrong, wrongInAll }: LogPreview): string {
+  if (wrong[0]?.line === 0) return 'This log cannot be read yet'
+  return wrongInAll === 1 ? '1 row is not taken' : `${wrongInAll} rows are not taken`
 }
 
 const PARTS: { part: keyof LogPreview['columns']; label: string }[] = [

@@ -70,6 +70,7 @@ describe('a log of another service', () => {
 
     fireEvent.change(screen.getByLabelText('Log file'), { target: { files: [new File(['x'], 'log.csv')] } })
     expect(await screen.findByText(/No column holds names/)).toBeTruthy()
+    expect(screen.getByText('This log cannot be read yet')).toBeTruthy()
     expect(screen.queryByRole('alert')).toBeNull()
     expect(screen.getByText('by their heading')).toBeTruthy()
     fireEvent.change(screen.getByLabelText('Names'), { target: { value: '0' } })
