@@ -5,11 +5,13 @@ import com.zaxxer.hikari.HikariDataSource;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Function;
 import org.flywaydb.core.Flyway;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.DataSourceTransactionManager;
 import org.springframework.stereotype.Component;
@@ -24,6 +26,7 @@ public class Database implements DisposableBean {
     private final HikariDataSource writer;
     private final HikariDataSource readers;
     private final JdbcClient write;
+    private final JdbcTemplate many;
     private final JdbcClient read;
     private final TransactionTemplate transaction;
     private final AtomicLong revision = new AtomicLong();
@@ -34,7 +37,8 @@ public class Database implements DisposableBean {
         writer = pool(path, 1);
         Flyway.configure().dataSource(writer).load().migrate();
         readers = pool(path, 4);
-        write = JdbcClient.create(writer);
+        many = new JdbcTemplate(writer);
+        write = JdbcClient.create(many);
         read = JdbcClient.create(readers);
         transaction = new TransactionTemplate(new DataSourceTransactionManager(writer));
     }
@@ -54,6 +58,15 @@ public class Database implements DisposableBean {
     /** Like {@link #write}, for what changes no plan and no rule: events, sessions. */
     public <T> T append(Function<JdbcClient, T> work) {
         return transaction.execute(status -> work.apply(write));
+    }
+
+    /**
+     * Within a write: one statement for many rows, prepared once.
+     *
+     * @return how many rows of the table each has changed
+     */
+    public int[] each(String statement, List<Object[]> rows) {
+        return many.batchUpdate(statement, rows);
     }
 
     /** Counts the writes; whoever keeps a copy of plans or rules compares it. */

@@ -25,6 +25,12 @@ class LessonJournal implements DisposableBean {
     /** Stands before the first event. */
     static final String BEGINNING = "0";
 
+    private static final String INSERT =
+            """
+            INSERT INTO lesson_event (lesson, number, kind, body, hash)
+            SELECT ?1, ?2, ?3, ?4, ?5 WHERE ?2 = 1 +
+            (SELECT coalesce(max(number), 0) FROM lesson_event WHERE lesson = ?1)""";
+
     private final Database database;
     private final BlockingQueue<Entry> queue = new LinkedBlockingQueue<>();
     private final Thread writer = new Thread(this::writeForEver, "lesson-journal");
@@ -108,8 +114,7 @@ class LessonJournal implements DisposableBean {
 
     private void write(List<Entry> batch) {
         try {
-            List<String> hashes = database.append(
-                    sql -> batch.stream().map(entry -> insert(sql, entry)).toList());
+            List<String> hashes = database.append(sql -> insert(sql, batch));
             for (int i = 0; i < batch.size(); i++) {
                 batch.get(i).done.complete(hashes.get(i));
             }
@@ -123,34 +128,40 @@ class LessonJournal implements DisposableBean {
         }
     }
 
-    private static String insert(JdbcClient sql, Entry entry) {
-        String hash = entry.hash;
-        int number = entry.after;
-        for (LessonEvent event : entry.events) {
-            number++;
-            String kind = LessonEventJson.kind(event);
-            String body = LessonEventJson.body(event);
-            hash = hash(hash, number, kind, body);
-            int added = sql.sql(
-                            """
-                    INSERT INTO lesson_event (lesson, number, kind, body, hash)
-                    SELECT :lesson, :number, :kind, :body, :hash WHERE :number = 1 +
-                    (SELECT coalesce(max(number), 0) FROM lesson_event WHERE lesson = :lesson)""")
-                    .param("lesson", entry.lesson.value())
-                    .param("number", number)
-                    .param("kind", kind)
-                    .param("body", body)
-                    .param("hash", hash)
-                    .update();
-            if (added == 0) {
-                throw new IllegalStateException("Event %d of %s does not fit".formatted(number, entry.lesson));
+    /** @return the hash of each entry's last event */
+    private List<String> insert(JdbcClient sql, List<Entry> batch) {
+        var rows = new ArrayList<Object[]>();
+        var hashes = new ArrayList<String>();
+        for (Entry entry : batch) {
+            String hash = entry.hash;
+            int number = entry.after;
+            for (LessonEvent event : entry.events) {
+                number++;
+                String kind = LessonEventJson.kind(event);
+                String body = LessonEventJson.body(event);
+                hash = hash(hash, number, kind, body);
+                rows.add(new Object[] {entry.lesson.value(), number, kind, body, hash});
             }
+            hashes.add(hash);
+        }
+        int[] added = database.each(INSERT, rows);
+        for (int i = 0; i < added.length; i++) {
+            if (added[i] == 0) {
+                throw new IllegalStateException(
+                        "Event %s of %s does not fit".formatted(rows.get(i)[1], rows.get(i)[0]));
+            }
+        }
+        // In one transaction with the event, so that neither is without the other after a crash.
+        batch.forEach(entry -> retireLink(sql, entry));
+        return hashes;
+    }
+
+    private static void retireLink(JdbcClient sql, Entry entry) {
+        for (LessonEvent event : entry.events) {
             if (event instanceof LessonEvent.Closed closed && closed.step() == ClosingStep.LINK_RETIRED) {
-                // In one transaction with the event, so that neither is without the other after a crash.
                 Classes.renewLinkAfter(sql, entry.lesson, closed.at());
             }
         }
-        return hash;
     }
 
     private static String hash(String before, int number, String kind, String body) {
