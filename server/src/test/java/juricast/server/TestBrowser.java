@@ -38,6 +38,14 @@ public final class TestBrowser {
         return new TestBrowser(other, cookies);
     }
 
+    /** Another browser that has got hold of this one's cookies. */
+    public TestBrowser thief() {
+        var copied = new CookieManager();
+        cookies.getCookieStore().getCookies().forEach(cookie -> copied.getCookieStore()
+                .add(URI.create(address), (HttpCookie) cookie.clone()));
+        return new TestBrowser(address, copied);
+    }
+
     /** An answer. */
     public record Answer(int status, String text) {
         public JsonNode json() {

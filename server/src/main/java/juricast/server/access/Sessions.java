@@ -4,7 +4,10 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicLong;
 import juricast.core.identity.PersonId;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;
@@ -20,6 +23,8 @@ public class Sessions {
     private final Database database;
     private final CsrfTokenRepository tokens;
     private final Clock clock;
+    private final Map<String, Known> found = new ConcurrentHashMap<>();
+    private final AtomicLong ended = new AtomicLong();
 
     Sessions(Database database, CsrfTokenRepository tokens, Clock clock) {
         this.database = database;
@@ -47,21 +52,45 @@ public class Sessions {
                     .param("expires", clock.millis() + LASTS.toMillis())
                     .update();
         });
+        found.values().removeIf(known -> known.expires <= clock.millis());
         return token;
     }
 
+    /** Who is signed in by a token. Every request asks, so it is read anew only when a person or a sign-in has changed. */
     public Optional<SignedIn> find(String token) {
+        String hash = Ids.hash(token);
+        // Taken before reading: what changes meanwhile makes what was read out of date.
+        var asOf = new AsOf(database.revision(), ended.get());
+        Known known = found.get(hash);
+        if (known == null || !known.asOf.equals(asOf)) {
+            known = read(hash, asOf).orElse(null);
+        }
+        if (known == null || known.expires <= clock.millis()) {
+            found.remove(hash);
+            return Optional.empty();
+        }
+        found.put(hash, known);
+        return Optional.of(known.who);
+    }
+
+    private record AsOf(long revision, long ended) {}
+
+    private record Known(SignedIn who, long expires, AsOf asOf) {}
+
+    private Optional<Known> read(String hash, AsOf asOf) {
         return database.read()
                 .sql(
                         """
-                    SELECT person.id, person.name, person.position FROM session JOIN person ON person.id = session.person
-                    WHERE token_hash = :hash AND expires > :now""")
-                .param("hash", Ids.hash(token))
-                .param("now", clock.millis())
-                .query((row, n) -> new SignedIn(
-                        new PersonId(row.getString("id")),
-                        row.getString("name"),
-                        Position.valueOf(row.getString("position"))))
+                    SELECT person.id, person.name, person.position, expires
+                    FROM session JOIN person ON person.id = session.person WHERE token_hash = :hash""")
+                .param("hash", hash)
+                .query((row, n) -> new Known(
+                        new SignedIn(
+                                new PersonId(row.getString("id")),
+                                row.getString("name"),
+                                Position.valueOf(row.getString("position"))),
+                        row.getLong("expires"),
+                        asOf))
                 .optional();
     }
 
@@ -69,6 +98,7 @@ public class Sessions {
         database.append(sql -> sql.sql("DELETE FROM session WHERE token_hash = :hash")
                 .param("hash", Ids.hash(token))
                 .update());
+        ended.incrementAndGet();
     }
 
     /** Signs a person out everywhere. */
@@ -76,5 +106,6 @@ public class Sessions {
         database.append(sql -> sql.sql("DELETE FROM session WHERE person = :person")
                 .param("person", person.value())
                 .update());
+        ended.incrementAndGet();
     }
 }

@@ -87,10 +87,15 @@ class SignInTest {
     void signing_out_ends_the_session_on_the_server() {
         TestBrowser maren = SERVER.browser();
         maren.post("/api/session", "{\"name\":\"maren\",\"password\":\"nine islands\"}");
+        TestBrowser elsewhere = SERVER.browser();
+        elsewhere.post("/api/session", "{\"name\":\"maren\",\"password\":\"nine islands\"}");
+        TestBrowser thief = maren.thief();
+        assertThat(thief.get("/api/rules/school").status()).isEqualTo(200);
 
         maren.delete("/api/session");
 
-        assertThat(maren.get("/api/rules/school").status()).isEqualTo(401);
+        assertThat(thief.get("/api/rules/school").status()).isEqualTo(401);
+        assertThat(elsewhere.get("/api/rules/school").status()).isEqualTo(200);
     }
 
     @Test
