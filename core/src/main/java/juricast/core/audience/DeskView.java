@@ -126,9 +126,26 @@ public record DeskView(
                         .sorted(Comparator.comparing(Visit::knockedAt).reversed())
                         .toList(),
                 List.copyOf(lesson.hands().keySet()),
-                lesson.words().stream()
-                        .filter(words -> isForAdults(words, plan))
-                        .toList());
+                words(plan, lesson, 0));
+    }
+
+    /** What was written after a number, but for what pupils wrote to each other alone. */
+    public static List<Words> words(LessonPlan plan, LessonState lesson, int after) {
+        return SeatView.wordsAfter(lesson, after).stream()
+                .filter(words -> isForAdults(words, plan))
+                .toList();
+    }
+
+    /**
+     * Until when it stays as it is while nothing happens, but for what the rules change: who is expected back, and who was
+     * refused, is shown for a while.
+     */
+    public Instant until() {
+        return Stream.concat(
+                        rows.stream().flatMap(row -> row.backBy().stream()),
+                        refused.stream().map(visit -> visit.knockedAt().plus(REFUSED_SHOWN)))
+                .min(Comparator.naturalOrder())
+                .orElse(Instant.MAX);
     }
 
     /** How far the lesson is. */

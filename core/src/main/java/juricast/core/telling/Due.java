@@ -2,8 +2,11 @@ package juricast.core.telling;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.LessonState;
@@ -39,10 +42,14 @@ public record Due(Kind kind, Member to) {
                 && !now.isBefore(starts.plus(after))
                 && now.isBefore(plan.time().until())
                 && lesson.isOpen();
+        if (!reminds && !nudges) {
+            return List.of();
+        }
+        Set<PersonId> here = hereOrWaiting(lesson);
         return Stream.concat(
                         plan.members().stream()
                                 .filter(one -> reminds && one.role() != Role.OBSERVER)
-                                .filter(one -> !isHereOrWaits(lesson, one))
+                                .filter(one -> !here.contains(one.person()))
                                 .map(one -> new Due(Kind.REMINDER, one)),
                         missing(plan, lesson).stream().filter(one -> nudges).map(one -> new Due(Kind.NUDGE, one)))
                 .toList();
@@ -50,15 +57,16 @@ public record Due(Kind kind, Member to) {
 
     /** Pupils of the class who are neither in nor at the door and have not been in (need L3). */
     public static List<Member> missing(LessonPlan plan, LessonState lesson) {
+        Set<PersonId> here = hereOrWaiting(lesson);
         return plan.classList().stream()
                 .filter(one -> one.role() != Role.VISITOR)
-                .filter(one -> !isHereOrWaits(lesson, one) && !lesson.wasIn(one.person()))
+                .filter(one -> !here.contains(one.person()) && !lesson.wasIn(one.person()))
                 .toList();
     }
 
-    private static boolean isHereOrWaits(LessonState lesson, Member one) {
-        return lesson.isPresent(one.person())
-                || lesson.waiting().stream().map(Visit::person).anyMatch(person -> person.filter(one.person()::equals)
-                        .isPresent());
+    private static Set<PersonId> hereOrWaiting(LessonState lesson) {
+        return Stream.concat(lesson.waiting().stream(), lesson.visits().stream().filter(Visit::isPresent))
+                .flatMap(visit -> visit.person().stream())
+                .collect(Collectors.toSet());
     }
 }

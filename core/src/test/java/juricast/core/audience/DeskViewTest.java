@@ -3,6 +3,8 @@ package juricast.core.audience;
 import static juricast.core.lesson.LiveLesson.*;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Instant;
+import java.util.Optional;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.LessonOrder;
@@ -74,7 +76,23 @@ class DeskViewTest {
         assertThat(lesson.desk().refused())
                 .extracting(visit -> visit.arrival().claimedName())
                 .containsExactly("second", "first");
+        DeskView seen = lesson.desk();
+        assertThat(seen.until()).as("when the first of them goes").isEqualTo(at("10:30"));
+        assertThat(lesson.time("10:29").desk().refused()).isEqualTo(seen.refused());
         assertThat(lesson.time("10:31").desk().refused()).hasSize(1);
+        assertThat(lesson.desk().until()).isEqualTo(at("10:40"));
+    }
+
+    @Test
+    void who_lost_the_line_is_expected_back_for_a_while_and_otherwise_a_desk_stays_as_it_is() {
+        var lesson = open().present(INES);
+        assertThat(lesson.desk().until()).isEqualTo(Instant.MAX);
+
+        lesson.time("10:05").order(new LessonOrder.LoseConnection(visitOf(INES)));
+
+        DeskView seen = lesson.desk();
+        assertThat(seen.until()).isAfter(at("10:05")).isBefore(at("10:30"));
+        assertThat(seen.rows()).extracting(DeskView.Row::backBy).contains(Optional.of(seen.until()));
     }
 
     @Test

@@ -217,22 +217,32 @@ class DeskJson {
             String text,
             @Nullable FileLine file) {}
 
-    Desk of(LiveLesson.Snapshot lesson, PersonId me, int after, Instant now) {
-        LessonPlan plan = lesson.plan();
-        LessonState state = lesson.state();
-        DeskView view = DeskView.of(plan, lesson.state(), lesson.events(), lesson.rights(now), now);
-        return new Desk(
-                view.number(),
-                now,
-                plan.lesson().value(),
-                plan.title(),
-                plan.time().from(),
-                plan.time().until(),
+    /** What every adult sees alike and words do not change. @param until when the clock next changes something in it */
+    record Standing(
+            DeskView.Phase phase,
+            DoorValue door,
+            List<Column> rights,
+            List<DeskAdult> adults,
+            List<Pupil> pupils,
+            List<Waiting> waiting,
+            List<Refused> refused,
+            Instant until) {}
+
+    /** Made anew only when it may have changed: thirty rows cost most of a desk, and most of what is new is words. */
+    private Standing standing(LiveLesson.Snapshot lesson, Instant now) {
+        LiveLesson.Seen seen = lesson.seen(now);
+        Standing last = seen.desk().get();
+        if (last == null || !now.isBefore(last.until)) {
+            last = standing(
+                    lesson, DeskView.of(lesson.plan(), lesson.state(), lesson.events(), seen.rights(), now), now);
+            seen.desk().set(last);
+        }
+        return last;
+    }
+
+    private Standing standing(LiveLesson.Snapshot lesson, DeskView view, Instant now) {
+        return new Standing(
                 view.phase(),
-                lesson.state().opened().map(one -> one.at()).orElse(null),
-                lesson.state().dismissedAt().orElse(null),
-                me.value(),
-                lesson.state().isPresent(me),
                 new DoorValue(view.door().value().text(), isBound(view.door())),
                 view.rights().stream()
                         .map(right -> new Column(
@@ -259,6 +269,31 @@ class DeskJson {
                                 visit.knockedAt(),
                                 reasons(visit, lesson)))
                         .toList(),
+                view.until());
+    }
+
+    Desk of(LiveLesson.Snapshot lesson, PersonId me, int after, Instant now) {
+        LessonPlan plan = lesson.plan();
+        LessonState state = lesson.state();
+        Standing standing = standing(lesson, now);
+        return new Desk(
+                state.number(),
+                now,
+                plan.lesson().value(),
+                plan.title(),
+                plan.time().from(),
+                plan.time().until(),
+                standing.phase,
+                lesson.state().opened().map(one -> one.at()).orElse(null),
+                lesson.state().dismissedAt().orElse(null),
+                me.value(),
+                lesson.state().isPresent(me),
+                standing.door,
+                standing.rights,
+                standing.adults,
+                standing.pupils,
+                standing.waiting,
+                standing.refused,
                 steering(lesson, me, now),
                 state.held().stream().map(held -> held(held, plan)).toList(),
                 handouts(state.materials(), plan),
@@ -271,8 +306,7 @@ class DeskJson {
                         .map(rule -> new Column(rule.key(), rule.title(), "", false))
                         .toList(),
                 ending(state, plan),
-                view.words().stream()
-                        .filter(words -> words.number() > after)
+                DeskView.words(plan, state, after).stream()
                         .map(words -> message(words, plan))
                         .toList());
     }

@@ -99,11 +99,10 @@ class FileController {
     ResponseEntity<byte[]> fetchAtDesk(
             @PathVariable String lesson, @PathVariable int number, @AuthenticationPrincipal SignedIn caller) {
         LiveLesson.Snapshot live = lessons.look(desk.known(lesson, caller));
-        Stream<SentFile> said =
-                DeskView.of(live.plan(), live.state(), live.events(), live.rules(), lessons.now()).words().stream()
-                        .filter(one -> one.number() == number)
-                        .map(Words::file)
-                        .flatMap(Optional::stream);
+        Stream<SentFile> said = DeskView.words(live.plan(), live.state(), 0).stream()
+                .filter(one -> one.number() == number)
+                .map(Words::file)
+                .flatMap(Optional::stream);
         Stream<SentFile> held = live.state().held().stream()
                 .filter(one -> one.number() == number)
                 .map(HeldWords::file)

@@ -76,7 +76,7 @@ final class LiveLesson {
         Seen seen(Instant now) {
             Seen last = seen.get();
             if (last == null || !last.rights.countsAt(now)) {
-                last = new Seen(SharedRights.of(state, rules, now), new Shared());
+                last = new Seen(SharedRights.of(state, rules, now), new Shared(), new AtomicReference<>());
                 seen.set(last);
             }
             return last;
@@ -91,8 +91,8 @@ final class LiveLesson {
         }
     }
 
-    /** Rights, and what was made of them; both count until something but words is new. */
-    record Seen(SharedRights rights, Shared shared) {}
+    /** Rights, and what was made of them; all count until something but words is new. @param desk as it was last made */
+    record Seen(SharedRights rights, Shared shared, AtomicReference<DeskJson.@Nullable Standing> desk) {}
 
     /** Tells everyone who looks on, all of an audience in one go, the seats first. */
     void tell(Tellers tellers) {

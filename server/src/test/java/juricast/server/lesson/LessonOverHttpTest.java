@@ -564,6 +564,28 @@ class LessonOverHttpTest {
     }
 
     @Test
+    void what_the_clock_takes_off_the_desk_goes_also_when_nothing_but_words_is_new() {
+        thora.post(lesson + "/open", "{}");
+        String visit = knock(SERVER.browser(), "Somebody Else");
+        thora.post(lesson + "/visits/" + visit + "/turn-away", "{}");
+        assertThat(said("one").get("refused").size()).isEqualTo(1);
+
+        SERVER.advance(Duration.ofMinutes(31));
+        try {
+            JsonNode desk = said("two");
+            assertThat(desk.get("refused").size()).isZero();
+            assertThat(desk.get("words").size()).isEqualTo(2);
+        } finally {
+            SERVER.advance(Duration.ofMinutes(-31));
+        }
+    }
+
+    private JsonNode said(String text) {
+        return thora.post(lesson + "/words", "{\"to\":\"CLASS\",\"text\":\"%s\"}".formatted(text))
+                .json();
+    }
+
+    @Test
     void after_the_dismissal_the_register_is_there_and_its_export_is_harmless() {
         thora.post(lesson + "/open", "{}");
         String seat = knock(SERVER.browser(), "=cmd|calc");
