@@ -4,6 +4,8 @@ import jakarta.servlet.AsyncContext;
 import jakarta.servlet.AsyncEvent;
 import jakarta.servlet.AsyncListener;
 import jakarta.servlet.ServletOutputStream;
+import jakarta.servlet.ServletResponse;
+import jakarta.servlet.ServletResponseWrapper;
 import jakarta.servlet.WriteListener;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -28,11 +30,16 @@ final class EventLine implements Viewer.Line, WriteListener, AsyncListener {
     EventLine(HttpServletRequest request, HttpServletResponse response) throws IOException {
         response.setContentType("text/event-stream;charset=UTF-8");
         response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
-        out = response.getOutputStream();
+        out = unwrapped(response).getOutputStream();
         buffer = response.getBufferSize();
         context = request.startAsync();
         context.setTimeout(0);
         context.addListener(this);
+    }
+
+    /** What the filters have put around it has done its part when the stream begins, and would be gone through by every event. */
+    private static ServletResponse unwrapped(ServletResponse response) {
+        return response instanceof ServletResponseWrapper around ? unwrapped(around.getResponse()) : response;
     }
 
     /** Lets it go. @param ready is told whenever the line can take something again @param ended is told once it is over */

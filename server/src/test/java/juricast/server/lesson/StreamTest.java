@@ -87,7 +87,9 @@ class StreamTest {
         TestBrowser orla = SERVER.signedIn("orla-venn");
         for (int n = 0; n < 5; n++) {
             try (Socket browser = orla.socket(DESK + "/desk/stream")) {
-                assertThat(browser.getInputStream().readNBytes(200)).asString().contains("200");
+                assertThat(browser.getInputStream().readNBytes(900))
+                        .asString()
+                        .contains("HTTP/1.1 200", "X-Content-Type-Options: nosniff", "Cache-Control: no-store");
                 browser.setSoLinger(true, 0);
             }
             for (int order = 0; order < 3; order++) {
