@@ -15,12 +15,12 @@ final class Bell {
     private static final int LESSONS = Integer.getInteger("bell.lessons", 100);
     private static final int WARM_UP = 20;
     private static final int WARM_UP_ORDERS = 1000;
-    private static final int WARM_UP_ROUNDS = 100;
+    private static final int WARM_UP_ROUNDS = Integer.getInteger("bell.warm", 300);
     private static final int WARM_UP_GAP = 20;
     private static final int ARRIVAL_SECONDS = 30;
     private static final int SPREAD_ORDERS = 500;
     private static final int SPREAD_SECONDS = 20;
-    private static final int ROUNDS = Integer.getInteger("bell.rounds", 10);
+    private static final int ROUNDS = Integer.getInteger("bell.rounds", 50);
 
     private Bell() {}
 

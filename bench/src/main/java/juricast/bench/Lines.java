@@ -34,7 +34,7 @@ final class Lines implements AutoCloseable {
     private final Queue<Line> wanted = new ConcurrentLinkedQueue<>();
     private final Queue<Registration> adopted = new ConcurrentLinkedQueue<>();
     private final Thread reader = new Thread(this::read, "lines");
-    private final ByteBuffer buffer = ByteBuffer.allocateDirect(1 << 16);
+    private final ByteBuffer buffer = ByteBuffer.allocate(1 << 16);
     private volatile boolean closed;
 
     Lines(String host, int port) throws IOException {
@@ -107,8 +107,9 @@ final class Lines implements AutoCloseable {
 
         @Override
         public void take(ByteBuffer bytes) {
-            while (bytes.hasRemaining()) {
-                byte one = bytes.get();
+            byte[] all = bytes.array();
+            for (int i = bytes.position(); i < bytes.limit(); i++) {
+                byte one = all[i];
                 hear(one);
                 if (one == '\n') {
                     if (matched == ID.length) {

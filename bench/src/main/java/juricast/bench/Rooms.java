@@ -31,6 +31,9 @@ import tools.jackson.databind.json.JsonMapper;
  */
 final class Rooms implements AutoCloseable {
     static final int SEATS = 30;
+    /** So long before the first order is due all of them are ready to go. */
+    private static final long LEAD_NANOS = TimeUnit.MILLISECONDS.toNanos(60);
+
     private static final JsonMapper JSON = new JsonMapper();
 
     private final String address;
@@ -243,7 +246,7 @@ final class Rooms implements AutoCloseable {
     List<Long> orders(int count, long gapMillis) throws Exception {
         var answers = Collections.synchronizedList(new ArrayList<Long>());
         var answered = new ArrayList<CompletableFuture<Void>>();
-        long began = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(300);
+        long began = System.nanoTime() + LEAD_NANOS;
         for (int i = 0; i < count; i++) {
             Room room = rooms.get(i % rooms.size());
             long due = began + TimeUnit.MILLISECONDS.toNanos(gapMillis * i);
