@@ -20,6 +20,7 @@ final class Bell {
     private static final int ARRIVAL_SECONDS = 30;
     private static final int SPREAD_ORDERS = 500;
     private static final int SPREAD_SECONDS = 20;
+    private static final int BARE_ROUNDS = 30;
     private static final int ROUNDS = Integer.getInteger("bell.rounds", 50);
 
     private Bell() {}
@@ -43,6 +44,9 @@ final class Bell {
             System.out.printf(
                     "  lines that were opened again: %d of %d%n", rooms.reopened.get(), LESSONS * Rooms.SEATS);
         }
+        print(
+                "for comparison, a bare server: one event to as many streams",
+                BareStreams.measure(LESSONS * Rooms.SEATS, BARE_ROUNDS));
     }
 
     /** Orders of all desks one after the other, at even distances. */

@@ -29,7 +29,8 @@ record RunningJar(Process process, int port, Path file, Duration startedIn) impl
     /** On a port of its own, as after a restart. */
     static RunningJar start(Path jar, Path file, int port) throws IOException {
         Instant began = Instant.now();
-        var command = new ArrayList<>(List.of("java"));
+        var command = new ArrayList<>(
+                List.of("java", "@" + jar.resolve("../../java.options").normalize()));
         // Such as a recording of where its time goes; nothing for a measurement.
         command.addAll(Arrays.stream(System.getProperty("bench.java", "").split(" "))
                 .filter(option -> !option.isEmpty())

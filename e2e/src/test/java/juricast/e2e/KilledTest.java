@@ -82,6 +82,7 @@ class KilledTest {
     private static Process start(Path file, int port) throws Exception {
         Process process = new ProcessBuilder(
                         "java",
+                        "@../server/java.options",
                         "-jar",
                         "../server/target/server-0.1.0-app.jar",
                         "--server.port=" + port,
