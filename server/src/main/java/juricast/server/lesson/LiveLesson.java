@@ -82,10 +82,6 @@ final class LiveLesson {
             return last;
         }
 
-        SharedRights rights(Instant now) {
-            return seen(now).rights;
-        }
-
         LessonRules at(Instant now) {
             return new LessonRules(plan, state, rules, now);
         }
