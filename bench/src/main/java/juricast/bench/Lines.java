@@ -34,7 +34,7 @@ final class Lines implements AutoCloseable {
     private final Queue<Line> wanted = new ConcurrentLinkedQueue<>();
     private final Queue<Registration> adopted = new ConcurrentLinkedQueue<>();
     private final Thread reader = new Thread(this::read, "lines");
-    private final ByteBuffer buffer = ByteBuffer.allocate(1 << 16);
+    private final ByteBuffer buffer = ByteBuffer.allocateDirect(1 << 16);
     private volatile boolean closed;
 
     Lines(String host, int port) throws IOException {
@@ -88,18 +88,6 @@ final class Lines implements AutoCloseable {
             this.ended = ended;
         }
 
-        private void hear(byte one) {
-            if (ordered < ORDER.length) {
-                ordered = one == ORDER[ordered] ? ordered + 1 : one == ORDER[0] ? 1 : 0;
-            } else if (one >= '0' && one <= '9') {
-                order = order * 10 + one - '0';
-            } else {
-                ear.order(order);
-                ordered = 0;
-                order = 0;
-            }
-        }
-
         @Override
         public void ended() {
             ended.run();
@@ -107,22 +95,33 @@ final class Lines implements AutoCloseable {
 
         @Override
         public void take(ByteBuffer bytes) {
-            byte[] all = bytes.array();
+            int id = matched;
+            int found = ordered;
             for (int i = bytes.position(); i < bytes.limit(); i++) {
-                byte one = all[i];
-                hear(one);
+                byte one = bytes.get(i);
+                if (found < ORDER.length) {
+                    found = one == ORDER[found] ? found + 1 : one == ORDER[0] ? 1 : 0;
+                } else if (one >= '0' && one <= '9') {
+                    order = order * 10 + one - '0';
+                } else {
+                    ear.order(order);
+                    found = 0;
+                    order = 0;
+                }
                 if (one == '\n') {
-                    if (matched == ID.length) {
+                    if (id == ID.length) {
                         ear.told(number);
                     }
-                    matched = 0;
+                    id = 0;
                     number = 0;
-                } else if (matched == ID.length) {
+                } else if (id == ID.length) {
                     number = one >= '0' && one <= '9' ? number * 10 + one - '0' : number;
-                } else if (matched >= 0) {
-                    matched = one == ID[matched] ? matched + 1 : -1;
+                } else if (id >= 0) {
+                    id = one == ID[id] ? id + 1 : -1;
                 }
             }
+            matched = id;
+            ordered = found;
         }
     }
 

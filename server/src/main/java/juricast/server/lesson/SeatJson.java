@@ -116,12 +116,12 @@ class SeatJson {
                 now,
                 looks.room,
                 looks.own,
-                words(lesson, visit, after),
+                looks.own.status == Visit.Status.IN ? words(lesson, visit, looks.person, after) : "",
                 lesson.shared());
     }
 
-    /** All of a seat but what was written. */
-    private record Looks(Room room, Own own) {}
+    /** All of a seat but what was written, and whose it is. */
+    private record Looks(Room room, Own own, Optional<PersonId> person) {}
 
     /** Made anew only when something but words is new: most of what thirty seats are told is words. */
     private Looks looks(LiveLesson.Snapshot lesson, VisitId visit, Instant now) {
@@ -130,7 +130,8 @@ class SeatJson {
             // Without the words, which are looked up each time.
             int all = lesson.state().number();
             SeatView view = SeatView.of(lesson.plan(), lesson.state(), seen.rights(), visit, all, now);
-            return new Looks(room(lesson, seen, view.room()), own(lesson, view));
+            Optional<PersonId> person = lesson.state().visit(visit).flatMap(Visit::person);
+            return new Looks(room(lesson, seen, view.room()), own(lesson, view), person);
         });
     }
 
@@ -188,16 +189,11 @@ class SeatJson {
     }
 
     /** What was written to everybody reads the same for all but who wrote it, so it is encoded once. */
-    private String words(LiveLesson.Snapshot lesson, VisitId visit, int after) {
+    private String words(LiveLesson.Snapshot lesson, VisitId visit, Optional<PersonId> me, int after) {
         Written written = lesson.shared().once(lesson, after, () -> written(lesson, after));
-        boolean isIn = lesson.state()
-                .visit(visit)
-                .filter(one -> one.status() == Visit.Status.IN)
-                .isPresent();
-        if (!isIn || written.words.isEmpty()) {
+        if (written.words.isEmpty()) {
             return "";
         }
-        Optional<PersonId> me = lesson.state().visit(visit).flatMap(Visit::person);
         if (written.toAll && me.filter(written.authors::contains).isEmpty()) {
             return written.encoded;
         }

@@ -10,17 +10,21 @@ import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.http.MediaType;
+import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.method.HandlerMethod;
+import org.springframework.web.servlet.HandlerExecutionChain;
 import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+import org.springframework.web.util.ServletRequestPathUtils;
 
 /** Goes through every endpoint with every position and none. */
 class EveryEndpointTest {
     @RegisterExtension
     static final RunningServer SERVER = RunningServer.demo();
 
-    private record Endpoint(String method, String path, HandlerMethod handler) {
+    private record Endpoint(String method, String path, String takes, HandlerMethod handler) {
         boolean isFor(Position position) {
             For named = handler.getMethodAnnotation(For.class);
             return named.anyone() || Arrays.asList(named.value()).contains(position);
@@ -68,6 +72,35 @@ class EveryEndpointTest {
     }
 
     @Test
+    void each_endpoint_is_the_one_that_answers_at_its_path() {
+        assertThat(endpoints()).allSatisfy(endpoint -> {
+            var request =
+                    new MockHttpServletRequest(endpoint.method, endpoint.path.replaceAll("\\{[a-z]+}", "nothing"));
+            request.addHeader("Content-Type", endpoint.takes);
+            ServletRequestPathUtils.parseAndCache(request);
+            HandlerExecutionChain found =
+                    SERVER.bean(RequestMappingHandlerMapping.class).getHandler(request);
+            assertThat(found).as(endpoint.path).isNotNull();
+            assertThat(((HandlerMethod) found.getHandler()).getMethod())
+                    .as("%s %s", endpoint.method, endpoint.path)
+                    .isEqualTo(endpoint.handler.getMethod());
+        });
+    }
+
+    @Test
+    void a_path_that_is_there_for_another_method_or_for_nobody_is_refused_as_such() {
+        TestBrowser orla = SERVER.signedIn("orla-venn");
+        String lesson = "/api/lessons/tidal-navigation-8-1.3-2";
+
+        assertThat(orla.send("DELETE", lesson + "/desk", null, "application/json")
+                        .status())
+                .isEqualTo(405);
+        assertThat(orla.get(lesson + "/words").status()).isEqualTo(405);
+        assertThat(orla.get(lesson + "/nothing-of-this-name").status()).isEqualTo(404);
+        assertThat(orla.get("/api/desk").status()).isEqualTo(404);
+    }
+
+    @Test
     void a_teacher_gets_nothing_of_other_teachers_classes_and_lessons() {
         TestBrowser anton = SERVER.signedIn("anton-prowse");
 
@@ -100,7 +133,15 @@ class EveryEndpointTest {
                         .filter(path -> path.startsWith("/api/"))
                         .flatMap(path -> one.getKey().getMethodsCondition().getMethods().stream()
                                 .map(RequestMethod::name)
-                                .map(method -> new Endpoint(method, path, one.getValue()))));
+                                .map(method -> new Endpoint(method, path, takes(one.getKey()), one.getValue()))));
+    }
+
+    private static String takes(RequestMappingInfo info) {
+        return info.getConsumesCondition().getConsumableMediaTypes().stream()
+                .filter(MediaType::isConcrete)
+                .map(MediaType::toString)
+                .findFirst()
+                .orElse(MediaType.APPLICATION_JSON_VALUE);
     }
 
     private static Stream<String> paths(RequestMappingInfo info) {
