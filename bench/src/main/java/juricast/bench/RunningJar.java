@@ -82,14 +82,14 @@ record RunningJar(Process process, int port, Path file, Duration startedIn) impl
         }
     }
 
-    /** Waits until the application rests: its compiler is done with what the warm-up has shown it, at most a minute. */
+    /** Waits until both the application and the load tool rest: their compilers are done with what the warm-up has shown them. */
     void rest() {
-        for (int n = 0; n < 60; n++) {
-            Duration before = used();
+        for (int n = 0; n < 60; n++) { // at most a minute
+            Duration before = used().plus(used(ProcessHandle.current()));
             for (int m = 0; m < 20; m++) {
                 pause();
             }
-            if (used().minus(before).toMillis() < 100) {
+            if (used().plus(used(ProcessHandle.current())).minus(before).toMillis() < 120) {
                 return;
             }
         }

@@ -6,23 +6,37 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Function;
 import org.flywaydb.core.Flyway;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.DataSourceTransactionManager;
+import org.springframework.scheduling.concurrent.CustomizableThreadFactory;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * The school's SQLite file: one connection that writes, a few that read. A write is a transaction that is on the disk
- * when it returns (WAL, synchronous FULL).
+ * when it returns (WAL, synchronous FULL). What the log holds is taken into the file beside the writing: done by the
+ * write that happens to fill the log, it would hold up all orders of the school for as long.
  */
 @Component
 public class Database implements DisposableBean {
+    private static final Logger LOG = LoggerFactory.getLogger(Database.class);
+    private static final long CHECKPOINT_MS = 1000;
+    /** So long a log, in pages, is taken in by whoever writes, as when a school's whole timetable comes in at once. */
+    private static final int LONGEST_LOG = 10_000;
+
+    private final ScheduledExecutorService checkpoints =
+            Executors.newSingleThreadScheduledExecutor(new CustomizableThreadFactory("checkpoint-"));
     private final HikariDataSource writer;
     private final HikariDataSource readers;
     private final JdbcClient write;
@@ -41,6 +55,16 @@ public class Database implements DisposableBean {
         write = JdbcClient.create(many);
         read = JdbcClient.create(readers);
         transaction = new TransactionTemplate(new DataSourceTransactionManager(writer));
+        checkpoints.scheduleWithFixedDelay(this::checkpoint, CHECKPOINT_MS, CHECKPOINT_MS, TimeUnit.MILLISECONDS);
+    }
+
+    /** Waits for nobody and holds nobody up; what is still being read is left for the next time. */
+    private void checkpoint() {
+        try {
+            read.sql("PRAGMA wal_checkpoint(PASSIVE)").query().singleRow();
+        } catch (RuntimeException failed) {
+            LOG.warn("The log of the school's file could not be taken in; it is tried again", failed);
+        }
     }
 
     /** For questions. */
@@ -75,7 +99,9 @@ public class Database implements DisposableBean {
     }
 
     @Override
-    public void destroy() {
+    public void destroy() throws InterruptedException {
+        checkpoints.shutdown();
+        checkpoints.awaitTermination(5, TimeUnit.SECONDS);
         readers.close();
         writer.close();
     }
@@ -88,6 +114,7 @@ public class Database implements DisposableBean {
         config.addDataSourceProperty("synchronous", "FULL");
         config.addDataSourceProperty("foreign_keys", "true");
         config.addDataSourceProperty("busy_timeout", "10000");
+        config.setConnectionInitSql("PRAGMA wal_autocheckpoint=" + LONGEST_LOG);
         return new HikariDataSource(config);
     }
 }
