@@ -31,10 +31,8 @@ final class DeskLine implements Lines.Reader {
     /** Gives an order. {@code answered} is told on the thread that reads all lines, and must not hold it up. */
     synchronized void give(String head, String body, Consumer<String> answered) {
         byte[] bytes = body.getBytes(StandardCharsets.UTF_8);
-        String request = head
-                + "Host: localhost\r\nContent-Type: application/json\r\nContent-Length: %d\r\n\r\n"
-                        .formatted(bytes.length)
-                + body;
+        String request = head + "Host: localhost\r\nContent-Type: application/json\r\nContent-Length: " + bytes.length
+                + END_OF_HEAD + body;
         orders.add(new Order(request.getBytes(StandardCharsets.UTF_8), answered));
         if (orders.size() == 1) {
             send();
