@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.regex.Pattern;
 
 /** Ten minutes of three thousand streams: nothing is lost, nothing is told twice, and memory does not grow. */
 final class Soak {
@@ -53,8 +54,13 @@ final class Soak {
 
     private static long heap(RunningJar demo) throws IOException, InterruptedException {
         jcmd(demo, "GC.run");
-        String info = jcmd(demo, "GC.heap_info");
-        return Long.parseLong(info.replaceAll("(?s).*?heap.*?used (\\d+)K.*", "$1")) / 1024;
+        // Each generation of the heap on a line of its own.
+        return Pattern.compile("total \\d+K, used (\\d+)K")
+                        .matcher(jcmd(demo, "GC.heap_info"))
+                        .results()
+                        .mapToLong(generation -> Long.parseLong(generation.group(1)))
+                        .sum()
+                / 1024;
     }
 
     private static String jcmd(RunningJar demo, String command) throws IOException, InterruptedException {
