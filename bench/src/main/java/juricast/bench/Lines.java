@@ -95,6 +95,7 @@ final class Lines implements AutoCloseable {
 
         @Override
         public void take(ByteBuffer bytes) {
+            // Fields would be written for every byte, and the load tool must not take its time from the application.
             int id = matched;
             int found = ordered;
             for (int i = bytes.position(); i < bytes.limit(); i++) {
