@@ -32,11 +32,13 @@ public record CorridorView(List<Line> lines) {
         QUIET_WITHOUT_ADULT,
         STOPPED,
         SWEEP,
+        RECORD_DAMAGED,
         NO_ADULT,
         REMOVED_KNOCKS,
         NOT_OPENED,
         STRANGER_AT_OPEN_DOOR,
         TOO_FEW_ADULTS,
+        GUEST_LET_IN,
         WAITS_LONG,
         WORDS_WAIT,
         OVER_TIME
@@ -111,6 +113,19 @@ public record CorridorView(List<Line> lines) {
                 List.copyOf(worries));
     }
 
+    /** A lesson whose record cannot be read: nothing is known of it but that somebody must look after it. */
+    public static Line damaged(LessonPlan plan) {
+        return new Line(
+                plan,
+                DeskView.Phase.OPEN,
+                List.of(),
+                0,
+                0,
+                Door.SHUT,
+                Optional.empty(),
+                List.of(new Worry(Kind.RECORD_DAMAGED, plan.time().from(), List.of())));
+    }
+
     private static void room(LessonPlan plan, LessonState lesson, List<Worry> worries, Instant now) {
         Optional<Instant> alone = lesson.aloneSince();
         if (lesson.quietSince().isPresent() && alone.isPresent()) {
@@ -119,6 +134,14 @@ public record CorridorView(List<Line> lines) {
             alone.ifPresent(since -> worries.add(new Worry(Kind.NO_ADULT, since, List.of())));
         }
         lesson.stopped().ifPresent(stop -> worries.add(new Worry(Kind.STOPPED, stop.at(), List.of())));
+        if (!lesson.guests().isEmpty()) {
+            worries.add(new Worry(
+                    Kind.GUEST_LET_IN,
+                    lesson.guests().get(0).at(),
+                    lesson.guests().stream()
+                            .map(guest -> "%s (%s)".formatted(guest.name(), guest.note()))
+                            .toList()));
+        }
         lesson.held().stream()
                 .map(HeldWords::at)
                 .filter(at -> !now.isBefore(at.plus(LONG_WAIT)))

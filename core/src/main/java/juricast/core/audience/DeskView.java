@@ -216,10 +216,15 @@ public record DeskView(
         return visits.stream().anyMatch(visit -> visit.status() == status);
     }
 
+    /** Adults read along where one of them writes or reads, and wherever somebody from outside does. */
     private static boolean isForAdults(Words words, LessonPlan plan) {
         return words.to().kind() != Readers.Kind.ONE
                 || Stream.concat(Stream.of(words.from()), words.to().one().stream())
-                        .anyMatch(person -> plan.adults().stream()
-                                .anyMatch(adult -> adult.person().equals(person)));
+                        .anyMatch(person -> plan.isFormer(person)
+                                || plan.member(person)
+                                        .map(Member::role)
+                                        .filter(role ->
+                                                role.isAdultInCharge() || role == Role.VISITOR || role == Role.OBSERVER)
+                                        .isPresent());
     }
 }

@@ -27,16 +27,20 @@ import juricast.core.rules.Rule;
 import juricast.core.rules.Rulebook;
 import juricast.core.rules.Ruling;
 import juricast.core.rules.Setting;
+import juricast.core.rules.YesNo;
 
 /**
  * A lesson as one arrival sees it, from the doorstep to the dismissal. Only what this person may see is in it: no other
  * pupil's pass, curb, hand or removal, no verdict details, nobody else's private words, nobody unknown at the door.
  *
+ * @param isVisitor whether they come from outside the class
  * @param reasons why somebody waits or was turned away, without the people of the class that the check thought of
  * @param name the name on the class list; empty until somebody is let in, so that the door tells nobody who is expected
  * @param room what everybody with the same rights sees alike
  * @param handsBefore how many hands are up longer than this person's
- * @param classmates whom this person may write to alone; empty unless the rules open it
+ * @param classmates whom this person may write to alone; empty unless the rules open it. With a visitor, or for one, the adults
+ *     read along
+ * @param allowedBack whether an adult has let a removed person come again
  * @param sign the signal this person shows
  * @param held this person's own messages that wait for an adult
  * @param words what this person may read
@@ -45,6 +49,7 @@ public record SeatView(
         int number,
         Instant now,
         Visit.Status status,
+        boolean isVisitor,
         List<ReasonCode> reasons,
         Optional<String> name,
         Optional<String> shownName,
@@ -52,6 +57,7 @@ public record SeatView(
         Set<Appliance> on,
         Optional<Instant> handSince,
         int handsBefore,
+        boolean allowedBack,
         List<Member> classmates,
         Optional<Sign> sign,
         List<HeldWords> held,
@@ -68,6 +74,7 @@ public record SeatView(
      * @param captions the latest, where these people may read them
      * @param boardNumber changes whenever the board does
      * @param helping what these people may help with, where they may
+     * @param observers the names of those who look on, where these people may see them
      */
     public record Room(
             List<Right> rights,
@@ -79,7 +86,8 @@ public record SeatView(
             List<Material> materials,
             List<Caption> captions,
             int boardNumber,
-            Optional<Helping> helping) {}
+            Optional<Helping> helping,
+            List<String> observers) {}
 
     /**
      * What a trusted pupil helps with, and just what that takes.
@@ -121,6 +129,7 @@ public record SeatView(
                 lesson.number(),
                 now,
                 visit.status(),
+                visit.role() == Role.VISITOR,
                 visit.verdict().reasons().stream().map(Reason::code).toList(),
                 Optional.empty(),
                 Optional.empty(),
@@ -128,10 +137,17 @@ public record SeatView(
                 Set.of(),
                 Optional.empty(),
                 0,
+                isAllowedBack(lesson, visit),
                 List.of(),
                 Optional.empty(),
                 List.of(),
                 List.of());
+    }
+
+    private static boolean isAllowedBack(LessonState lesson, Visit visit) {
+        return visit.status() == Visit.Status.REMOVED
+                && lesson.isOpen()
+                && visit.person().filter(one -> lesson.removal(one).isEmpty()).isPresent();
     }
 
     private static SeatView inside(
@@ -151,6 +167,7 @@ public record SeatView(
                 lesson.number(),
                 now,
                 visit.status(),
+                visit.role() == Role.VISITOR,
                 List.of(),
                 Optional.of(plan.nameOf(me)),
                 lesson.shownName(me),
@@ -158,6 +175,7 @@ public record SeatView(
                 lesson.on(me),
                 hand,
                 before,
+                false,
                 classmates,
                 Optional.ofNullable(lesson.signs().get(me)),
                 lesson.held().stream().filter(one -> one.from().equals(me)).toList(),
@@ -180,7 +198,10 @@ public record SeatView(
                 lesson.materials(),
                 mayReadCaptions ? lesson.captions() : List.of(),
                 lesson.boardNumber(),
-                helping);
+                helping,
+                shared.book(me).value(Catalogue.SEE_OBSERVERS, role, now) == YesNo.YES
+                        ? observers(plan, lesson)
+                        : List.of());
     }
 
     private static final List<Rule<Permission>> PUPILS_HELP =
@@ -246,7 +267,18 @@ public record SeatView(
                 List.of(),
                 List.of(),
                 0,
-                Optional.empty());
+                Optional.empty(),
+                List.of());
+    }
+
+    /** The names of those who are in without being in charge or of the class (need M2). */
+    public static List<String> observers(LessonPlan plan, LessonState lesson) {
+        return lesson.visits().stream()
+                .filter(visit -> visit.isPresent() && visit.role() == Role.OBSERVER)
+                .flatMap(visit -> visit.person().stream())
+                .distinct()
+                .map(plan::nameOf)
+                .toList();
     }
 
     private static List<Words> wordsFor(PersonId me, LessonState lesson, int after) {

@@ -6,6 +6,7 @@ import java.util.Set;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
+import juricast.core.rules.Fact;
 import juricast.core.rules.Rulebook;
 import juricast.core.time.Span;
 
@@ -32,4 +33,19 @@ public record Doorway(
         int occupants,
         Map<PersonId, Set<DeviceId>> removed,
         Set<DeviceId> turnedAway,
-        Set<DeviceId> sweeping) {}
+        Set<DeviceId> sweeping) {
+    /** The same with the rules as they are for who arrives: some count only with, or without, an account of the school. */
+    Doorway asFor(Arrival arrival) {
+        return new Doorway(
+                planned,
+                list,
+                rules.in(rules.situation().with(Fact.SCHOOL_ACCOUNT, arrival.hasAccount())),
+                adultIsIn,
+                over,
+                present,
+                occupants,
+                removed,
+                turnedAway,
+                sweeping);
+    }
+}

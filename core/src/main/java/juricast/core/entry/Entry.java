@@ -46,7 +46,8 @@ public final class Entry {
     private Entry() {}
 
     /** The verdict, and who on the list the arrival is taken for, if that is certain enough to propose it. */
-    public static Judgement judge(Arrival arrival, Doorway doorway, Instant now) {
+    public static Judgement judge(Arrival arrival, Doorway before, Instant now) {
+        Doorway doorway = before.asFor(arrival);
         Known known = know(arrival, doorway);
         Verdict verdict = Verdict.of(CHECKS.stream()
                 .flatMap(check -> check.reason(arrival, known, doorway, now).stream())

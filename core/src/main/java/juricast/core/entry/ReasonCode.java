@@ -50,8 +50,11 @@ public enum ReasonCode {
         return rule;
     }
 
-    /** Whether letting in "all on the class list" covers it: about the moment and the door, not about the person. */
+    /**
+     * Whether letting in "all on the class list" covers it: about the moment and the door, not about the person. A shut door is
+     * opened first, or somebody is let in alone: it may be shut for just some, such as those without an account.
+     */
     boolean isAboutTheDoor() {
-        return this == DOOR_SHUT || this == DOOR_KNOCK || this == ON_CLASS_LIST;
+        return this == DOOR_KNOCK || this == ON_CLASS_LIST;
     }
 }

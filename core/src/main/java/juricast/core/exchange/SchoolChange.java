@@ -15,6 +15,7 @@ import juricast.core.exchange.SchoolFiles.Fault;
 import juricast.core.exchange.SchoolFiles.Problem;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.PersonId;
+import juricast.core.identity.PlainName;
 
 /**
  * What taking the files of a school would change: shown first, then carried out exactly so. Pupils are made and leave classes;
@@ -219,7 +220,7 @@ public record SchoolChange(
         }
 
         private static String key(String name) {
-            return name.strip().toLowerCase(Locale.ROOT);
+            return PlainName.of(name).toLowerCase(Locale.ROOT);
         }
     }
 }

@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
+import juricast.core.identity.PlainName;
 import juricast.core.limits.Limits;
 import juricast.core.roster.RosterReading.Line;
 
@@ -112,7 +113,7 @@ public record SchoolFiles(
             var found = new ArrayList<User>();
             for (Row row : rows("users.csv", "sourcedId", "givenName", "familyName")) {
                 String id = row.get("sourcedId");
-                String name = (row.get("givenName") + " " + row.get("familyName")).strip();
+                String name = PlainName.of(row.get("givenName") + " " + row.get("familyName"));
                 String role = roles.getOrDefault(id, row.get("role").toLowerCase(Locale.ROOT));
                 if (!isNew(row, "users.csv", id, users)) {
                     continue;

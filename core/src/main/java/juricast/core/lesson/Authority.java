@@ -17,7 +17,7 @@ import juricast.core.rules.Value;
  */
 record Authority(LessonPlan plan, LessonState lesson, Rulebook rules, Instant now) {
     boolean isAdult(PersonId person) {
-        return lesson.tookCharge(person)
+        return tookCharge(person)
                 || plan.member(person)
                         .filter(one -> one.role().isAdultInCharge())
                         .isPresent();
@@ -25,30 +25,38 @@ record Authority(LessonPlan plan, LessonState lesson, Rulebook rules, Instant no
 
     /** As planned, or second adult for who took charge of a room without one. */
     Role roleOf(PersonId person) {
-        return lesson.tookCharge(person) ? Role.SECOND_ADULT : plan.roleOf(person);
+        return tookCharge(person) ? Role.SECOND_ADULT : plan.roleOf(person);
     }
 
-    /** For what every adult in the room may do at any time, such as stopping everything. */
+    /** Whoever took charge keeps it as long as they are somebody who may. */
+    private boolean tookCharge(PersonId person) {
+        return lesson.tookCharge(person) && plan.member(person).isPresent();
+    }
+
+    /** For what every adult in the room may do at any time, such as stopping everything; a safeguarding lead from anywhere. */
     Optional<Decision> adult(PersonId by) {
-        if (!isAdult(by)) {
+        if (!isAdult(by) && !plan.isLead(by)) {
             return Optional.of(Refusal.of(Code.NOT_AN_ADULT_HERE));
         }
         if (!lesson.isOpen()) {
             return Optional.of(Refusal.of(lesson.isOver() ? Code.LESSON_OVER : Code.NOT_OPEN));
         }
-        return lesson.isPresent(by) ? Optional.empty() : Optional.of(Refusal.of(Code.ADULT_NOT_IN));
+        return plan.isLead(by) || lesson.isPresent(by) ? Optional.empty() : Optional.of(Refusal.of(Code.ADULT_NOT_IN));
     }
 
     /** For what only who leads may do: lending rights to helpers. */
     Optional<Decision> leading(PersonId by) {
         return adult(by)
-                .or(() -> lesson.leads(by, plan) ? Optional.empty() : Optional.of(Refusal.of(Code.NOT_LEADING)));
+                .or(() -> plan.isLead(by) || lesson.leads(by, plan)
+                        ? Optional.empty()
+                        : Optional.of(Refusal.of(Code.NOT_LEADING)));
     }
 
     /** For what adults do who have the right to help with it. */
     Optional<Decision> adult(PersonId by, Rule<Permission> with) {
         return adult(by)
-                .or(() -> lesson.leads(by, plan) && !(isPlannedLead(by) && with.speaksOf(Role.LEAD_ADULT))
+                .or(() -> plan.isLead(by)
+                                || lesson.leads(by, plan) && !(isPlannedLead(by) && with.speaksOf(Role.LEAD_ADULT))
                         ? Optional.empty()
                         : right(by, with));
     }

@@ -41,6 +41,10 @@ public sealed interface LessonEvent {
 
         R left(Left event);
 
+        R takenOff(TakenOff event);
+
+        R guestLetIn(GuestLetIn event);
+
         R connectionLost(ConnectionLost event);
 
         R cameBack(CameBack event);
@@ -191,6 +195,28 @@ public sealed interface LessonEvent {
         @Override
         public boolean changesTheDoorway() {
             return true;
+        }
+    }
+
+    /** Somebody who was in charge here, or visited, is neither any more, and is out at once. */
+    record TakenOff(VisitId visit, PersonId person, Instant at) implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.takenOff(this);
+        }
+
+        @Override
+        public boolean changesTheDoorway() {
+            return true;
+        }
+    }
+
+    /** An adult vouched for somebody on no list, for this lesson; the safeguarding lead is told the note. */
+    record GuestLetIn(VisitId visit, PersonId person, String name, String note, PersonId by, Instant at)
+            implements LessonEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.guestLetIn(this);
         }
     }
 

@@ -26,6 +26,8 @@ public sealed interface LessonOrder {
 
         R admit(Admit order);
 
+        R admitGuest(AdmitGuest order);
+
         R admitAllListed(AdmitAllListed order);
 
         R turnAway(TurnAway order);
@@ -41,6 +43,8 @@ public sealed interface LessonOrder {
         R turnOff(TurnOff order);
 
         R muteAll(MuteAll order);
+
+        R undoMuteAll(UndoMuteAll order);
 
         R raiseHand(RaiseHand order);
 
@@ -133,6 +137,14 @@ public sealed interface LessonOrder {
         }
     }
 
+    /** An adult lets in somebody on no list, as a guest of this lesson. @param as the guest, invited for it just now */
+    record AdmitGuest(VisitId visit, PersonId as, String note, PersonId by) implements LessonOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.admitGuest(this);
+        }
+    }
+
     /** An adult lets in everyone who is surely on the class list; the rest waits on (need E3). */
     record AdmitAllListed(PersonId by) implements LessonOrder {
         @Override
@@ -194,6 +206,14 @@ public sealed interface LessonOrder {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.muteAll(this);
+        }
+    }
+
+    /** Takes the last "mute all" back, within some seconds: who had a pass to speak has it again. */
+    record UndoMuteAll(PersonId by) implements LessonOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.undoMuteAll(this);
         }
     }
 

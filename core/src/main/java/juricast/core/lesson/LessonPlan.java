@@ -2,6 +2,7 @@ package juricast.core.lesson;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
@@ -15,6 +16,7 @@ import juricast.core.time.Span;
  * @param order the planned stances
  * @param watched the school's words that are looked at first
  * @param sequel what comes after it
+ * @param beside who has to do with it without being one of its people
  */
 public record LessonPlan(
         LessonId lesson,
@@ -23,23 +25,55 @@ public record LessonPlan(
         List<Member> members,
         RunningOrder order,
         WatchedWords watched,
-        Sequel sequel) {
+        Sequel sequel,
+        Beside beside) {
+    /**
+     * People beside those of the lesson.
+     *
+     * @param leads the school's safeguarding leads, who may act in every lesson
+     * @param former adults and visitors who are none of its people any more but were in it: they have a name in the record, and
+     *     no authority
+     */
+    public record Beside(Set<PersonId> leads, List<Member> former) {
+        public static final Beside NOBODY = new Beside(Set.of(), List.of());
+
+        public Beside {
+            leads = Set.copyOf(leads);
+            former = List.copyOf(former);
+        }
+    }
+
     public LessonPlan {
         members = List.copyOf(members);
     }
 
     public LessonPlan(LessonId lesson, String title, Span time, List<Member> members) {
-        this(lesson, title, time, members, RunningOrder.NONE, WatchedWords.NONE, Sequel.NONE);
+        this(lesson, title, time, members, RunningOrder.NONE, WatchedWords.NONE, Sequel.NONE, Beside.NOBODY);
     }
 
     /** The same with what is planned and watched in it. */
     public LessonPlan with(RunningOrder planned, WatchedWords words) {
-        return new LessonPlan(lesson, title, time, members, planned, words, sequel);
+        return new LessonPlan(lesson, title, time, members, planned, words, sequel, beside);
     }
 
     /** The same with what follows it. */
     public LessonPlan before(Sequel next) {
-        return new LessonPlan(lesson, title, time, members, order, watched, next);
+        return new LessonPlan(lesson, title, time, members, order, watched, next, beside);
+    }
+
+    /** The same with others as its members, and who is beside them. */
+    public LessonPlan of(List<Member> others, Beside besides) {
+        return new LessonPlan(lesson, title, time, others, order, watched, sequel, besides);
+    }
+
+    /** Whether this person is a safeguarding lead of the school. */
+    public boolean isLead(PersonId person) {
+        return beside.leads.contains(person);
+    }
+
+    /** Whether this person was in charge here, or visited, and is neither any more. */
+    public boolean isFormer(PersonId person) {
+        return beside.former.stream().anyMatch(one -> one.person().equals(person));
     }
 
     /** Asked many times by every decision, so it is a plain loop. */
@@ -54,7 +88,13 @@ public record LessonPlan(
 
     /** The name the school knows; the id where the person has left the class since. */
     public String nameOf(PersonId person) {
-        return member(person).map(Member::name).orElse(person.value());
+        return known(person).map(Member::name).orElse(person.value());
+    }
+
+    private Optional<Member> known(PersonId person) {
+        return member(person).or(() -> beside.former.stream()
+                .filter(one -> one.person().equals(person))
+                .findFirst());
     }
 
     /** The adults in charge, lead adult first. */
@@ -72,9 +112,9 @@ public record LessonPlan(
                 .toList();
     }
 
-    /** @throws IllegalArgumentException if the person does not belong to this lesson */
+    /** What they are in it, or were. @throws IllegalArgumentException if the person never belonged to this lesson */
     public Role roleOf(PersonId person) {
-        return member(person)
+        return known(person)
                 .map(Member::role)
                 .orElseThrow(() -> new IllegalArgumentException("Not of this lesson: " + person));
     }

@@ -14,6 +14,7 @@ import juricast.core.entry.Outcome;
 import juricast.core.entry.ReasonCode;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
+import juricast.core.identity.PlainName;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.Refusal.Code;
@@ -56,7 +57,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
                     Code.ALREADY_OPEN,
                     lesson.opened().map(LessonEvent.Opened::by).orElseThrow());
         }
-        var early = rules.ruling(Catalogue.EARLY_MINUTES, plan.roleOf(order.by()), now);
+        var early = who().ruling(order.by(), Catalogue.EARLY_MINUTES);
         if (now.isBefore(plan.time().from().minus(early.value().length()))) {
             return Refusal.by(Code.TOO_EARLY_TO_OPEN, early);
         }
@@ -73,6 +74,9 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         }
         if (!lesson.isOpen()) {
             return Refusal.of(lesson.isOver() ? Code.LESSON_OVER : Code.NOT_OPEN);
+        }
+        if (lesson.removal(order.by()).isPresent()) {
+            return Refusal.of(Code.REMOVED_HERE, order.by());
         }
         return done(
                 new LessonEvent.AdultJoined(order.visit(), order.device(), order.by(), who().roleOf(order.by()), now));
@@ -111,39 +115,72 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
                         return admittedByPupil(visit, order);
                     }
                     Optional<PersonId> as = order.as().or(visit::person);
-                    if (as.isEmpty()) {
-                        return Refusal.of(Code.WHO_IS_IT);
-                    }
-                    if (plan.classList().stream().noneMatch(one -> one.person().equals(as.get()))) {
-                        return Refusal.of(Code.NOT_ON_LIST);
-                    }
-                    var early = rules.ruling(Catalogue.EARLY_MINUTES, plan.roleOf(as.get()), now);
-                    if (now.isBefore(plan.time().from().minus(early.value().length()))) {
-                        return Refusal.by(Code.TOO_EARLY_TO_ADMIT, early);
-                    }
-                    var visitors = rules.ruling(Catalogue.VISITORS, Role.VISITOR, now);
-                    if (plan.roleOf(as.get()) == Role.VISITOR && visitors.value() == Permission.CLOSED) {
-                        return Refusal.by(Code.RULE_CLOSED, visitors);
-                    }
-                    var room = rules.ruling(Catalogue.CAPACITY, Rule.ANSWERS, now);
-                    if (lesson.occupants() >= room.value().number() && !lesson.isPresent(as.get())) {
-                        return Refusal.by(Code.ROOM_IS_FULL, room);
-                    }
-                    var second = who().ruling(as.get(), Catalogue.SECOND_DEVICE);
-                    if (lesson.isPresent(as.get()) && second.value() == Permission.CLOSED) {
-                        return Refusal.by(Code.RULE_CLOSED, second);
-                    }
-                    var events = new ArrayList<LessonEvent>();
-                    for (PersonId removed : removedBehind(visit, as.get())) {
-                        var reEntry = rules.ruling(Catalogue.RE_ENTRY, plan.roleOf(removed), now);
-                        if (reEntry.value() == ReEntry.NEVER) {
-                            return Refusal.by(Code.RULE_CLOSED, reEntry);
-                        }
-                        events.add(new LessonEvent.AllowedBack(removed, order.by(), now));
-                    }
-                    events.addAll(admission(order.visit(), as.get(), order.by()));
-                    return new Decision.Done(events);
+                    return as.isEmpty() ? Refusal.of(Code.WHO_IS_IT) : admitted(visit, as.get(), order.by());
                 }));
+    }
+
+    @Override
+    public Decision admitGuest(LessonOrder.AdmitGuest order) {
+        String note = order.note().strip();
+        if (note.isEmpty()) {
+            return Refusal.of(Code.EMPTY_TEXT);
+        }
+        if (note.length() > Limits.REASON) {
+            return Refusal.of(Code.TEXT_TOO_LONG);
+        }
+        return who().adult(order.by(), Catalogue.HELP_DOOR)
+                .orElseGet(() -> waiting(order.visit(), visit -> admitted(visit, order.as(), order.by())
+                        .either(
+                                events -> {
+                                    var all = new ArrayList<LessonEvent>();
+                                    all.add(new LessonEvent.GuestLetIn(
+                                            visit.id(), order.as(), plan.nameOf(order.as()), note, order.by(), now));
+                                    all.addAll(events);
+                                    return new Decision.Done(all);
+                                },
+                                Decision.Refused::new)));
+    }
+
+    /** What an adult's word lets in, and what it does not. */
+    private Decision admitted(Visit visit, PersonId as, PersonId by) {
+        if (plan.classList().stream().noneMatch(one -> one.person().equals(as))) {
+            return Refusal.of(Code.NOT_ON_LIST);
+        }
+        Rulebook here = atDoor(visit);
+        Role role = plan.roleOf(as);
+        var early = here.ruling(Catalogue.EARLY_MINUTES, role, now);
+        if (now.isBefore(plan.time().from().minus(early.value().length()))) {
+            return Refusal.by(Code.TOO_EARLY_TO_ADMIT, early);
+        }
+        var visitors = here.ruling(Catalogue.VISITORS, Role.VISITOR, now);
+        if (role == Role.VISITOR && visitors.value() == Permission.CLOSED) {
+            return Refusal.by(Code.RULE_CLOSED, visitors);
+        }
+        var room = here.ruling(Catalogue.CAPACITY, Rule.ANSWERS, now);
+        if (lesson.occupants() >= room.value().number() && !lesson.isPresent(as)) {
+            return Refusal.by(Code.ROOM_IS_FULL, room);
+        }
+        var second = here.with(lesson.loans(as)).ruling(Catalogue.SECOND_DEVICE, role, now);
+        if (lesson.isPresent(as) && second.value() == Permission.CLOSED) {
+            return Refusal.by(Code.RULE_CLOSED, second);
+        }
+        var events = new ArrayList<LessonEvent>();
+        for (PersonId removed : removedBehind(visit, as)) {
+            var reEntry = here.ruling(Catalogue.RE_ENTRY, plan.roleOf(removed), now);
+            if (reEntry.value() == ReEntry.NEVER) {
+                return Refusal.by(Code.RULE_CLOSED, reEntry);
+            }
+            events.add(new LessonEvent.AllowedBack(removed, by, now));
+        }
+        events.addAll(admission(visit.id(), as, by));
+        return new Decision.Done(events);
+    }
+
+    /** The rules as they are just now for who stands at the door. */
+    private Rulebook atDoor(Visit visit) {
+        Rulebook live = liveRules();
+        return live.in(
+                live.situation().with(Fact.SCHOOL_ACCOUNT, visit.arrival().hasAccount()));
     }
 
     /** A trusted pupil lets in who is surely on the class list, under that name and no other. */
@@ -202,7 +239,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     /** Refuses a room in which one adult is alone with one pupil and nothing records, where the rule forbids it. */
     private Optional<Decision> aloneWithOne(LessonState room) {
-        var ruling = rules.ruling(Catalogue.NEVER_ALONE_WITH_ONE, Rule.ANSWERS, now);
+        var ruling = room.rules(rules).ruling(Catalogue.NEVER_ALONE_WITH_ONE, Rule.ANSWERS, now);
         long adults = room.visits().stream()
                 .filter(visit -> visit.isPresent() && (visit.role().isAdultInCharge() || visit.role() == Role.OBSERVER))
                 .map(Visit::person)
@@ -327,9 +364,38 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
                     .filter(person -> lesson.on(person).contains(Appliance.MICROPHONE))
                     .forEach(person ->
                             events.add(new LessonEvent.TurnedOff(person, Appliance.MICROPHONE, order.by(), now)));
+            // Who was called on a moment ago would unmute at once.
+            lesson.loans().forEach((person, loans) -> loans.stream()
+                    .filter(loan -> loan.set().rule().equals(Catalogue.SPEAK)
+                            && loan.force() == Setting.Force.PASS
+                            && loan.isInForce(now))
+                    .forEach(loan -> events.add(new LessonEvent.LoanEnded(person, Catalogue.SPEAK, order.by(), now))));
             return new Decision.Done(events);
         });
     }
+
+    @Override
+    public Decision undoMuteAll(LessonOrder.UndoMuteAll order) {
+        return who().adult(order.by(), Catalogue.HELP_STEER).orElseGet(() -> {
+            List<LessonState.EndedPass> ended = lesson.passesEnded().stream()
+                    .filter(one -> one.by().equals(order.by())
+                            && now.isBefore(one.at().plus(MUTE_UNDONE_WITHIN))
+                            && now.isBefore(one.pass().until())
+                            && lesson.isPresent(one.person())
+                            && loan(one.person(), Catalogue.SPEAK).isEmpty())
+                    .toList();
+            if (ended.isEmpty()) {
+                return Refusal.of(Code.NOTHING_TO_UNDO);
+            }
+            return new Decision.Done(ended.stream()
+                    .<LessonEvent>map(one -> new LessonEvent.PassGiven(
+                            one.person(), Catalogue.SPEAK, one.pass().until(), order.by(), now))
+                    .toList());
+        });
+    }
+
+    /** How long passes that "mute all" ended can be given back by one action. */
+    public static final Duration MUTE_UNDONE_WITHIN = Duration.ofSeconds(15);
 
     @Override
     public Decision raiseHand(LessonOrder.RaiseHand order) {
@@ -545,7 +611,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
 
     @Override
     public Decision rename(LessonOrder.Rename order) {
-        String name = order.name().strip();
+        String name = order.name().length() > Limits.MESSAGE ? order.name() : PlainName.of(order.name());
         if (name.isEmpty()) {
             return Refusal.of(Code.EMPTY_TEXT);
         }
@@ -559,7 +625,8 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     @Override
     public Decision remove(LessonOrder.Remove order) {
         return who().adult(order.by()).orElseGet(() -> {
-            if (who().isAdult(order.person())
+            // Adults are not put out by each other; whoever keeps children safe puts out anybody.
+            if (who().isAdult(order.person()) && (!plan.isLead(order.by()) || plan.isLead(order.person()))
                     || lesson.visits().stream()
                             .noneMatch(visit -> visit.status() == Visit.Status.IN && visit.isOf(order.person()))) {
                 return Refusal.of(Code.NOT_PRESENT, order.person());
@@ -577,7 +644,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
             if (lesson.removal(order.person()).isEmpty()) {
                 return Refusal.of(Code.NOT_REMOVED, order.person());
             }
-            var reEntry = rules.ruling(Catalogue.RE_ENTRY, plan.roleOf(order.person()), now);
+            var reEntry = who().ruling(order.person(), Catalogue.RE_ENTRY);
             if (reEntry.value() == ReEntry.NEVER) {
                 return Refusal.by(Code.RULE_CLOSED, reEntry);
             }
@@ -797,8 +864,9 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         }
         for (Visit visit : lesson.waiting()) {
             if (visit.verdict().has(ReasonCode.TOO_EARLY)) {
-                Duration early =
-                        rules.value(Catalogue.EARLY_MINUTES, visit.role(), now).length();
+                Duration early = atDoor(visit)
+                        .value(Catalogue.EARLY_MINUTES, visit.role(), now)
+                        .length();
                 Instant opens = plan.time().from().minus(early);
                 soonest = opens.isBefore(soonest) ? opens : soonest;
             }
@@ -806,13 +874,14 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         if (lesson.quietSince().isEmpty() && lesson.aloneSince().isPresent()) {
             soonest = earlier(soonest, goesQuietAt(lesson.aloneSince().get()));
         }
-        if (plan.order().byTheClock() && lesson.isOpen()) {
+        if (lesson.isOpen()) {
+            // By the clock it is switched then; else it is proposed then, and whoever looks on is told.
             for (RunningOrder.Planned step : plan.order().over(plan.time())) {
                 if (now.isBefore(step.time().from())) {
                     soonest = earlier(soonest, step.time().from());
                 }
             }
-            soonest = dueStance().isPresent() ? now : soonest;
+            soonest = plan.order().byTheClock() && dueStance().isPresent() ? now : soonest;
         }
         return soonest;
     }
@@ -824,7 +893,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     /** How long pupils may be alone before the room goes quiet: a lost line is bridged, a step out is not possible. */
     private Instant goesQuietAt(Instant aloneSince) {
         return aloneSince.plus(
-                rules.value(Catalogue.ALONE_MINUTES, Rule.ANSWERS, now).length());
+                liveRules().value(Catalogue.ALONE_MINUTES, Rule.ANSWERS, now).length());
     }
 
     /** Goes quiet without an adult, and is itself again as soon as one is there. */
@@ -843,6 +912,16 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
                 .orElse(List.of());
     }
 
+    /** Who was in charge here, or visited, and is neither any more, is out at once. */
+    private List<LessonEvent> takenOff() {
+        return lesson.visits().stream()
+                .filter(visit ->
+                        visit.goesOn() && visit.person().filter(plan::isFormer).isPresent())
+                .<LessonEvent>map(visit ->
+                        new LessonEvent.TakenOff(visit.id(), visit.person().orElseThrow(), now))
+                .toList();
+    }
+
     private List<LessonEvent> withConsequences(List<LessonEvent> events) {
         var all = new ArrayList<>(events);
         LessonState state = lesson.after(events);
@@ -857,6 +936,9 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
             }
             return all;
         }
+        List<LessonEvent> takenOff = at(state).takenOff();
+        all.addAll(takenOff);
+        state = state.after(takenOff);
         List<LessonEvent> supervision = at(state).supervision();
         all.addAll(supervision);
         state = state.after(supervision);
@@ -876,14 +958,14 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
     /** The closing steps, so that nobody has to think of them (need K2). */
     private List<LessonEvent> closing() {
         var steps = new ArrayList<LessonEvent>();
-        Choice renewal = rules.value(Catalogue.LINK_RENEWAL, Rule.ANSWERS, now);
+        Choice renewal = liveRules().value(Catalogue.LINK_RENEWAL, Rule.ANSWERS, now);
         if (plan.sequel().endsTheLink(renewal, plan.time())) {
             steps.add(new LessonEvent.Closed(ClosingStep.LINK_RETIRED, 1, now));
         }
         steps.add(new LessonEvent.Closed(ClosingStep.CHAT_KEPT, lesson.words().size(), now));
         steps.add(new LessonEvent.Closed(ClosingStep.BOARD_KEPT, lesson.board().size(), now));
         int wereIn = (int) plan.classList().stream()
-                .filter(one -> lesson.wasIn(one.person()))
+                .filter(one -> one.role() != Role.VISITOR && lesson.wasIn(one.person()))
                 .count();
         steps.add(new LessonEvent.Closed(ClosingStep.REGISTER_DRAFTED, wereIn, now));
         return steps;
@@ -962,7 +1044,11 @@ public record LessonRules(LessonPlan plan, LessonState lesson, Rulebook rules, I
         if (!lesson.isPresent(reader)) {
             return Optional.of(Refusal.of(Code.NOT_PRESENT, reader));
         }
-        return who().right(from, Catalogue.PRIVATE_CHAT);
+        boolean isWithOutside = who().roleOf(from) == Role.VISITOR || who().roleOf(reader) == Role.VISITOR;
+        return who().right(from, Catalogue.PRIVATE_CHAT)
+                .or(() -> isWithOutside && !lesson.anAdultIsIn()
+                        ? Optional.of(Refusal.of(Code.NO_ADULT_READS, reader))
+                        : Optional.empty());
     }
 
     /** Nothing if this person is present and may do it, otherwise the refusal. */

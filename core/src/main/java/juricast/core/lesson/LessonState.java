@@ -76,6 +76,8 @@ public final class LessonState {
     private Optional<LessonEvent.KeptBack> lastWord = Optional.empty();
     private List<LessonEvent.Closed> closing = List.of();
     private Set<PersonId> wereIn = Set.of();
+    private List<LessonEvent.GuestLetIn> guests = List.of();
+    private List<EndedPass> passesEnded = List.of();
 
     /** Made when first asked for: views ask it of everybody, and most states are never looked at. */
     private volatile Optional<Map<PersonId, List<Visit>>> visitsByPerson = Optional.empty();
@@ -116,6 +118,8 @@ public final class LessonState {
         lastWord = before.lastWord;
         closing = before.closing;
         wereIn = before.wereIn;
+        guests = before.guests;
+        passesEnded = before.passesEnded;
     }
 
     /** One step of the fold: a lesson is {@code NEW} and then all its events in order. */
@@ -331,7 +335,7 @@ public final class LessonState {
     }
 
     private boolean isLead(PersonId person, LessonPlan plan) {
-        return tookCharge(person)
+        return tookCharge(person) && plan.member(person).isPresent()
                 || plan.member(person)
                         .filter(one -> one.role() == Role.LEAD_ADULT)
                         .isPresent();
@@ -401,6 +405,19 @@ public final class LessonState {
     /** Whether somebody of the class list was let in at any time. */
     public boolean wasIn(PersonId person) {
         return wereIn.contains(person);
+    }
+
+    /** A pass that somebody ended before its time. */
+    public record EndedPass(PersonId person, Setting pass, PersonId by, Instant at) {}
+
+    /** The passes to speak that were ended together with the last one. */
+    public List<EndedPass> passesEnded() {
+        return passesEnded;
+    }
+
+    /** Those on no list whom an adult let in. */
+    public List<LessonEvent.GuestLetIn> guests() {
+        return guests;
     }
 
     /** What was done by itself when the lesson ended. */
@@ -560,6 +577,20 @@ public final class LessonState {
         }
 
         @Override
+        public Void takenOff(LessonEvent.TakenOff event) {
+            change(event.visit(), visit -> visit.with(Visit.Status.LEFT));
+            quieten(event.visit());
+            loans = without(loans, event.person());
+            return null;
+        }
+
+        @Override
+        public Void guestLetIn(LessonEvent.GuestLetIn event) {
+            guests = plus(guests, event);
+            return null;
+        }
+
+        @Override
         public Void connectionLost(LessonEvent.ConnectionLost event) {
             change(event.visit(), visit -> visit.connected(false));
             quieten(event.visit());
@@ -643,6 +674,16 @@ public final class LessonState {
 
         @Override
         public Void loanEnded(LessonEvent.LoanEnded event) {
+            if (event.right().equals(Catalogue.SPEAK)) {
+                List<EndedPass> sameMoment = passesEnded.stream()
+                        .filter(one -> one.at.equals(event.at()))
+                        .toList();
+                passesEnded = loans(event.person()).stream()
+                        .filter(loan -> loan.set().rule().equals(event.right()) && loan.force() == Force.PASS)
+                        .findFirst()
+                        .map(loan -> plus(sameMoment, new EndedPass(event.person(), loan, event.by(), event.at())))
+                        .orElse(sameMoment);
+            }
             loans = with(loans, event.person(), loansWithout(event.person(), event.right()));
             return null;
         }

@@ -47,7 +47,13 @@ public record Refusal(Code code, List<PersonId> about, Optional<Ruling<?>> rulin
         /** A last word with one pupil needs a second adult or a recording, by the rule. */
         ALONE_WITH_ONE,
         /** Everybody but one pupil has gone already. */
-        LAST_WORD
+        LAST_WORD,
+        /** An adult whom a safeguarding lead put out of this lesson. */
+        REMOVED_HERE,
+        /** Between a pupil and somebody from outside nothing is written that no adult reads along. */
+        NO_ADULT_READS,
+        /** Nothing was muted for all in the last seconds. */
+        NOTHING_TO_UNDO
     }
 
     static Decision of(Code code, PersonId... about) {

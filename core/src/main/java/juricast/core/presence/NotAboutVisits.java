@@ -10,6 +10,11 @@ abstract class NotAboutVisits implements LessonEvent.Cases<Void> {
     }
 
     @Override
+    public Void guestLetIn(LessonEvent.GuestLetIn event) {
+        return null;
+    }
+
+    @Override
     public Void turnedOn(LessonEvent.TurnedOn event) {
         return null;
     }

@@ -72,9 +72,18 @@ public final class Presence {
 
         @Override
         public Void left(LessonEvent.Left event) {
-            stayEnds(event.visit(), event.at());
-            waitEnds(event.visit(), event.at(), false);
-            entered.remove(event.visit());
+            return ended(event.visit(), event.at());
+        }
+
+        @Override
+        public Void takenOff(LessonEvent.TakenOff event) {
+            return ended(event.visit(), event.at());
+        }
+
+        private Void ended(VisitId visit, Instant at) {
+            stayEnds(visit, at);
+            waitEnds(visit, at, false);
+            entered.remove(visit);
             return null;
         }
 

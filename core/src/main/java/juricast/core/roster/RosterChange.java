@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import juricast.core.identity.PersonId;
+import juricast.core.identity.PlainName;
 
 /**
  * What taking a roster would change in a class: shown first, then carried out exactly so.
@@ -87,6 +88,6 @@ public record RosterChange(
     }
 
     private static String key(String name) {
-        return name.strip().toLowerCase(Locale.ROOT);
+        return PlainName.of(name).toLowerCase(Locale.ROOT);
     }
 }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import juricast.core.identity.PlainName;
 import juricast.core.limits.Limits;
 
 /**
@@ -76,7 +77,7 @@ public record RosterReading(List<Row> rows, List<Fault> faults) {
 
     private static void read(
             Line line, Columns columns, Map<String, Integer> seen, List<Row> rows, List<Fault> faults) {
-        String name = columns.name(line);
+        String name = PlainName.of(columns.name(line));
         String number = columns.cell(line, columns.number);
         String yearText = columns.cell(line, columns.year);
         OptionalInt year = yearOf(yearText);

@@ -13,7 +13,8 @@ public enum Area {
     LINKS("Links and words", "The way to the door."),
     SUPERVISION("Supervision", "No pupil without an adult, no adult without eyes on them."),
     HELPING("Helping hands", "What others may do for the lead adult, and until when."),
-    REGISTER("Register", "What counts as present, late and absent.");
+    REGISTER("Register", "What counts as present, late and absent."),
+    ACCOUNTS("Accounts and records", "How one signs in, and what is kept about who looked.");
 
     private final String title;
     private final String about;

@@ -228,7 +228,8 @@ public final class Catalogue {
 
     public static final Rule<Permission> PRIVATE_CHAT = rule("chat.private", CHAT, ValueType.PERMISSION)
             .titled("Write privately to another pupil")
-            .meaning("Whether pupils may write to each other where no adult reads along.")
+            .meaning(
+                    "Whether pupils may write to each other where no adult reads along. It is kept with the lesson, but no page shows it to an adult. With a visitor nobody writes alone: the adults always read along.")
             .because("What is out of every adult's sight is where bullying and grooming happen.")
             .pupilsCallIt("write to one pupil alone")
             .enforced(IN_THE_LESSON)
@@ -604,6 +605,21 @@ public final class Catalogue {
             .enforced(IN_THE_LESSON)
             .ofWholeLesson(YesNo.YES);
 
+    public static final Rule<YesNo> SEE_OBSERVERS = rule(
+                    "supervision.see-observers", SUPERVISION, ValueType.YES_IS_STRICT)
+            .titled("See who observes")
+            .meaning("Whether people of this role see the name of who looks on without being one of the lesson.")
+            .because(
+                    "Nobody should be watched without knowing it; a school that must may say otherwise, and says so here.")
+            .pupilsCallIt("see who looks on")
+            .enforced(IN_THE_LESSON)
+            .usual(LEAD_ADULT, YesNo.YES)
+            .usual(SECOND_ADULT, YesNo.YES)
+            .usual(CLASS_MONITOR, YesNo.YES)
+            .usual(PUPIL, YesNo.YES)
+            .usual(VISITOR, YesNo.YES)
+            .written();
+
     public static final Rule<Minutes> GAP = rule(
                     "supervision.gap-minutes", SUPERVISION, ValueType.moreMinutesAreStricter(0, 60))
             .titled("Between two lessons")
@@ -739,6 +755,25 @@ public final class Catalogue {
             .because("Long enough for the year's report, no longer.")
             .pupilsCallIt("how long registers are kept")
             .ofWholeLesson(new Count(1095));
+
+    public static final Rule<YesNo> LEADS_FACTOR = rule(
+                    "account.leads-second-factor", ACCOUNTS, ValueType.YES_IS_STRICT)
+            .titled("A second factor for safeguarding leads")
+            .meaning(
+                    "A lead shows a code of the own telephone besides the password; without one set up, nothing else opens.")
+            .because("Who sees every child's record is worth more trouble to an intruder than a password is.")
+            .pupilsCallIt("a second check when those who see everything sign in")
+            .enforced(AT_SIGN_IN)
+            .ofWholeLesson(YesNo.NO);
+
+    public static final Rule<Count> LOOKS_KEPT = rule(
+                    "account.looks-kept-days", ACCOUNTS, ValueType.fewerAreStricter(30, 3650, Unit.DAYS))
+            .titled("How long it is kept who looked at what")
+            .meaning("Days after a sign-in or a look at somebody's record, then the note of it is deleted.")
+            .because("Long enough to find out who looked without a reason, and not for ever.")
+            .pupilsCallIt("how long it is kept who looked at your record")
+            .enforced(AT_SIGN_IN)
+            .ofWholeLesson(new Count(365));
 
     public static final List<Rule<?>> ALL = List.copyOf(WRITTEN);
 

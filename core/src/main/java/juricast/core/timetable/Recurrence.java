@@ -8,11 +8,13 @@ import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.TreeSet;
+import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -36,6 +38,14 @@ public record Recurrence(String text) {
     private static final DateTimeFormatter COMPACT = DateTimeFormatter.ofPattern("yyyyMMdd'T'HHmmss");
     /** Longer than any rule a person writes; a bound on what is looked at. */
     private static final int LONGEST = 500;
+    /**
+     * The largest number of any part but COUNT and UNTIL. The library behind counts in whole numbers of 32 bits and comes out before
+     * the first lesson, or looks for ever, where a step is larger than the calendar.
+     */
+    private static final int LARGEST = 400;
+
+    private static final int LARGEST_COUNT = 100_000;
+    private static final Pattern NUMBER = Pattern.compile("\\d+");
 
     /** @throws IllegalArgumentException if it is no such rule; {@link #parse} says so without an exception */
     public Recurrence {
@@ -87,12 +97,13 @@ public record Recurrence(String text) {
             var dates = rule(text).iterator(floating(first));
             while (found.size() < most && dates.hasNext()) {
                 LocalDateTime next = local(dates.nextDateTime());
-                if (!next.isBefore(before)) {
+                boolean isForward = found.isEmpty() || next.isAfter(found.get(found.size() - 1));
+                if (!next.isBefore(before) || !isForward) {
                     break;
                 }
                 found.add(next);
             }
-        } catch (IllegalArgumentException neverAgain) {
+        } catch (IllegalArgumentException | IllegalStateException neverAgain) {
             // A thirtieth of February: the library looked through a thousand years and gave up. There are no more
             // dates.
         }
@@ -114,13 +125,29 @@ public record Recurrence(String text) {
         if (text.length() > LONGEST || WITHIN_A_DAY.matcher(text).find()) {
             return Optional.of("it repeats within a day, or is too long");
         }
+        if (!hasBoundedNumbers(text)) {
+            return Optional.of("a number in it is too large");
+        }
         try {
             RecurrenceRule rule = new RecurrenceRule(text, RecurrenceRule.RfcMode.RFC5545_STRICT);
             boolean isUtc = rule.getUntil() != null && !rule.getUntil().isFloating();
             return isUtc ? Optional.of("its end is not local") : Optional.empty();
-        } catch (InvalidRecurrenceRuleException | IllegalArgumentException | IndexOutOfBoundsException wrong) {
+        } catch (InvalidRecurrenceRuleException
+                | IllegalArgumentException
+                | IllegalStateException
+                | IndexOutOfBoundsException wrong) {
             return Optional.of(String.valueOf(wrong.getMessage()));
         }
+    }
+
+    private static boolean hasBoundedNumbers(String text) {
+        return Arrays.stream(text.split(";"))
+                .filter(part -> !part.startsWith("UNTIL="))
+                .allMatch(part -> NUMBER.matcher(part)
+                        .results()
+                        .map(MatchResult::group)
+                        .allMatch(number -> number.length() <= 6
+                                && Integer.parseInt(number) <= (part.startsWith("COUNT=") ? LARGEST_COUNT : LARGEST)));
     }
 
     private static RecurrenceRule rule(String text) {

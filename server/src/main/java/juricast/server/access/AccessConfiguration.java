@@ -6,6 +6,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -16,9 +17,9 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.authentication.session.NullAuthenticatedSessionStrategy;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
 import org.springframework.security.web.csrf.CsrfTokenRequestHandler;
@@ -29,8 +30,15 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 /** Sessions, CSRF protection and headers by Spring Security; who may call what by {@link Gate}. */
 @Configuration
 class AccessConfiguration implements WebMvcConfigurer {
+    private final ObjectProvider<Noting> noting;
+
+    AccessConfiguration(ObjectProvider<Noting> noting) {
+        this.noting = noting;
+    }
+
     @Bean
-    SecurityFilterChain security(HttpSecurity http, Sessions sessions, CsrfTokenRepository tokens) throws Exception {
+    SecurityFilterChain security(HttpSecurity http, Sessions sessions, Bodies bodies, CsrfTokenRepository tokens)
+            throws Exception {
         // The framework would make a new token for every request of who is signed in; one for each sign-in is enough.
         return http.csrf(csrf -> csrf.csrfTokenRepository(tokens)
                         .csrfTokenRequestHandler(plainTokens())
@@ -42,7 +50,9 @@ class AccessConfiguration implements WebMvcConfigurer {
                 .headers(headers -> headers.referrerPolicy(policy -> policy.policy(
                         org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy
                                 .NO_REFERRER)))
-                .addFilterBefore(new WhoCalls(sessions), UsernamePasswordAuthenticationFilter.class)
+                .addFilterBefore(new WhoCalls(sessions), CsrfFilter.class)
+                // Before the token is looked for, which may already read a body.
+                .addFilterAfter(bodies, WhoCalls.class)
                 .build();
     }
 
@@ -69,6 +79,7 @@ class AccessConfiguration implements WebMvcConfigurer {
     @Override
     public void addInterceptors(InterceptorRegistry registry) {
         registry.addInterceptor(new Gate());
+        registry.addInterceptor(noting.getObject());
     }
 
     /** Finds out who calls, from the session cookie. */

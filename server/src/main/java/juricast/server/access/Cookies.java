@@ -38,11 +38,14 @@ public final class Cookies {
 
     /** The device that calls; a new one gets its cookie. */
     public static DeviceId deviceOrNew(HttpServletRequest request, HttpServletResponse response) {
-        return device(request).orElseGet(() -> {
-            String secret = Ids.next();
-            set(request, response, DEVICE, secret, Duration.ofDays(400));
-            return new DeviceId(Ids.hash(secret));
-        });
+        return device(request).orElseGet(() -> renewDevice(request, response));
+    }
+
+    /** Makes the device that calls another one, for whoever uses it next. */
+    public static DeviceId renewDevice(HttpServletRequest request, HttpServletResponse response) {
+        String secret = Ids.next();
+        set(request, response, DEVICE, secret, Duration.ofDays(400));
+        return new DeviceId(Ids.hash(secret));
     }
 
     private static void set(

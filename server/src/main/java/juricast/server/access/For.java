@@ -14,4 +14,7 @@ public @interface For {
 
     /** Whether it is open to people who are not signed in; what they may see is then decided by link and device. */
     boolean anyone() default false;
+
+    /** Whether it is open to accounts that still lack something, so that they can mend it. */
+    boolean unfinished() default false;
 }

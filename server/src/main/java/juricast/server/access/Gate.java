@@ -19,9 +19,15 @@ final class Gate implements HandlerInterceptor {
         if (again || !(handler instanceof HandlerMethod method) || isNotOurs(method)) {
             return true;
         }
+        letThrough(method);
+        return true;
+    }
+
+    /** @throws Problem if the endpoint does not name the caller */
+    static void letThrough(HandlerMethod method) {
         For named = method.getMethodAnnotation(For.class);
         if (named != null && named.anyone()) {
-            return true;
+            return;
         }
         Authentication who = SecurityContextHolder.getContext().getAuthentication();
         if (who == null || !(who.getPrincipal() instanceof SignedIn caller)) {
@@ -30,7 +36,23 @@ final class Gate implements HandlerInterceptor {
         if (named == null || !Arrays.asList(named.value()).contains(caller.position())) {
             throw Problem.notYours("This is not for you to do", "Ask the safeguarding lead or a teacher of the class.");
         }
-        return true;
+        if (!named.unfinished()) {
+            refuseUnfinished(caller);
+        }
+    }
+
+    private static void refuseUnfinished(SignedIn caller) {
+        switch (caller.missing()) {
+            case OWN_PASSWORD -> throw Problem.first(
+                    "own-password-first",
+                    "Choose a password of your own first",
+                    "You came in by a code that counts once. Choose a password under Your account.");
+            case SECOND_FACTOR -> throw Problem.first(
+                    "second-factor-first",
+                    "Set up a second factor first",
+                    "Your school asks for one of those in your position. Set it up under Your account.");
+            case NOTHING -> {}
+        }
     }
 
     /** The API description and the framework's error page have no data of the school. */

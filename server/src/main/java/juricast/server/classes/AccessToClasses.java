@@ -1,7 +1,10 @@
 package juricast.server.classes;
 
 import java.time.Clock;
+import java.util.List;
 import juricast.core.identity.ClassId;
+import juricast.core.identity.Member;
+import juricast.core.identity.Role;
 import juricast.server.access.SignedIn;
 import juricast.server.problems.Problem;
 import org.springframework.stereotype.Component;
@@ -31,6 +34,29 @@ public class AccessToClasses {
                     "Ask one of its adults, or the safeguarding lead.");
         }
         return found;
+    }
+
+    /** The class, for who decides about its adults: its lead adult, or the safeguarding lead; 403 for others. */
+    Classes.SchoolClass ledBy(SignedIn caller, String id) {
+        Classes.SchoolClass found = seenBy(caller, id);
+        List<Member> members = classes.members(found.id(), clock.instant());
+        if (!decides(caller, members)) {
+            throw Problem.notYours(
+                    "You do not lead “%s”".formatted(found.title()),
+                    "Ask %s, or the safeguarding lead."
+                            .formatted(members.stream()
+                                    .filter(one -> one.role() == Role.LEAD_ADULT)
+                                    .map(Member::name)
+                                    .findFirst()
+                                    .orElse("its lead adult")));
+        }
+        return found;
+    }
+
+    static boolean decides(SignedIn caller, List<Member> members) {
+        return caller.isLead()
+                || members.stream()
+                        .anyMatch(one -> one.person().equals(caller.person()) && one.role() == Role.LEAD_ADULT);
     }
 
     private boolean isAdultOf(SignedIn caller, ClassId id) {

@@ -6,12 +6,8 @@ import static juricast.server.access.Position.TEACHER;
 
 import java.security.SecureRandom;
 import java.time.Clock;
-import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalTime;
-import java.time.format.DateTimeParseException;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Optional;
@@ -22,14 +18,12 @@ import juricast.core.identity.ClassId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
+import juricast.core.identity.PlainName;
 import juricast.core.identity.Role;
 import juricast.core.joining.JoinWord;
 import juricast.core.joining.LinkKey;
 import juricast.core.limits.Limits;
 import juricast.core.time.Span;
-import juricast.core.timetable.Recurrence;
-import juricast.core.timetable.SchoolCalendar;
-import juricast.core.timetable.Series;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
 import juricast.server.data.Database;
@@ -45,8 +39,6 @@ import org.springframework.web.bind.annotation.*;
 @RestController
 @RequestMapping("/api")
 class ClassController {
-    private static final int MOST_YEARS = 5;
-    private static final int MOST_WEEKS = 8;
 
     private final AccessToClasses access;
     private final Classes classes;
@@ -82,18 +74,25 @@ class ClassController {
 
     record SubjectRequest(@Nullable String subject) {}
 
+    record TitleRequest(String title) {}
+
     record Colleague(String id, String name) {}
 
-    /** A class with all that its page shows. */
+    /** A class with all that its page shows. @param leading whether the asking person decides who its adults are */
     record ClassPage(
             String id,
             String title,
             int year,
             String subject,
             boolean mine,
+            boolean leading,
             List<Person> adults,
             List<Person> pupils,
+            List<MonitorLine> monitors,
             List<LessonLine> lessons) {}
+
+    /** A trusted pupil. @param lesson of which alone; nothing for all of the class @param until the last day */
+    record MonitorLine(String person, String name, @Nullable String lesson, String until) {}
 
     record Person(String id, String name, Role role) {}
 
@@ -109,16 +108,6 @@ class ClassController {
             List<String> adults,
             int pupils,
             boolean mine) {}
-
-    /** @param everyWeeks 1 for every week, 2 for every second one, and so on; 1 if it is not said */
-    record SeriesRequest(
-            String first, String until, Set<DayOfWeek> days, String start, int minutes, @Nullable Integer everyWeeks) {}
-
-    /**
-     * @param left how many fell on a time when the class has a lesson already, and were left out
-     * @param holidays how many fell on days on which there is no school, and were left out
-     */
-    record Scheduled(int added, int left, int holidays) {}
 
     /** Today's lessons: one's own, or all of the school for the safeguarding lead. */
     @GetMapping("/today")
@@ -161,13 +150,13 @@ class ClassController {
     @PostMapping("/classes")
     @For(TEACHER)
     ClassLine make(@RequestBody NewClass wanted, @AuthenticationPrincipal SignedIn caller) {
-        String title = wanted.title == null ? "" : wanted.title.strip().replaceAll("\\s+", " ");
-        if (title.isEmpty() || title.length() > Limits.NAME || wanted.year < 0 || wanted.year > 13) {
+        String title = title(wanted.title);
+        if (wanted.year < 0 || wanted.year > 13) {
             throw Problem.notReadable(
                     "This class cannot be made",
                     "Nothing was stored.",
-                    "Give a title of 1 to 80 characters, and a year group of 1 to 13 or none.",
-                    List.of(new Problem.Wrong("title", "1 to 80 characters")));
+                    "Give a year group of 1 to 13, or none.",
+                    List.of(new Problem.Wrong("year", "1 to 13, or none")));
         }
         var adults = new LinkedHashMap<PersonId, Role>();
         Optional.ofNullable(wanted.secondAdult)
@@ -185,13 +174,42 @@ class ClassController {
                 new LinkKey.Link(classes.nextLinkNumber(), 0),
                 JoinWord.choose(new SecureRandom(), classes.joinWords()));
         if (!classes.add(made, adults, clock.instant())) {
-            throw Problem.refused(
-                    "title-taken",
-                    "There is a class “%s” already".formatted(title),
-                    "Nothing was stored.",
-                    "Give it another title, such as the year group with it.");
+            throw taken(title);
         }
         return classLine(made, clock.instant());
+    }
+
+    /** Renames a class; its lessons, its link and its register are the same. 409 if another one is called so. */
+    @PutMapping("/classes/{id}/title")
+    @For({TEACHER, LEAD})
+    ClassPage rename(
+            @PathVariable String id, @RequestBody TitleRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+        ClassId found = access.seenBy(caller, id).id();
+        String title = title(wanted.title);
+        if (!classes.rename(found, title)) {
+            throw taken(title);
+        }
+        return page(id, caller);
+    }
+
+    private static String title(String typed) {
+        String title = typed.length() > 4 * Limits.NAME ? "" : PlainName.of(typed);
+        if (title.isEmpty() || title.length() > Limits.NAME) {
+            throw Problem.notReadable(
+                    "A class needs a title",
+                    "Nothing was stored.",
+                    "Give one of 1 to %d characters.".formatted(Limits.NAME),
+                    List.of(new Problem.Wrong("title", "1 to %d characters".formatted(Limits.NAME))));
+        }
+        return title;
+    }
+
+    private static Problem taken(String title) {
+        return Problem.refused(
+                "title-taken",
+                "There is a class “%s” already".formatted(title),
+                "Nothing was stored.",
+                "Give it another title, such as the year group with it.");
     }
 
     @GetMapping("/classes/{id}")
@@ -207,6 +225,7 @@ class ClassController {
                 found.year(),
                 found.subject(),
                 members.stream().anyMatch(one -> one.person().equals(caller.person())),
+                AccessToClasses.decides(caller, members),
                 members.stream()
                         .filter(one -> one.role().isAdultInCharge())
                         .map(ClassController::person)
@@ -214,6 +233,17 @@ class ClassController {
                 members.stream()
                         .filter(one -> !one.role().isAdultInCharge())
                         .map(ClassController::person)
+                        .toList(),
+                classes.monitors(found.id(), now).stream()
+                        .map(one -> new MonitorLine(
+                                one.person().value(),
+                                members.stream()
+                                        .filter(member -> member.person().equals(one.person()))
+                                        .map(Member::name)
+                                        .findFirst()
+                                        .orElse(""),
+                                one.lesson().isEmpty() ? null : one.lesson(),
+                                school.date(one.until().minusMillis(1)).toString()))
                         .toList(),
                 lessons.stream().map(one -> line(one, caller)).toList());
     }
@@ -228,7 +258,7 @@ class ClassController {
     }
 
     private static String subject(@Nullable String said) {
-        String subject = said == null ? "" : said.strip().replaceAll("\\s+", " ");
+        String subject = said == null ? "" : PlainName.of(said.substring(0, Math.min(said.length(), Limits.MESSAGE)));
         if (subject.length() > Limits.NAME) {
             throw Problem.notReadable(
                     "This subject is too long",
@@ -237,99 +267,6 @@ class ClassController {
                     List.of(new Problem.Wrong("subject", "at most %d characters".formatted(Limits.NAME))));
         }
         return subject;
-    }
-
-    /** Schedules a lesson weekly on chosen days until a date. */
-    @PostMapping("/classes/{id}/series")
-    @For(TEACHER)
-    Scheduled schedule(
-            @PathVariable String id, @RequestBody SeriesRequest wanted, @AuthenticationPrincipal SignedIn caller) {
-        Classes.SchoolClass found = access.runBy(caller, id);
-        Weekly weekly = read(wanted);
-        LocalDate before = weekly.until.plusDays(1);
-        List<Series.Fault> faults = weekly.series.faults(before);
-        if (!faults.isEmpty()) {
-            throw Problem.notReadable(
-                    "This cannot be scheduled",
-                    "Nothing was stored.",
-                    "Mend what is marked.",
-                    faults.stream().map(ClassController::wrong).toList());
-        }
-        List<Series.Slot> all = weekly.series.lessons(before);
-        SchoolCalendar days = calendar.now();
-        List<Series.Slot> held = all.stream()
-                .filter(one -> days.holidayOn(one.slot().toLocalDate()).isEmpty())
-                .toList();
-        int added = classes.schedule(found.id(), weekly.series, held, caller.person(), clock.instant());
-        return new Scheduled(added, held.size() - added, all.size() - held.size());
-    }
-
-    /** Lets another adult belong to the class from now on, besides those who do. */
-    @PutMapping("/classes/{id}/adults/{person}")
-    @For({TEACHER, LEAD})
-    ClassPage addAdult(@PathVariable String id, @PathVariable String person, @AuthenticationPrincipal SignedIn caller) {
-        Classes.SchoolClass found = access.seenBy(caller, id);
-        PersonId added = people.find(new PersonId(person))
-                .filter(one -> one.position() == TEACHER)
-                .map(People.Person::id)
-                .orElseThrow(() -> Problem.notThere("This teacher"));
-        boolean isIn = classes.members(found.id(), clock.instant()).stream()
-                .anyMatch(one -> one.person().equals(added));
-        if (!isIn) {
-            database.write(sql -> {
-                Classes.join(sql, found.id(), added, Role.SECOND_ADULT, clock.instant());
-                return null;
-            });
-        }
-        return page(id, caller);
-    }
-
-    /** Ends that an adult belongs to a class; the lead adult stays until another one leads. */
-    @DeleteMapping("/classes/{id}/adults/{person}")
-    @For({TEACHER, LEAD})
-    ClassPage removeAdult(
-            @PathVariable String id, @PathVariable String person, @AuthenticationPrincipal SignedIn caller) {
-        Classes.SchoolClass found = access.seenBy(caller, id);
-        Member known = classes.members(found.id(), clock.instant()).stream()
-                .filter(one -> one.person().value().equals(person) && one.role().isAdultInCharge())
-                .findFirst()
-                .orElseThrow(() -> Problem.notThere("This adult"));
-        if (known.role() == Role.LEAD_ADULT) {
-            throw Problem.refused(
-                    "leads-the-class",
-                    "%s leads this class".formatted(known.name()),
-                    "A class is never without a lead adult.",
-                    "Let somebody cover for a time in the timetable, or let another adult lead it.");
-        }
-        database.write(sql -> {
-            Classes.part(sql, found.id(), known.person(), clock.instant());
-            return null;
-        });
-        return page(id, caller);
-    }
-
-    /** Lets another adult of the class lead it from now on; who led it stays as second adult. */
-    @PostMapping("/classes/{id}/adults/{person}/lead")
-    @For({TEACHER, LEAD})
-    ClassPage handOver(@PathVariable String id, @PathVariable String person, @AuthenticationPrincipal SignedIn caller) {
-        Classes.SchoolClass found = access.seenBy(caller, id);
-        Instant now = clock.instant();
-        List<Member> adults = classes.members(found.id(), now).stream()
-                .filter(one -> one.role().isAdultInCharge())
-                .toList();
-        Member next = adults.stream()
-                .filter(one -> one.person().value().equals(person))
-                .findFirst()
-                .orElseThrow(() -> Problem.notThere("This adult"));
-        database.write(sql -> {
-            adults.forEach(one -> {
-                Classes.part(sql, found.id(), one.person(), now);
-                Classes.join(
-                        sql, found.id(), one.person(), one.equals(next) ? Role.LEAD_ADULT : Role.SECOND_ADULT, now);
-            });
-            return null;
-        });
-        return page(id, caller);
     }
 
     /** Renews the link; who comes with the old one is told so. */
@@ -404,75 +341,5 @@ class ClassController {
 
     private static Person person(Member member) {
         return new Person(member.person().value(), member.name(), member.role());
-    }
-
-    private record Weekly(Series series, LocalDate until) {}
-
-    private Weekly read(SeriesRequest wanted) {
-        var wrong = new ArrayList<Problem.Wrong>();
-        LocalDate first = date(wanted.first, "first", wrong);
-        LocalDate until = date(wanted.until, "until", wrong);
-        LocalTime start = LocalTime.MIDNIGHT;
-        try {
-            start = LocalTime.parse(String.valueOf(wanted.start));
-        } catch (DateTimeParseException unreadable) {
-            wrong.add(new Problem.Wrong("start", "A time such as 10:05"));
-        }
-        Set<DayOfWeek> days = wanted.days == null ? Set.of() : wanted.days;
-        int everyWeeks = wanted.everyWeeks == null ? 1 : wanted.everyWeeks;
-        if (wrong.isEmpty()) {
-            if (days.isEmpty()) {
-                wrong.add(new Problem.Wrong("days", "Choose at least one day of the week"));
-            } else if (until.isBefore(first)) {
-                wrong.add(new Problem.Wrong("until", "The last date lies before the first"));
-            } else if (until.isAfter(first.plusYears(MOST_YEARS))) {
-                wrong.add(new Problem.Wrong("until", "A series lasts %d years at most".formatted(MOST_YEARS)));
-            } else if (everyWeeks < 1 || everyWeeks > MOST_WEEKS) {
-                wrong.add(new Problem.Wrong("everyWeeks", "Every 1 to %d weeks".formatted(MOST_WEEKS)));
-            }
-        }
-        if (!wrong.isEmpty()) {
-            throw Problem.notReadable("This cannot be scheduled", "Nothing was stored.", "Mend what is marked.", wrong);
-        }
-        // A series begins with its first lesson: the first of the chosen days from that date on.
-        LocalDate begins = first.datesUntil(first.plusWeeks(1))
-                .filter(day -> days.contains(day.getDayOfWeek()))
-                .findFirst()
-                .orElseThrow();
-        if (begins.isAfter(until)) {
-            throw Problem.notReadable(
-                    "This cannot be scheduled",
-                    "Nothing was stored.",
-                    "Mend what is marked.",
-                    List.of(wrong(Series.Fault.NO_LESSON_IN_THAT_TIME)));
-        }
-        return new Weekly(
-                new Series(
-                        begins.atTime(start),
-                        wanted.minutes,
-                        school.zone(),
-                        Optional.of(Recurrence.weekly(days, everyWeeks, until)),
-                        Set.of(),
-                        Set.of()),
-                until);
-    }
-
-    private static LocalDate date(@Nullable String text, String field, List<Problem.Wrong> wrong) {
-        try {
-            return LocalDate.parse(String.valueOf(text));
-        } catch (DateTimeParseException unreadable) {
-            wrong.add(new Problem.Wrong(field, "A date"));
-            return LocalDate.EPOCH;
-        }
-    }
-
-    private static Problem.Wrong wrong(Series.Fault fault) {
-        return switch (fault) {
-            case LENGTH_OUT_OF_RANGE -> new Problem.Wrong(
-                    "minutes", "A lesson lasts %d to %d minutes".formatted(Series.SHORTEST, Series.LONGEST));
-            case NO_LESSON_IN_THAT_TIME -> new Problem.Wrong("days", "None of these days lies between the two dates");
-            case TOO_MANY_LESSONS -> new Problem.Wrong(
-                    "until", "That would be more than %d lessons".formatted(Series.MOST));
-        };
     }
 }

@@ -20,10 +20,7 @@ import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.Sequel;
 import juricast.core.rules.Setting;
 import juricast.core.time.Span;
-import juricast.core.timetable.Recurrence;
-import juricast.core.timetable.Series;
 import juricast.server.data.Database;
-import juricast.server.data.Ids;
 import juricast.server.data.School;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -87,12 +84,22 @@ public class Classes {
 
     /** Who belongs to a class at that moment: adults first, then pupils by name. */
     public List<Member> members(ClassId id, Instant now) {
+        return members(id, "", now);
+    }
+
+    /** @param lesson whose trusted pupils count besides those of the class; empty for none */
+    private List<Member> members(ClassId id, String lesson, Instant now) {
         return database.read()
                 .sql(
                         """
-                    SELECT person.id, person.name, class_member.role FROM class_member
-                    JOIN person ON person.id = class_member.person
+                    SELECT person.id, person.name, CASE WHEN class_member.role = 'PUPIL' AND EXISTS (
+                        SELECT 1 FROM class_monitor AS trusted WHERE trusted.class = class_member.class
+                        AND trusted.person = person.id AND trusted.lesson IN ('', :lesson)
+                        AND trusted.since <= :now AND trusted.until > :now) THEN 'CLASS_MONITOR'
+                        ELSE class_member.role END AS role
+                    FROM class_member JOIN person ON person.id = class_member.person
                     WHERE class = :class AND since <= :now AND until > :now ORDER BY person.name, person.id""")
+                .param("lesson", lesson)
                 .param("class", id.value())
                 .param("now", now.toEpochMilli())
                 .query((row, n) -> new Member(
@@ -156,11 +163,16 @@ public class Classes {
             Instant moment = now.isBefore(planned.time.until()) ? now : planned.time.until();
             var members = new ArrayList<>(membersOf(planned, moment));
             members.addAll(planning.visitors(id));
-            planning.observers().stream()
+            List<Member> leads = planning.observers(now);
+            leads.stream()
                     .filter(one ->
                             members.stream().noneMatch(member -> member.person().equals(one.person())))
                     .forEach(members::add);
-            return new LessonPlan(id, planned.title, planned.time, members).before(sequel(planned));
+            var beside =
+                    new LessonPlan.Beside(leads.stream().map(Member::person).collect(Collectors.toSet()), List.of());
+            return new LessonPlan(id, planned.title, planned.time, List.of())
+                    .of(members, beside)
+                    .before(sequel(planned));
         });
     }
 
@@ -172,7 +184,7 @@ public class Classes {
 
     /** Who belongs to one lesson: the class of that moment, and who covers in place of those who do. */
     public List<Member> membersOf(Planned lesson, Instant moment) {
-        var members = new ArrayList<>(members(lesson.ofClass, moment));
+        var members = new ArrayList<>(members(lesson.ofClass, lesson.id.value(), moment));
         for (Planning.Cover cover : planning.covers(lesson.id)) {
             members.removeIf(one -> cover.insteadOf().equals(Optional.of(one.person()))
                     || one.person().equals(cover.adult().person()));
@@ -182,25 +194,30 @@ public class Classes {
     }
 
     /**
-     * The same plan with people who belonged to the class once and were in the lesson: who is dropped from the roster while they
-     * sit in a lesson stays in it to its end, and stands in its register.
+     * The same plan with people who were in the lesson and are none of its people any more. A pupil who is dropped from the roster
+     * while they sit in a lesson stays in it to its end, and stands in its register; whoever was in charge, or visited, has a
+     * name in the record and nothing else.
+     *
+     * @param wereIn what each was in the lesson, and called
      */
-    public LessonPlan withFormer(LessonPlan plan, Set<PersonId> wereIn) {
-        List<Member> former = database.read()
-                .sql(
-                        """
-                    SELECT person.id, person.name, class_member.role, max(since) FROM class_member
-                    JOIN person ON person.id = class_member.person
-                    JOIN lesson ON lesson.class = class_member.class
-                    WHERE lesson.id = :lesson AND person.id IN (:people) GROUP BY person.id ORDER BY person.name""")
-                .param("lesson", plan.lesson().value())
-                .param("people", wereIn.stream().map(PersonId::value).toList())
-                .query((row, n) -> new Member(
-                        new PersonId(row.getString("id")), row.getString("name"), Role.valueOf(row.getString("role"))))
-                .list();
+    public LessonPlan withFormer(LessonPlan plan, List<Member> wereIn) {
+        Map<PersonId, String> names = database
+                .read()
+                .sql("SELECT id, name FROM person WHERE id IN (:people)")
+                .param(
+                        "people",
+                        wereIn.stream().map(one -> one.person().value()).toList())
+                .query((row, n) -> Map.entry(new PersonId(row.getString(1)), row.getString(2)))
+                .list()
+                .stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+        Map<Boolean, List<Member>> byStaying = wereIn.stream()
+                .map(one -> new Member(one.person(), names.getOrDefault(one.person(), one.name()), one.role()))
+                .collect(
+                        Collectors.partitioningBy(one -> one.role() == Role.PUPIL || one.role() == Role.CLASS_MONITOR));
         var members = new ArrayList<>(plan.members());
-        members.addAll(former);
-        return new LessonPlan(plan.lesson(), plan.title(), plan.time(), members).before(plan.sequel());
+        members.addAll(byStaying.get(true));
+        return plan.of(members, new LessonPlan.Beside(plan.beside().leads(), byStaying.get(false)));
     }
 
     private Sequel sequel(Planned lesson) {
@@ -278,45 +295,12 @@ public class Classes {
                 .list();
     }
 
-    /**
-     * Adds a series with its lessons; one that begins when another of the class does is left out.
-     *
-     * @return how many were added
-     */
-    int schedule(ClassId id, Series series, List<Series.Slot> slots, PersonId by, Instant now) {
-        return database.write(sql -> {
-            String name = Ids.next();
-            sql.sql(
-                            """
-                    INSERT INTO series (id, class, first, minutes, zone, rule, made_by, made_at)
-                    VALUES (:id, :class, :first, :minutes, :zone, :rule, :by, :at)""")
-                    .param("id", name)
-                    .param("class", id.value())
-                    .param("first", series.first().toString())
-                    .param("minutes", series.minutes())
-                    .param("zone", series.zone().getId())
-                    .param("rule", series.rule().map(Recurrence::text).orElse(""))
-                    .param("by", by.value())
-                    .param("at", now.toEpochMilli())
-                    .update();
-            return slots.stream()
-                    .mapToInt(one -> insertLesson(
-                            sql,
-                            id,
-                            new LessonId(Ids.next()),
-                            one.time(),
-                            name,
-                            one.slot().toString()))
-                    .sum();
-        });
-    }
-
     public static int insertLesson(JdbcClient sql, ClassId id, LessonId lesson, Span time) {
         return insertLesson(sql, id, lesson, time, "", "");
     }
 
-    private static int insertLesson(
-            JdbcClient sql, ClassId id, LessonId lesson, Span time, String series, String slot) {
+    /** A lesson of a series. @param slot when it would be, had nothing moved it @return 0 if the class has one that begins then */
+    public static int insertLesson(JdbcClient sql, ClassId id, LessonId lesson, Span time, String series, String slot) {
         return sql.sql(
                         """
                 INSERT INTO lesson (id, class, starts, ends, series, slot)
@@ -336,6 +320,68 @@ public class Classes {
                 .param("subject", subject)
                 .param("id", id.value())
                 .update());
+    }
+
+    /** Gives a class another title. @return false if another one has it */
+    boolean rename(ClassId id, String title) {
+        return database.write(sql -> sql.sql(
+                                """
+                        UPDATE class SET title = :title WHERE id = :id
+                        AND NOT EXISTS (SELECT 1 FROM class AS other WHERE other.title = :title AND other.id <> :id)""")
+                        .param("title", title)
+                        .param("id", id.value())
+                        .update())
+                == 1;
+    }
+
+    /** Who is a trusted pupil, where, and until when. @param lesson empty for the class as a whole */
+    public record Monitor(PersonId person, String lesson, Instant until) {}
+
+    /** The trusted pupils of a class and its lessons, from now on. */
+    List<Monitor> monitors(ClassId id, Instant now) {
+        return database.read()
+                .sql(
+                        "SELECT person, lesson, until FROM class_monitor WHERE class = :class AND until > :now ORDER BY since")
+                .param("class", id.value())
+                .param("now", now.toEpochMilli())
+                .query((row, n) -> new Monitor(
+                        new PersonId(row.getString(1)), row.getString(2), Instant.ofEpochMilli(row.getLong(3))))
+                .list();
+    }
+
+    /** Makes somebody a trusted pupil until a moment, in place of what was said before. */
+    void trust(ClassId id, Monitor monitor, PersonId by, Instant now) {
+        database.write(sql -> {
+            endTrust(sql, id, monitor.lesson, monitor.person, now);
+            return sql.sql(
+                            """
+                    INSERT INTO class_monitor (class, lesson, person, since, until, by)
+                    VALUES (:class, :lesson, :person, :now, :until, :by)
+                    ON CONFLICT (class, lesson, person, since) DO UPDATE SET until = excluded.until""")
+                    .param("class", id.value())
+                    .param("lesson", monitor.lesson)
+                    .param("person", monitor.person.value())
+                    .param("now", now.toEpochMilli())
+                    .param("until", monitor.until.toEpochMilli())
+                    .param("by", by.value())
+                    .update();
+        });
+    }
+
+    void endTrust(ClassId id, String lesson, PersonId person, Instant now) {
+        database.write(sql -> endTrust(sql, id, lesson, person, now));
+    }
+
+    private static int endTrust(JdbcClient sql, ClassId id, String lesson, PersonId person, Instant now) {
+        return sql.sql(
+                        """
+                UPDATE class_monitor SET until = :now
+                WHERE class = :class AND lesson = :lesson AND person = :person AND until > :now""")
+                .param("now", now.toEpochMilli())
+                .param("class", id.value())
+                .param("lesson", lesson)
+                .param("person", person.value())
+                .update();
     }
 
     /** Gives a class another join word. */

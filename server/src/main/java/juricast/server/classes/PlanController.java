@@ -10,16 +10,17 @@ import juricast.core.charter.PlannedLesson;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
+import juricast.core.identity.PlainName;
 import juricast.core.limits.Limits;
 import juricast.core.rules.Fact;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
+import juricast.server.data.Addresses;
 import juricast.server.data.School;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.*;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** What is planned to be so in one lesson: who visits, whether it is recorded, whether the class works in groups. */
 @RestController
@@ -33,8 +34,16 @@ class PlanController {
     private final JoinLinks links;
     private final AccessToClasses access;
     private final School school;
+    private final Addresses addresses;
 
-    PlanController(Planning planning, Classes classes, JoinLinks links, AccessToClasses access, School school) {
+    PlanController(
+            Planning planning,
+            Classes classes,
+            JoinLinks links,
+            AccessToClasses access,
+            School school,
+            Addresses addresses) {
+        this.addresses = addresses;
         this.planning = planning;
         this.classes = classes;
         this.links = links;
@@ -80,9 +89,7 @@ class PlanController {
                         .map(one -> new InvitedVisitor(
                                 one.person().value(),
                                 one.name(),
-                                ServletUriComponentsBuilder.fromCurrentContextPath()
-                                        .path(links.ofVisitor(planned.id(), one.person()))
-                                        .toUriString()))
+                                addresses.of(links.ofVisitor(planned.id(), one.person()))))
                         .toList(),
                 known.expected().contains(Fact.RECORDING),
                 known.expected().contains(Fact.IN_GROUPS));
@@ -108,7 +115,7 @@ class PlanController {
         var names = new ArrayList<String>();
         if (wanted.visitors != null) {
             wanted.visitors.stream()
-                    .map(String::strip)
+                    .map(one -> one.length() > Limits.MESSAGE ? one : PlainName.of(one))
                     .filter(name -> !name.isEmpty())
                     .forEach(names::add);
         }

@@ -24,6 +24,7 @@ import juricast.core.rules.Fact;
 import juricast.core.rules.Setting;
 import juricast.core.time.Span;
 import juricast.server.data.Database;
+import juricast.server.data.Ids;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -64,9 +65,13 @@ public class Planning {
     }
 
     /** Those who may look into every lesson without belonging to it: the safeguarding leads (need M2). */
-    public List<Member> observers() {
+    public List<Member> observers(Instant now) {
         return database.read()
-                .sql("SELECT id, name FROM person WHERE position = 'LEAD' ORDER BY name")
+                .sql(
+                        """
+                    SELECT id, name FROM person WHERE position = 'LEAD' AND (ends IS NULL OR ends > :now)
+                    ORDER BY name""")
+                .param("now", now.toEpochMilli())
                 .query((row, n) -> new Member(new PersonId(row.getString(1)), row.getString(2), Role.OBSERVER))
                 .list();
     }
@@ -178,12 +183,33 @@ public class Planning {
                             expected.stream().map(Fact::text).sorted().collect(Collectors.joining(" ")))
                     .param("id", lesson.value())
                     .update();
-            sql.sql("DELETE FROM lesson_visitor WHERE lesson = :id")
+            // Guests who were let in at the door stay who they are; only invitations by name are said anew.
+            sql.sql("DELETE FROM lesson_visitor WHERE lesson = :id AND person NOT LIKE 'guest-%'")
                     .param("id", lesson.value())
                     .update();
             visitors.forEach(name -> invite(sql, lesson, name));
             return null;
         });
+    }
+
+    /** Lists somebody for one lesson who stands at its door. Each is a person of their own, whatever they are called. */
+    public PersonId inviteGuest(LessonId lesson, String name) {
+        var guest = new PersonId("guest-" + Ids.next());
+        database.write(
+                sql -> sql.sql("INSERT INTO lesson_visitor (lesson, person, name) VALUES (:lesson, :person, :name)")
+                        .param("lesson", lesson.value())
+                        .param("person", guest.value())
+                        .param("name", name)
+                        .update());
+        return guest;
+    }
+
+    /** Takes somebody off the list of one lesson again who was not let in. */
+    public void disinvite(LessonId lesson, PersonId guest) {
+        database.write(sql -> sql.sql("DELETE FROM lesson_visitor WHERE lesson = :lesson AND person = :person")
+                .param("lesson", lesson.value())
+                .param("person", guest.value())
+                .update());
     }
 
     /** Invites a visitor to one lesson by name. */

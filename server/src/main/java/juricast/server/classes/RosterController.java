@@ -15,8 +15,10 @@ import juricast.core.identity.Role;
 import juricast.core.roster.RosterChange;
 import juricast.core.roster.RosterReading;
 import juricast.server.access.For;
+import juricast.server.access.Noted;
 import juricast.server.access.Position;
 import juricast.server.access.SignedIn;
+import juricast.server.access.Takes;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;
 import juricast.server.files.TableFile;
@@ -67,6 +69,7 @@ class RosterController {
 
     /** The class list as a table, which can be taken back in. */
     @GetMapping(path = "/table", produces = "text/csv")
+    @Noted(value = "the roster, as a table", takenAway = true)
     @For({TEACHER, LEAD})
     ResponseEntity<byte[]> table(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
         Classes.SchoolClass found = access.seenBy(caller, id);
@@ -88,6 +91,7 @@ class RosterController {
     }
 
     @PostMapping(path = "/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    @Takes(Takes.FORM)
     @For(TEACHER)
     Preview preview(@PathVariable String id, @RequestParam MultipartFile file, @AuthenticationPrincipal SignedIn caller)
             throws IOException {
@@ -96,6 +100,7 @@ class RosterController {
 
     /** Carries out what the preview showed. 409 if the class or the file is not as it was then. */
     @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    @Takes(Takes.FORM)
     @For(TEACHER)
     Preview take(
             @PathVariable String id,

@@ -3,7 +3,6 @@ package juricast.server.data;
 import com.zaxxer.hikari.HikariConfig;
 import com.zaxxer.hikari.HikariDataSource;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Executors;
@@ -12,6 +11,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Function;
 import org.flywaydb.core.Flyway;
+import org.flywaydb.core.api.MigrationInfo;
+import org.flywaydb.core.api.MigrationInfoService;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
@@ -37,6 +38,7 @@ public class Database implements DisposableBean {
 
     private final ScheduledExecutorService checkpoints =
             Executors.newSingleThreadScheduledExecutor(new CustomizableThreadFactory("checkpoint-"));
+    private final SchoolFile.Held held;
     private final HikariDataSource writer;
     private final HikariDataSource readers;
     private final JdbcClient write;
@@ -45,12 +47,29 @@ public class Database implements DisposableBean {
     private final TransactionTemplate transaction;
     private final AtomicLong revision = new AtomicLong();
 
-    Database(@Value("${juricast.data}") String file) throws IOException {
-        Path path = Path.of(file).toAbsolutePath();
-        Files.createDirectories(path.getParent());
-        writer = pool(path, 1);
-        Flyway.configure().dataSource(writer).load().migrate();
-        readers = pool(path, 4);
+    /** @throws CannotStart if another program holds the file, or the file is newer than the program */
+    Database(
+            @Value("${juricast.data}") String file,
+            @Value("${juricast.backups.folder}") String backups,
+            Backup.Chains chains)
+            throws IOException {
+        var school = new SchoolFile(Path.of(file));
+        held = school.hold()
+                .orElseThrow(() -> new CannotStart(
+                        "Another Juricast is running on %s.".formatted(school.database()),
+                        "Stop that one first, or name another file: --juricast.data=FILE"));
+        try {
+            school.takeRestored();
+            Path path = school.database();
+            writer = pool(path, 1);
+            Flyway flyway = Flyway.configure().dataSource(writer).load();
+            beforeUpgrade(flyway.info(), path, BackupFolder.of(path, backups), chains);
+            flyway.migrate();
+            readers = pool(path, 4);
+        } catch (RuntimeException | IOException failed) {
+            held.close();
+            throw failed;
+        }
         many = new JdbcTemplate(writer);
         write = JdbcClient.create(many);
         read = JdbcClient.create(readers);
@@ -58,11 +77,39 @@ public class Database implements DisposableBean {
         checkpoints.scheduleWithFixedDelay(this::checkpoint, CHECKPOINT_MS, CHECKPOINT_MS, TimeUnit.MILLISECONDS);
     }
 
+    /** An upgrade begins with a backup of what it is about to change, and is not begun without. */
+    private static void beforeUpgrade(MigrationInfoService schema, Path file, Path backups, Backup.Chains chains)
+            throws IOException {
+        MigrationInfo current = schema.current();
+        if (current == null) {
+            return;
+        }
+        for (MigrationInfo one : schema.applied()) {
+            if (!one.getState().isResolved()) {
+                throw new CannotStart(
+                        "%s was written by a newer version of this program (%s).".formatted(file, one.getDescription()),
+                        "Install that version again, or restore a backup that this one made.");
+            }
+        }
+        if (schema.pending().length > 0) {
+            try {
+                Backup.Made made = Backup.make(
+                        file, backups.resolve("before-upgrade-from-%s.db".formatted(current.getVersion())), chains);
+                LOG.info("Before the upgrade a backup was made: {}", made.file());
+            } catch (Backup.NotGood failed) {
+                throw new CannotStart(
+                        "The file is to be upgraded, but no backup of it could be made: " + failed.getMessage(),
+                        "Make room in %s, or name another folder: --juricast.backups.folder=FOLDER".formatted(backups));
+            }
+        }
+    }
+
     /** Waits for nobody and holds nobody up; what is still being read is left for the next time. */
     private void checkpoint() {
         try {
             read.sql("PRAGMA wal_checkpoint(PASSIVE)").query().singleRow();
-        } catch (RuntimeException failed) {
+        } catch (RuntimeException | Error failed) {
+            // Thrown on, it would be the last time that the log is taken in.
             LOG.warn("The log of the school's file could not be taken in; it is tried again", failed);
         }
     }
@@ -104,6 +151,7 @@ public class Database implements DisposableBean {
         checkpoints.awaitTermination(5, TimeUnit.SECONDS);
         readers.close();
         writer.close();
+        held.close();
     }
 
     private static HikariDataSource pool(Path file, int size) {

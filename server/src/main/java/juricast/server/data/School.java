@@ -10,6 +10,8 @@ import java.util.Locale;
 import java.util.Optional;
 import juricast.core.joining.LinkKey;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 /** The school itself: its name, its zone, and the key its links are made with. */
@@ -24,8 +26,24 @@ public class School {
     private final Database database;
     private volatile Optional<Identity> known = Optional.empty();
 
-    School(Database database) {
+    /** @throws CannotStart if the file is of another kind than the program was started for */
+    School(Database database, @Value("${juricast.demo}") boolean demo) {
         this.database = database;
+        database.read()
+                .sql("SELECT demo FROM school")
+                .query(Boolean.class)
+                .optional()
+                .ifPresent(isDemo -> {
+                    if (isDemo != demo) {
+                        throw new CannotStart(
+                                isDemo
+                                        ? "This file holds the made-up school of the demo. In it everybody may sign in as anybody."
+                                        : "This file holds a real school. As a demo, everybody could sign in as anybody in it.",
+                                isDemo
+                                        ? "Start it with ./juricast demo --keep, or name another file for your school: --juricast.data=FILE"
+                                        : "Start it with ./juricast serve, or name another file for the demo: --juricast.data=FILE");
+                    }
+                });
     }
 
     /** A name and a zone. */
@@ -47,18 +65,25 @@ public class School {
         return identity().map(Identity::zone).orElse(ZoneId.of("UTC"));
     }
 
-    /** @throws DateTimeException if there is no such zone @return false if the school was founded before */
-    public boolean found(String name, String zone) {
+    /**
+     * As part of a write.
+     *
+     * @param demo whether it is made up; a file never becomes another kind of school
+     * @throws DateTimeException if there is no such zone
+     * @return false if the school was founded before
+     */
+    public static boolean found(JdbcClient sql, String name, String zone, boolean demo) {
         byte[] key = new byte[32];
         new SecureRandom().nextBytes(key);
-        String known = ZoneId.of(zone).getId();
-        return database.write(sql -> sql.sql(
-                                "INSERT INTO school (only_one, name, zone, link_key) VALUES (1, :name, :zone, :key)"
-                                        + " ON CONFLICT DO NOTHING")
+        return sql.sql(
+                                """
+                        INSERT INTO school (only_one, name, zone, link_key, demo)
+                        VALUES (1, :name, :zone, :key, :demo) ON CONFLICT DO NOTHING""")
                         .param("name", name)
-                        .param("zone", known)
+                        .param("zone", ZoneId.of(zone).getId())
                         .param("key", key)
-                        .update())
+                        .param("demo", demo ? 1 : 0)
+                        .update()
                 == 1;
     }
 

@@ -82,8 +82,8 @@ final class DemoSchool {
     }
 
     void fill() {
-        school.found("Halvorn Reach School", zone.getId());
         database.write(sql -> {
+            School.found(sql, "Halvorn Reach School", zone.getId(), true);
             people(sql);
             charter(sql);
             classes(sql);

@@ -8,6 +8,8 @@ import java.util.List;
 import juricast.core.exchange.SchoolChange;
 import juricast.core.exchange.SchoolFiles;
 import juricast.server.access.For;
+import juricast.server.access.Noted;
+import juricast.server.access.Takes;
 import juricast.server.data.Ids;
 import juricast.server.problems.Problem;
 import org.springframework.http.HttpHeaders;
@@ -48,6 +50,7 @@ class SchoolFilesController {
     record WrongEntry(String file, int line, String message) {}
 
     @GetMapping(produces = "application/zip")
+    @Noted(value = "the whole school, as files", takenAway = true)
     @For(LEAD)
     ResponseEntity<byte[]> write() {
         return ResponseEntity.ok()
@@ -56,6 +59,7 @@ class SchoolFilesController {
     }
 
     @PostMapping(path = "/preview", consumes = MediaType.ALL_VALUE)
+    @Takes(MOST_BYTES)
     @For(LEAD)
     SchoolPreview preview(HttpServletRequest file) throws IOException {
         return preview(exchange.compare(bytes(file)));
@@ -63,6 +67,7 @@ class SchoolFilesController {
 
     /** Carries out what the preview showed. 409 if the school or the file is not as it was then. */
     @PostMapping(consumes = MediaType.ALL_VALUE)
+    @Takes(MOST_BYTES)
     @For(LEAD)
     SchoolPreview take(HttpServletRequest file, @RequestParam(defaultValue = "") String fingerprint)
             throws IOException {

@@ -11,6 +11,7 @@ import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import juricast.server.problems.Problem;
 import org.apache.commons.csv.CSVException;
 import org.apache.commons.csv.CSVFormat;
@@ -26,7 +27,9 @@ import org.apache.commons.csv.CSVRecord;
  */
 public record TableFile(List<String> heading, List<Line> lines, String encoding, boolean guessed) {
     /** What a spreadsheet would calculate instead of showing. */
-    private static final String FORMULA_SIGNS = "=+-@\t\r";
+    private static final String FORMULA_SIGNS = "=+-@\t\r\n＝＋－＠|";
+
+    private static final Pattern UNSEEN_BEGINNING = Pattern.compile("^[\\p{Cf}\\p{Zs}\\u0000]+");
 
     /** One line below the heading. @param number of its last line in the file, from 1 */
     public record Line(int number, List<String> cells) {}
@@ -88,7 +91,9 @@ public record TableFile(List<String> heading, List<Line> lines, String encoding,
     }
 
     private static String harmless(String cell) {
-        return !cell.isEmpty() && FORMULA_SIGNS.indexOf(cell.charAt(0)) >= 0 ? "'" + cell : cell;
+        // A spreadsheet leaves out what is not seen before it looks for a formula.
+        String seen = UNSEEN_BEGINNING.matcher(cell).replaceFirst("");
+        return !seen.isEmpty() && FORMULA_SIGNS.indexOf(seen.charAt(0)) >= 0 ? "'" + cell : cell;
     }
 
     /** A cell as it was before it was made harmless. */

@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import juricast.core.audience.CorridorView;
 import juricast.core.audience.DeskView;
@@ -77,15 +78,8 @@ class CorridorController {
     Corridor corridor(@AuthenticationPrincipal SignedIn caller) {
         Instant now = lessons.now();
         List<Classes.Planned> around = classes.lessons(new Span(now.minus(Duration.ofHours(12)), now.plus(AROUND)));
-        CorridorView view = CorridorView.of(around.stream()
-                .filter(one -> !one.time().from().isAfter(now)
-                        || lessons.look(one.id()).state().isOpen())
-                .filter(one -> lessons.look(one.id()).state().isOpen()
-                        || now.isBefore(one.time().until()))
-                .map(one -> lessons.look(one.id()))
-                .filter(one -> !one.state().isOver())
-                .map(one -> CorridorView.line(one.plan(), one.state(), one.rules(), now))
-                .toList());
+        CorridorView view = CorridorView.of(
+                around.stream().flatMap(one -> line(one, now).stream()).toList());
         Map<String, Taken> taken = database
                 .read()
                 .sql("SELECT lesson, kind, since, taken_by FROM alert_taken WHERE taken_at > :from")
@@ -118,11 +112,12 @@ class CorridorController {
             @PathVariable String lesson,
             @PathVariable CorridorView.Kind kind,
             @AuthenticationPrincipal SignedIn caller) {
-        LiveLesson.Snapshot live = lessons.look(new LessonId(lesson));
         Instant now = lessons.now();
-        CorridorView.line(live.plan(), live.state(), live.rules(), now).worries().stream()
-                .filter(one -> one.kind() == kind)
-                .findFirst()
+        classes.lesson(new LessonId(lesson))
+                .flatMap(planned -> line(planned, now))
+                .flatMap(line -> line.worries().stream()
+                        .filter(one -> one.kind() == kind)
+                        .findFirst())
                 .ifPresent(worry -> database.append(sql -> sql.sql(
                                 """
                         INSERT INTO alert_taken (lesson, kind, since, taken_by, taken_at)
@@ -134,6 +129,18 @@ class CorridorController {
                         .param("now", now.toEpochMilli())
                         .update()));
         return corridor(caller);
+    }
+
+    /** The line of a lesson that goes on, or should. */
+    private Optional<CorridorView.Line> line(Classes.Planned planned, Instant now) {
+        Optional<LiveLesson.Snapshot> live = lessons.lookIfReadable(planned.id());
+        boolean isItsTime = !planned.time().from().isAfter(now)
+                && now.isBefore(planned.time().until());
+        if (live.isEmpty()) {
+            return classes.plan(planned.id(), now).filter(plan -> isItsTime).map(CorridorView::damaged);
+        }
+        return live.filter(one -> !one.state().isOver() && (one.state().isOpen() || isItsTime))
+                .map(one -> CorridorView.line(one.plan(), one.state(), one.rules(), now));
     }
 
     private CorridorLine line(CorridorView.Line line, Map<String, Taken> taken, SignedIn caller) {

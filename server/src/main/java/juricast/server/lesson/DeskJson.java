@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import juricast.core.audience.DeskView;
+import juricast.core.audience.SeatView;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
@@ -29,6 +30,7 @@ import juricast.core.rules.Rule;
 import juricast.core.rules.Ruling;
 import juricast.core.rules.Setting;
 import juricast.core.rules.Setting.Force;
+import juricast.core.rules.YesNo;
 import juricast.core.time.Span;
 import juricast.server.rules.Stances;
 import juricast.server.words.DoorWords;
@@ -92,6 +94,9 @@ class DeskJson {
      * What the lesson as a whole is doing.
      *
      * @param leading whether the asking person may give all orders, and lend others the right to
+     * @param observing whether the asking person looks on without being in charge
+     * @param overseeing whether the asking person is a safeguarding lead, who may act without being in charge
+     * @param observers who looks on, where the rule lets the adults see it
      * @param mayTakeCharge whether the asking person observes and the room has no adult
      * @param stances what may be switched on
      * @param order the planned stances at their times
@@ -101,6 +106,8 @@ class DeskJson {
     record Steering(
             boolean leading,
             boolean observing,
+            boolean overseeing,
+            List<String> observers,
             boolean mayTakeCharge,
             @Nullable String stance,
             @Nullable Instant stanceSince,
@@ -326,6 +333,10 @@ class DeskJson {
         return new Steering(
                 state.leads(me, plan),
                 observes,
+                plan.isLead(me),
+                state.rules(lesson.rules()).value(Catalogue.SEE_OBSERVERS, Role.LEAD_ADULT, now) == YesNo.YES
+                        ? SeatView.observers(plan, state)
+                        : List.of(),
                 observes && state.isOpen() && !state.anAdultIsIn(),
                 state.stance().map(Stance::name).orElse(null),
                 state.stanceSince().orElse(null),

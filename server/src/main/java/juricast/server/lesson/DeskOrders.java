@@ -3,9 +3,11 @@ package juricast.server.lesson;
 import java.util.Optional;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.LessonOrder;
+import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.Visit;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.Classes;
@@ -43,11 +45,7 @@ class DeskOrders {
     LessonId known(String lesson, SignedIn caller) {
         var id = new LessonId(lesson);
         var plan = lessons.look(id).plan();
-        boolean mayLook = plan.member(caller.person())
-                .map(Member::role)
-                .filter(role -> role.isAdultInCharge() || role == Role.OBSERVER)
-                .isPresent();
-        if (!mayLook) {
+        if (!mayLook(plan, caller.person())) {
             throw Problem.notYours(
                     "You are not an adult of “%s”".formatted(plan.title()),
                     "Ask %s, or the safeguarding lead."
@@ -57,6 +55,18 @@ class DeskOrders {
                                     .orElse("the office")));
         }
         return id;
+    }
+
+    /** The same for a line that is open. */
+    boolean mayLook(LessonId lesson, PersonId person) {
+        return mayLook(lessons.look(lesson).plan(), person);
+    }
+
+    private static boolean mayLook(LessonPlan plan, PersonId person) {
+        return plan.member(person)
+                .map(Member::role)
+                .filter(role -> role.isAdultInCharge() || role == Role.OBSERVER)
+                .isPresent();
     }
 
     /** @throws Problem if the plan says that the lesson is not held */

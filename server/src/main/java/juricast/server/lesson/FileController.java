@@ -19,7 +19,9 @@ import juricast.core.lesson.Readers;
 import juricast.core.lesson.SentFile;
 import juricast.core.lesson.Words;
 import juricast.server.access.For;
+import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
+import juricast.server.access.Takes;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
@@ -47,6 +49,7 @@ class FileController {
     }
 
     @PostMapping("/seats/{visit}/files")
+    @Takes(Takes.FORM)
     @For(anyone = true)
     SeatJson.@Nullable Seat sendFromSeat(
             @PathVariable String visit,
@@ -64,6 +67,7 @@ class FileController {
     }
 
     @PostMapping("/lessons/{lesson}/files")
+    @Takes(Takes.FORM)
     @For({TEACHER, LEAD})
     DeskJson.@Nullable Desk sendFromDesk(
             @PathVariable String lesson,
@@ -95,6 +99,7 @@ class FileController {
 
     /** Adults look at what waits for them, too. */
     @GetMapping("/lessons/{lesson}/files/{number}")
+    @Noted(value = "a file", takenAway = true)
     @For({TEACHER, LEAD})
     ResponseEntity<byte[]> fetchAtDesk(
             @PathVariable String lesson, @PathVariable int number, @AuthenticationPrincipal SignedIn caller) {

@@ -12,19 +12,24 @@ import java.util.Optional;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
+import juricast.core.identity.PlainName;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.Appliance;
 import juricast.core.lesson.LessonOrder;
 import juricast.core.lesson.Readers;
 import juricast.core.lesson.Visit;
+import juricast.core.limits.Limits;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Permission;
 import juricast.core.rules.Rule;
 import juricast.core.rules.RuleValue;
 import juricast.server.access.Cookies;
 import juricast.server.access.For;
+import juricast.server.access.Noted;
+import juricast.server.access.Sessions;
 import juricast.server.access.SignedIn;
+import juricast.server.classes.Planning;
 import juricast.server.data.Ids;
 import juricast.server.problems.Problem;
 import juricast.server.words.RuleWords;
@@ -41,16 +46,29 @@ class LessonController {
     private final Viewers viewers;
     private final DeskOrders desk;
     private final RuleWords words;
+    private final Planning planning;
+    private final Sessions sessions;
 
-    LessonController(LiveLessons lessons, Viewers viewers, DeskOrders desk, RuleWords words) {
+    LessonController(
+            LiveLessons lessons,
+            Viewers viewers,
+            DeskOrders desk,
+            RuleWords words,
+            Planning planning,
+            Sessions sessions) {
         this.lessons = lessons;
         this.viewers = viewers;
         this.desk = desk;
         this.words = words;
+        this.planning = planning;
+        this.sessions = sessions;
     }
 
     /** Under whose name to let somebody in; none where the door knows who it is. */
     record AdmitRequest(@Nullable String as) {}
+
+    /** @param note for the safeguarding lead: who it is, and why they are let in */
+    record GuestRequest(String name, String note) {}
 
     record MuteRequest(boolean keepMuted) {}
 
@@ -65,6 +83,7 @@ class LessonController {
 
     /** The lesson as this adult sees it; looking never opens it (need D1). */
     @GetMapping("/desk")
+    @Noted("the desk")
     @For({TEACHER, LEAD})
     DeskJson.Desk desk(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         return desk.seen(desk.known(lesson, caller), caller, 0);
@@ -91,6 +110,7 @@ class LessonController {
                 mine,
                 last,
                 after -> desk.shown(id, caller, after),
+                () -> sessions.named(caller.session()).isPresent() && desk.mayLook(id, caller.person()),
                 new EventLine(request, response));
     }
 
@@ -159,6 +179,42 @@ class LessonController {
     DeskJson.Desk turnAway(
             @PathVariable String lesson, @PathVariable String visit, @AuthenticationPrincipal SignedIn caller) {
         return desk.order(lesson, caller, new LessonOrder.TurnAway(new VisitId(visit), caller.person()));
+    }
+
+    /** Gives passes to speak back that "mute all" has just ended. */
+    @PostMapping("/mute-all/undo")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk undoMuteAll(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
+        return desk.order(lesson, caller, new LessonOrder.UndoMuteAll(caller.person()));
+    }
+
+    /** Lets in somebody on no list, as a guest of this lesson and of no other; the safeguarding lead is told the note. */
+    @PostMapping("/arrivals/{visit}/admit-guest")
+    @For({TEACHER, LEAD})
+    DeskJson.Desk admitGuest(
+            @PathVariable String lesson,
+            @PathVariable String visit,
+            @RequestBody GuestRequest wanted,
+            @AuthenticationPrincipal SignedIn caller) {
+        LessonId id = desk.known(lesson, caller);
+        String name = wanted.name.length() > Limits.MESSAGE ? "" : PlainName.of(wanted.name);
+        if (name.isEmpty() || name.length() > Limits.NAME) {
+            throw Problem.notReadable(
+                    "Give the guest's name",
+                    "Nobody was let in.",
+                    "1 to %d characters.".formatted(Limits.NAME),
+                    List.of(new Problem.Wrong("name", "1 to %d characters".formatted(Limits.NAME))));
+        }
+        PersonId guest = planning.inviteGuest(id, name);
+        try {
+            return desk.order(
+                    lesson,
+                    caller,
+                    new LessonOrder.AdmitGuest(new VisitId(visit), guest, wanted.note, caller.person()));
+        } catch (Problem refused) {
+            planning.disinvite(id, guest);
+            throw refused;
+        }
     }
 
     @PostMapping("/mute-all")
@@ -289,9 +345,11 @@ class LessonController {
     }
 
     static Readers readers(Readers.Kind kind, @Nullable String person) {
-        return kind == Readers.Kind.ONE
-                ? Readers.only(person(person))
-                : kind == Readers.Kind.ADULTS ? Readers.ADULTS : Readers.CLASS;
+        return switch (kind) {
+            case ONE -> Readers.only(person(person));
+            case ADULTS -> Readers.ADULTS;
+            case CLASS -> Readers.CLASS;
+        };
     }
 
     private static PersonId person(@Nullable String id) {

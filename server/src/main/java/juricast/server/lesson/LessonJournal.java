@@ -1,16 +1,24 @@
 package juricast.server.lesson;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicLong;
 import juricast.core.identity.LessonId;
 import juricast.core.lesson.ClosingStep;
 import juricast.core.lesson.LessonEvent;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -22,6 +30,9 @@ import org.springframework.stereotype.Component;
 @Component
 class LessonJournal implements DisposableBean {
     private static final int BATCH = 256;
+    /** Longer than the file waits for a lock of another program; nobody stands before a button for longer. */
+    private static final Duration LONGEST = Duration.ofSeconds(15);
+
     /** Stands before the first event. */
     static final String BEGINNING = "0";
 
@@ -31,7 +42,11 @@ class LessonJournal implements DisposableBean {
             SELECT ?1, ?2, ?3, ?4, ?5 WHERE ?2 = 1 +
             (SELECT coalesce(max(number), 0) FROM lesson_event WHERE lesson = ?1)""";
 
+    private static final Logger LOG = LoggerFactory.getLogger(LessonJournal.class);
+
     private final Database database;
+    private final AtomicLong written = new AtomicLong();
+    private volatile boolean isClosed;
     private final BlockingQueue<Entry> queue = new LinkedBlockingQueue<>();
     private final Thread writer = new Thread(this::writeForEver, "lesson-journal");
 
@@ -44,18 +59,67 @@ class LessonJournal implements DisposableBean {
     /** A lesson's record as read: its events and the hash of the last. */
     record Record(List<LessonEvent> events, String hash) {}
 
+    /** @param isTaken whether it is being written, or will never be: whoever gives it up first */
     private record Entry(
-            LessonId lesson, int after, String hash, List<LessonEvent> events, CompletableFuture<String> done) {}
+            LessonId lesson,
+            int after,
+            String hash,
+            List<LessonEvent> events,
+            CompletableFuture<String> done,
+            AtomicBoolean isTaken,
+            long since) {}
+
+    /** Events of which it is not known that they are on the disk; they may be. */
+    static final class NotKept extends RuntimeException {
+        private static final long serialVersionUID = 1;
+
+        NotKept(Throwable cause) {
+            super("Events could not be kept", cause);
+        }
+    }
 
     /**
-     * Appends events after event number {@code after}, whose hash is {@code hash}.
+     * Appends events after event number {@code after}, whose hash is {@code hash}, and waits for the disk, but not for ever.
      *
-     * @return the hash of the last event, once all are on the disk; it fails if a number is taken or leaves a gap
+     * @return the hash of the last event, once all are on the disk
+     * @throws NotKept if a number is taken or leaves a gap, or the disk or the memory fails, or all of it takes too long
      */
-    CompletableFuture<String> append(LessonId lesson, int after, String hash, List<LessonEvent> events) {
-        var entry = new Entry(lesson, after, hash, events, new CompletableFuture<>());
+    String append(LessonId lesson, int after, String hash, List<LessonEvent> events) {
+        var entry = new Entry(
+                lesson, after, hash, events, new CompletableFuture<>(), new AtomicBoolean(), System.nanoTime());
+        if (isClosed) {
+            throw new NotKept(new IllegalStateException("The program is being stopped"));
+        }
         queue.add(entry);
-        return entry.done;
+        try {
+            return entry.done.get(LONGEST.toMillis(), TimeUnit.MILLISECONDS);
+        } catch (ExecutionException failed) {
+            throw new NotKept(failed.getCause());
+        } catch (TimeoutException tooLong) {
+            // If nobody has begun to write it, nobody will.
+            entry.isTaken.set(true);
+            throw new NotKept(tooLong);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            entry.isTaken.set(true);
+            throw new NotKept(stopped);
+        }
+    }
+
+    /** Whether it writes: its thread is there, and nothing waits longer than it should. */
+    boolean isWriting() {
+        Entry oldest = queue.peek();
+        return writer.isAlive() && (oldest == null || System.nanoTime() - oldest.since < LONGEST.toNanos());
+    }
+
+    /** How many appends wait. */
+    int waiting() {
+        return queue.size();
+    }
+
+    /** How many events were written since the start. */
+    long written() {
+        return written.get();
     }
 
     /** @throws DamagedRecord if an event is missing or was altered */
@@ -73,7 +137,11 @@ class LessonJournal implements DisposableBean {
             if (row.number != events.size() + 1 || !hash.equals(row.hash)) {
                 throw new DamagedRecord(lesson, row.number);
             }
-            events.add(LessonEventJson.read(row.kind, row.body));
+            try {
+                events.add(LessonEventJson.read(row.kind, row.body));
+            } catch (RuntimeException unreadable) {
+                throw new DamagedRecord(lesson, row.number, unreadable);
+            }
         }
         return new Record(List.copyOf(events), hash);
     }
@@ -90,39 +158,71 @@ class LessonJournal implements DisposableBean {
     }
 
     /** A record that is not as it was written. */
-    static final class DamagedRecord extends RuntimeException {
+    public static final class DamagedRecord extends RuntimeException {
         private static final long serialVersionUID = 1;
+
+        private final transient LessonId lesson;
+        private final int number;
 
         DamagedRecord(LessonId lesson, int number) {
             super("The record of lesson %s is damaged at event %d: one is missing or was altered"
                     .formatted(lesson, number));
+            this.lesson = lesson;
+            this.number = number;
+        }
+
+        DamagedRecord(LessonId lesson, int number, Throwable unreadable) {
+            super(
+                    "The record of lesson %s is damaged at event %d: it cannot be read".formatted(lesson, number),
+                    unreadable);
+            this.lesson = lesson;
+            this.number = number;
+        }
+
+        LessonId lesson() {
+            return lesson;
+        }
+
+        /** The first event that is missing, altered or unreadable. */
+        int number() {
+            return number;
         }
     }
 
+    /** Whatever happens to one batch, the next is written: a fault of memory or of the program stops no other order. */
     private void writeForEver() {
-        while (!Thread.currentThread().isInterrupted()) {
-            var batch = new ArrayList<Entry>();
+        while (!isClosed) {
             try {
+                var batch = new ArrayList<Entry>();
                 batch.add(queue.take());
+                queue.drainTo(batch, BATCH - 1);
+                batch.removeIf(entry -> entry.isTaken.getAndSet(true));
+                if (!batch.isEmpty()) {
+                    write(batch);
+                }
             } catch (InterruptedException stopped) {
-                return;
+                break;
+            } catch (Throwable failed) {
+                LOG.error("The journal could not write; it goes on with the next", failed);
             }
-            queue.drainTo(batch, BATCH - 1);
-            write(batch);
         }
+        var stopped = new IllegalStateException("The program is being stopped");
+        queue.forEach(entry -> entry.done.completeExceptionally(stopped));
     }
 
     private void write(List<Entry> batch) {
         try {
             List<String> hashes = database.append(sql -> insert(sql, batch));
             for (int i = 0; i < batch.size(); i++) {
+                written.addAndGet(batch.get(i).events.size());
                 batch.get(i).done.complete(hashes.get(i));
             }
-        } catch (RuntimeException failed) {
-            // One bad entry must not spoil those of other lessons: nothing of the batch is stored, so each goes alone.
-            if (batch.size() == 1) {
-                batch.get(0).done.completeExceptionally(failed);
+        } catch (Throwable failed) {
+            if (batch.size() == 1 || failed instanceof Error) {
+                batch.forEach(entry -> entry.done.completeExceptionally(failed));
             } else {
+                // One bad entry must not spoil those of other lessons: nothing of the batch is stored, so each goes
+                // alone.
                 batch.forEach(entry -> write(List.of(entry)));
             }
         }
@@ -164,12 +264,13 @@ class LessonJournal implements DisposableBean {
         }
     }
 
-    private static String hash(String before, int number, String kind, String body) {
+    static String hash(String before, int number, String kind, String body) {
         return Ids.hash(before + "\n" + number + "\n" + kind + "\n" + body);
     }
 
     @Override
     public void destroy() throws InterruptedException {
+        isClosed = true;
         writer.interrupt();
         writer.join(5000);
     }

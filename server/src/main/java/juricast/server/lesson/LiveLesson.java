@@ -28,6 +28,7 @@ final class LiveLesson {
             Viewer.Audience.DESK, new AtomicBoolean()));
     private final List<LessonEvent> events = new ArrayList<>();
     private String hash;
+    private boolean doubtful;
     private volatile long revision = -1;
     private volatile Snapshot snapshot;
 
@@ -64,12 +65,14 @@ final class LiveLesson {
 
         /** Whether the clock changes something now. It is asked four times a second, and worked out when that is due. */
         boolean isDue(Instant now) {
-            if (now.isBefore(tick.get())) {
+            Instant last = tick.get();
+            if (now.isBefore(last)) {
                 return false;
             }
             Instant next = at(now).nextTick();
             tick.set(next);
-            return !now.isBefore(next);
+            // What was waited for has come, also where it is only shown, as a stance that is proposed from now on.
+            return !last.equals(Instant.MIN) || !now.isBefore(next);
         }
 
         /** Who may what as of now; all seats share it until an event or the clock changes something. */
@@ -109,6 +112,19 @@ final class LiveLesson {
 
     Snapshot snapshot() {
         return snapshot;
+    }
+
+    /** Whether events may be on the disk of which nobody has heard; asked and changed under its lock. */
+    boolean isInDoubt() {
+        return doubtful;
+    }
+
+    void doubt() {
+        doubtful = true;
+    }
+
+    void isSure() {
+        doubtful = false;
     }
 
     String hash() {

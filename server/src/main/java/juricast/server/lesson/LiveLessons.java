@@ -3,6 +3,7 @@ package juricast.server.lesson;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,7 +24,9 @@ import juricast.core.lesson.LessonState;
 import juricast.core.lesson.Visit;
 import juricast.core.rules.Rulebook;
 import juricast.core.telling.Due;
+import juricast.server.access.SignedOut;
 import juricast.server.classes.Classes;
+import juricast.server.data.Causes;
 import juricast.server.data.Database;
 import juricast.server.problems.Problem;
 import juricast.server.rules.Settings;
@@ -53,6 +56,7 @@ public class LiveLessons implements DisposableBean {
 
     private final Map<LessonId, LiveLesson> lessons = new ConcurrentHashMap<>();
     private final Map<VisitId, Integer> silent = new ConcurrentHashMap<>();
+    private final Set<LessonId> reported = ConcurrentHashMap.newKeySet();
     private final Map<VisitId, LessonId> whereabouts = new ConcurrentHashMap<>();
     private final Tries sweeps = new Tries();
     private final Classes classes;
@@ -61,6 +65,7 @@ public class LiveLessons implements DisposableBean {
     private final Watched watched;
     private final LessonJournal journal;
     private final Database database;
+    private final Causes causes;
     private final Clock clock;
     private final Tellers tellers = new Tellers();
 
@@ -75,7 +80,9 @@ public class LiveLessons implements DisposableBean {
             Watched watched,
             LessonJournal journal,
             Database database,
+            Causes causes,
             Clock clock) {
+        this.causes = causes;
         this.classes = classes;
         this.settings = settings;
         this.stances = stances;
@@ -100,6 +107,7 @@ public class LiveLessons implements DisposableBean {
         LiveLesson lesson = of(id);
         Decision decision;
         synchronized (lesson) {
+            makeSure(id, lesson);
             refresh(id, lesson);
             decision = lesson.snapshot().at(now()).decide(order);
             decision.either(
@@ -118,6 +126,16 @@ public class LiveLessons implements DisposableBean {
                 },
                 refusal -> null);
         return decision;
+    }
+
+    /** On a device that several use, whoever signs out is gone from it. */
+    @EventListener
+    void signedOut(SignedOut out) {
+        lessons.forEach((id, lesson) -> lesson.snapshot()
+                .state()
+                .visitOf(out.device())
+                .filter(visit -> visit.arrival().account().equals(Optional.of(out.person())))
+                .ifPresent(visit -> carryOut(id, new LessonOrder.Leave(visit.id()))));
     }
 
     /** Who is on no list and tries door after door waits at every one of them from then on (need E7). */
@@ -148,10 +166,45 @@ public class LiveLessons implements DisposableBean {
             return;
         }
         int after = lesson.snapshot().events().size();
-        lesson.happened(events, journal.append(id, after, lesson.hash(), events).join());
+        try {
+            lesson.happened(events, journal.append(id, after, lesson.hash(), events));
+        } catch (LessonJournal.NotKept notKept) {
+            // It may be on the disk all the same: before the next order the record is read again.
+            lesson.doubt();
+            throw Problem.notKept(causes.of(notKept));
+        }
     }
 
-    /** A lesson as it is now. */
+    /** Takes up what an append left on the disk of which nobody heard. */
+    private void makeSure(LessonId id, LiveLesson lesson) {
+        if (lesson.isInDoubt()) {
+            LessonJournal.Record record = journal.read(id);
+            int known = lesson.snapshot().events().size();
+            List<LessonEvent> more =
+                    record.events().subList(known, record.events().size());
+            lesson.isSure();
+            if (!more.isEmpty()) {
+                lesson.happened(more, record.hash());
+            }
+        }
+    }
+
+    /**
+     * A lesson as it is now, unless its record is damaged: pages about many lessons skip such a one and say so, so that it stops
+     * no other.
+     */
+    public Optional<LiveLesson.Snapshot> lookIfReadable(LessonId id) {
+        try {
+            return Optional.of(look(id));
+        } catch (LessonJournal.DamagedRecord damaged) {
+            if (reported.add(id)) {
+                LOG.error("{}. This lesson cannot go on; all others can.", damaged.getMessage());
+            }
+            return Optional.empty();
+        }
+    }
+
+    /** A lesson as it is now. @throws LessonJournal.DamagedRecord if it cannot be read */
     public LiveLesson.Snapshot look(LessonId id) {
         LiveLesson lesson = of(id);
         // Without the lock where that is possible: it is held while an order goes to the disk.
@@ -168,10 +221,11 @@ public class LiveLessons implements DisposableBean {
         return lessons.containsKey(id);
     }
 
-    /** The messages that are due about a lesson now, whether or not they went out before. */
-    public List<Due> due(LessonId id) {
-        LiveLesson.Snapshot seen = look(id);
-        return Due.of(seen.plan(), seen.state(), seen.rules(), now());
+    /** The messages that are due about a lesson now, whether or not they went out before; none if its record is damaged. */
+    public List<Due> dueIfReadable(LessonId id) {
+        return lookIfReadable(id)
+                .map(seen -> Due.of(seen.plan(), seen.state(), seen.rules(), now()))
+                .orElse(List.of());
     }
 
     /** Pupils who are missing from a lesson now. */
@@ -183,6 +237,11 @@ public class LiveLessons implements DisposableBean {
     /** What has happened in a lesson. */
     public LessonState state(LessonId id) {
         return look(id).state();
+    }
+
+    /** The same, but nothing if its record is damaged. */
+    public Optional<LessonState> stateIfReadable(LessonId id) {
+        return lookIfReadable(id).map(LiveLesson.Snapshot::state);
     }
 
     /** The lesson itself; it is read from the disk when somebody first asks. */
@@ -205,10 +264,14 @@ public class LiveLessons implements DisposableBean {
 
     private LessonPlan plan(LessonId id, LessonState state) {
         LessonPlan plan = classes.plan(id, now()).orElseThrow(() -> Problem.notThere("This lesson"));
-        Set<PersonId> left = state.visits().stream()
-                .flatMap(visit -> visit.person().stream())
-                .filter(person -> plan.member(person).isEmpty())
-                .collect(Collectors.toSet());
+        Map<PersonId, Member> gone = state.visits().stream()
+                .filter(visit -> visit.person()
+                        .filter(person -> plan.member(person).isEmpty())
+                        .isPresent())
+                .map(visit ->
+                        new Member(visit.person().orElseThrow(), visit.arrival().claimedName(), visit.role()))
+                .collect(Collectors.toMap(Member::person, one -> one, (first, again) -> first, LinkedHashMap::new));
+        List<Member> left = List.copyOf(gone.values());
         return with(left.isEmpty() ? plan : classes.withFormer(plan, left), id);
     }
 
@@ -223,13 +286,7 @@ public class LiveLessons implements DisposableBean {
     /** After a start, everyone who was in has a moment to come back; who does not has lost the connection. */
     @EventListener(ApplicationReadyEvent.class)
     void goOn() {
-        for (LessonId id : journal.begunAndNotOver()) {
-            try {
-                of(id);
-            } catch (LessonJournal.DamagedRecord damaged) {
-                LOG.error("{}. This lesson cannot go on; all others can.", damaged.getMessage());
-            }
-        }
+        journal.begunAndNotOver().forEach(this::lookIfReadable);
         LOG.info("{} lessons go on where they were", lessons.size());
     }
 
@@ -243,7 +300,7 @@ public class LiveLessons implements DisposableBean {
                 if (!seen.state().isOver() && (isBehind || seen.isDue(now()))) {
                     carryOut(id, new LessonOrder.Tick());
                 }
-            } catch (RuntimeException failed) {
+            } catch (RuntimeException | Error failed) {
                 LOG.error("The clock could not tick in lesson {}", id, failed);
             }
         });
@@ -254,23 +311,30 @@ public class LiveLessons implements DisposableBean {
     void noticeSilence() {
         int turn = silenceTurns++ % SILENCE_TURNS;
         lessons.forEach((id, lesson) -> {
-            if (Math.floorMod(id.hashCode(), SILENCE_TURNS) != turn) {
-                return;
-            }
-            LessonState state = lesson.snapshot().state();
-            Set<VisitId> heard = lesson.viewers.stream()
-                    .flatMap(viewer -> viewer.mine(state).stream())
-                    .map(Visit::id)
-                    .collect(Collectors.toSet());
-            for (Visit visit : state.visits()) {
-                if (!visit.isLookedFor() || heard.contains(visit.id()) || isCarried(visit)) {
-                    silent.remove(visit.id());
-                } else if (silent.merge(visit.id(), 1, Integer::sum) >= SILENT_ROUNDS) {
-                    silent.remove(visit.id());
-                    carryOut(id, new LessonOrder.LoseConnection(visit.id()));
+            if (Math.floorMod(id.hashCode(), SILENCE_TURNS) == turn) {
+                try {
+                    noticeSilence(id, lesson);
+                } catch (RuntimeException | Error failed) {
+                    LOG.error("It could not be found out who is silent in lesson {}", id, failed);
                 }
             }
         });
+    }
+
+    private void noticeSilence(LessonId id, LiveLesson lesson) {
+        LessonState state = lesson.snapshot().state();
+        Set<VisitId> heard = lesson.viewers.stream()
+                .flatMap(viewer -> viewer.mine(state).stream())
+                .map(Visit::id)
+                .collect(Collectors.toSet());
+        for (Visit visit : state.visits()) {
+            if (!visit.isLookedFor() || heard.contains(visit.id()) || isCarried(visit)) {
+                silent.remove(visit.id());
+            } else if (silent.merge(visit.id(), 1, Integer::sum) >= SILENT_ROUNDS) {
+                silent.remove(visit.id());
+                carryOut(id, new LessonOrder.LoseConnection(visit.id()));
+            }
+        }
     }
 
     private boolean isCarried(Visit visit) {

@@ -46,6 +46,6 @@ public class Records {
 
     /** Writes the whole record of a lesson that has none yet, before anybody looks at it: for lessons played ahead. */
     public void write(LessonId id, List<LessonEvent> events) {
-        journal.append(id, 0, LessonJournal.BEGINNING, events).join();
+        journal.append(id, 0, LessonJournal.BEGINNING, events);
     }
 }

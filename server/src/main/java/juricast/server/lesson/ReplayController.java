@@ -15,6 +15,7 @@ import juricast.core.lesson.LessonEvent;
 import juricast.core.lesson.LessonState;
 import juricast.core.presence.Supervision;
 import juricast.server.access.For;
+import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.AccessToClasses;
 import juricast.server.classes.Classes;
@@ -87,6 +88,7 @@ class ReplayController {
     record KeeperLine(String by, int orders, long minutes) {}
 
     @GetMapping
+    @Noted("the replay")
     @For({TEACHER, LEAD})
     Replay replay(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         Classes.Planned planned = allowed(lesson, caller);
@@ -165,6 +167,8 @@ class ReplayController {
                     "SweepNoticed",
                     "StanceSwitched",
                     "ChargeTaken",
+                    "GuestLetIn",
+                    "TakenOff",
                     "KeptBack" -> 2;
             case "AdultJoined",
                     "Admitted",

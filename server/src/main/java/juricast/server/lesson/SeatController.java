@@ -3,18 +3,20 @@ package juricast.server.lesson;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import juricast.core.entry.Arrival;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
+import juricast.core.identity.PlainName;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.Appliance;
 import juricast.core.lesson.LessonOrder;
+import juricast.core.lesson.LessonState;
 import juricast.core.lesson.Readers;
 import juricast.core.lesson.Sign;
 import juricast.core.lesson.Visit;
@@ -25,8 +27,8 @@ import juricast.core.time.Span;
 import juricast.server.access.Cookies;
 import juricast.server.access.For;
 import juricast.server.access.Position;
+import juricast.server.access.Sessions;
 import juricast.server.access.SignedIn;
-import juricast.server.access.TryLimit;
 import juricast.server.classes.Classes;
 import juricast.server.classes.JoinLinks;
 import juricast.server.data.Ids;
@@ -34,8 +36,6 @@ import juricast.server.problems.Problem;
 import juricast.server.words.HouseRules;
 import juricast.server.words.RuleWords;
 import org.jspecify.annotations.Nullable;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.*;
@@ -44,13 +44,10 @@ import org.springframework.web.bind.annotation.*;
 @RestController
 @RequestMapping("/api")
 class SeatController {
-    private static final Logger LOG = LoggerFactory.getLogger(SeatController.class);
-
     /** How long before its planned start a lesson is the one that a link leads to. */
     private static final Duration LINK_LEADS_FROM = Duration.ofMinutes(60);
 
     private static final Duration LINK_LEADS_UNTIL = Duration.ofMinutes(30);
-    private static final int CROWD = 120;
     private static final Duration LOOK_AHEAD = Duration.ofDays(21);
 
     private final LiveLessons lessons;
@@ -61,11 +58,8 @@ class SeatController {
     private final Classes classes;
     private final JoinLinks links;
     private final HouseRules houseRules;
-    private final TryLimit wordLimit;
-    private final TryLimit guessLimit;
-    private final TryLimit knockLimit;
-    private final TryLimit crowdLimit;
-    private final TryLimit toldOfCrowd;
+    private final KnockLimits limits;
+    private final Sessions sessions;
 
     SeatController(
             LiveLessons lessons,
@@ -76,7 +70,8 @@ class SeatController {
             Classes classes,
             JoinLinks links,
             HouseRules houseRules,
-            Clock clock) {
+            KnockLimits limits,
+            Sessions sessions) {
         this.lessons = lessons;
         this.viewers = viewers;
         this.seats = seats;
@@ -85,13 +80,8 @@ class SeatController {
         this.classes = classes;
         this.links = links;
         this.houseRules = houseRules;
-        this.wordLimit = new TryLimit(6, Duration.ofMinutes(2), clock);
-        // A family or a whole ship may share one address; somebody who drops the cookie is held by this one.
-        this.guessLimit = new TryLimit(60, Duration.ofMinutes(2), clock);
-        this.knockLimit = new TryLimit(12, Duration.ofMinutes(1), clock);
-        // A whole class may come from one address, but not four of them within a minute.
-        this.crowdLimit = new TryLimit(CROWD, Duration.ofMinutes(1), clock);
-        this.toldOfCrowd = new TryLimit(1, Duration.ofMinutes(1), clock);
+        this.limits = limits;
+        this.sessions = sessions;
     }
 
     /**
@@ -140,6 +130,7 @@ class SeatController {
         boolean isMember = caller != null && isListed(found, caller.person());
         Optional<String> visit = lesson.flatMap(
                         one -> lessons.look(one.id()).state().visitOf(device))
+                .filter(one -> SeatOrders.isOf(one, device, Optional.ofNullable(caller)))
                 .map(one -> one.id().value());
         return new Doorstep(
                 led.kind(),
@@ -155,8 +146,9 @@ class SeatController {
                 lesson.map(one -> one.time().from()).orElse(null),
                 lesson.map(one -> one.time().until()).orElse(null),
                 near.stream()
+                        // One that was dismissed before its time is over, and not the next.
+                        .filter(one -> one.time().from().isAfter(lessons.now()) && !is(one, LessonState::isOver))
                         .map(one -> one.time().from())
-                        .filter(from -> from.isAfter(lessons.now()))
                         .findFirst()
                         .orElse(null),
                 !isMember && led.kind() == JoinLinks.Kind.PUPILS,
@@ -181,7 +173,6 @@ class SeatController {
         JoinLinks.Led led = led(token);
         Classes.SchoolClass found = led.ofClass();
         DeviceId device = Cookies.deviceOrNew(request, response);
-        String address = request.getRemoteAddr() + " at " + found.id();
         boolean isVisitor = led.kind() == JoinLinks.Kind.VISITOR;
         boolean isMember = !isVisitor && caller != null && isListed(found, caller.person());
         if (led.kind() == JoinLinks.Kind.STAFF) {
@@ -191,17 +182,11 @@ class SeatController {
                     "You have not knocked.",
                     "Sign in; it then leads to the desk. Pupils use the link in their joining note.");
         }
-        if (knockLimit.isReached(device + address)
-                || wordLimit.isReached(device + address)
-                || guessLimit.isReached(address)
-                || !isMember && isCrowded(address)) {
-            throw Problem.tooMany(
-                    "Too many tries", "Wait two minutes, then try again with the word your teacher gave you.");
-        }
+        String name = led.invited().map(one -> one.visitor().name()).orElseGet(() -> nameOf(wanted, caller, isMember));
+        var comer = new KnockLimits.Comer(
+                found, device, request.getRemoteAddr(), isMember ? Optional.of(caller.person()) : Optional.empty());
         // A visitor's own link of 128 bits names who comes; a word that whole classes know adds nothing to it.
-        if (!isMember && !isVisitor && !found.word().isSaidBy(wanted.word == null ? "" : wanted.word)) {
-            wordLimit.failed(device + address);
-            guessLimit.failed(address);
+        if (!isMember && !isVisitor && !limits.isRight(comer, wanted.word == null ? "" : wanted.word)) {
             throw Problem.refused(
                     "wrong-word",
                     "That is not the join word of this class",
@@ -215,24 +200,30 @@ class SeatController {
                     "You have not knocked yet. Your name is still here.",
                     "Tick that you have read them and keep to them.");
         }
-        String name = led.invited().map(one -> one.visitor().name()).orElseGet(() -> nameOf(wanted, caller, isMember));
         Classes.Planned lesson = current(near(led))
                 .orElseThrow(() -> Problem.refused(
                         "no-lesson-now",
                         "There is no lesson now",
                         "Nobody is there to let you in.",
                         "Come back shortly before your lesson begins."));
-        Optional<Visit> before =
-                lessons.look(lesson.id()).state().visitOf(device).filter(visit -> !visit.isWaiting());
+        Arrival arrival = arrival(new VisitId(Ids.next()), device, name, led, isMember ? caller : null);
+        Optional<Visit> before = lessons.look(lesson.id())
+                .state()
+                .visitOf(device)
+                .filter(visit -> !visit.isWaiting() && isOfSame(visit.arrival(), arrival));
         if (before.isPresent()) {
             return new Knocked(before.get().id().value());
         }
-        knockLimit.failed(device + address);
-        crowdLimit.failed(address);
-        var visit = new VisitId(Ids.next());
-        orders.carryOut(
-                lesson.id(), new LessonOrder.Knock(arrival(visit, device, name, led, isMember ? caller : null)));
-        return new Knocked(visit.value());
+        limits.takeKnock(comer);
+        // Whoever used this device before them is out of the lesson by this knock.
+        orders.carryOut(lesson.id(), new LessonOrder.Knock(arrival));
+        return new Knocked(arrival.visit().value());
+    }
+
+    /** Whether the same person comes again: by the account, or by the name where there is none. */
+    private static boolean isOfSame(Arrival before, Arrival now) {
+        return before.account().equals(now.account())
+                && (now.account().isPresent() || before.claimedName().equalsIgnoreCase(now.claimedName()));
     }
 
     private static Arrival arrival(
@@ -268,6 +259,7 @@ class SeatController {
                 state -> state.visit(mine.visit()).stream().toList(),
                 last,
                 after -> seats.shown(lessons.look(mine.lesson()), mine.visit(), after, lessons.now()),
+                mine.goesOn(sessions),
                 new EventLine(request, response));
     }
 
@@ -381,16 +373,6 @@ class SeatController {
                 live.state().rulesFor(me, live.rules()), asked, live.plan().roleOf(me), lessons.now());
     }
 
-    /** Whether so many come from one address that it cannot be a class; told once in the log, for whoever looks after it. */
-    private boolean isCrowded(String address) {
-        boolean crowded = crowdLimit.isReached(address);
-        if (crowded && !toldOfCrowd.isReached(address)) {
-            toldOfCrowd.failed(address);
-            LOG.warn("More than {} knocks in a minute from {}: further ones are turned back unread", CROWD, address);
-        }
-        return crowded;
-    }
-
     private JoinLinks.Led led(String token) {
         return links.read(token)
                 // Who comes with an old link of pupils or visitors is told at the door; staff need no door to be told
@@ -412,7 +394,7 @@ class SeatController {
         if (isMember && caller != null) {
             return caller.name();
         }
-        String name = wanted.name == null ? "" : wanted.name.strip().replaceAll("\\s+", " ");
+        String name = wanted.name.length() > 4 * Limits.NAME ? "" : PlainName.of(wanted.name);
         if (name.isEmpty() || name.length() > Limits.NAME) {
             throw Problem.notReadable(
                     "Please give your name",
@@ -439,12 +421,20 @@ class SeatController {
     private Optional<Classes.Planned> current(List<Classes.Planned> near) {
         Instant now = lessons.now();
         return near.stream()
-                .filter(one -> lessons.look(one.id()).state().isOpen())
+                .filter(one -> is(one, LessonState::isOpen))
                 .findFirst()
                 .or(() -> near.stream()
                         .filter(one -> !now.isBefore(one.time().from().minus(LINK_LEADS_FROM))
                                 && now.isBefore(one.time().until().plus(LINK_LEADS_UNTIL))
-                                && !lessons.look(one.id()).state().isOver())
+                                && !is(one, LessonState::isOver))
                         .findFirst());
+    }
+
+    /** Of a lesson whose record is damaged nothing is so; it is said when it is the one that is wanted. */
+    private boolean is(Classes.Planned lesson, Predicate<LessonState> so) {
+        return lessons.lookIfReadable(lesson.id())
+                .map(LiveLesson.Snapshot::state)
+                .filter(so)
+                .isPresent();
     }
 }

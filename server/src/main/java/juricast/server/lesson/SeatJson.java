@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import juricast.core.audience.SeatView;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.Appliance;
 import juricast.core.lesson.LessonPlan;
@@ -54,7 +55,8 @@ class SeatJson {
             List<DeskJson.Handout> materials,
             List<DeskJson.CaptionLine> captions,
             int board,
-            @Nullable SeatHelp help) {}
+            @Nullable SeatHelp help,
+            List<String> observers) {}
 
     /** What a trusted pupil helps with. @param door who waits and is surely on the list @param hands whose hand is up */
     record SeatHelp(List<Right> rights, List<AtDoor> door, List<Classmate> hands, boolean chatPaused) {}
@@ -72,7 +74,8 @@ class SeatJson {
             boolean screen,
             @Nullable Instant handSince,
             int handsBefore,
-            List<Classmate> classmates,
+            boolean allowedBack,
+            List<Reader> classmates,
             @Nullable Sign sign,
             int held) {}
 
@@ -87,6 +90,9 @@ class SeatJson {
             String line) {}
 
     record Classmate(String id, String name) {}
+
+    /** Whom one may write to alone. @param readAlong whether the adults read along, as with everybody from outside */
+    record Reader(String id, String name, boolean readAlong) {}
 
     /** Something written. @param mine whether this person wrote it */
     record Heard(
@@ -152,7 +158,8 @@ class SeatJson {
                     DeskJson.handouts(seen.materials(), plan),
                     DeskJson.captions(seen.captions(), plan),
                     seen.boardNumber(),
-                    seen.helping().map(this::help).orElse(null));
+                    seen.helping().map(this::help).orElse(null),
+                    seen.observers());
         });
     }
 
@@ -181,8 +188,10 @@ class SeatJson {
                 view.on().stream().anyMatch(Appliance::isShowing),
                 view.handSince().orElse(null),
                 view.handsBefore(),
+                view.allowedBack(),
                 view.classmates().stream()
-                        .map(one -> new Classmate(one.person().value(), one.name()))
+                        .map(one -> new Reader(
+                                one.person().value(), one.name(), view.isVisitor() || one.role() == Role.VISITOR))
                         .toList(),
                 view.sign().orElse(null),
                 view.held().size());

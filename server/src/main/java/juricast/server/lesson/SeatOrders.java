@@ -1,6 +1,9 @@
 package juricast.server.lesson;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import juricast.core.identity.DeviceId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
@@ -8,6 +11,8 @@ import juricast.core.lesson.LessonOrder;
 import juricast.core.lesson.LessonPlan;
 import juricast.core.lesson.Visit;
 import juricast.server.access.Cookies;
+import juricast.server.access.Sessions;
+import juricast.server.access.SignedIn;
 import juricast.server.problems.Problem;
 import juricast.server.words.RefusalWords;
 import org.jspecify.annotations.Nullable;
@@ -28,14 +33,22 @@ class SeatOrders {
         this.answers = answers;
     }
 
-    /** A visit of the calling device. */
-    record Mine(LessonId lesson, VisitId visit, Visit now) {
+    /** A visit of the calling device. @param caller who was signed in on it */
+    record Mine(LessonId lesson, VisitId visit, Visit now, Optional<SignedIn> caller) {
         PersonId person() {
             return now.person().orElseThrow(() -> Problem.notThere("Your seat"));
         }
+
+        /** Whether the seat may still be looked at from there: as long as the sign-in it came by goes on. */
+        BooleanSupplier goesOn(Sessions sessions) {
+            return () -> !now.arrival().hasAccount()
+                    || caller.flatMap(one -> sessions.named(one.session()))
+                            .filter(one -> now.arrival().account().equals(Optional.of(one.person())))
+                            .isPresent();
+        }
     }
 
-    /** The visit, if it is the calling device's. @throws Problem as if it were not there, if it is another's */
+    /** The visit, if it is the calling device's and person's. @throws Problem as if it were not there, if it is another's */
     Mine mine(String visit, HttpServletRequest request) {
         var id = new VisitId(visit);
         LessonId lesson = lessons.lessonOf(id);
@@ -43,13 +56,30 @@ class SeatOrders {
             throw Problem.notThere("This seat");
         }
         Visit found = lessons.look(lesson).state().visit(id).orElseThrow();
-        boolean isMine = Cookies.device(request)
-                .filter(device -> device.equals(found.arrival().device()))
-                .isPresent();
-        if (!isMine) {
+        Optional<SignedIn> caller = SignedIn.calling();
+        if (Cookies.device(request)
+                .filter(device -> isOf(found, device, caller))
+                .isEmpty()) {
             throw Problem.notThere("This seat");
         }
-        return new Mine(lesson, id, found);
+        return new Mine(lesson, id, found, caller);
+    }
+
+    /**
+     * Whether a visit is somebody's on a device. On one that several use, a visit of who is signed in is theirs alone, and one of who
+     * only gave a name is not that of another who signs in there. A visitor's own link says who comes, whoever is signed in.
+     */
+    static boolean isOf(Visit visit, DeviceId device, Optional<SignedIn> caller) {
+        if (!visit.arrival().device().equals(device)) {
+            return false;
+        }
+        Optional<PersonId> who = caller.map(SignedIn::person);
+        if (visit.arrival().hasAccount()) {
+            return visit.arrival().account().equals(who);
+        }
+        return who.isEmpty()
+                || visit.arrival().account().isPresent()
+                || visit.person().equals(who);
     }
 
     /** The seat as the order left it, if it is wanted; see {@link Answers}. @throws Problem if it was refused */

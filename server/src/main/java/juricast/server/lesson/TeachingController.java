@@ -20,6 +20,7 @@ import juricast.core.rules.Catalogue;
 import juricast.core.rules.Rule;
 import juricast.core.rules.Rulebook;
 import juricast.server.access.For;
+import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
 import juricast.server.problems.Problem;
 import juricast.server.rules.Stances;
@@ -210,6 +211,7 @@ class TeachingController {
 
     /** All captions of the lesson as WebVTT, timed from its opening. */
     @GetMapping(path = "/captions.vtt", produces = "text/vtt;charset=UTF-8")
+    @Noted(value = "the captions, as a file", takenAway = true)
     @For({TEACHER, LEAD})
     String captions(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         LiveLesson.Snapshot live = lessons.look(desk.known(lesson, caller));

@@ -5,6 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
 import juricast.core.lesson.LessonState;
 import juricast.core.lesson.Visit;
 import org.jspecify.annotations.Nullable;
@@ -51,6 +52,7 @@ final class Viewer {
     private final Line line;
     private final Mine mine;
     private final View view;
+    private final BooleanSupplier mayLook;
     private final JsonMapper json;
     private int last;
     private long written = System.nanoTime();
@@ -61,12 +63,14 @@ final class Viewer {
         List<Visit> in(LessonState lesson);
     }
 
-    Viewer(Audience audience, Line line, Mine mine, int last, View view, JsonMapper json) {
+    /** @param mayLook whether they still may: once not, the line ends */
+    Viewer(Audience audience, Line line, Mine mine, int last, View view, BooleanSupplier mayLook, JsonMapper json) {
         this.audience = audience;
         this.line = line;
         this.mine = mine;
         this.last = last;
         this.view = view;
+        this.mayLook = mayLook;
         this.json = json;
     }
 
@@ -76,6 +80,22 @@ final class Viewer {
 
     void end() {
         line.end();
+    }
+
+    /** A line ends with the sign-in it came by, and with every loss of a right to look. @return whether it has ended */
+    boolean endIfNotAllowed() {
+        boolean isAllowed;
+        try {
+            isAllowed = mayLook.getAsBoolean();
+        } catch (RuntimeException failed) {
+            // What cannot be found out is not allowed.
+            LOG.warn("It could not be found out whether somebody may still look; the line ends", failed);
+            isAllowed = false;
+        }
+        if (!isAllowed) {
+            end();
+        }
+        return !isAllowed;
     }
 
     /** Whether it was told nothing for a while, so that a heartbeat is due. */
@@ -95,13 +115,13 @@ final class Viewer {
      * view. One at a time, writing included: an older view that is written after a newer one would stay on the screen.
      */
     synchronized void tell() {
-        if (!line.isReady()) {
+        if (endIfNotAllowed() || !line.isReady()) {
             return;
         }
         Shown next;
         try {
             next = view.after(last);
-        } catch (RuntimeException failed) {
+        } catch (RuntimeException | Error failed) {
             // Nobody must sit before a page that has silently gone stale: a line that ends is opened anew.
             LOG.error("A view could not be made; its line ends", failed);
             end();

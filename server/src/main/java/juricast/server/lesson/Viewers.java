@@ -3,6 +3,7 @@ package juricast.server.lesson;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.BooleanSupplier;
 import juricast.core.identity.LessonId;
 import juricast.core.lesson.LessonOrder;
 import org.springframework.beans.factory.DisposableBean;
@@ -31,10 +32,18 @@ class Viewers implements DisposableBean {
      *
      * @param mine whose visit it keeps connected
      * @param last the number the browser saw last, or 0
+     * @param mayLook whether they still may
      */
-    void open(LessonId id, Viewer.Audience audience, Viewer.Mine mine, int last, Viewer.View view, Viewer.Line line) {
+    void open(
+            LessonId id,
+            Viewer.Audience audience,
+            Viewer.Mine mine,
+            int last,
+            Viewer.View view,
+            BooleanSupplier mayLook,
+            Viewer.Line line) {
         LiveLesson lesson = lessons.of(id);
-        var viewer = new Viewer(audience, line, mine, last, view, json);
+        var viewer = new Viewer(audience, line, mine, last, view, mayLook, json);
         open.put(viewer, lesson);
         lesson.viewers.add(viewer);
         mine.in(lesson.snapshot().state()).stream()
@@ -48,6 +57,17 @@ class Viewers implements DisposableBean {
         if (lesson != null) {
             lesson.viewers.remove(viewer);
         }
+    }
+
+    /** How many lines are open. */
+    int open() {
+        return open.size();
+    }
+
+    /** Also for who hears nothing just now: who may look no more is not looked after until the next word. */
+    @Scheduled(fixedDelay = 500)
+    void endWhatIsNotAllowed() {
+        open.keySet().forEach(Viewer::endIfNotAllowed);
     }
 
     /** A tenth of all lines at a time, so that thousands of them never hold up an order. */

@@ -1,10 +1,14 @@
 package juricast.server.people;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import juricast.core.identity.PersonId;
 import juricast.core.roster.RosterChange;
 import juricast.server.access.Position;
@@ -24,8 +28,17 @@ public class People {
     /** Somebody, without secrets. @param year the year group, 0 for adults @param signIn empty if there is no account */
     public record Person(PersonId id, String name, Position position, String number, int year, String signIn) {}
 
-    /** Somebody who may sign in, with the hash of the password. */
-    record Account(Person person, String passwordHash) {}
+    /**
+     * Somebody who may sign in, with the hash of the password.
+     *
+     * @param ends from when on they may not
+     * @param codeUntil until when the password is a code that counts once; empty if it is one's own
+     */
+    record Account(Person person, String passwordHash, Optional<Instant> ends, Optional<Instant> codeUntil) {
+        boolean hasEndedAt(Instant now) {
+            return Stream.of(ends, codeUntil).flatMap(Optional::stream).anyMatch(end -> !now.isBefore(end));
+        }
+    }
 
     public Optional<Person> find(PersonId id) {
         return database.read()
@@ -59,8 +72,28 @@ public class People {
         return database.read()
                 .sql("SELECT * FROM person WHERE sign_in = :name AND password IS NOT NULL")
                 .param("name", signIn)
-                .query((row, n) -> new Account(person(row), row.getString("password")))
+                .query((row, n) -> account(row))
                 .optional();
+    }
+
+    /** The accounts of everybody who has one. */
+    Map<PersonId, Account> accounts() {
+        return database
+                .read()
+                .sql("SELECT * FROM person WHERE password IS NOT NULL")
+                .query((row, n) -> account(row))
+                .list()
+                .stream()
+                .collect(Collectors.toMap(one -> one.person.id, one -> one));
+    }
+
+    private static Account account(ResultSet row) throws SQLException {
+        return new Account(
+                person(row), row.getString("password"), moment(row.getLong("ends")), moment(row.getLong("code_until")));
+    }
+
+    private static Optional<Instant> moment(long millis) {
+        return millis == 0 ? Optional.empty() : Optional.of(Instant.ofEpochMilli(millis));
     }
 
     public List<Person> inPosition(Position position) {
@@ -79,26 +112,58 @@ public class People {
                 .toList();
     }
 
-    /** Adds somebody with an account. @return false if the name to sign in with is taken */
-    boolean addIfFree(Person person, String passwordHash) {
+    /** Adds somebody with an account, reached by a code that counts once. @return false if the name to sign in with is taken */
+    boolean addIfFree(Person person, String codeHash, Instant codeUntil) {
         return database.write(sql -> {
             boolean free = isFree(sql, person.signIn, person.id);
             if (free) {
-                add(sql, person, passwordHash);
+                add(sql, person, codeHash);
+                sql.sql("UPDATE person SET code_until = :until WHERE id = :id")
+                        .param("until", codeUntil.toEpochMilli())
+                        .param("id", person.id.value())
+                        .update();
             }
             return free;
         });
     }
 
-    /** Gives somebody an account. @return false if the name to sign in with is somebody else's */
-    boolean setAccountIfFree(PersonId person, String signIn, String passwordHash) {
+    /** Gives somebody an account, reached by a code that counts once. @return false if the name to sign in with is somebody else's */
+    boolean setAccountIfFree(PersonId person, String signIn, String codeHash, Instant codeUntil) {
         return database.write(sql -> isFree(sql, signIn, person)
-                && sql.sql("UPDATE person SET sign_in = :name, password = :hash WHERE id = :id")
+                && sql.sql("UPDATE person SET sign_in = :name, password = :hash, code_until = :until WHERE id = :id")
                                 .param("name", signIn)
-                                .param("hash", passwordHash)
+                                .param("hash", codeHash)
+                                .param("until", codeUntil.toEpochMilli())
                                 .param("id", person.value())
                                 .update()
                         == 1);
+    }
+
+    /** A password of one's own. */
+    void setPassword(PersonId person, String passwordHash) {
+        database.write(sql -> sql.sql("UPDATE person SET password = :hash, code_until = 0 WHERE id = :id")
+                .param("hash", passwordHash)
+                .param("id", person.value())
+                .update());
+    }
+
+    /** Corrects what the school says of somebody. */
+    void correct(PersonId person, String name, Position position, int year) {
+        database.write(sql -> sql.sql(
+                        "UPDATE person SET name = :name, position = :position, year = nullif(:year, 0) WHERE id = :id")
+                .param("name", name)
+                .param("position", position.name())
+                .param("year", year)
+                .param("id", person.value())
+                .update());
+    }
+
+    /** Ends an account from a moment on, or never. */
+    void setEnd(PersonId person, Optional<Instant> ends) {
+        database.write(sql -> sql.sql("UPDATE person SET ends = nullif(:ends, 0) WHERE id = :id")
+                .param("ends", ends.map(Instant::toEpochMilli).orElse(0L))
+                .param("id", person.value())
+                .update());
     }
 
     private static boolean isFree(JdbcClient sql, String signIn, PersonId except) {
@@ -133,7 +198,7 @@ public class People {
                 .update();
     }
 
-    private static Person person(java.sql.ResultSet row) throws java.sql.SQLException {
+    private static Person person(ResultSet row) throws SQLException {
         String signIn = row.getString("sign_in");
         return new Person(
                 new PersonId(row.getString("id")),

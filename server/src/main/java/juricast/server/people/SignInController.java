@@ -4,24 +4,27 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.DateTimeException;
-import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.Locale;
+import java.util.List;
 import java.util.Optional;
 import juricast.core.identity.PersonId;
+import juricast.core.limits.Limits;
+import juricast.server.access.AccessLog;
 import juricast.server.access.Cookies;
 import juricast.server.access.For;
 import juricast.server.access.Position;
 import juricast.server.access.Sessions;
 import juricast.server.access.SignedIn;
-import juricast.server.access.TryLimit;
+import juricast.server.access.SignedOut;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;
 import juricast.server.data.School;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.csrf.CsrfToken;
@@ -31,16 +34,18 @@ import org.springframework.web.bind.annotation.*;
 @RestController
 @RequestMapping("/api")
 class SignInController {
-
     private final People people;
     private final Sessions sessions;
     private final School school;
     private final Database database;
     private final PasswordEncoder passwords;
+    private final SetupWord setupWord;
+    private final SignInLimits limits;
+    private final Factors factors;
+    private final AccessLog log;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
     private final boolean demo;
-    private final TryLimit limit;
-    private final String nobodysHash;
 
     SignInController(
             People people,
@@ -48,6 +53,11 @@ class SignInController {
             School school,
             Database database,
             PasswordEncoder passwords,
+            SetupWord setupWord,
+            SignInLimits limits,
+            Factors factors,
+            AccessLog log,
+            ApplicationEventPublisher events,
             Clock clock,
             @Value("${juricast.demo}") boolean demo) {
         this.people = people;
@@ -55,23 +65,26 @@ class SignInController {
         this.school = school;
         this.database = database;
         this.passwords = passwords;
+        this.setupWord = setupWord;
+        this.limits = limits;
+        this.factors = factors;
+        this.log = log;
+        this.events = events;
         this.clock = clock;
         this.demo = demo;
-        this.limit = new TryLimit(8, Duration.ofMinutes(5), clock);
-        this.nobodysHash = passwords.encode(Ids.next());
     }
 
     /** Where one stands: is there a school, who is signed in, what time is it there. */
     record Standing(boolean founded, boolean demo, String school, String zone, Instant now, @Nullable Me me) {}
 
     /** The person who is signed in. */
-    record Me(String id, String name, Position position) {}
+    record Me(String id, String name, Position position, SignedIn.Missing missing) {}
 
-    /** Name and password. */
-    record SignIn(String name, String password) {}
+    /** Name and password. @param code of the second factor, or a recovery code, once it is asked for */
+    record SignIn(String name, String password, @Nullable String code) {}
 
-    /** The school and its first safeguarding lead. */
-    record FirstStart(String school, String zone, String name, String signIn, String password) {}
+    /** The school and its first safeguarding lead. @param setupWord what was printed where the program was started */
+    record FirstStart(String school, String zone, String name, String signIn, String password, String setupWord) {}
 
     /** Also hands out the CSRF cookie that every change needs. */
     @GetMapping("/standing")
@@ -85,84 +98,104 @@ class SignInController {
                 founded.map(School.Identity::name).orElse(""),
                 school.zone().getId(),
                 clock.instant(),
-                caller == null ? null : new Me(caller.person().value(), caller.name(), caller.position()));
+                caller == null
+                        ? null
+                        : new Me(caller.person().value(), caller.name(), caller.position(), caller.missing()));
     }
 
-    /** Makes the school and its first account. 409 if there is one. */
+    /** Makes the school and its first account, both or neither. 409 if there is one. */
     @PostMapping("/first-start")
     @For(anyone = true)
     Standing firstStart(
             @RequestBody FirstStart wanted, HttpServletRequest request, HttpServletResponse response, CsrfToken csrf) {
+        limits.takeSetup(request);
         var wrong = new ArrayList<Problem.Wrong>();
-        AccountFields.checkText(wrong, "school", wanted.school, "Give the school's name");
-        AccountFields.checkText(wrong, "name", wanted.name, "Give your name");
-        AccountFields.checkText(wrong, "signIn", wanted.signIn, "Choose a name to sign in with");
-        AccountFields.checkPassword(wrong, wanted.password);
-        try {
-            java.time.ZoneId.of(wanted.zone == null ? "" : wanted.zone);
-        } catch (DateTimeException unknown) {
-            wrong.add(new Problem.Wrong("zone", "There is no time zone “" + wanted.zone + "”"));
+        String schoolName = AccountFields.name(wrong, "school", wanted.school, "Give the school's name");
+        String name = AccountFields.name(wrong, "name", wanted.name, "Give your name");
+        String signIn = AccountFields.signIn(wrong, wanted.signIn);
+        AccountFields.checkPassword(wrong, "password", wanted.password, List.of(schoolName, name, signIn));
+        if (!isZone(wanted.zone)) {
+            wrong.add(new Problem.Wrong("zone", "There is no such time zone"));
+        }
+        if (!setupWord.is(wanted.setupWord)) {
+            wrong.add(new Problem.Wrong("setupWord", "It stands where the program was started, as “setup word”"));
         }
         AccountFields.refuse(wrong);
-        if (!school.found(wanted.school.strip(), wanted.zone)) {
+        var lead = new People.Person(new PersonId(Ids.next()), name, Position.LEAD, "", 0, signIn);
+        String hash = passwords.encode(wanted.password);
+        boolean isFirst = database.write(sql -> {
+            boolean founded = School.found(sql, schoolName, wanted.zone, false);
+            if (founded) {
+                People.add(sql, lead, hash);
+            }
+            return founded;
+        });
+        if (!isFirst) {
             throw Problem.refused(
                     "founded-before",
                     "This school has its first account already",
                     "Nothing was changed.",
                     "Sign in, or ask the safeguarding lead for an account.");
         }
-        var lead = new People.Person(
-                new PersonId(Ids.next()),
-                wanted.name.strip(),
-                Position.LEAD,
-                "",
-                0,
-                wanted.signIn.strip().toLowerCase(Locale.ROOT));
-        database.write(sql -> {
-            People.add(sql, lead, passwords.encode(wanted.password));
-            return lead;
-        });
-        return signedIn(lead, request, response, csrf);
+        return signIn(lead, request, response, csrf);
     }
 
-    /** 401 if name and password do not fit, whichever it is. */
+    private static boolean isZone(String zone) {
+        try {
+            return zone.length() <= Limits.NAME && !ZoneId.of(zone).getId().isEmpty();
+        } catch (DateTimeException unknown) {
+            return false;
+        }
+    }
+
+    /** 409 if name and password do not fit, whichever it is, or if a code of the second factor is wanted besides. */
     @PostMapping("/session")
     @For(anyone = true)
     Standing signIn(
             @RequestBody SignIn wanted, HttpServletRequest request, HttpServletResponse response, CsrfToken csrf) {
-        String name = wanted.name == null ? "" : wanted.name.strip().toLowerCase(Locale.ROOT);
-        String password = wanted.password == null ? "" : wanted.password;
-        String key = name + " from " + request.getRemoteAddr();
-        if (limit.isReached(key)) {
-            throw Problem.tooMany("Too many tries", "Wait five minutes, then try again, or ask for a new password.");
-        }
+        boolean isReadable = wanted.name.length() <= 4 * Limits.NAME && AccountFields.fits(wanted.password);
+        String name = isReadable ? AccountFields.signIn(wanted.name) : "";
         Optional<People.Account> account = people.account(name);
+        SignInLimits.Try tried = limits.take(name, account, request);
         // As much work for a name that does not exist, so that the time tells nobody who has an account.
-        boolean fits = AccountFields.fits(password)
-                && passwords.matches(
-                        password, account.map(People.Account::passwordHash).orElse(nobodysHash));
-        if (account.isEmpty() || !fits) {
-            limit.failed(key);
+        boolean fits = passwords.matches(
+                        isReadable ? wanted.password : "",
+                        account.map(People.Account::passwordHash).orElse(limits.nobodysHash()))
+                && isReadable;
+        if (account.isEmpty() || !fits || account.get().hasEndedAt(clock.instant())) {
+            log.failed(account.map(one -> one.person().id()), name, request);
             throw Problem.refused(
                     "does-not-fit",
                     "Name and password do not fit together",
                     "You are not signed in.",
                     "Check both; capital letters count in the password.");
         }
-        limit.succeeded(key);
-        return signedIn(account.get().person(), request, response, csrf);
+        People.Person person = account.get().person();
+        factors.check(person.id(), wanted.code, () -> log.failed(Optional.of(person.id()), name, request));
+        tried.wasRight(Cookies.deviceOrNew(request, response));
+        return signIn(person, request, response, csrf);
     }
 
+    /** Leaves whatever this person is in on this device, and makes the device another one: the next to use it is not the last. */
     @DeleteMapping("/session")
     @For(anyone = true)
-    void signOut(HttpServletRequest request, HttpServletResponse response) {
+    void signOut(
+            @AuthenticationPrincipal @Nullable SignedIn caller,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        if (caller != null) {
+            Cookies.device(request).ifPresent(device -> events.publishEvent(new SignedOut(caller.person(), device)));
+            log.note(AccessLog.Kind.SIGNED_OUT, caller.person(), request);
+        }
         Cookies.session(request).ifPresent(sessions::end);
         Cookies.clearSession(request, response);
+        Cookies.renewDevice(request, response);
     }
 
-    private Standing signedIn(
+    private Standing signIn(
             People.Person person, HttpServletRequest request, HttpServletResponse response, CsrfToken csrf) {
-        sessions.signIn(person.id(), request, response);
-        return standing(new SignedIn(person.id(), person.name(), person.position()), csrf);
+        SignedIn caller = sessions.signIn(person.id(), request, response);
+        log.note(AccessLog.Kind.SIGNED_IN, person.id(), request);
+        return standing(caller, csrf);
     }
 }

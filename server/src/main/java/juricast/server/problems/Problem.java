@@ -35,6 +35,11 @@ public final class Problem extends RuntimeException {
         return of(403, "not-yours", title, "Nothing was changed.", whatToDo);
     }
 
+    /** Something else has to be done before this may be. */
+    public static Problem first(String type, String title, String whatToDo) {
+        return of(403, type, title, "Nothing was changed.", whatToDo);
+    }
+
     public static Problem notThere(String what) {
         return of(
                 404,
@@ -50,6 +55,27 @@ public final class Problem extends RuntimeException {
 
     public static Problem tooMany(String title, String whatToDo) {
         return of(429, "too-many-tries", title, "Nothing was changed.", whatToDo);
+    }
+
+    /** @param cause why nothing can be kept just now, in words */
+    public static Problem notKept(String cause) {
+        return of(
+                503,
+                "not-kept",
+                "This could not be kept, so it was not done",
+                cause + " What was confirmed before is safe.",
+                "Try again in a moment. If it stays so, tell whoever looks after the school's computer.");
+    }
+
+    /** @param most bytes that are taken */
+    public static Problem tooLarge(int most) {
+        String size = most < 1_000_000 ? most / 1024 + " kB" : most / 1_000_000 + " MB";
+        return of(
+                413,
+                "too-large",
+                "This is too large",
+                "At most %s are taken here. Nothing was changed.".formatted(size),
+                "Send less at once: of a roster one class at a time, of a picture a smaller one.");
     }
 
     static Problem of(int status, String type, String title, String detail, String whatToDo) {

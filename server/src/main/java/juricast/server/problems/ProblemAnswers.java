@@ -1,6 +1,7 @@
 package juricast.server.problems;
 
 import java.util.List;
+import java.util.stream.Collectors;
 import juricast.server.data.Ids;
 import org.apache.catalina.connector.ClientAbortException;
 import org.slf4j.Logger;
@@ -17,35 +18,55 @@ import org.springframework.web.context.request.async.AsyncRequestNotUsableExcept
 import org.springframework.web.context.request.async.AsyncRequestTimeoutException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
 
 /** Turns everything that goes wrong into a problem answer, in one place. */
 @RestControllerAdvice
 class ProblemAnswers {
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAnswers.class);
+    /** Bytes of a file in a form, as application.yaml has it. */
+    private static final int FILE = 2_000_000;
 
     @ExceptionHandler
     ResponseEntity<Problem.Body> problem(Problem problem) {
         return answer(problem.body());
     }
 
+    /** Names the field that is wrong, where it can be told. */
     @ExceptionHandler
     ResponseEntity<Problem.Body> unreadable(HttpMessageNotReadableException unreadable) {
+        for (Throwable cause = unreadable; cause != null; cause = cause.getCause()) {
+            if (cause instanceof BodyTooLarge tooLarge) {
+                return tooLarge(tooLarge);
+            }
+        }
         return answer(Problem.notReadable(
                         "This could not be read",
                         "What was sent is not what is expected here. Nothing was changed.",
                         "Reload the page and try again.",
-                        List.of())
+                        unreadable.getCause() instanceof DatabindException databind ? wrong(databind) : List.of())
                 .body());
+    }
+
+    private static List<Problem.Wrong> wrong(DatabindException found) {
+        String field = found.getPath().stream()
+                .map(one -> one.getPropertyName() == null ? "[" + one.getIndex() + "]" : one.getPropertyName())
+                .collect(Collectors.joining("."));
+        String message = found instanceof UnrecognizedPropertyException
+                ? "There is no such field here"
+                : "It is missing, or not of the kind that is expected";
+        return field.isEmpty() ? List.of() : List.of(new Problem.Wrong(field, message));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<Problem.Body> tooLarge(BodyTooLarge tooLarge) {
+        return answer(Problem.tooLarge(tooLarge.most()).body());
     }
 
     @ExceptionHandler
     ResponseEntity<Problem.Body> tooLarge(MaxUploadSizeExceededException tooLarge) {
-        return answer(Problem.notReadable(
-                        "The file is too large",
-                        "Files may have up to 2 MB. Nothing was changed.",
-                        "Send a smaller file: of a roster one class at a time, of a picture a smaller one.",
-                        List.of())
-                .body());
+        return answer(Problem.tooLarge(FILE).body());
     }
 
     @ExceptionHandler

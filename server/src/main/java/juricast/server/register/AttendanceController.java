@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import juricast.core.register.Mark;
 import juricast.server.access.For;
+import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.AccessToClasses;
 import juricast.server.classes.Period;
@@ -43,6 +44,7 @@ class AttendanceController {
     }
 
     @GetMapping("/classes/{id}/attendance")
+    @Noted("attendance")
     @For({TEACHER, LEAD})
     ClassGrid grid(
             @PathVariable String id,
@@ -54,6 +56,7 @@ class AttendanceController {
 
     /** The same as a table: a line for each pupil, a column for each lesson. */
     @GetMapping(path = "/classes/{id}/attendance.csv", produces = "text/csv")
+    @Noted(value = "attendance, as a table", takenAway = true)
     @For({TEACHER, LEAD})
     ResponseEntity<byte[]> table(
             @PathVariable String id,
@@ -82,6 +85,7 @@ class AttendanceController {
     }
 
     @GetMapping(path = "/classes/{id}/attendance.pdf", produces = "application/pdf")
+    @Noted(value = "attendance, on paper", takenAway = true)
     @For({TEACHER, LEAD})
     ResponseEntity<byte[]> paper(
             @PathVariable String id,
@@ -98,6 +102,7 @@ class AttendanceController {
 
     /** One pupil; a teacher sees the own classes only. */
     @GetMapping("/pupils/{person}/attendance")
+    @Noted("the pupil's page")
     @For({TEACHER, LEAD})
     PupilPage pupil(
             @PathVariable String person,
@@ -109,6 +114,7 @@ class AttendanceController {
 
     /** The same as a table, lesson by lesson. */
     @GetMapping(path = "/pupils/{person}/attendance.csv", produces = "text/csv")
+    @Noted(value = "the pupil's page, as a table", takenAway = true)
     @For({TEACHER, LEAD})
     ResponseEntity<byte[]> pupilTable(
             @PathVariable String person,
@@ -145,6 +151,7 @@ class AttendanceController {
     }
 
     @GetMapping(path = "/pupils/{person}/attendance.pdf", produces = "application/pdf")
+    @Noted(value = "the pupil's page, on paper", takenAway = true)
     @For({TEACHER, LEAD})
     ResponseEntity<byte[]> pupilPaper(
             @PathVariable String person,
@@ -157,6 +164,7 @@ class AttendanceController {
 
     /** Who of the school needs attention; of the last eight weeks. */
     @GetMapping("/attendance")
+    @Noted("attendance of the school")
     @For({TEACHER, LEAD})
     AttentionPage attention(@AuthenticationPrincipal SignedIn caller) {
         return pages.attention(caller);
@@ -164,6 +172,7 @@ class AttendanceController {
 
     /** The lessons behind one of the school's rates. */
     @GetMapping("/attendance/lessons")
+    @Noted("lessons behind a sum of attendance")
     @For({TEACHER, LEAD})
     LessonsBehind behind(
             @RequestParam(defaultValue = "") String by,

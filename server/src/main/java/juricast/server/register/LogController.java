@@ -25,6 +25,7 @@ import juricast.core.roster.RosterReading;
 import juricast.core.time.Span;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
+import juricast.server.access.Takes;
 import juricast.server.classes.AccessToClasses;
 import juricast.server.classes.Classes;
 import juricast.server.data.Ids;
@@ -122,6 +123,7 @@ class LogController {
     record LogFault(int line, String message) {}
 
     @PostMapping(path = "/preview", consumes = MediaType.ALL_VALUE)
+    @Takes(MOST_BYTES)
     @For(TEACHER)
     LogPreview preview(
             @PathVariable String lesson,
@@ -137,6 +139,7 @@ class LogController {
 
     /** Takes what the preview showed. 409 while anything is open, or if it is something else by now. */
     @PostMapping(consumes = MediaType.ALL_VALUE)
+    @Takes(MOST_BYTES)
     @For(TEACHER)
     LogPreview take(
             @PathVariable String lesson,

@@ -15,6 +15,7 @@ import juricast.core.register.Register;
 import juricast.core.register.RegisterCodes;
 import juricast.core.register.RegisterLine;
 import juricast.server.access.For;
+import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.AccessToClasses;
 import juricast.server.classes.Classes;
@@ -134,6 +135,7 @@ class RegisterController {
     record CorrectionRequest(String person, Mark mark, @Nullable String code, int lateMinutes, String reason) {}
 
     @GetMapping("/register")
+    @Noted("the register")
     @For({TEACHER, LEAD})
     RegisterPage register(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         Classes.Planned planned = planned(lesson);
@@ -280,6 +282,7 @@ class RegisterController {
 
     /** The register as CSV, in UTF-8 with a mark so that spreadsheets read it right. */
     @GetMapping(path = "/register.csv", produces = "text/csv")
+    @Noted(value = "the register, as a table", takenAway = true)
     @For({TEACHER, LEAD})
     ResponseEntity<byte[]> csv(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         RegisterPage page = register(lesson, caller);
@@ -327,6 +330,7 @@ class RegisterController {
 
     /** The register on paper, with everybody's presence drawn over the lesson. */
     @GetMapping(path = "/register.pdf", produces = "application/pdf")
+    @Noted(value = "the register, on paper", takenAway = true)
     @For({TEACHER, LEAD})
     ResponseEntity<byte[]> pdf(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         RegisterPage page = register(lesson, caller);

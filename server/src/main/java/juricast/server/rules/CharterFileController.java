@@ -12,6 +12,7 @@ import juricast.core.charter.Edit;
 import juricast.core.charter.Place;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
+import juricast.server.access.Takes;
 import juricast.server.problems.Problem;
 import juricast.server.rules.RulesDocument.Rules;
 import juricast.server.rules.Settings.Marked;
@@ -69,6 +70,7 @@ class CharterFileController {
 
     /** Makes a file the caller's draft: nothing counts until its consequences were looked at. */
     @PostMapping(path = "/file", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    @Takes(Takes.FORM)
     @For(LEAD)
     Rules read(@RequestParam("file") MultipartFile uploaded, @AuthenticationPrincipal SignedIn caller)
             throws IOException {

@@ -24,6 +24,9 @@ import org.springframework.stereotype.Component;
 /** The charter for parents, on paper: what pupils may do, what is never done, and why, in plain words. */
 @Component
 class CharterPdf {
+    /** Parents must not take for done what is only written down. */
+    static final String NOT_YET = "(This is the rule; the program does not carry it out by itself yet.)";
+
     private final RuleWords words;
     private final School school;
 
@@ -106,6 +109,9 @@ class CharterPdf {
             }
         }
         line.add(new Chunk(" " + rule.reason(), Paper.NOTE));
+        if (rule.enforced() == Rule.Enforced.NOT_YET) {
+            line.add(new Chunk(" " + NOT_YET, Paper.NOTE));
+        }
         return line;
     }
 }

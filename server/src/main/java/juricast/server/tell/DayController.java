@@ -133,7 +133,7 @@ class DayController {
         List<Member> members = classes.membersOf(one, now);
         // Only what is near enough to be open is looked at: a look takes a lesson into memory.
         boolean isNear = !one.cancelled() && one.time().from().isBefore(now.plusSeconds(7200));
-        Optional<LessonState> state = isNear ? Optional.of(live.state(one.id())) : Optional.empty();
+        Optional<LessonState> state = isNear ? live.stateIfReadable(one.id()) : Optional.empty();
         boolean isOpen = state.filter(LessonState::isOpen).isPresent();
         boolean isOver = state.filter(LessonState::isOver).isPresent()
                 || !isOpen && !one.time().until().isAfter(now);

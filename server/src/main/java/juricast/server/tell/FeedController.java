@@ -9,6 +9,7 @@ import java.time.Duration;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.AccessToClasses;
+import juricast.server.data.Addresses;
 import juricast.server.tell.Feeds.Feed;
 import juricast.server.tell.Feeds.Kind;
 import org.springframework.http.CacheControl;
@@ -17,16 +18,17 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.*;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** The secret addresses of calendars, and the calendars at them. */
 @RestController
 class FeedController {
     private final Feeds feeds;
     private final AccessToClasses access;
+    private final Addresses addresses;
     private final Clock clock;
 
-    FeedController(Feeds feeds, AccessToClasses access, Clock clock) {
+    FeedController(Feeds feeds, AccessToClasses access, Addresses addresses, Clock clock) {
+        this.addresses = addresses;
         this.feeds = feeds;
         this.access = access;
         this.clock = clock;
@@ -76,8 +78,6 @@ class FeedController {
     }
 
     private FeedAddress address(Feed feed) {
-        return new FeedAddress(ServletUriComponentsBuilder.fromCurrentContextPath()
-                .path(feeds.path(feed))
-                .toUriString());
+        return new FeedAddress(addresses.of(feeds.path(feed)));
     }
 }

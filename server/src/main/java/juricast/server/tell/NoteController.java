@@ -30,7 +30,9 @@ import juricast.server.access.SignedIn;
 import juricast.server.classes.AccessToClasses;
 import juricast.server.classes.Classes;
 import juricast.server.classes.JoinLinks;
+import juricast.server.data.Addresses;
 import juricast.server.data.Database;
+import juricast.server.files.QrCode;
 import juricast.server.problems.Problem;
 import juricast.server.rules.Settings;
 import org.jspecify.annotations.Nullable;
@@ -38,7 +40,6 @@ import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.*;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** How a class is joined: notes, links, QR code, join word, and whether pupils see the link. */
 @RestController
@@ -52,6 +53,7 @@ class NoteController {
     private final JoinLinks links;
     private final JoiningNote notes;
     private final Settings settings;
+    private final Addresses addresses;
     private final Database database;
     private final Clock clock;
 
@@ -61,8 +63,10 @@ class NoteController {
             JoinLinks links,
             JoiningNote notes,
             Settings settings,
+            Addresses addresses,
             Database database,
             Clock clock) {
+        this.addresses = addresses;
         this.access = access;
         this.classes = classes;
         this.links = links;
@@ -145,8 +149,8 @@ class NoteController {
                 notes.fullOne(about, rules, at));
     }
 
-    private static String absolute(String path) {
-        return ServletUriComponentsBuilder.fromCurrentContextPath().path(path).toUriString();
+    private String absolute(String path) {
+        return addresses.of(path);
     }
 
     /** The link of the class as a QR code. */

@@ -13,6 +13,7 @@ import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.telling.Template;
+import juricast.server.data.Addresses;
 import juricast.server.data.Database;
 import juricast.server.data.School;
 import org.springframework.stereotype.Component;

@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 import juricast.core.limits.Limits;
 import juricast.core.telling.Template;
 import juricast.server.access.For;
+import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.Classes;
 import juricast.server.problems.Problem;
@@ -52,6 +53,7 @@ class OutboxController {
 
     /** A teacher sees what went out about the own classes; notices of changes, which may be about several, are the lead's. */
     @GetMapping
+    @Noted("the outbox")
     @For({LEAD, TEACHER})
     OutboxPage page(
             @RequestParam(required = false) @Nullable MessageKind kind,

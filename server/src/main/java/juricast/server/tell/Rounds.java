@@ -25,6 +25,7 @@ import juricast.core.time.Span;
 import juricast.server.classes.Classes;
 import juricast.server.classes.JoinLinks;
 import juricast.server.classes.Planning;
+import juricast.server.data.Addresses;
 import juricast.server.data.Database;
 import juricast.server.data.School;
 import juricast.server.lesson.LiveLessons;
@@ -130,7 +131,7 @@ class Rounds {
                                     .length()
                                     .compareTo(Duration.between(now, one.time().from()))
                             >= 0;
-            List<Due> all = isNear ? live.due(one.id()) : List.of();
+            List<Due> all = isNear ? live.dueIfReadable(one.id()) : List.of();
             if (all.isEmpty()) {
                 continue;
             }

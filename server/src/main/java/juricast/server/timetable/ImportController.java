@@ -17,6 +17,7 @@ import juricast.core.identity.ClassId;
 import juricast.core.time.Span;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
+import juricast.server.access.Takes;
 import juricast.server.classes.Classes;
 import juricast.server.data.School;
 import juricast.server.files.TableFile;
@@ -99,6 +100,7 @@ class ImportController {
 
     /** @param meant a JSON object: which class, by its id, is meant by a title that no class bears */
     @PostMapping(path = "/import/preview", consumes = MediaType.ALL_VALUE)
+    @Takes(MOST_BYTES)
     @For({LEAD, TEACHER})
     TimetablePreview preview(
             HttpServletRequest file,
@@ -110,6 +112,7 @@ class ImportController {
 
     /** Carries out what the preview showed, with an undo. 409 if the plan or the file is not as it was then. */
     @PostMapping(path = "/import", consumes = MediaType.ALL_VALUE)
+    @Takes(MOST_BYTES)
     @For({LEAD, TEACHER})
     TimetableTaken take(
             HttpServletRequest file,

@@ -21,7 +21,10 @@ import juricast.core.inspection.PlannedSchool;
 import juricast.core.joining.JoinWord;
 import juricast.core.rules.Setting;
 import juricast.core.time.Span;
+import juricast.core.timetable.Recurrence;
+import juricast.core.timetable.Series;
 import juricast.server.classes.Calendar;
+import juricast.server.classes.Classes;
 import juricast.server.classes.Planning;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;
@@ -245,6 +248,55 @@ public class Plan {
         return true;
     }
 
+    /** What scheduling did. @param change its name @param lessons how many were added */
+    record Scheduled(String change, int lessons) {}
+
+    /** Adds a series with its lessons as one change; one that begins when another of the class does is left out. */
+    Scheduled schedule(ClassId id, Series series, List<Series.Slot> slots, String what, PersonId by, Instant now) {
+        return database.write(sql -> {
+            String name = Ids.next();
+            sql.sql(
+                            """
+                    INSERT INTO series (id, class, first, minutes, zone, rule, made_by, made_at)
+                    VALUES (:id, :class, :first, :minutes, :zone, :rule, :by, :at)""")
+                    .param("id", name)
+                    .param("class", id.value())
+                    .param("first", series.first().toString())
+                    .param("minutes", series.minutes())
+                    .param("zone", series.zone().getId())
+                    .param("rule", series.rule().map(Recurrence::text).orElse(""))
+                    .param("by", by.value())
+                    .param("at", now.toEpochMilli())
+                    .update();
+            String change = begin(sql, what, "Scheduled on the page of the class.", by, now);
+            int added = 0;
+            for (Series.Slot one : slots) {
+                var lesson = new LessonId(Ids.next());
+                if (Classes.insertLesson(
+                                sql, id, lesson, one.time(), name, one.slot().toString())
+                        == 1) {
+                    added++;
+                    noteAdded(sql, change, lesson, one.time());
+                }
+            }
+            return new Scheduled(change, added);
+        });
+    }
+
+    /** When the change is undone, the lesson is cancelled and not forgotten. */
+    private static void noteAdded(JdbcClient sql, String change, LessonId id, Span time) {
+        sql.sql(
+                        """
+                INSERT INTO lesson_change (change, lesson, starts_before, ends_before, cancelled_before,
+                    starts_after, ends_after, cancelled_after)
+                VALUES (:change, :id, :starts, :ends, 1, :starts, :ends, 0)""")
+                .param("change", change)
+                .param("id", id.value())
+                .param("starts", time.from().toEpochMilli())
+                .param("ends", time.until().toEpochMilli())
+                .update();
+    }
+
     /** The series of a class that came from an entry of another program; made if it is not there. @return its name */
     static String series(
             JdbcClient sql,
@@ -294,16 +346,7 @@ public class Plan {
                 .param("series", series)
                 .param("slot", added.slot().toString())
                 .update();
-        sql.sql(
-                        """
-                INSERT INTO lesson_change (change, lesson, starts_before, ends_before, cancelled_before,
-                    starts_after, ends_after, cancelled_after)
-                VALUES (:change, :id, :starts, :ends, 1, :starts, :ends, 0)""")
-                .param("change", change)
-                .param("id", id.value())
-                .param("starts", added.time().from().toEpochMilli())
-                .param("ends", added.time().until().toEpochMilli())
-                .update();
+        noteAdded(sql, change, id, added.time());
     }
 
     /**

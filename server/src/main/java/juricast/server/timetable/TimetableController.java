@@ -9,7 +9,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeParseException;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -52,6 +51,7 @@ class TimetableController {
     private final Changes changes;
     private final Inspections inspections;
     private final Seen seen;
+    private final Appearing appearing;
     private final Calendar calendar;
     private final AccessToClasses access;
     private final People people;
@@ -64,6 +64,7 @@ class TimetableController {
             Changes changes,
             Inspections inspections,
             Seen seen,
+            Appearing appearing,
             Calendar calendar,
             AccessToClasses access,
             People people,
@@ -74,6 +75,7 @@ class TimetableController {
         this.changes = changes;
         this.inspections = inspections;
         this.seen = seen;
+        this.appearing = appearing;
         this.calendar = calendar;
         this.access = access;
         this.people = people;
@@ -286,9 +288,9 @@ class TimetableController {
         List<Plan.Planned> lessons = wanted.following ? plan.andFollowing(found) : List.of(found);
         String title = changes.titleOf(found.ofClass());
         String what = what(title, was, from, found, length, cancelled);
-        Set<String> before = keys();
+        Set<String> before = appearing.before();
         String change = changes.change(lessons, from, length, cancelled, what, why, caller.person());
-        return new PlanChanged(change, what, lessons.size(), appearing(before));
+        return new PlanChanged(change, what, lessons.size(), appearing.since(before));
     }
 
     private String what(
@@ -340,9 +342,9 @@ class TimetableController {
                 .orElse(name + " comes besides");
         String what = "%s in %s, %s"
                 .formatted(who, of.title(), school.day(found.time().from()));
-        Set<String> before = keys();
+        Set<String> before = appearing.before();
         String change = changes.cover(lessons, adult, insteadOf, what, why, caller.person());
-        return new PlanChanged(change, what, lessons.size(), appearing(before));
+        return new PlanChanged(change, what, lessons.size(), appearing.since(before));
     }
 
     private Instant end(String through) {
@@ -380,21 +382,6 @@ class TimetableController {
             access.runBy(caller, found.ofClass().value());
         }
         return found;
-    }
-
-    private Set<String> keys() {
-        return inspections.now().findings().stream().map(Finding::key).collect(Collectors.toSet());
-    }
-
-    private List<String> appearing(Set<String> before) {
-        Inspection after = inspections.now();
-        var names = seen.names(after);
-        var told = new HashSet<String>();
-        return after.findings().stream()
-                .filter(one -> !before.contains(one.key()))
-                .map(one -> seen.sentence(one, names))
-                .filter(told::add)
-                .toList();
     }
 
     private static String why(@Nullable String why) {

@@ -9,6 +9,7 @@ import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -68,9 +69,10 @@ final class Zones {
                 return named.or(() -> offsets.stream().map(ZoneId.class::cast).findFirst());
             }
             var rules = school.getRules();
-            var ofSchool = Set.of(
+            // One and the same where the clocks are never changed.
+            var ofSchool = new HashSet<>(List.of(
                     rules.getOffset(year.withDayOfYear(15).atStartOfDay()),
-                    rules.getOffset(year.withDayOfYear(196).atStartOfDay()));
+                    rules.getOffset(year.withDayOfYear(196).atStartOfDay())));
             return offsets.equals(ofSchool) ? Optional.of(school) : Optional.empty();
         }
     }

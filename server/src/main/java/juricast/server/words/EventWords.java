@@ -94,6 +94,17 @@ public class EventWords {
         }
 
         @Override
+        public String takenOff(LessonEvent.TakenOff event) {
+            return name(event.person()) + " no longer belongs to this lesson, and is out";
+        }
+
+        @Override
+        public String guestLetIn(LessonEvent.GuestLetIn event) {
+            return "“%s” is on no list, and is a guest of this lesson: %s%s"
+                    .formatted(event.name(), event.note(), by(event.by()));
+        }
+
+        @Override
         public String connectionLost(LessonEvent.ConnectionLost event) {
             return who(event.visit()) + " lost the connection";
         }

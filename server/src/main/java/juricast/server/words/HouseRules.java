@@ -40,10 +40,19 @@ public class HouseRules {
         if (closed) {
             lines.add("You can always write to your teachers alone. Pupils do not write to each other alone.");
         }
+        String recording =
+                rules.value(Catalogue.RECORDING_MODE, Rule.ANSWERS, at).text();
+        boolean records = Catalogue.RECORDING_MODE.enforced() != Rule.Enforced.NOT_YET;
         lines.add(
-                switch (rules.value(Catalogue.RECORDING_MODE, Rule.ANSWERS, at).text()) {
-                    case "required" -> "This lesson is recorded from beginning to end: sound, picture and what is shown.";
-                    case "optional" -> "This lesson may be recorded; you are told when it begins and ends.";
+                switch (recording) {
+                    case "required" -> records
+                            ? "This lesson is recorded from beginning to end: sound, picture and what is shown."
+                            : "The school's rules say that this lesson is to be recorded. This program does not record; ask"
+                                    + " your teacher whether anything else does.";
+                    case "optional" -> records
+                            ? "This lesson may be recorded; you are told when it begins and ends."
+                            : "The school's rules allow recording. This program does not record; your teacher tells you if"
+                                    + " anything else does.";
                     default -> "This lesson is not recorded, and nobody may record it.";
                 });
         lines.add("Who disturbs others is reminded first, and may be sent out.");

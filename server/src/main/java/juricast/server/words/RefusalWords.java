@@ -65,6 +65,14 @@ public class RefusalWords {
             case ALREADY_ALLOWED -> say(type, "They may do that already", "No pass is needed.");
             case TOO_EARLY_TO_ADMIT -> say(
                     type, "It is too early to let pupils in", "They are let in when the charter's time has come.");
+            case REMOVED_HERE -> say(
+                    type, "A safeguarding lead has put you out of this lesson", "Ask the safeguarding lead.");
+            case NO_ADULT_READS -> say(
+                    type,
+                    "No adult is here who could read along",
+                    "Between pupils and visitors everything is read by an adult. Write to the class, or wait for an adult.");
+            case NOTHING_TO_UNDO -> say(
+                    type, "There is nothing to take back any more", "Give the passes again one by one.");
             case NOT_REMOVED -> say(type, who + " was not removed", "Nothing needs to be done.");
             case LAST_ADULT -> say(
                     type,

@@ -27,12 +27,14 @@ public class WorryWords {
             case QUIET_WITHOUT_ADULT -> "No adult since %s. The room has gone quiet by itself.".formatted(since);
             case STOPPED -> "Everything was stopped at %s.".formatted(since);
             case SWEEP -> "“%s” goes from door to door of the school. It waits everywhere.".formatted(who);
+            case RECORD_DAMAGED -> "Its record is damaged and cannot be read; nobody can act in it. A backup may have it whole.";
             case NO_ADULT -> "No adult in the room since %s.".formatted(since);
             case REMOVED_KNOCKS -> "%s was removed and knocks again.".formatted(who);
             case NOT_OPENED -> "Nobody has opened it; it should have begun at %s."
                     .formatted(school.clockTime(plan.time().from()));
             case STRANGER_AT_OPEN_DOOR -> "The door is open, and somebody unknown is there: %s.".formatted(who);
             case TOO_FEW_ADULTS -> "Fewer adults are in than the rules ask for.";
+            case GUEST_LET_IN -> "On no list, and let in by an adult's word: %s.".formatted(who);
             case WAITS_LONG -> "Waits at the door since %s: %s.".formatted(since, who);
             case WORDS_WAIT -> "Messages wait for an adult since %s.".formatted(since);
             case OVER_TIME -> "Over time: should have ended at %s.".formatted(since);

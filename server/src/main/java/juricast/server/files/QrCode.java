@@ -1,4 +1,4 @@
-package juricast.server.tell;
+package juricast.server.files;
 
 import com.google.zxing.BarcodeFormat;
 import com.google.zxing.EncodeHintType;
@@ -9,12 +9,12 @@ import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import java.util.Map;
 
 /** A link as a QR code (ISO/IEC 18004), drawn as SVG so that it stays sharp on paper. */
-final class QrCode {
+public final class QrCode {
     private static final int QUIET_ZONE = 4;
 
     private QrCode() {}
 
-    static String svg(String text) {
+    public static String svg(String text) {
         try {
             BitMatrix dots = new QRCodeWriter()
                     .encode(

@@ -1,0 +1,101 @@
+package juricast.server.lesson;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.util.Optional;
+import juricast.core.identity.DeviceId;
+import juricast.core.identity.PersonId;
+import juricast.server.access.KnownDevices;
+import juricast.server.access.TryLimit;
+import juricast.server.classes.Classes;
+import juricast.server.problems.Problem;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+
+/**
+ * How often somebody may knock and guess at a class's word. A family, a school or a whole ship may share one address, so what a
+ * stranger does from there never closes the door for who is signed in and on the list, or comes on a device that knew the word
+ * before: those are counted by themselves.
+ */
+@Component
+class KnockLimits {
+    private static final Logger LOG = LoggerFactory.getLogger(KnockLimits.class);
+    private static final int CROWD = 120;
+
+    private final KnownDevices devices;
+    private final TryLimit words;
+    private final TryLimit guesses;
+    private final TryLimit knocks;
+    private final TryLimit crowds;
+    private final TryLimit toldOfCrowd;
+
+    KnockLimits(KnownDevices devices, Clock clock) {
+        this.devices = devices;
+        this.words = new TryLimit(6, Duration.ofMinutes(2), clock);
+        // Somebody who drops the cookie that tells a device is held by this one.
+        this.guesses = new TryLimit(60, Duration.ofMinutes(2), clock);
+        this.knocks = new TryLimit(12, Duration.ofMinutes(1), clock);
+        // A whole class may come from one address, but not four of them within a minute.
+        this.crowds = new TryLimit(CROWD, Duration.ofMinutes(1), clock);
+        this.toldOfCrowd = new TryLimit(1, Duration.ofMinutes(1), clock);
+    }
+
+    /** Somebody before the door of a class. @param member the account, of who is signed in and on the list */
+    record Comer(Classes.SchoolClass at, DeviceId device, String address, Optional<PersonId> member) {
+        private String key() {
+            return member.map(one -> "member " + one.value()).orElse(device.value() + address) + " at " + at.id();
+        }
+
+        private String place() {
+            return address + " at " + at.id();
+        }
+
+        private String subject() {
+            return "class:" + at.id();
+        }
+    }
+
+    /** Counts a knock that goes to the lesson. @throws Problem if there were too many */
+    void takeKnock(Comer comer) {
+        boolean isTrusted = isTrusted(comer);
+        if (!knocks.take(comer.key()) || !isTrusted && isCrowded(comer.place())) {
+            throw tooMany();
+        }
+    }
+
+    /** Whether the word is right; counted before it is compared. @throws Problem if there were too many tries */
+    boolean isRight(Comer comer, String said) {
+        boolean isTrusted = isTrusted(comer);
+        if (!words.take(comer.key()) || !isTrusted && !guesses.take(comer.place())) {
+            throw tooMany();
+        }
+        boolean isRight = comer.at.word().isSaidBy(said);
+        if (isRight) {
+            words.giveBack(comer.key());
+            if (!isTrusted) {
+                guesses.giveBack(comer.place());
+            }
+            devices.remember(comer.subject(), comer.device);
+        }
+        return isRight;
+    }
+
+    private boolean isTrusted(Comer comer) {
+        return comer.member.isPresent() || devices.knows(comer.subject(), Optional.of(comer.device));
+    }
+
+    /** Whether so many come from one address that it cannot be a class; told once in the log, for whoever looks after it. */
+    private boolean isCrowded(String place) {
+        boolean isCrowded = !crowds.take(place);
+        if (isCrowded && toldOfCrowd.take(place)) {
+            LOG.warn("More than {} knocks in a minute from {}: further ones are turned back unread", CROWD, place);
+        }
+        return isCrowded;
+    }
+
+    private static Problem tooMany() {
+        return Problem.tooMany(
+                "Too many tries", "Wait two minutes, then try again with the word your teacher gave you.");
+    }
+}
