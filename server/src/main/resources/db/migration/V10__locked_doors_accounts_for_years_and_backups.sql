@@ -1,7 +1,7 @@
 -- A school's accounts last for years, its doors know who left, and what is lost can be brought back.
 ALTER TABLE school ADD COLUMN demo INTEGER NOT NULL DEFAULT 0 CHECK (demo IN (0, 1));
 -- When an account ends; null: not yet known.
-ALTER TABLE person ADD COLUMN ends INTEGER;
+ALTER TABLE person ADD COLUMN account_ends INTEGER;
 -- A code that counts once, until when; then a password of one's own is chosen. 0: the password is one's own.
 ALTER TABLE person ADD COLUMN code_until INTEGER NOT NULL DEFAULT 0;
 -- The second factor (RFC 6238): a secret once it is confirmed, and the last step of time whose code was used.
@@ -52,3 +52,6 @@ CREATE TABLE lead_change (
     why    TEXT NOT NULL,
     at     INTEGER NOT NULL
 );
+-- What an invitation is about no longer depends on the address of the program.
+UPDATE message SET about = substr(about, 1, instr(about, 'http') - 1) || substr(about, instr(about, '/join/'))
+WHERE kind = 'INVITATION' AND instr(about, 'http') > 0 AND instr(about, '/join/') > 0;

@@ -10,13 +10,17 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.stream.Stream;
+import juricast.server.data.School;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
@@ -29,27 +33,43 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
     /** Ten past ten on a Monday; the demo's third period began at 09:55. */
     public static final Instant START = Instant.parse("2026-09-14T10:10:00Z");
 
+    public static final String SETUP_WORD = "amber-kelp-tests";
+
     private final boolean demo;
+    private final List<String> told;
     private final AtomicReference<Instant> now = new AtomicReference<>(START);
     private Path file;
     private ConfigurableApplicationContext application;
 
-    private RunningServer(boolean demo) {
+    private RunningServer(boolean demo, List<String> told) {
         this.demo = demo;
+        this.told = told;
     }
 
-    public static RunningServer empty() {
-        return new RunningServer(false);
+    /** @param told further settings, as on the command line */
+    public static RunningServer empty(String... told) {
+        return new RunningServer(false, List.of(told));
     }
 
-    public static RunningServer demo() {
-        return new RunningServer(true);
+    public static RunningServer demo(String... told) {
+        return new RunningServer(true, List.of(told));
+    }
+
+    /** On a file that is there already. */
+    public static RunningServer on(Path file, boolean demo) {
+        var server = new RunningServer(demo, List.of());
+        server.file = file;
+        return server;
     }
 
     @Override
     public void beforeAll(ExtensionContext context) throws IOException {
-        file = Files.createTempDirectory("juricast").resolve("school.db");
+        file = newFile();
         start();
+    }
+
+    public static Path newFile() throws IOException {
+        return Files.createTempDirectory("juricast").resolve("school.db");
     }
 
     @Override
@@ -63,19 +83,36 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
         start();
     }
 
-    private void start() {
+    public void stop() {
+        application.close();
+    }
+
+    public void start() {
+        var words = new ArrayList<>(List.of(
+                "--server.port=0",
+                "--juricast.data=" + file,
+                "--juricast.demo=" + demo,
+                "--juricast.setup-word=" + SETUP_WORD,
+                "--juricast.metrics-token=a-token",
+                "--logging.level.juricast=WARN"));
+        words.addAll(told);
         application = new SpringApplicationBuilder(Juricast.class)
                 .initializers(context -> ((GenericApplicationContext) context)
                         .registerBean("testClock", Clock.class, StandingClock::new))
-                .run(
-                        "--server.port=0",
-                        "--juricast.data=" + file,
-                        "--juricast.demo=" + demo,
-                        "--logging.level.juricast=WARN");
+                .run(words.toArray(String[]::new));
     }
 
     public void advance(Duration by) {
         now.updateAndGet(before -> before.plus(by));
+    }
+
+    public Instant now() {
+        return now.get();
+    }
+
+    /** The day at the school. */
+    public LocalDate today() {
+        return bean(School.class).date(now());
     }
 
     public <T> T bean(Class<T> type) {
@@ -117,7 +154,7 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
         return statuses;
     }
 
-    private String address() {
+    public String address() {
         return "http://localhost:" + application.getEnvironment().getProperty("local.server.port");
     }
 

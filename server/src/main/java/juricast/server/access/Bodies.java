@@ -69,8 +69,7 @@ class Bodies extends OncePerRequestFilter {
             }
             chain.doFilter(length < 0 ? new Counted(request, most) : request, response);
         } catch (Problem problem) {
-            // What is not wanted is not read either: the connection ends with the answer.
-            response.setHeader("Connection", "close");
+            // What is not wanted is not read either, but for what the web server swallows so that the answer is heard.
             answers.getObject().resolveException(request, response, null, problem);
         }
     }

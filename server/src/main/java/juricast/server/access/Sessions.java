@@ -113,7 +113,7 @@ public class Sessions {
                 .sql(
                         """
                     SELECT person.id, name, position, code_until, factor IS NOT NULL AS factor,
-                        min(expires, coalesce(ends, expires)) AS until
+                        min(expires, coalesce(account_ends, expires)) AS until
                     FROM session JOIN person ON person.id = session.person WHERE token_hash = :hash""")
                 .param("hash", hash)
                 .query((row, n) -> {

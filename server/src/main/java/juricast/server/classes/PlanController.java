@@ -84,8 +84,8 @@ class PlanController {
                 school.day(planned.time().from()),
                 school.clockTime(planned.time().from()),
                 !caller.isLead(),
-                planning.visitors(planned.id()).stream().map(Member::name).toList(),
-                planning.visitors(planned.id()).stream()
+                planning.invited(planned.id()).stream().map(Member::name).toList(),
+                planning.invited(planned.id()).stream()
                         .map(one -> new InvitedVisitor(
                                 one.person().value(),
                                 one.name(),

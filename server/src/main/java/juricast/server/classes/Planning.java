@@ -39,6 +39,8 @@ public class Planning {
             FROM lesson
             """;
 
+    private static final String GUEST = "guest-";
+
     private final Database database;
     private volatile Known known = new Known(-1, Map.of(), new Timetable(List.of(), List.of()));
 
@@ -69,7 +71,7 @@ public class Planning {
         return database.read()
                 .sql(
                         """
-                    SELECT id, name FROM person WHERE position = 'LEAD' AND (ends IS NULL OR ends > :now)
+                    SELECT id, name FROM person WHERE position = 'LEAD' AND (account_ends IS NULL OR account_ends > :now)
                     ORDER BY name""")
                 .param("now", now.toEpochMilli())
                 .query((row, n) -> new Member(new PersonId(row.getString(1)), row.getString(2), Role.OBSERVER))
@@ -174,6 +176,13 @@ public class Planning {
                 .list();
     }
 
+    /** Those of them who were invited before, by a link of their own, and did not just stand at the door. */
+    public List<Member> invited(LessonId lesson) {
+        return visitors(lesson).stream()
+                .filter(one -> !one.person().value().startsWith(GUEST))
+                .toList();
+    }
+
     /** Says what is planned for a lesson; what was said before is replaced. Visitors keep who they are by their name. */
     void plan(LessonId lesson, List<String> visitors, Set<Fact> expected) {
         database.write(sql -> {
@@ -194,7 +203,7 @@ public class Planning {
 
     /** Lists somebody for one lesson who stands at its door. Each is a person of their own, whatever they are called. */
     public PersonId inviteGuest(LessonId lesson, String name) {
-        var guest = new PersonId("guest-" + Ids.next());
+        var guest = new PersonId(GUEST + Ids.next());
         database.write(
                 sql -> sql.sql("INSERT INTO lesson_visitor (lesson, person, name) VALUES (:lesson, :person, :name)")
                         .param("lesson", lesson.value())

@@ -59,7 +59,7 @@ class SchoolFilesController {
     }
 
     @PostMapping(path = "/preview", consumes = MediaType.ALL_VALUE)
-    @Takes(MOST_BYTES)
+    @Takes(MOST_BYTES + Takes.SLACK)
     @For(LEAD)
     SchoolPreview preview(HttpServletRequest file) throws IOException {
         return preview(exchange.compare(bytes(file)));
@@ -67,7 +67,7 @@ class SchoolFilesController {
 
     /** Carries out what the preview showed. 409 if the school or the file is not as it was then. */
     @PostMapping(consumes = MediaType.ALL_VALUE)
-    @Takes(MOST_BYTES)
+    @Takes(MOST_BYTES + Takes.SLACK)
     @For(LEAD)
     SchoolPreview take(HttpServletRequest file, @RequestParam(defaultValue = "") String fingerprint)
             throws IOException {

@@ -41,8 +41,14 @@ class KnockLimits {
         this.toldOfCrowd = new TryLimit(1, Duration.ofMinutes(1), clock);
     }
 
-    /** Somebody before the door of a class. @param member the account, of who is signed in and on the list */
-    record Comer(Classes.SchoolClass at, DeviceId device, String address, Optional<PersonId> member) {
+    /**
+     * Somebody before the door of a class.
+     *
+     * @param member the account, of who is signed in and on the list
+     * @param isTrusted whether they are, or the device knew the word before
+     */
+    record Comer(
+            Classes.SchoolClass at, DeviceId device, String address, Optional<PersonId> member, boolean isTrusted) {
         private String key() {
             return member.map(one -> "member " + one.value()).orElse(device.value() + address) + " at " + at.id();
         }
@@ -50,39 +56,35 @@ class KnockLimits {
         private String place() {
             return address + " at " + at.id();
         }
-
-        private String subject() {
-            return "class:" + at.id();
-        }
     }
 
-    /** Counts a knock that goes to the lesson. @throws Problem if there were too many */
+    Comer comer(Classes.SchoolClass at, DeviceId device, String address, Optional<PersonId> member) {
+        boolean isTrusted = member.isPresent() || devices.knows("class:" + at.id(), Optional.of(device));
+        return new Comer(at, device, address, member, isTrusted);
+    }
+
+    /** Counts a knock with the right word that goes to the lesson. @throws Problem if there were too many */
     void takeKnock(Comer comer) {
-        boolean isTrusted = isTrusted(comer);
-        if (!knocks.take(comer.key()) || !isTrusted && isCrowded(comer.place())) {
+        if (!knocks.take(comer.key()) || !comer.isTrusted && isCrowded(comer.place())) {
             throw tooMany();
         }
+        // Only now, so that a flood of new devices is not remembered.
+        devices.remember("class:" + comer.at.id(), comer.device);
     }
 
     /** Whether the word is right; counted before it is compared. @throws Problem if there were too many tries */
     boolean isRight(Comer comer, String said) {
-        boolean isTrusted = isTrusted(comer);
-        if (!words.take(comer.key()) || !isTrusted && !guesses.take(comer.place())) {
+        if (!words.take(comer.key()) || !comer.isTrusted && !guesses.take(comer.place())) {
             throw tooMany();
         }
         boolean isRight = comer.at.word().isSaidBy(said);
         if (isRight) {
             words.giveBack(comer.key());
-            if (!isTrusted) {
+            if (!comer.isTrusted) {
                 guesses.giveBack(comer.place());
             }
-            devices.remember(comer.subject(), comer.device);
         }
         return isRight;
-    }
-
-    private boolean isTrusted(Comer comer) {
-        return comer.member.isPresent() || devices.knows(comer.subject(), Optional.of(comer.device));
     }
 
     /** Whether so many come from one address that it cannot be a class; told once in the log, for whoever looks after it. */

@@ -20,6 +20,7 @@ import juricast.server.data.Ids;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -45,13 +46,21 @@ class LessonJournal implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(LessonJournal.class);
 
     private final Database database;
+    private final Duration longest;
     private final AtomicLong written = new AtomicLong();
     private volatile boolean isClosed;
     private final BlockingQueue<Entry> queue = new LinkedBlockingQueue<>();
     private final Thread writer = new Thread(this::writeForEver, "lesson-journal");
 
+    @Autowired
     LessonJournal(Database database) {
+        this(database, LONGEST);
+    }
+
+    /** @param longest how long an append may take */
+    LessonJournal(Database database, Duration longest) {
         this.database = database;
+        this.longest = longest;
         writer.setDaemon(true);
         writer.start();
     }
@@ -68,6 +77,10 @@ class LessonJournal implements DisposableBean {
             CompletableFuture<String> done,
             AtomicBoolean isTaken,
             long since) {}
+
+    /** After this one nothing more comes. */
+    private static final Entry LAST = new Entry(
+            new LessonId("none"), 0, "", List.of(), new CompletableFuture<>(), new AtomicBoolean(true), Long.MAX_VALUE);
 
     /** Events of which it is not known that they are on the disk; they may be. */
     static final class NotKept extends RuntimeException {
@@ -92,7 +105,7 @@ class LessonJournal implements DisposableBean {
         }
         queue.add(entry);
         try {
-            return entry.done.get(LONGEST.toMillis(), TimeUnit.MILLISECONDS);
+            return entry.done.get(longest.toMillis(), TimeUnit.MILLISECONDS);
         } catch (ExecutionException failed) {
             throw new NotKept(failed.getCause());
         } catch (TimeoutException tooLong) {
@@ -109,7 +122,7 @@ class LessonJournal implements DisposableBean {
     /** Whether it writes: its thread is there, and nothing waits longer than it should. */
     boolean isWriting() {
         Entry oldest = queue.peek();
-        return writer.isAlive() && (oldest == null || System.nanoTime() - oldest.since < LONGEST.toNanos());
+        return writer.isAlive() && (oldest == null || System.nanoTime() - oldest.since < longest.toNanos());
     }
 
     /** How many appends wait. */
@@ -191,11 +204,13 @@ class LessonJournal implements DisposableBean {
 
     /** Whatever happens to one batch, the next is written: a fault of memory or of the program stops no other order. */
     private void writeForEver() {
-        while (!isClosed) {
+        boolean isEnding = false;
+        while (!isEnding) {
             try {
                 var batch = new ArrayList<Entry>();
                 batch.add(queue.take());
                 queue.drainTo(batch, BATCH - 1);
+                isEnding = batch.remove(LAST);
                 batch.removeIf(entry -> entry.isTaken.getAndSet(true));
                 if (!batch.isEmpty()) {
                     write(batch);
@@ -271,7 +286,9 @@ class LessonJournal implements DisposableBean {
     @Override
     public void destroy() throws InterruptedException {
         isClosed = true;
-        writer.interrupt();
+        // What is being written is written to its end, and what was queued before is written too.
+        queue.add(LAST);
         writer.join(5000);
+        writer.interrupt();
     }
 }

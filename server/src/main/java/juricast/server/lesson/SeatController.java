@@ -183,7 +183,7 @@ class SeatController {
                     "Sign in; it then leads to the desk. Pupils use the link in their joining note.");
         }
         String name = led.invited().map(one -> one.visitor().name()).orElseGet(() -> nameOf(wanted, caller, isMember));
-        var comer = new KnockLimits.Comer(
+        KnockLimits.Comer comer = limits.comer(
                 found, device, request.getRemoteAddr(), isMember ? Optional.of(caller.person()) : Optional.empty());
         // A visitor's own link of 128 bits names who comes; a word that whole classes know adds nothing to it.
         if (!isMember && !isVisitor && !limits.isRight(comer, wanted.word == null ? "" : wanted.word)) {
@@ -228,7 +228,9 @@ class SeatController {
 
     private static Arrival arrival(
             VisitId visit, DeviceId device, String name, JoinLinks.Led led, @Nullable SignedIn member) {
+        // An own link that counts no more names nobody.
         Optional<PersonId> who = led.invited()
+                .filter(one -> led.current())
                 .map(one -> one.visitor().person())
                 .or(() -> Optional.ofNullable(member).map(SignedIn::person));
         Arrival.Link link = !led.current()

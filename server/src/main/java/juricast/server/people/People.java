@@ -89,7 +89,10 @@ public class People {
 
     private static Account account(ResultSet row) throws SQLException {
         return new Account(
-                person(row), row.getString("password"), moment(row.getLong("ends")), moment(row.getLong("code_until")));
+                person(row),
+                row.getString("password"),
+                moment(row.getLong("account_ends")),
+                moment(row.getLong("code_until")));
     }
 
     private static Optional<Instant> moment(long millis) {
@@ -160,7 +163,7 @@ public class People {
 
     /** Ends an account from a moment on, or never. */
     void setEnd(PersonId person, Optional<Instant> ends) {
-        database.write(sql -> sql.sql("UPDATE person SET ends = nullif(:ends, 0) WHERE id = :id")
+        database.write(sql -> sql.sql("UPDATE person SET account_ends = nullif(:ends, 0) WHERE id = :id")
                 .param("ends", ends.map(Instant::toEpochMilli).orElse(0L))
                 .param("id", person.value())
                 .update());

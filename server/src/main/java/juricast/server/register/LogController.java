@@ -123,7 +123,7 @@ class LogController {
     record LogFault(int line, String message) {}
 
     @PostMapping(path = "/preview", consumes = MediaType.ALL_VALUE)
-    @Takes(MOST_BYTES)
+    @Takes(MOST_BYTES + Takes.SLACK)
     @For(TEACHER)
     LogPreview preview(
             @PathVariable String lesson,
@@ -139,7 +139,7 @@ class LogController {
 
     /** Takes what the preview showed. 409 while anything is open, or if it is something else by now. */
     @PostMapping(consumes = MediaType.ALL_VALUE)
-    @Takes(MOST_BYTES)
+    @Takes(MOST_BYTES + Takes.SLACK)
     @For(TEACHER)
     LogPreview take(
             @PathVariable String lesson,

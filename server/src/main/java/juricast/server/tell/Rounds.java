@@ -343,13 +343,13 @@ class Rounds {
             List<Member> adults = classes.membersOf(lesson, now).stream()
                     .filter(one -> one.role().isAdultInCharge())
                     .toList();
-            for (Member visitor : planning.visitors(id)) {
-                String link = addresses.of(links.ofVisitor(id, visitor.person()));
+            for (Member visitor : planning.invited(id)) {
+                String path = links.ofVisitor(id, visitor.person());
                 var values = ofLesson(lesson, adults);
-                values.put("link", link);
+                values.put("link", addresses.of(path));
                 wanted.add(new Outbox.Wanted(
                         MessageKind.INVITATION,
-                        id.value() + " " + lesson.time().from() + " " + link,
+                        id.value() + " " + lesson.time().from() + " " + path,
                         Optional.of(lesson.ofClass().value()),
                         Optional.of(id.value()),
                         visitor,

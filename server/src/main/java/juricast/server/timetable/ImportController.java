@@ -100,7 +100,7 @@ class ImportController {
 
     /** @param meant a JSON object: which class, by its id, is meant by a title that no class bears */
     @PostMapping(path = "/import/preview", consumes = MediaType.ALL_VALUE)
-    @Takes(MOST_BYTES)
+    @Takes(MOST_BYTES + Takes.SLACK)
     @For({LEAD, TEACHER})
     TimetablePreview preview(
             HttpServletRequest file,
@@ -112,7 +112,7 @@ class ImportController {
 
     /** Carries out what the preview showed, with an undo. 409 if the plan or the file is not as it was then. */
     @PostMapping(path = "/import", consumes = MediaType.ALL_VALUE)
-    @Takes(MOST_BYTES)
+    @Takes(MOST_BYTES + Takes.SLACK)
     @For({LEAD, TEACHER})
     TimetableTaken take(
             HttpServletRequest file,

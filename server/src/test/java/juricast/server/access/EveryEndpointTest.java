@@ -2,20 +2,17 @@ package juricast.server.access;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.Arrays;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
+import juricast.server.access.Endpoints.Endpoint;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
-import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockHttpServletRequest;
-import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.HandlerExecutionChain;
-import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 import org.springframework.web.util.ServletRequestPathUtils;
 
@@ -23,13 +20,6 @@ import org.springframework.web.util.ServletRequestPathUtils;
 class EveryEndpointTest {
     @RegisterExtension
     static final RunningServer SERVER = RunningServer.demo();
-
-    private record Endpoint(String method, String path, String takes, HandlerMethod handler) {
-        boolean isFor(Position position) {
-            For named = handler.getMethodAnnotation(For.class);
-            return named.anyone() || Arrays.asList(named.value()).contains(position);
-        }
-    }
 
     @Test
     void each_endpoint_names_who_may_call_it() {
@@ -127,25 +117,7 @@ class EveryEndpointTest {
     }
 
     private static Stream<Endpoint> endpoints() {
-        return SERVER.bean(RequestMappingHandlerMapping.class).getHandlerMethods().entrySet().stream()
-                .filter(one -> one.getValue().getBeanType().getName().startsWith("juricast."))
-                .flatMap(one -> paths(one.getKey())
-                        .filter(path -> path.startsWith("/api/"))
-                        .flatMap(path -> one.getKey().getMethodsCondition().getMethods().stream()
-                                .map(RequestMethod::name)
-                                .map(method -> new Endpoint(method, path, takes(one.getKey()), one.getValue()))));
-    }
-
-    private static String takes(RequestMappingInfo info) {
-        return info.getConsumesCondition().getConsumableMediaTypes().stream()
-                .filter(MediaType::isConcrete)
-                .map(MediaType::toString)
-                .findFirst()
-                .orElse(MediaType.APPLICATION_JSON_VALUE);
-    }
-
-    private static Stream<String> paths(RequestMappingInfo info) {
-        return info.getPatternValues().stream();
+        return Endpoints.of(SERVER);
     }
 
     private static int call(TestBrowser browser, Endpoint endpoint) {

@@ -3,6 +3,8 @@ package juricast.server.access;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
 import org.junit.jupiter.api.MethodOrderer;
@@ -19,7 +21,8 @@ class SignInTest {
     private static final String FIRST =
             """
             {"school":"Halvorn Reach School","zone":"Europe/Paris","name":"Maren Oddlund","signIn":"Maren",
-             "password":"nine islands"}""";
+             "password":"nine islands","setupWord":"%s"}"""
+                    .formatted(RunningServer.SETUP_WORD);
 
     @Test
     @Order(1)
@@ -28,10 +31,10 @@ class SignInTest {
                 .post(
                         "/api/first-start",
                         """
-                {"school":"","zone":"Atlantis","name":"M","signIn":" ","password":"short"}""");
+                {"school":"","zone":"Atlantis","name":"M","signIn":" ","password":"short","setupWord":"guess"}""");
 
         assertThat(answer.status()).isEqualTo(400);
-        assertThat(answer.json().get("wrong").size()).isEqualTo(4);
+        assertThat(answer.json().get("wrong").size()).isEqualTo(5);
         assertThat(SERVER.browser().get("/api/standing").json().get("founded").asBoolean())
                 .isFalse();
     }
@@ -96,6 +99,38 @@ class SignInTest {
 
         assertThat(thief.get("/api/rules/school").status()).isEqualTo(401);
         assertThat(elsewhere.get("/api/rules/school").status()).isEqualTo(200);
+    }
+
+    @Test
+    @Order(5)
+    void many_guesses_beside_each_other_are_counted_before_they_are_compared() {
+        var statuses = SERVER.flood("/api/session", "{\"name\":\"maren\",\"password\":\"guess\"}", 100);
+
+        assertThat(statuses).containsEntry(409, 8).containsEntry(429, 92);
+        SERVER.advance(Duration.ofMinutes(6));
+    }
+
+    @Test
+    @Order(5)
+    void one_password_over_many_names_is_slowed_and_who_is_known_on_a_device_is_not_shut_out() {
+        TestBrowser maren = SERVER.browser();
+        maren.post("/api/session", "{\"name\":\"maren\",\"password\":\"nine islands\"}");
+        var answered = IntStream.range(0, 60)
+                .mapToObj(i -> SERVER.browser()
+                        .post("/api/session", "{\"name\":\"somebody %d\",\"password\":\"guess\"}".formatted(i))
+                        .status())
+                .collect(Collectors.groupingBy(status -> status, Collectors.counting()));
+        assertThat(answered).containsEntry(409, 30L).containsEntry(429, 30L);
+        SERVER.flood("/api/session", "{\"name\":\"maren\",\"password\":\"guess\"}", 50);
+
+        assertThat(SERVER.browser()
+                        .post("/api/session", "{\"name\":\"maren\",\"password\":\"nine islands\"}")
+                        .status())
+                .isEqualTo(429);
+        assertThat(maren.post("/api/session", "{\"name\":\"maren\",\"password\":\"nine islands\"}")
+                        .status())
+                .isEqualTo(200);
+        SERVER.advance(Duration.ofMinutes(6));
     }
 
     @Test

@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
+import juricast.server.data.Database;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -89,7 +90,9 @@ class ClassOverHttpTest {
                 .isEqualTo(7);
         assertThat(thora.post(path + "/series", series).json().get("left").asInt())
                 .isEqualTo(7);
-        assertThat(thora.post(path + "/series", "{\"first\":\"tomorrow\",\"start\":\"25:00\",\"minutes\":50}")
+        assertThat(thora.post(
+                                path + "/series",
+                                "{\"first\":\"tomorrow\",\"until\":\"\",\"days\":[],\"start\":\"25:00\",\"minutes\":50}")
                         .json()
                         .get("wrong")
                         .size())
@@ -152,14 +155,28 @@ class ClassOverHttpTest {
                         .at("/adults")
                         .toString())
                 .contains("Anton Prowse");
-        assertThat(anton.post(path + "/adults/anton-prowse/lead", "{}")
+        assertThat(anton.post(path + "/adults/anton-prowse/lead", "{\"why\":\"I want to\"}")
+                        .status())
+                .as("a second adult does not make himself the lead adult")
+                .isEqualTo(403);
+        assertThat(anton.delete(path + "/adults/thora-melling").status()).isEqualTo(403);
+        assertThat(thora.post(path + "/adults/anton-prowse/lead", "{\"why\":\" \"}")
+                        .status())
+                .isEqualTo(400);
+        assertThat(thora.post(path + "/adults/anton-prowse/lead", "{\"why\":\"Leave until summer\"}")
                         .json()
                         .at("/adults")
                         .toString())
                 .contains("\"name\":\"Anton Prowse\",\"role\":\"LEAD_ADULT\"")
                 .contains("\"name\":\"Thora Melling\",\"role\":\"SECOND_ADULT\"");
-        assertThat(anton.delete(path + "/adults/thora-melling").json().at("/adults"))
-                .hasSize(1);
+        assertThat(SERVER.bean(Database.class)
+                        .read()
+                        .sql("SELECT by || ' ' || leads || ' ' || before || ' ' || why FROM lead_change")
+                        .query(String.class)
+                        .list())
+                .contains("thora-melling anton-prowse thora-melling Leave until summer");
+        assertThat(anton.delete(path + "/adults/thora-melling").status()).isEqualTo(200);
+        assertThat(anton.get(path).json().at("/adults")).hasSize(1);
         assertThat(thora.get(path).status()).as("none left").isEqualTo(403);
     }
 

@@ -102,7 +102,9 @@ class LessonEventJsonTest {
             new LessonEvent.KeptBack(INES, List.of(VISIT), ORLA, AT),
             new LessonEvent.Dismissed(ORLA, AT),
             new LessonEvent.Closed(ClosingStep.CHAT_KEPT, 41, AT),
-            new LessonEvent.SeenOut(VISIT, AT));
+            new LessonEvent.SeenOut(VISIT, AT),
+            new LessonEvent.TakenOff(VISIT, ORLA, AT),
+            new LessonEvent.GuestLetIn(VISIT, new PersonId("guest-1"), "Runa Fell", "her cousin vouches", ORLA, AT));
 
     @Test
     void every_kind_of_event_is_read_again_as_it_was_written() {

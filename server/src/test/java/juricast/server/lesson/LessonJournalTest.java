@@ -3,17 +3,29 @@ package juricast.server.lesson;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.Clock;
+import java.time.Duration;
 import java.util.List;
-import java.util.concurrent.CompletionException;
+import java.util.concurrent.CountDownLatch;
+import java.util.stream.Stream;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.lesson.LessonEvent;
 import juricast.core.lesson.LessonOrder;
 import juricast.core.rules.RuleValue;
 import juricast.server.RunningServer;
+import juricast.server.classes.Classes;
+import juricast.server.data.Causes;
 import juricast.server.data.Database;
+import juricast.server.problems.Problem;
+import juricast.server.rules.Settings;
+import juricast.server.rules.Stances;
+import juricast.server.rules.Watched;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.mockito.ArgumentMatchers;
 import org.mockito.Mockito;
 
@@ -66,36 +78,113 @@ class LessonJournalTest {
         int last = journal.read(id).events().size();
         List<LessonEvent> event = List.of(new LessonEvent.HandRaised(ORLA, RunningServer.START));
 
-        assertThatThrownBy(() -> journal.append(id, last - 1, "x", event).join())
-                .isInstanceOf(CompletionException.class);
-        assertThatThrownBy(() -> journal.append(id, last + 1, "x", event).join())
-                .isInstanceOf(CompletionException.class);
-        assertThat(journal.append(id, last, journal.read(id).hash(), event).join())
-                .hasSize(64);
+        assertThatThrownBy(() -> journal.append(id, last - 1, "x", event)).isInstanceOf(LessonJournal.NotKept.class);
+        assertThatThrownBy(() -> journal.append(id, last + 1, "x", event)).isInstanceOf(LessonJournal.NotKept.class);
+        assertThat(journal.append(id, last, journal.read(id).hash(), event)).hasSize(64);
         assertThat(journal.read(id).events()).hasSize(last + 1);
     }
 
-    @Test
-    void an_order_that_cannot_be_stored_is_not_acknowledged_and_changes_nothing() throws Exception {
-        Database full = Mockito.spy(SERVER.bean(Database.class));
-        Mockito.doThrow(new IllegalStateException("disk full")).when(full).append(ArgumentMatchers.any());
-        var journalOnFullDisk = new LessonJournal(full);
-        var lessons = new LiveLessons(
-                SERVER.bean(juricast.server.classes.Classes.class),
-                SERVER.bean(juricast.server.rules.Settings.class),
-                SERVER.bean(juricast.server.rules.Stances.class),
-                SERVER.bean(juricast.server.rules.Watched.class),
-                journalOnFullDisk,
-                full,
-                SERVER.bean(java.time.Clock.class));
+    private static final LessonOrder SHUT =
+            new LessonOrder.SetLive(RuleValue.parse("entry.door=shut"), new PersonId("pernel-ost"));
+    private static final LessonOrder OPEN =
+            new LessonOrder.SetLive(RuleValue.parse("entry.door=knock"), new PersonId("pernel-ost"));
+
+    private LiveLessons lessonsOn(Database database, LessonJournal faulty) {
+        return new LiveLessons(
+                SERVER.bean(Classes.class),
+                SERVER.bean(Settings.class),
+                SERVER.bean(Stances.class),
+                SERVER.bean(Watched.class),
+                faulty,
+                database,
+                SERVER.bean(Causes.class),
+                SERVER.bean(Clock.class));
+    }
+
+    static Stream<Arguments> faults() {
+        return Stream.of(
+                Arguments.of(new OutOfMemoryError("thrown on purpose"), "short of memory"),
+                Arguments.of(new IllegalStateException("[SQLITE_FULL] database or disk is full"), "disk"),
+                Arguments.of(new IllegalStateException("[SQLITE_READONLY]"), "may only be read"),
+                Arguments.of(new NoClassDefFoundError("a thread dies of it"), "did not answer"));
+    }
+
+    @ParameterizedTest
+    @MethodSource("faults")
+    void after_a_fault_of_memory_disk_or_thread_an_order_is_refused_with_the_cause_and_all_goes_on(
+            Throwable fault, String said) throws Exception {
+        Database faulty = Mockito.spy(SERVER.bean(Database.class));
+        var journalOnIt = new LessonJournal(faulty);
+        LiveLessons lessons = lessonsOn(faulty, journalOnIt);
         var id = new LessonId("harbour-law-10-1.3-2");
         int before = lessons.look(id).state().number();
-
-        assertThatThrownBy(() -> lessons.carryOut(
-                        id, new LessonOrder.SetLive(RuleValue.parse("entry.door=shut"), new PersonId("pernel-ost"))))
-                .satisfies(thrown -> assertThat(thrown).hasRootCauseMessage("disk full"));
-
+        // The batch, and then its only entry alone.
+        Mockito.doThrow(fault).when(faulty).append(ArgumentMatchers.any());
+        for (int i = 0; i < 3; i++) {
+            assertThatThrownBy(() -> lessons.carryOut(id, SHUT)).isInstanceOfSatisfying(Problem.class, problem -> {
+                assertThat(problem.body().status()).isEqualTo(503);
+                assertThat(problem.body().detail()).contains(said);
+            });
+        }
         assertThat(lessons.look(id).state().number()).isEqualTo(before);
-        journalOnFullDisk.destroy();
+
+        Mockito.doCallRealMethod().when(faulty).append(ArgumentMatchers.any());
+        lessons.carryOut(id, SHUT);
+        lessons.carryOut(id, OPEN);
+
+        assertThat(lessons.look(id).state().number()).isGreaterThan(before);
+        assertThat(journalOnIt.isWriting()).isTrue();
+        assertThat(journal.read(id).events()).hasSize(lessons.look(id).state().number());
+        journalOnIt.destroy();
+    }
+
+    @Test
+    void an_event_that_reached_the_disk_before_the_fault_is_taken_up_before_the_next_order() throws Exception {
+        Database faulty = Mockito.spy(SERVER.bean(Database.class));
+        var journalOnIt = new LessonJournal(faulty);
+        LiveLessons lessons = lessonsOn(faulty, journalOnIt);
+        var id = new LessonId("harbour-law-10-1.3-2");
+        int before = lessons.look(id).state().number();
+        Mockito.doAnswer(call -> {
+                    call.callRealMethod();
+                    throw new OutOfMemoryError("after the commit");
+                })
+                .when(faulty)
+                .append(ArgumentMatchers.any());
+        assertThatThrownBy(() -> lessons.carryOut(id, SHUT)).isInstanceOf(Problem.class);
+        Mockito.doCallRealMethod().when(faulty).append(ArgumentMatchers.any());
+
+        lessons.carryOut(id, OPEN);
+
+        assertThat(lessons.look(id).state().number()).isGreaterThanOrEqualTo(before + 2);
+        assertThat(journal.read(id).events()).isEqualTo(lessons.look(id).events());
+        journalOnIt.destroy();
+    }
+
+    @Test
+    void nobody_waits_for_ever_for_a_disk_that_does_not_answer() throws Exception {
+        Database stuck = Mockito.spy(SERVER.bean(Database.class));
+        var release = new CountDownLatch(1);
+        Mockito.doAnswer(call -> {
+                    release.await();
+                    return call.callRealMethod();
+                })
+                .when(stuck)
+                .append(ArgumentMatchers.any());
+        var journalOnIt = new LessonJournal(stuck, Duration.ofMillis(200));
+        var id = new LessonId("harbour-law-10-1.3-2");
+        LessonJournal.Record record = journal.read(id);
+        int last = record.events().size();
+        List<LessonEvent> event = List.of(new LessonEvent.HandRaised(ORLA, RunningServer.START));
+
+        assertThatThrownBy(() -> journalOnIt.append(id, last, record.hash(), event))
+                .isInstanceOf(LessonJournal.NotKept.class);
+        assertThatThrownBy(() -> journalOnIt.append(id, last, record.hash(), event))
+                .as("one that is not being written yet never will be")
+                .isInstanceOf(LessonJournal.NotKept.class);
+        release.countDown();
+        journalOnIt.destroy();
+
+        assertThat(journal.read(id).events()).hasSize(last + 1);
     }
 }

@@ -16,6 +16,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.LockSupport;
 import juricast.server.RunningServer;
@@ -144,9 +145,43 @@ class StreamTest {
                 after -> {
                     throw new IllegalStateException("a fault");
                 },
+                () -> true,
                 new JsonMapper());
         viewer.tell();
         assertThat(line.ended).isTrue();
+    }
+
+    @Test
+    void a_line_ends_when_its_viewer_may_look_no_more_or_it_cannot_be_found_out() {
+        var line = new Slow();
+        var allowed = new AtomicBoolean(true);
+        var viewer = new Viewer(
+                Viewer.Audience.DESK,
+                line,
+                lesson -> List.of(),
+                0,
+                after -> new Shown(1, 1, Instant.EPOCH, new Count(1), new Shown.Nothing(), "", new Shared()),
+                allowed::get,
+                new JsonMapper());
+        assertThat(viewer.endIfNotAllowed()).isFalse();
+        allowed.set(false);
+        viewer.tell();
+        assertThat(line.ended).isTrue();
+        assertThat(line.sent).isEmpty();
+
+        var another = new Slow();
+        var doubtful = new Viewer(
+                Viewer.Audience.DESK,
+                another,
+                lesson -> List.of(),
+                0,
+                after -> new Shown(1, 1, Instant.EPOCH, new Count(1), new Shown.Nothing(), "", new Shared()),
+                () -> {
+                    throw new IllegalStateException("the file does not answer");
+                },
+                new JsonMapper());
+        assertThat(doubtful.endIfNotAllowed()).isTrue();
+        assertThat(another.ended).isTrue();
     }
 
     /** Each view is one more than the last. */
@@ -162,6 +197,7 @@ class StreamTest {
                     return new Shown(
                             number, number, Instant.EPOCH, new Count(number), new Shown.Nothing(), "", new Shared());
                 },
+                () -> true,
                 new JsonMapper());
     }
 

@@ -331,7 +331,8 @@ class AttendanceOverHttpTest {
 
     @Test
     void on_paper_stands_what_stands_on_the_screen() throws IOException {
-        var lead = new SignedIn(new PersonId("maren-oddlund"), "Maren Oddlund", Position.LEAD);
+        var lead = new SignedIn(
+                new PersonId("maren-oddlund"), "Maren Oddlund", Position.LEAD, "", SignedIn.Missing.NOTHING);
         String id = "seabird-ecology-8-1.1-2";
         var controller = SERVER.bean(RegisterController.class);
         RegisterController.RegisterPage page = controller.register(id, lead);
