@@ -3,10 +3,10 @@ package juricast.core.identity;
 /** One lesson of a class. */
 public record LessonId(String value) {
 
-    /** @throws IllegalArgumentException if the id is empty */
+    /** @throws NoSuchId if the id is empty */
     public LessonId {
         if (value.isBlank()) {
-            throw new IllegalArgumentException("An id must not be empty");
+            throw new NoSuchId();
         }
     }
 

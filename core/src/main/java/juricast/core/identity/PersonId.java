@@ -10,10 +10,10 @@ public record PersonId(String value) {
     /** The author of what ships with the program. */
     public static final PersonId PROGRAM = new PersonId("the-program");
 
-    /** @throws IllegalArgumentException if the id is empty */
+    /** @throws NoSuchId if the id is empty */
     public PersonId {
         if (value.isBlank()) {
-            throw new IllegalArgumentException("An id must not be empty");
+            throw new NoSuchId();
         }
     }
 

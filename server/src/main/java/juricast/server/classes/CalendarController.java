@@ -16,6 +16,7 @@ import juricast.core.timetable.SchoolCalendar;
 import juricast.core.timetable.SchoolCalendar.Days;
 import juricast.server.access.For;
 import juricast.server.data.Database;
+import juricast.server.data.WrittenDay;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.*;
@@ -101,8 +102,8 @@ class CalendarController {
             NamedDays one = all.get(i);
             String name = one.name == null ? "" : one.name.strip();
             try {
-                LocalDate first = LocalDate.parse(String.valueOf(one.first));
-                LocalDate last = LocalDate.parse(String.valueOf(one.last));
+                LocalDate first = WrittenDay.parse(String.valueOf(one.first));
+                LocalDate last = WrittenDay.parse(String.valueOf(one.last));
                 if (name.isEmpty() || name.length() > Limits.NAME || last.isBefore(first)) {
                     wrong.add(
                             new Problem.Wrong(field + "." + i, "A name, and a last day that is not before the first"));

@@ -25,6 +25,7 @@ import juricast.server.access.SignedIn;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;
 import juricast.server.data.School;
+import juricast.server.data.WrittenDay;
 import juricast.server.people.People;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
@@ -286,7 +287,7 @@ class MembersController {
     private Instant lastDay(String day) {
         LocalDate today = school.date(clock.instant());
         try {
-            LocalDate last = LocalDate.parse(day);
+            LocalDate last = WrittenDay.parse(day);
             if (!last.isBefore(today) && !last.isAfter(today.plusYears(MOST_YEARS_OF_TRUST))) {
                 return last.plusDays(1).atStartOfDay(school.zone()).toInstant();
             }

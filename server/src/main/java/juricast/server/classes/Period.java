@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import juricast.core.time.Span;
+import juricast.server.data.WrittenDay;
 import juricast.server.problems.Problem;
 
 /** Some days of the school, both ends counted. */
@@ -29,7 +30,7 @@ public record Period(LocalDate from, LocalDate until, Span span) {
 
     private static LocalDate day(String text) {
         try {
-            LocalDate day = LocalDate.parse(text);
+            LocalDate day = WrittenDay.parse(text);
             if (day.getYear() < 1900 || day.getYear() > 9000) {
                 throw unreadable("A day such as 2026-11-26");
             }

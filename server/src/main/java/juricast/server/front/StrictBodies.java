@@ -45,16 +45,26 @@ class StrictBodies {
 
         @Override
         public JsonSetter.Value findSetterInfo(MapperConfig<?> config, Annotated member) {
+            if (!isOfRecord(member)) {
+                return super.findSetterInfo(config, member);
+            }
+            // What is in a list is there, also where the list itself may be left out.
             return isRequired(member)
                     ? JsonSetter.Value.forValueNulls(Nulls.FAIL, Nulls.FAIL)
-                    : super.findSetterInfo(config, member);
+                    : JsonSetter.Value.forContentNulls(Nulls.FAIL);
         }
 
-        private static boolean isRequired(Annotated member) {
+        private static boolean isOfRecord(Annotated member) {
             return member instanceof AnnotatedParameter parameter
                     && parameter.getOwner().getAnnotated() instanceof Constructor<?> made
                     && made.getDeclaringClass().isRecord()
-                    && made.getDeclaringClass().getName().startsWith("juricast.")
+                    && made.getDeclaringClass().getName().startsWith("juricast.");
+        }
+
+        private static boolean isRequired(Annotated member) {
+            return isOfRecord(member)
+                    && member instanceof AnnotatedParameter parameter
+                    && parameter.getOwner().getAnnotated() instanceof Constructor<?> made
                     && !made.getAnnotatedParameterTypes()[parameter.getIndex()].isAnnotationPresent(Nullable.class);
         }
     }

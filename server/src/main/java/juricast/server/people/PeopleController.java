@@ -8,7 +8,6 @@ import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -25,6 +24,7 @@ import juricast.server.access.SignedIn;
 import juricast.server.data.Codes;
 import juricast.server.data.Ids;
 import juricast.server.data.School;
+import juricast.server.data.WrittenDay;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -211,7 +211,7 @@ class PeopleController {
 
     private Instant beginningOf(String day) {
         try {
-            return LocalDate.parse(day).atStartOfDay(school.zone()).toInstant();
+            return WrittenDay.parse(day).atStartOfDay(school.zone()).toInstant();
         } catch (DateTimeException unreadable) {
             throw Problem.notReadable(
                     "This is no day",

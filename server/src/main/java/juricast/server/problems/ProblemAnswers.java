@@ -2,6 +2,7 @@ package juricast.server.problems;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import juricast.core.identity.NoSuchId;
 import juricast.server.data.Ids;
 import org.apache.catalina.connector.ClientAbortException;
 import org.slf4j.Logger;
@@ -74,6 +75,11 @@ class ProblemAnswers {
         return answer(Problem.notReadable(
                         "No file came with this", "Nothing was changed.", "Choose a file and send it again.", List.of())
                 .body());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<Problem.Body> noSuchId(NoSuchId nothing) {
+        return answer(Problem.notThere("This").body());
     }
 
     /** An address with a part that cannot be what it should be, as a word where a number stands. */

@@ -7,7 +7,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -26,6 +25,7 @@ import juricast.core.rules.RuleValue;
 import juricast.core.rules.Setting;
 import juricast.core.rules.Value;
 import juricast.server.data.School;
+import juricast.server.data.WrittenDay;
 import juricast.server.problems.Problem;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
@@ -205,7 +205,7 @@ class CharterFile {
     /** The schema has checked that it is a date; one that no calendar has counts as over. */
     private static Instant endOf(String day, ZoneId zone) {
         try {
-            return LocalDate.parse(day).plusDays(1).atStartOfDay(zone).toInstant();
+            return WrittenDay.parse(day).plusDays(1).atStartOfDay(zone).toInstant();
         } catch (java.time.DateTimeException wrong) {
             return Instant.EPOCH;
         }

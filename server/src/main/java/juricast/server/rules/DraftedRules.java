@@ -10,6 +10,7 @@ import juricast.core.charter.Place;
 import juricast.core.charter.SchoolRules;
 import juricast.server.access.SignedIn;
 import juricast.server.data.School;
+import juricast.server.data.WrittenDay;
 import juricast.server.rules.Settings.Marked;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -64,7 +65,7 @@ public class DraftedRules {
 
     static LocalDate day(String text) {
         try {
-            return LocalDate.parse(text);
+            return WrittenDay.parse(text);
         } catch (DateTimeParseException wrong) {
             throw RulesController.unreadable("“%s” is no day".formatted(text), "Write it as 2026-09-14.", "from");
         }

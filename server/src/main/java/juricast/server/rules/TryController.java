@@ -21,6 +21,7 @@ import juricast.core.rules.Value;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
 import juricast.server.data.School;
+import juricast.server.data.WrittenDay;
 import juricast.server.problems.Problem;
 import juricast.server.rules.Settings.Marked;
 import juricast.server.words.ConditionWords;
@@ -185,9 +186,7 @@ class TryController {
     private Instant at(Moment moment, Situations.Asked asked) {
         Instant now = situations.at(asked, now());
         try {
-            var day = moment.day == null || moment.day.isEmpty()
-                    ? school.date(now)
-                    : java.time.LocalDate.parse(moment.day);
+            var day = moment.day == null || moment.day.isEmpty() ? school.date(now) : WrittenDay.parse(moment.day);
             var time = moment.time == null || moment.time.isEmpty()
                     ? now.atZone(school.zone()).toLocalTime()
                     : java.time.LocalTime.parse(moment.time);

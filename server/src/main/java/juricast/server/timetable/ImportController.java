@@ -20,6 +20,7 @@ import juricast.server.access.SignedIn;
 import juricast.server.access.Takes;
 import juricast.server.classes.Classes;
 import juricast.server.data.School;
+import juricast.server.data.WrittenDay;
 import juricast.server.files.TableFile;
 import juricast.server.problems.Problem;
 import org.springframework.http.HttpHeaders;
@@ -198,7 +199,7 @@ class ImportController {
             throw notReadable("from", "A day such as 2026-11-26");
         }
         try {
-            return LocalDate.parse(text);
+            return WrittenDay.parse(text);
         } catch (java.time.DateTimeException none) {
             throw notReadable("from", "A day such as 2026-11-26");
         }

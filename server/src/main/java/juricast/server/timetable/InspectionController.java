@@ -20,6 +20,7 @@ import juricast.server.access.For;
 import juricast.server.access.SignedIn;
 import juricast.server.data.Ids;
 import juricast.server.data.School;
+import juricast.server.data.WrittenDay;
 import juricast.server.problems.Problem;
 import juricast.server.rules.DraftedRules;
 import juricast.server.words.FindingWords;
@@ -236,7 +237,7 @@ class InspectionController {
 
     private static LocalDate date(@Nullable String text) {
         try {
-            return LocalDate.parse(String.valueOf(text));
+            return WrittenDay.parse(String.valueOf(text));
         } catch (DateTimeParseException unreadable) {
             return LocalDate.MIN;
         }

@@ -4,7 +4,6 @@ import static juricast.core.exchange.TimetableReading.Problem.*;
 
 import java.time.DateTimeException;
 import java.time.Duration;
-import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
@@ -17,6 +16,7 @@ import juricast.core.exchange.TimetableReading;
 import juricast.core.identity.LessonId;
 import juricast.core.time.Span;
 import juricast.core.timetable.Series;
+import juricast.server.data.WrittenDay;
 import juricast.server.files.TableFile;
 
 /** A timetable as CSV: a line for each lesson. Columns are found by their heading, in any order. */
@@ -55,7 +55,7 @@ final class LessonTable {
                 continue;
             }
             try {
-                LocalDateTime starts = LocalDate.parse(cell(line, columns.date))
+                LocalDateTime starts = WrittenDay.parse(cell(line, columns.date))
                         .atTime(LocalTime.parse(clock(cell(line, columns.starts))));
                 long minutes = minutes(line, columns, starts);
                 if (minutes < Series.SHORTEST || minutes > Series.LONGEST) {

@@ -23,6 +23,7 @@ import juricast.server.classes.AccessToClasses;
 import juricast.server.classes.Calendar;
 import juricast.server.classes.Classes;
 import juricast.server.data.School;
+import juricast.server.data.WrittenDay;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -159,7 +160,7 @@ class SeriesController {
 
     private static LocalDate date(@Nullable String text, String field, List<Problem.Wrong> wrong) {
         try {
-            return LocalDate.parse(String.valueOf(text));
+            return WrittenDay.parse(String.valueOf(text));
         } catch (DateTimeParseException unreadable) {
             wrong.add(new Problem.Wrong(field, "A date"));
             return LocalDate.EPOCH;

@@ -34,6 +34,7 @@ import juricast.server.classes.AccessToClasses;
 import juricast.server.classes.Calendar;
 import juricast.server.data.Database;
 import juricast.server.data.School;
+import juricast.server.data.WrittenDay;
 import juricast.server.people.People;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
@@ -394,7 +395,7 @@ class TimetableController {
 
     private static LocalDateTime localTime(String text) {
         try {
-            return LocalDateTime.parse(text);
+            return WrittenDay.parseWithTime(text);
         } catch (DateTimeParseException unreadable) {
             throw notReadable("from", "A day and a time such as 2026-11-26T10:05");
         }
@@ -402,16 +403,10 @@ class TimetableController {
 
     private static LocalDate date(String text) {
         try {
-            LocalDate date = LocalDate.parse(text);
-            // Beyond this the clock cannot count in milliseconds.
-            return date.getYear() < 1900 || date.getYear() > 9000 ? fail() : date;
+            return WrittenDay.parse(text);
         } catch (DateTimeParseException unreadable) {
-            return fail();
+            throw notReadable("from", "A day such as 2026-11-26");
         }
-    }
-
-    private static LocalDate fail() {
-        throw notReadable("from", "A day such as 2026-11-26");
     }
 
     private static Problem notReadable(String field, String message) {

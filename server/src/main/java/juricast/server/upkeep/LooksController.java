@@ -6,7 +6,6 @@ import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -24,6 +23,7 @@ import juricast.server.access.For;
 import juricast.server.access.Noted;
 import juricast.server.classes.Classes;
 import juricast.server.data.School;
+import juricast.server.data.WrittenDay;
 import juricast.server.files.Download;
 import juricast.server.files.TableFile;
 import juricast.server.people.People;
@@ -164,7 +164,7 @@ class LooksController {
         try {
             return text.isEmpty()
                     ? none
-                    : LocalDate.parse(text)
+                    : WrittenDay.parse(text)
                             .plusDays(plus)
                             .atStartOfDay(school.zone())
                             .toInstant();

@@ -24,10 +24,10 @@ class EveryEndpointTest {
     @Test
     void each_endpoint_names_who_may_call_it() {
         assertThat(endpoints()).hasSizeGreaterThan(50).allSatisfy(endpoint -> {
-            For named = endpoint.handler.getMethodAnnotation(For.class);
-            assertThat(named).as(endpoint.path).isNotNull();
+            For named = endpoint.handler().getMethodAnnotation(For.class);
+            assertThat(named).as(endpoint.path()).isNotNull();
             assertThat(named.anyone() == (named.value().length == 0))
-                    .as(endpoint.path)
+                    .as(endpoint.path())
                     .isTrue();
         });
     }
@@ -38,22 +38,22 @@ class EveryEndpointTest {
                 Position.LEAD, SERVER.signedIn("maren-oddlund"),
                 Position.TEACHER, SERVER.signedIn("anton-prowse"),
                 Position.PUPIL, SERVER.signedIn("ines-carrow")));
-        endpoints().filter(endpoint -> !endpoint.path.equals("/api/session")).forEach(endpoint -> {
+        endpoints().filter(endpoint -> !endpoint.path().equals("/api/session")).forEach(endpoint -> {
             TestBrowser nobody = SERVER.browser();
             int withoutSignIn = call(nobody, endpoint);
-            For named = endpoint.handler.getMethodAnnotation(For.class);
+            For named = endpoint.handler().getMethodAnnotation(For.class);
             assertThat(withoutSignIn == 401)
-                    .as("%s %s without sign-in: %d", endpoint.method, endpoint.path, withoutSignIn)
+                    .as("%s %s without sign-in: %d", endpoint.method(), endpoint.path(), withoutSignIn)
                     .isEqualTo(!named.anyone());
             browsers.forEach((position, browser) -> {
                 int status = call(browser, endpoint);
                 if (!endpoint.isFor(position)) {
                     assertThat(status)
-                            .as("%s %s as %s", endpoint.method, endpoint.path, position)
+                            .as("%s %s as %s", endpoint.method(), endpoint.path(), position)
                             .isEqualTo(403);
                 } else {
                     assertThat(status)
-                            .as("%s %s as %s", endpoint.method, endpoint.path, position)
+                            .as("%s %s as %s", endpoint.method(), endpoint.path(), position)
                             .isLessThan(500)
                             .isNotEqualTo(401);
                 }
@@ -64,16 +64,16 @@ class EveryEndpointTest {
     @Test
     void each_endpoint_is_the_one_that_answers_at_its_path() {
         assertThat(endpoints()).hasSizeGreaterThan(50).allSatisfy(endpoint -> {
-            var request =
-                    new MockHttpServletRequest(endpoint.method, endpoint.path.replaceAll("\\{[a-z]+}", "nothing"));
-            request.addHeader("Content-Type", endpoint.takes);
+            var request = new MockHttpServletRequest(
+                    endpoint.method(), endpoint.path().replaceAll("\\{[a-z]+}", "nothing"));
+            request.addHeader("Content-Type", endpoint.takes());
             ServletRequestPathUtils.parseAndCache(request);
             HandlerExecutionChain found =
                     SERVER.bean(RequestMappingHandlerMapping.class).getHandler(request);
-            assertThat(found).as(endpoint.path).isNotNull();
+            assertThat(found).as(endpoint.path()).isNotNull();
             assertThat(((HandlerMethod) found.getHandler()).getMethod())
-                    .as("%s %s", endpoint.method, endpoint.path)
-                    .isEqualTo(endpoint.handler.getMethod());
+                    .as("%s %s", endpoint.method(), endpoint.path())
+                    .isEqualTo(endpoint.handler().getMethod());
         });
     }
 
@@ -121,17 +121,21 @@ class EveryEndpointTest {
     }
 
     private static int call(TestBrowser browser, Endpoint endpoint) {
-        String path = endpoint.path
+        String path = endpoint.path()
                 .replace("{role}", "PUPIL")
                 .replace("{what}", "CAMERA")
                 .replaceAll("\\{[a-z]+}", "nothing");
-        boolean file = endpoint.method.equals("POST")
-                && (endpoint.path.contains("/roster")
-                        || endpoint.path.endsWith("/charter/file")
-                        || endpoint.path.endsWith("/files"));
+        boolean file = endpoint.method().equals("POST")
+                && (endpoint.path().contains("/roster")
+                        || endpoint.path().endsWith("/charter/file")
+                        || endpoint.path().endsWith("/files"));
         return file
                 ? browser.upload(path + "?to=CLASS", "name\nA".getBytes(), "x").status()
-                : browser.send(endpoint.method, path, endpoint.method.equals("GET") ? null : "{}", "application/json")
+                : browser.send(
+                                endpoint.method(),
+                                path,
+                                endpoint.method().equals("GET") ? null : "{}",
+                                "application/json")
                         .status();
     }
 }
