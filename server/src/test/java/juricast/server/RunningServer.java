@@ -62,6 +62,13 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
         return server;
     }
 
+    /** Started by the test itself. */
+    public static RunningServer onNewFile(String... told) throws IOException {
+        var server = new RunningServer(false, List.of(told));
+        server.file = newFile();
+        return server;
+    }
+
     @Override
     public void beforeAll(ExtensionContext context) throws IOException {
         file = newFile();

@@ -10,6 +10,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.concurrent.CompletableFuture;
 import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -115,9 +116,9 @@ public final class TestBrowser {
                 .method(method, publisher);
     }
 
-    /** Listens to a stream, from the number that was seen last, until the test ends. */
-    public void lines(String path, int last, java.util.function.Consumer<String> hear) {
-        client.sendAsync(
+    /** Listens to a stream, from the number that was seen last. @return done once the server has ended it */
+    public CompletableFuture<Void> lines(String path, int last, java.util.function.Consumer<String> hear) {
+        return client.sendAsync(
                         HttpRequest.newBuilder(URI.create(address + path))
                                 .header("Last-Event-ID", Integer.toString(last))
                                 .build(),

@@ -153,8 +153,10 @@ public record SeatView(
     private static SeatView inside(
             LessonPlan plan, LessonState lesson, SharedRights shared, Visit visit, int after, Instant now) {
         PersonId me = visit.person().orElseThrow();
-        Room room = shared.room(plan, me, visit.role(), now);
-        boolean mayWriteToOne = shared.book(me).value(Catalogue.PRIVATE_CHAT, visit.role(), now) == Permission.OPEN;
+        // As planned now: somebody may have become class monitor since they came in.
+        Role role = plan.member(me).map(Member::role).orElse(visit.role());
+        Room room = shared.room(plan, me, role, now);
+        boolean mayWriteToOne = shared.book(me).value(Catalogue.PRIVATE_CHAT, role, now) == Permission.OPEN;
         Optional<Instant> hand = Optional.ofNullable(lesson.hands().get(me));
         List<PersonId> hands = List.copyOf(lesson.hands().keySet());
         int before = hands.contains(me) ? hands.indexOf(me) : hands.size();

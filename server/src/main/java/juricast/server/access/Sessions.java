@@ -13,6 +13,7 @@ import java.util.concurrent.atomic.AtomicLong;
 import juricast.core.identity.PersonId;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;
+import juricast.server.problems.Problem;
 import org.springframework.http.HttpHeaders;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.web.csrf.CsrfTokenRepository;
@@ -58,7 +59,8 @@ public class Sessions {
         String token = begin(person, browser);
         Cookies.setSession(request, response, token);
         tokens.saveToken(tokens.generateToken(request), request, response);
-        return find(token).orElseThrow();
+        return find(token)
+                .orElseThrow(() -> Problem.notYours("This account has ended", "Ask the safeguarding lead for it."));
     }
 
     /** A token for a new session; those that have ended are forgotten. */

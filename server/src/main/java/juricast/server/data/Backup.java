@@ -13,6 +13,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
 import org.flywaydb.core.Flyway;
+import org.flywaydb.core.api.FlywayException;
 import org.flywaydb.core.api.MigrationInfo;
 import org.sqlite.SQLiteConnection;
 import org.sqlite.core.Codes;
@@ -90,7 +91,11 @@ public final class Backup {
         if (!Files.isRegularFile(file)) {
             throw new NotGood("There is no file " + file);
         }
-        refuseNewer("jdbc:sqlite:" + file);
+        try {
+            refuseNewer("jdbc:sqlite:" + file);
+        } catch (FlywayException unreadable) {
+            throw new NotGood("It is no file of a school");
+        }
         try (Connection read = DriverManager.getConnection("jdbc:sqlite:" + file);
                 Statement sql = read.createStatement()) {
             try (ResultSet said = sql.executeQuery("PRAGMA integrity_check")) {

@@ -137,7 +137,10 @@ class CorridorController {
         boolean isItsTime = !planned.time().from().isAfter(now)
                 && now.isBefore(planned.time().until());
         if (live.isEmpty()) {
-            return classes.plan(planned.id(), now).filter(plan -> isItsTime).map(CorridorView::damaged);
+            // It may have been opened before its time: that cannot be read either.
+            return classes.plan(planned.id(), now)
+                    .filter(plan -> now.isBefore(planned.time().until()))
+                    .map(CorridorView::damaged);
         }
         return live.filter(one -> !one.state().isOver() && (one.state().isOpen() || isItsTime))
                 .map(one -> CorridorView.line(one.plan(), one.state(), one.rules(), now));

@@ -189,7 +189,7 @@ class LessonController {
     }
 
     /** Lets in somebody on no list, as a guest of this lesson and of no other; the safeguarding lead is told the note. */
-    @PostMapping("/arrivals/{visit}/admit-guest")
+    @PostMapping("/visits/{visit}/admit-guest")
     @For({TEACHER, LEAD})
     DeskJson.Desk admitGuest(
             @PathVariable String lesson,

@@ -3,28 +3,40 @@ package juricast.server.lesson;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import juricast.core.identity.LessonId;
 import juricast.core.lesson.LessonOrder;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.scheduling.concurrent.CustomizableThreadFactory;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Opens lines to browsers and closes them. */
 @Component
 class Viewers implements DisposableBean {
+    private static final Logger LOG = LoggerFactory.getLogger(Viewers.class);
     private static final int TURNS = 10;
+    /** How often it is asked whether those who look on still may. */
+    private static final int RIGHTS_MS = 300;
 
     private final LiveLessons lessons;
     private final JsonMapper json;
     private final Map<Viewer, LiveLesson> open = new ConcurrentHashMap<>();
+    private final ScheduledExecutorService rights =
+            Executors.newSingleThreadScheduledExecutor(new CustomizableThreadFactory("rights-of-lines-"));
     private List<Viewer> inTurn = List.of();
     private int turn;
 
     Viewers(LiveLessons lessons, JsonMapper json) {
         this.lessons = lessons;
         this.json = json;
+        rights.scheduleWithFixedDelay(this::endWhatIsNotAllowed, RIGHTS_MS, RIGHTS_MS, TimeUnit.MILLISECONDS);
     }
 
     /**
@@ -64,10 +76,13 @@ class Viewers implements DisposableBean {
         return open.size();
     }
 
-    /** Also for who hears nothing just now: who may look no more is not looked after until the next word. */
-    @Scheduled(fixedDelay = 500)
-    void endWhatIsNotAllowed() {
-        open.keySet().forEach(Viewer::endIfNotAllowed);
+    /** Also of who hears nothing just now, and however busy the clock's other work is: on a thread of its own. */
+    private void endWhatIsNotAllowed() {
+        try {
+            open.keySet().forEach(Viewer::endIfNotAllowed);
+        } catch (RuntimeException | Error failed) {
+            LOG.error("Lines could not be looked through; it is done again in a moment", failed);
+        }
     }
 
     /** A tenth of all lines at a time, so that thousands of them never hold up an order. */
@@ -86,6 +101,7 @@ class Viewers implements DisposableBean {
     /** Lines are ended first, so that a stop does not wait for browsers. */
     @Override
     public void destroy() {
+        rights.shutdownNow();
         open.keySet().forEach(Viewer::end);
     }
 }

@@ -1,0 +1,96 @@
+package juricast.server.lesson;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.util.concurrent.atomic.AtomicInteger;
+import juricast.core.identity.LessonId;
+import juricast.server.RunningServer;
+import juricast.server.TestBrowser;
+import tools.jackson.databind.JsonNode;
+
+/** A class of Thora's with Anton as second adult, Ines and Jory, and a lesson of theirs that begins in five minutes. */
+final class ASmallClass {
+    private static final AtomicInteger MADE = new AtomicInteger();
+
+    final RunningServer server;
+    final TestBrowser thora;
+    final TestBrowser anton;
+    final TestBrowser maren;
+    final String ofClass;
+    final String lesson;
+    final String token;
+    final String word;
+
+    ASmallClass(RunningServer server) {
+        this.server = server;
+        thora = server.signedIn("thora-melling");
+        anton = server.signedIn("anton-prowse");
+        maren = server.signedIn("maren-oddlund");
+        ofClass = "/api/classes/"
+                + thora.post(
+                                "/api/classes",
+                                "{\"title\":\"Locked Doors %d\",\"year\":8,\"secondAdult\":\"anton-prowse\"}"
+                                        .formatted(MADE.incrementAndGet()))
+                        .json()
+                        .get("id")
+                        .asString();
+        thora.post(ofClass + "/pupils", "{\"person\":\"ines-carrow\"}");
+        thora.post(ofClass + "/pupils", "{\"person\":\"jory-pell\"}");
+        schedule(Duration.ofMinutes(5), 45);
+        lesson = "/api/lessons/" + thora.get(ofClass).json().at("/lessons/0/id").asString();
+        JsonNode joining = thora.get(ofClass + "/joining").json();
+        token = joining.get("link").asString().replaceAll(".*/join/", "");
+        word = joining.get("word").asString();
+    }
+
+    JsonNode schedule(Duration ahead, int minutes) {
+        String time = server.bean(Clock.class)
+                .instant()
+                .plus(ahead)
+                .atZone(server.bean(juricast.server.data.School.class).zone())
+                .toString()
+                .substring(0, 16);
+        String day = time.substring(0, 10);
+        return thora.post(
+                        ofClass + "/series",
+                        "{\"first\":\"%s\",\"until\":\"%s\",\"days\":[\"%s\"],\"start\":\"%s\",\"minutes\":%d}"
+                                .formatted(
+                                        day,
+                                        day,
+                                        java.time.LocalDate.parse(day).getDayOfWeek(),
+                                        time.substring(11),
+                                        minutes))
+                .json();
+    }
+
+    ASmallClass open() {
+        thora.post(lesson + "/open", "{}");
+        return this;
+    }
+
+    LessonId id() {
+        return new LessonId(lesson.substring(lesson.lastIndexOf('/') + 1));
+    }
+
+    /** @return the path of the seat */
+    String knocks(TestBrowser browser, String name) {
+        return "/api/seats/"
+                + browser.post(
+                                "/api/doorsteps/" + token + "/knock",
+                                "{\"name\":\"%s\",\"word\":\"%s\",\"agreed\":true}".formatted(name, word))
+                        .json()
+                        .get("visit")
+                        .asString();
+    }
+
+    /** Knocks and is let in with all on the list. */
+    String sits(TestBrowser browser, String name) {
+        String seat = knocks(browser, name);
+        thora.post(lesson + "/admit-all-listed", "{}");
+        return seat;
+    }
+
+    JsonNode desk() {
+        return thora.get(lesson + "/desk").json();
+    }
+}
