@@ -23,6 +23,8 @@ const CalendarScreen = lazy(() => import('./areas/calendar/CalendarScreen'))
 const OutboxScreen = lazy(() => import('./areas/outbox/OutboxScreen'))
 const ClassesScreen = lazy(() => import('./areas/classes/ClassesScreen'))
 const ClassScreen = lazy(() => import('./areas/classes/ClassScreen'))
+const AccountScreen = lazy(() => import('./areas/account/AccountScreen'))
+const UpkeepScreen = lazy(() => import('./areas/upkeep/UpkeepScreen'))
 const PeopleScreen = lazy(() => import('./areas/people/PeopleScreen'))
 const RulesScreen = lazy(() => import('./areas/charter/RulesScreen'))
 const SetsScreen = lazy(() => import('./areas/charter/SetsScreen'))
@@ -58,6 +60,8 @@ export function App() {
             <Route path="/classes" element={<ClassesScreen />} />
             <Route path="/classes/:id" element={<ClassScreen />} />
             <Route path="/people" element={<PeopleScreen />} />
+            <Route path="/account" element={<AccountScreen />} />
+            <Route path="/upkeep" element={<UpkeepScreen />} />
             <Route path="/charter" element={<RulesScreen />} />
             <Route path="/rules/:place" element={<RulesScreen />} />
             <Route path="/sets" element={<SetsScreen />} />

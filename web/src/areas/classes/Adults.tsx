@@ -4,20 +4,25 @@ import { useState } from 'react'
 import { get, post, put, remove } from '../../shared/api/http'
 import type { ClassPage } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
-import { Select } from '../../shared/ui/Fields'
+import { Select, TextField } from '../../shared/ui/Fields'
+import { Sheet } from '../../shared/ui/Sheet'
 import { ProblemNote } from '../../shared/ui/Notes'
 
 /** Who is in charge of a class, from now on; for some lessons only, cover is arranged in the timetable. */
 export function Adults({ page }: { page: ClassPage }) {
   const cache = useQueryClient()
   const [adding, setAdding] = useState('')
+  const [next, setNext] = useState<{ id: string; name: string } | null>(null)
+  const [why, setWhy] = useState('')
   const colleagues = useQuery({ queryKey: ['adults'], queryFn: () => get<{ id: string; name: string }[]>('/api/adults') })
   const path = `/api/classes/${page.id}/adults`
   const change = useMutation({
-    mutationFn: (order: () => Promise<ClassPage>) => order(),
-    onSuccess: (next) => {
-      cache.setQueryData(['class', page.id], next)
+    mutationFn: (order: () => Promise<unknown>) => order(),
+    onSuccess: () => {
       setAdding('')
+      setNext(null)
+      setWhy('')
+      void cache.invalidateQueries({ queryKey: ['class', page.id] })
       void cache.invalidateQueries({ queryKey: ['timetable'] })
       void cache.invalidateQueries({ queryKey: ['inspection'] })
     },
@@ -43,13 +48,9 @@ export function Adults({ page }: { page: ClassPage }) {
                 {one.name}
               </chakra.span>
               <chakra.span color="ink2">{leads ? 'lead adult' : 'second adult'}</chakra.span>
-              {!leads && (
+              {!leads && page.leading && (
                 <>
-                  <Button
-                    size="small"
-                    disabled={change.isPending}
-                    onClick={() => change.mutate(() => post<ClassPage>(`${path}/${one.id}/lead`))}
-                  >
+                  <Button size="small" disabled={change.isPending} onClick={() => setNext(one)}>
                     <span>
                       Lead from now on<chakra.span srOnly>: {one.name}</chakra.span>
                     </span>
@@ -57,7 +58,7 @@ export function Adults({ page }: { page: ClassPage }) {
                   <Button
                     size="small"
                     disabled={change.isPending}
-                    onClick={() => change.mutate(() => remove<ClassPage>(`${path}/${one.id}`))}
+                    onClick={() => change.mutate(() => remove(`${path}/${one.id}`))}
                   >
                     <span>
                       Remove<chakra.span srOnly> {one.name}</chakra.span>
@@ -69,19 +70,38 @@ export function Adults({ page }: { page: ClassPage }) {
           )
         })}
       </chakra.ul>
-      <Flex gap="8px" align="center">
-        <Select aria-label="Another adult" w="260px" value={adding} onChange={(event) => setAdding(event.target.value)}>
-          <option value="">Another adult…</option>
-          {others.map((one) => (
-            <option key={one.id} value={one.id}>
-              {one.name}
-            </option>
-          ))}
-        </Select>
-        <Button disabled={!adding || change.isPending} onClick={() => change.mutate(() => put<ClassPage>(`${path}/${adding}`))}>
-          Add as second adult
-        </Button>
-      </Flex>
+      {page.leading ? (
+        <Flex gap="8px" align="center">
+          <Select aria-label="Another adult" w="260px" value={adding} onChange={(event) => setAdding(event.target.value)}>
+            <option value="">Another adult…</option>
+            {others.map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.name}
+              </option>
+            ))}
+          </Select>
+          <Button disabled={!adding || change.isPending} onClick={() => change.mutate(() => put<ClassPage>(`${path}/${adding}`))}>
+            Add as second adult
+          </Button>
+        </Flex>
+      ) : (
+        <chakra.p color="ink2">Who its adults are is decided by the lead adult and the safeguarding lead.</chakra.p>
+      )}
+      <Sheet title={`${next?.name ?? ''} leads from now on?`} open={next !== null} onClose={() => setNext(null)}>
+        <chakra.form
+          onSubmit={(event) => {
+            event.preventDefault()
+            if (next) change.mutate(() => post(`${path}/${next.id}/lead`, { why }))
+          }}
+        >
+          <chakra.p mb="8px">Whoever led stays as second adult. Who decided it and why is kept.</chakra.p>
+          <TextField label="Why" maxLength={500} value={why} onChange={(event) => setWhy(event.target.value)} required />
+          <ProblemNote problem={change.error} compact />
+          <Button type="submit" look="main" disabled={change.isPending || why.trim() === ''}>
+            Hand the class over
+          </Button>
+        </chakra.form>
+      </Sheet>
       <ProblemNote problem={change.error} compact />
       <chakra.p color="ink2" fontSize="13px" mt="10px">
         This counts from now on and for all lessons to come; registers of the past keep who was there. For some lessons only, let

@@ -11,8 +11,8 @@ import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
 import { Sheet } from '../../shared/ui/Sheet'
 import { Adults } from './Adults'
+import { Roster } from './Roster'
 import { Joining } from './Joining'
-import { RosterImport } from './RosterImport'
 import { ScheduleForm } from '../../shared/schedule/ScheduleForm'
 
 const PARTS = ['Roster', 'Adults', 'Lessons', 'Joining'] as const
@@ -40,10 +40,26 @@ function Shown({ id }: { id: string }) {
   }
   return (
     <Box maxW="1060px" mx="auto" px="20px" py="18px">
-      <chakra.h1 fontSize="27px">{data.title}</chakra.h1>
+      <Flex align="baseline" gap="12px" wrap="wrap">
+        <chakra.h1 fontSize="27px">{data.title}</chakra.h1>
+        <Said
+          page={data}
+          field="title"
+          says="Rename the class…"
+          title="What the class is called"
+          hint="Its lessons, its link and its registers stay."
+        />
+      </Flex>
       <chakra.p color="ink2">
         {data.adults.map((one) => `${one.name}, ${one.role === 'LEAD_ADULT' ? 'lead adult' : 'second adult'}`).join('; ')} ·{' '}
-        {data.pupils.length} pupils · <Subject page={data} />
+        {data.pupils.length} pupils · {data.subject || 'no subject'}{' '}
+        <Said
+          page={data}
+          field="subject"
+          says="Change the subject…"
+          title="What this class is about"
+          hint="Attendance is also counted by subject, over all its classes."
+        />
       </chakra.p>
       <Flex my="12px" borderBottom="1.5px solid" borderColor="ink" justify="space-between" align="center">
         <Flex role="tablist" gap="20px">
@@ -80,25 +96,33 @@ function Shown({ id }: { id: string }) {
   )
 }
 
-/** What the class is about; attendance is counted by it. */
-function Subject({ page }: { page: ClassPage }) {
+interface SaidProps {
+  page: ClassPage
+  field: 'title' | 'subject'
+  says: string
+  title: string
+  hint: string
+}
+
+/** A word that the school says of the class, and the sheet on which it is changed. */
+function Said({ page, field, says, title, hint }: SaidProps) {
   const cache = useQueryClient()
   const [wanted, setWanted] = useState<string | null>(null)
   const save = useMutation({
-    mutationFn: (subject: string) => put<ClassPage>(`/api/classes/${page.id}/subject`, { subject }),
+    mutationFn: (text: string) => put<ClassPage>(`/api/classes/${page.id}/${field}`, { [field]: text }),
     onSuccess: (next) => {
       cache.setQueryData(['class', page.id], next)
       setWanted(null)
-      return cache.invalidateQueries({ queryKey: ['attendance'] })
+      return Promise.all(['attendance', 'classes', 'timetable'].map((key) => cache.invalidateQueries({ queryKey: [key] })))
     },
   })
+  const label = field === 'title' ? 'Title' : 'Subject'
   return (
     <>
-      {page.subject || 'no subject'}{' '}
-      <Button look="quiet" onClick={() => setWanted(page.subject)}>
-        Change the subject…
+      <Button look="quiet" onClick={() => setWanted(page[field])}>
+        {says}
       </Button>
-      <Sheet title="What this class is about" open={wanted !== null} onClose={() => setWanted(null)}>
+      <Sheet title={title} open={wanted !== null} onClose={() => setWanted(null)}>
         <chakra.form
           onSubmit={(event) => {
             event.preventDefault()
@@ -106,65 +130,20 @@ function Subject({ page }: { page: ClassPage }) {
           }}
         >
           <TextField
-            label="Subject"
-            hint="Attendance is also counted by subject, over all its classes."
+            label={label}
+            hint={hint}
             maxLength={80}
             value={wanted ?? ''}
             onChange={(event) => setWanted(event.target.value)}
+            required={field === 'title'}
           />
           <ProblemNote problem={save.error} compact />
           <Button type="submit" look="main" disabled={save.isPending}>
-            Keep the subject
+            Keep the {field}
           </Button>
         </chakra.form>
       </Sheet>
     </>
-  )
-}
-
-function Roster({ page }: { page: ClassPage }) {
-  return (
-    <Grid templateColumns={{ base: '1fr', md: page.mine ? '1fr 400px' : '1fr' }} gap="28px">
-      <Box>
-        {page.pupils.length === 0 ? (
-          <EmptyNote>Nobody is on the class list yet. Import a roster: a CSV file with a column “name”.</EmptyNote>
-        ) : (
-          <chakra.ol
-            bg="sheet"
-            borderTop="1.5px solid"
-            borderColor="ink"
-            css={{ columns: 2, columnGap: '24px' }}
-            listStyleType="none"
-          >
-            {page.pupils.map((one, place) => (
-              <chakra.li
-                key={one.id}
-                display="flex"
-                gap="10px"
-                px="10px"
-                py="3px"
-                borderBottom="1px solid"
-                borderColor="line"
-                breakInside="avoid"
-              >
-                <chakra.span fontFamily="mono" fontSize="12px" color="ink3" w="20px" textAlign="right">
-                  {place + 1}
-                </chakra.span>
-                <chakra.span overflowWrap="anywhere">{one.name}</chakra.span>
-              </chakra.li>
-            ))}
-          </chakra.ol>
-        )}
-        {page.pupils.length > 0 && (
-          <chakra.p mt="6px" fontSize="13px">
-            <chakra.a textDecoration="underline" href={`/api/classes/${page.id}/roster/table`} download="roster.csv">
-              Take the roster out as a table
-            </chakra.a>
-          </chakra.p>
-        )}
-      </Box>
-      {page.mine && <RosterImport id={page.id} />}
-    </Grid>
   )
 }
 

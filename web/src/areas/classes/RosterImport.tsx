@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { post } from '../../shared/api/http'
 import type { RosterPreview } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
+import { Labelled, TextArea } from '../../shared/ui/Fields'
 import { FileBox } from '../../shared/ui/FileBox'
 import { ProblemNote } from '../../shared/ui/Notes'
 import { NotTaken } from '../../shared/ui/NotTaken'
@@ -12,18 +13,28 @@ import { NotTaken } from '../../shared/ui/NotTaken'
 export function RosterImport({ id }: { id: string }) {
   const cache = useQueryClient()
   const [file, setFile] = useState<File | null>(null)
+  const [pasted, setPasted] = useState('')
+  const [adds, setAdds] = useState(false)
   const path = `/api/classes/${id}/roster`
   const preview = useMutation({
-    mutationFn: (chosen: File) => post<RosterPreview>(`${path}/preview`, form(chosen)),
+    mutationFn: (chosen: { file: File; adds: boolean }) =>
+      post<RosterPreview>(`${path}/preview?add=${chosen.adds}`, form(chosen.file)),
   })
   const take = useMutation({
-    mutationFn: () => post<RosterPreview>(path, form(file!, preview.data?.fingerprint)),
+    mutationFn: () => post<RosterPreview>(`${path}?add=${adds}`, form(file!, preview.data?.fingerprint)),
     onSuccess: () => {
       preview.reset()
       setFile(null)
+      setPasted('')
       return cache.invalidateQueries({ queryKey: ['class', id] })
     },
   })
+  const look = (chosen: File, adding: boolean) => {
+    take.reset()
+    setFile(chosen)
+    setAdds(adding)
+    preview.mutate({ file: chosen, adds: adding })
+  }
   return (
     <chakra.section aria-label="Import a roster">
       <chakra.h2 fontSize="17px" mb="6px">
@@ -33,15 +44,22 @@ export function RosterImport({ id }: { id: string }) {
         A CSV file with a heading: “name”, or “first name” and “last name”; if you have them, “number” and “year”. Nothing changes
         before you have seen it.
       </chakra.p>
-      <FileBox
-        label="Roster file"
-        accept=".csv,.txt,text/csv"
-        onFile={(chosen) => {
-          take.reset()
-          setFile(chosen)
-          preview.mutate(chosen)
+      <FileBox label="Roster file" accept=".csv,.txt,text/csv" onFile={(chosen) => look(chosen, false)} />
+      <chakra.form
+        aria-label="Paste a list"
+        mb="8px"
+        onSubmit={(event) => {
+          event.preventDefault()
+          look(listed(pasted), true)
         }}
-      />
+      >
+        <Labelled label="Or paste a list of names" hint="One on each line. Those who are in the class already stay.">
+          {(id) => <TextArea id={id} rows={3} value={pasted} onChange={(event) => setPasted(event.target.value)} />}
+        </Labelled>
+        <Button type="submit" disabled={pasted.trim() === '' || preview.isPending}>
+          Show what it would add
+        </Button>
+      </chakra.form>
       <ProblemNote problem={preview.error ?? take.error} />
       {preview.isPending && <span role="status">Reading {file?.name}…</span>}
       {take.data && (
@@ -86,6 +104,13 @@ export function RosterImport({ id }: { id: string }) {
       )}
     </chakra.section>
   )
+}
+
+/** A pasted list as the file it might have been: a heading is put above plain names. */
+function listed(text: string): File {
+  const first = text.trimStart().split('\n', 1)[0] ?? ''
+  const hasHeading = /\bname\b/i.test(first)
+  return new File([hasHeading ? text : `name\n${text}`], 'the pasted list', { type: 'text/csv' })
 }
 
 function changes(preview: RosterPreview): number {

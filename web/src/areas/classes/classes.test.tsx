@@ -120,6 +120,8 @@ describe('joining', () => {
     year: 8,
     subject: 'Harbour Law',
     mine: true,
+    leading: true,
+    monitors: [],
     adults: [],
     pupils: [],
     lessons: [],
@@ -205,7 +207,7 @@ describe('joining', () => {
 
 describe('the subject of a class', () => {
   it('is shown, and changed by a few words', async () => {
-    const page: ClassPage = { id: 'c', title: 'Knotwork', year: 8, subject: '', mine: true, adults: [], pupils: [], lessons: [] }
+    const page: ClassPage = { id: 'c', title: 'Knotwork', year: 8, subject: '', mine: true, leading: true, monitors: [], adults: [], pupils: [], lessons: [] }
     const asked = serve({
       'GET /api/standing': standingOf('TEACHER'),
       'GET /api/adults': [],
@@ -229,6 +231,8 @@ describe('the adults of a class', () => {
     year: 8,
     subject: 'Harbour Law',
     mine: true,
+    leading: true,
+    monitors: [],
     adults,
     pupils: [],
     lessons: [],

@@ -2,8 +2,9 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { get, post } from '../../shared/api/http'
-import type { Corridor, CorridorLine } from '../../shared/api/types'
+import type { Corridor, CorridorLine, Upkeep } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
+import { ageOf } from '../../shared/upkeep/age'
 import { Button } from '../../shared/ui/Button'
 import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
@@ -14,6 +15,23 @@ const EVERY_MS = 3000
 /** All live lessons of the school, worst first (need M1). */
 export default function CorridorScreen() {
   return <Page title="Corridor">{() => <LiveCorridor />}</Page>
+}
+
+/** Whether the program itself can be trusted with what happens: the age of the last backup, and what needs looking after. */
+function UpkeepLine() {
+  const { data } = useQuery({ queryKey: ['upkeep'], queryFn: () => get<Upkeep>('/api/upkeep'), refetchInterval: 60_000 })
+  if (!data) return null
+  const worries = data.checks.filter((one) => !one.well)
+  const backup = data.lastBackup ? `Last good backup: ${ageOf(data.lastBackup, data.now)} ago` : 'No backup yet'
+  return worries.length === 0 ? (
+    <chakra.p fontSize="12.5px" color="ink2" mb="6px">
+      <Link to="/upkeep">{backup}</Link>
+    </chakra.p>
+  ) : (
+    <Box role="status" bg="verdict.awaySoft" borderLeft="4px solid" borderColor="verdict.away" px="12px" py="5px" mb="10px">
+      {worries.map((one) => one.say).join(' ')} <Link to="/upkeep">Look after it</Link>
+    </Box>
+  )
 }
 
 function LiveCorridor() {
@@ -30,6 +48,7 @@ function LiveCorridor() {
     <Box maxW="1240px" mx="auto" px="20px" py="14px">
       <chakra.h1 srOnly>Corridor</chakra.h1>
       {error && <ProblemNote problem={error} compact />}
+      <UpkeepLine />
       <Flex gap="30px" align="baseline" wrap="wrap" mb="12px">
         <Figure many={data.live} what={data.live === 1 ? 'lesson live' : 'lessons live'} />
         <Figure many={data.pupils} what="pupils in" />

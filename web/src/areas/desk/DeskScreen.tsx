@@ -9,12 +9,15 @@ import { Page } from '../../shared/ui/Page'
 import { WhySheet } from '../../shared/ui/Why'
 import { useOrders, type Order } from './api'
 import { useDeskKeys } from './hooks/useDeskKeys'
+import { useStaying } from './hooks/useStaying'
 import { DeskHead } from './parts/DeskHead'
 import { NeedsYou } from './parts/NeedsYou'
 import { OpeningNote, OverNote } from './parts/OpeningNote'
 import { Panels } from './parts/Panels'
 import { RoomBanner } from './parts/RoomBanner'
 import { Score } from './parts/Score'
+import { Muted, passesToSpeak } from './parts/Muted'
+import { NoDesk } from './parts/NoDesk'
 import { needs } from './queue'
 
 /** One live lesson, for its adults: who is here, who waits and why, what each may do, and what needs somebody now. */
@@ -29,16 +32,23 @@ export default function DeskScreen() {
 
 function LiveDesk({ lesson }: { lesson: string }) {
   const path = `/api/lessons/${encodeURIComponent(lesson)}/desk`
-  const { view: desk, connected } = useLive<Message, Desk>(`${path}/stream`)
+  const { view: desk, connected, lost } = useLive<Message, Desk>(`${path}/stream`)
   const orders = useOrders(lesson)
   const now = useNow(desk?.now)
   const [why, setWhy] = useState<string | null>(null)
-  const give = (order: Order) => orders.mutate(order)
+  const [muted, setMuted] = useState<{ passes: number; at: number } | null>(null)
+  const give = (order: Order) => {
+    if (order.do === 'mute-all' && desk) setMuted({ passes: passesToSpeak(desk), at: Date.now() })
+    else if (order.do === 'undo-mute-all') setMuted(null)
+    orders.mutate(order)
+  }
   const queue = useMemo(() => (desk?.phase === 'OPEN' ? needs(desk, now) : []), [desk, now])
   useDeskKeys(desk, queue, give)
+  useStaying(desk)
   useEffect(() => {
     if (desk) document.title = `${desk.title} · desk`
   }, [desk])
+  if (lost) return <NoDesk problem={lost} />
   if (!desk) return <LoadingNote what="the lesson" />
   const rightsPath = (rule: string, person?: string) =>
     `/api/lessons/${encodeURIComponent(lesson)}/why/${rule}${person ? `?person=${encodeURIComponent(person)}` : ''}`
@@ -54,6 +64,9 @@ function LiveDesk({ lesson }: { lesson: string }) {
         onWhy={(rule) => setWhy(rightsPath(rule))}
       />
       {live && <RoomBanner desk={desk} now={now} give={give} />}
+      {live && muted && muted.passes > 0 && (
+        <Muted key={muted.at} passes={muted.passes} give={give} onOver={() => setMuted(null)} />
+      )}
       {orders.error && (
         <Box
           position="fixed"

@@ -1,13 +1,16 @@
 import { useMutation } from '@tanstack/react-query'
 import { post, put, remove } from '../../shared/api/http'
+import type { Desk } from '../../shared/api/types'
 import { fileForm } from '../../shared/ui/SentFile'
 
 /** What a teacher can order from the desk. The desk itself changes when the stream says so. */
 export type Order =
   | { do: 'open' | 'join' | 'leave' | 'admit-all-listed' | 'dismiss' }
   | { do: 'admit'; visit: string; as: string | null }
+  | { do: 'admit-guest'; visit: string; name: string; note: string }
   | { do: 'turn-away'; visit: string }
   | { do: 'mute-all'; keepMuted: boolean }
+  | { do: 'undo-mute-all' }
   | { do: 'turn-off'; person: string; what: 'MICROPHONE' | 'CAMERA' | 'SCREEN' }
   | { do: 'lower-hand'; person: string }
   | { do: 'set'; rule: string; value: string }
@@ -35,6 +38,10 @@ function send(lesson: string, order: Order): Promise<unknown> {
   switch (order.do) {
     case 'admit':
       return post(`${at}/visits/${order.visit}/admit`, { as: order.as })
+    case 'admit-guest':
+      return post(`${at}/visits/${order.visit}/admit-guest`, { name: order.name, note: order.note })
+    case 'undo-mute-all':
+      return post(`${at}/mute-all/undo`)
     case 'turn-away':
       return post(`${at}/visits/${order.visit}/turn-away`)
     case 'mute-all':
@@ -101,3 +108,8 @@ export function useOrders(lesson: string) {
 }
 
 export type Give = (order: Order) => void
+
+/** Whether the asking person may give orders: an adult who is in, or a safeguarding lead from anywhere. */
+export function mayOrder(desk: Desk): boolean {
+  return desk.steering.overseeing || (desk.iAmIn && !desk.steering.observing)
+}

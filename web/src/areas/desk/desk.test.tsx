@@ -69,12 +69,15 @@ function desk(more: Partial<Desk> = {}): Desk {
     steering: {
       leading: true,
       observing: false,
+      overseeing: false,
+      observers: [],
       mayTakeCharge: false,
       stances: [
         { id: 'explaining', name: 'Explaining' },
         { id: 'discussion', name: 'Discussion' },
       ],
       order: [],
+      written: [],
       byTheClock: false,
       liveOrders: 0,
       quiet: false,

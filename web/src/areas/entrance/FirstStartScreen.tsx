@@ -16,7 +16,7 @@ const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone
 export default function FirstStartScreen() {
   const { data } = useQuery(standing)
   const cache = useQueryClient()
-  const [form, setForm] = useState({ school: '', zone: HERE, name: '', signIn: '', password: '' })
+  const [form, setForm] = useState({ school: '', zone: HERE, name: '', signIn: '', password: '', setupWord: '' })
   const begin = useMutation({
     mutationFn: () => post<Standing>('/api/first-start', form),
     onSuccess: (now) => cache.setQueryData(standing.queryKey, now),
@@ -40,13 +40,19 @@ export default function FirstStartScreen() {
           begin.mutate()
         }}
       >
+        <TextField
+          label="Setup word"
+          hint="It was printed where the program was started. It shows that you are at the machine."
+          autoComplete="off"
+          {...box('setupWord')}
+        />
         <TextField label="School" {...box('school')} />
         <TextField label="Time zone" hint="All times are told in it." {...box('zone')} />
         <TextField label="Your name" autoComplete="name" {...box('name')} />
         <TextField label="Name to sign in with" autoComplete="username" {...box('signIn')} />
         <TextField
           label="Password"
-          hint="10 letters or signs at least."
+          hint="10 letters or signs at least. Three or four words that have nothing to do with each other are good."
           type="password"
           autoComplete="new-password"
           {...box('password')}

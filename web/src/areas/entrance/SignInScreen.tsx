@@ -2,7 +2,7 @@ import { Box, chakra, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Navigate, useLocation } from 'react-router'
-import { get, post } from '../../shared/api/http'
+import { get, post, Problem } from '../../shared/api/http'
 import type { DemoPerson, Standing } from '../../shared/api/types'
 import { standing } from '../../shared/standing'
 import { Button } from '../../shared/ui/Button'
@@ -16,11 +16,14 @@ export default function SignInScreen() {
   const cache = useQueryClient()
   const [name, setName] = useState('')
   const [password, setPassword] = useState('')
+  const [code, setCode] = useState('')
   const arrive = (now: Standing) => cache.setQueryData(standing.queryKey, now)
   const signIn = useMutation({
-    mutationFn: () => post<Standing>('/api/session', { name, password }),
+    mutationFn: () => post<Standing>('/api/session', { name, password, code: code === '' ? null : code }),
     onSuccess: arrive,
   })
+  const type = signIn.error instanceof Problem ? signIn.error.body.type : ''
+  const asksForCode = type.includes('second-factor') || code !== ''
   if (error) return <ProblemNote problem={error} />
   if (!data) return <LoadingNote what="the school" />
   if (!data.founded) return <Navigate to="/first-start" replace />
@@ -49,6 +52,17 @@ export default function SignInScreen() {
             onChange={(event) => setPassword(event.target.value)}
             required
           />
+          {asksForCode && (
+            <TextField
+              label="Code of your telephone"
+              hint="Six digits, or one of your recovery codes."
+              autoComplete="one-time-code"
+              autoFocus
+              value={code}
+              onChange={(event) => setCode(event.target.value)}
+              required
+            />
+          )}
           <ProblemNote problem={signIn.error} />
           <Button type="submit" look="main" size="large" disabled={signIn.isPending}>
             Sign in

@@ -22,11 +22,12 @@ import { Quiet } from './Quiet'
 /** A pupil's place in a lesson, from the wait at the door to the goodbye. */
 export default function SeatScreen() {
   const { visit = '' } = useParams()
-  const { view: seat, connected } = useLive<Heard, Seat>(`/api/seats/${encodeURIComponent(visit)}/stream`)
+  const { view: seat, connected, lost } = useLive<Heard, Seat>(`/api/seats/${encodeURIComponent(visit)}/stream`)
   const now = useNow(seat?.now)
   useEffect(() => {
     if (seat) document.title = seat.title
   }, [seat])
+  if (lost) return <NotMine />
   if (!seat) return <LoadingNote what="your seat" />
   const line = !connected && (
     <Box role="status" bg="mark" color="onMark" px="16px" py="6px" fontWeight="650">
@@ -46,6 +47,21 @@ export default function SeatScreen() {
     default:
       return <Outside seat={seat} visit={visit} />
   }
+}
+
+/** Signed out, or somebody else uses this device now: nothing of the lesson stays on the screen. */
+function NotMine() {
+  return (
+    <Quiet title="This seat is closed">
+      <chakra.p my="12px">
+        You are signed out, or somebody else has used this device since. To go on, open the link in your joining note again and
+        knock.
+      </chakra.p>
+      <chakra.a href="/today" textDecoration="underline">
+        To your own page
+      </chakra.a>
+    </Quiet>
+  )
 }
 
 function Waiting({ seat, visit, now }: { seat: Seat; visit: string; now: number }) {
@@ -126,14 +142,21 @@ function Outside({ seat, visit }: { seat: Seat; visit: string }) {
         >
           <VerdictMark verdict="away" size={15} />
           <span>
-            {seat.status === 'REMOVED'
-              ? 'Your teacher decided this and will talk with you. If you are unwell or upset, tell an adult at home.'
-              : (seat.why[0] ?? 'Your teacher decided this.')}
+            {seat.allowedBack
+              ? 'You were sent out, and may come back now.'
+              : seat.status === 'REMOVED'
+                ? 'Your teacher decided this and will talk with you. If you are unwell or upset, tell an adult at home.'
+                : (seat.why[0] ?? 'Your teacher decided this.')}
           </span>
         </Flex>
       )}
       {seat.status === 'DISMISSED' && (
         <chakra.p my="12px">Thank you for coming. Your attendance is noted; you need not do anything.</chakra.p>
+      )}
+      {seat.allowedBack && (
+        <chakra.p role="status" my="12px" bg="mark" color="onMark" px="12px" py="8px" fontWeight="650">
+          Your teacher lets you come back. Open the link in your joining note again and knock.
+        </chakra.p>
       )}
       {seat.status !== 'DISMISSED' && seat.status !== 'REMOVED' && (
         <chakra.p my="12px">You can open the link in your joining note again and knock.</chakra.p>
@@ -177,6 +200,18 @@ function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: R
         <Button onClick={() => acts.mutate({ do: 'leave' })}>Leave the lesson</Button>
       </Flex>
       {line}
+      {seat.observers.length > 0 && (
+        <chakra.p
+          role="status"
+          px={{ base: '14px', md: '22px' }}
+          py="5px"
+          fontSize="14px"
+          borderBottom="1px solid"
+          borderColor="line"
+        >
+          {seat.observers.join(' and ')} {seat.observers.length === 1 ? 'looks' : 'look'} on.
+        </chakra.p>
+      )}
       <Now seat={seat} />
       <Grid as="main" templateColumns={{ base: '1fr', md: '320px 1fr' }} flex="1" minH="0">
         <Box

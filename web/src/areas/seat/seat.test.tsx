@@ -31,6 +31,8 @@ function seat(more: Partial<Seat> = {}): Seat {
     camera: false,
     screen: false,
     handsBefore: 0,
+    allowedBack: false,
+    observers: [],
     classmates: [],
     quiet: false,
     stopped: false,
@@ -163,7 +165,7 @@ describe('writing', () => {
 
   it('empties the box when the server has the text, and sends it where it was meant to go', async () => {
     const asked = serve({ 'POST /api/seats/v/words': seat() })
-    show(<SeatWords seat={seat({ classmates: [{ id: 'jory', name: 'Jory Pell' }] })} visit="v" />)
+    show(<SeatWords seat={seat({ classmates: [{ id: 'jory', name: 'Jory Pell', readAlong: false }] })} visit="v" />)
 
     await userEvent.selectOptions(screen.getByLabelText('To whom'), 'to Jory Pell alone')
     await userEvent.type(screen.getByRole('textbox', { name: 'Write' }), 'psst{Enter}')

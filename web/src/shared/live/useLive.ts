@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react'
+import { get, Problem } from '../api/http'
 
 interface View<W> {
   number: number
@@ -9,6 +10,8 @@ interface View<W> {
 export interface Live<V> {
   view: V | undefined
   connected: boolean
+  /** Why the line will not come back: one may not look any more. */
+  lost?: Problem
 }
 
 const RETRY_MS = 1500
@@ -30,6 +33,7 @@ export function useLive<W extends { number: number }, V extends View<W>>(path: s
     words.current = new Map()
     let source: EventSource
     let retry: ReturnType<typeof setTimeout> | undefined
+    let left = false
     const open = () => {
       source = new EventSource(path)
       const tell = (whole: boolean) => (event: MessageEvent<string>) => {
@@ -47,11 +51,24 @@ export function useLive<W extends { number: number }, V extends View<W>>(path: s
       source.addEventListener('change', tell(false))
       source.onerror = () => {
         setLive((before) => ({ ...before, connected: false }))
-        if (source.readyState === EventSource.CLOSED) retry = setTimeout(open, RETRY_MS)
+        if (source.readyState === EventSource.CLOSED) retry = setTimeout(() => void again(), RETRY_MS)
       }
+    }
+    /** The line itself does not tell why it was refused, so the page behind it is asked. */
+    const again = async () => {
+      try {
+        await get(path.replace(/\/stream$/, ''))
+      } catch (refused) {
+        if (refused instanceof Problem && [401, 403, 404, 409].includes(refused.body.status)) {
+          setLive({ view: undefined, connected: false, lost: refused })
+          return
+        }
+      }
+      if (!left) open()
     }
     open()
     return () => {
+      left = true
       clearTimeout(retry)
       source.close()
     }

@@ -1,11 +1,14 @@
-import { chakra, Flex } from '@chakra-ui/react'
+import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { post } from '../api/http'
+import type { Scheduled } from '../api/types'
 import { Button } from '../ui/Button'
 import { TextField } from '../ui/Fields'
 import { ProblemNote } from '../ui/Notes'
 
+/** Weak spots that are told on the spot. */
+const SHOWN = 6
 const DAYS = ['MONDAY', 'TUESDAY', 'WEDNESDAY', 'THURSDAY', 'FRIDAY', 'SATURDAY', 'SUNDAY']
 
 /** Weekly on chosen days until a date (need B2). */
@@ -19,14 +22,25 @@ export function ScheduleForm({ id }: { id: string }) {
     minutes: 50,
     everyWeeks: 1,
   })
+  const refresh = () =>
+    Promise.all([
+      cache.invalidateQueries({ queryKey: ['class', id] }),
+      cache.invalidateQueries({ queryKey: ['timetable'] }),
+      cache.invalidateQueries({ queryKey: ['inspection'] }),
+    ])
   const schedule = useMutation({
-    mutationFn: () => post<{ added: number; left: number; holidays: number }>(`/api/classes/${id}/series`, form),
-    onSuccess: () =>
-      Promise.all([
-        cache.invalidateQueries({ queryKey: ['class', id] }),
-        cache.invalidateQueries({ queryKey: ['timetable'] }),
-        cache.invalidateQueries({ queryKey: ['inspection'] }),
-      ]),
+    mutationFn: () => post<Scheduled>(`/api/classes/${id}/series`, form),
+    onSuccess: () => {
+      undo.reset()
+      return refresh()
+    },
+  })
+  const undo = useMutation({
+    mutationFn: (change: string) => post(`/api/timetable/changes/${change}/undo`),
+    onSuccess: () => {
+      schedule.reset()
+      return refresh()
+    },
   })
   const toggle = (day: string) =>
     setForm({
@@ -105,7 +119,9 @@ export function ScheduleForm({ id }: { id: string }) {
       <Button type="submit" look="main" disabled={schedule.isPending}>
         Schedule
       </Button>
+      <ProblemNote problem={undo.error} />
       <chakra.p role="status" mt="6px">
+        {undo.isSuccess && 'Taken back: none of these lessons is held.'}
         {schedule.data &&
           [
             `${schedule.data.added} lessons are planned.`,
@@ -113,8 +129,25 @@ export function ScheduleForm({ id }: { id: string }) {
             schedule.data.holidays > 0 && `${schedule.data.holidays} fall in holidays and were left out.`,
           ]
             .filter(Boolean)
-            .join(' ')}
+            .join(' ')}{' '}
+        {schedule.data && schedule.data.added > 0 && (
+          <Button size="small" disabled={undo.isPending} onClick={() => undo.mutate(schedule.data.change)}>
+            Undo
+          </Button>
+        )}
       </chakra.p>
+      {schedule.data && schedule.data.appearing.length > 0 && (
+        <Box role="alert" borderLeft="4px solid" borderColor="verdict.away" bg="verdict.awaySoft" px="12px" py="6px" mt="6px">
+          <strong>Look at this before you go on:</strong>
+          <chakra.ul pl="18px" listStyleType="disc">
+            {schedule.data.appearing.slice(0, SHOWN).map((one) => (
+              <li key={one}>{one}</li>
+            ))}
+          </chakra.ul>
+          {schedule.data.appearing.length > SHOWN &&
+            `and ${schedule.data.appearing.length - SHOWN} more; the inspection lists them all.`}
+        </Box>
+      )}
     </chakra.form>
   )
 }

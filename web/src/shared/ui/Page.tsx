@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, type ReactNode } from 'react'
-import { Navigate, NavLink, useNavigate } from 'react-router'
+import { Link, Navigate, NavLink, useNavigate } from 'react-router'
 import { remove } from '../api/http'
 import type { Me } from '../api/types'
 import { standing } from '../standing'
@@ -18,6 +18,7 @@ const PLACES: { to: string; name: string; for: Me['position'][]; demo?: boolean 
   { to: '/classes', name: 'Classes', for: ['LEAD', 'TEACHER'] },
   { to: '/charter', name: 'Charter', for: ['LEAD', 'TEACHER'] },
   { to: '/people', name: 'People', for: ['LEAD'] },
+  { to: '/upkeep', name: 'Upkeep', for: ['LEAD'] },
   { to: '/stand-in', name: 'Stand-in', for: ['LEAD', 'TEACHER'], demo: true },
 ]
 
@@ -45,6 +46,8 @@ export function Page({ title, bare = false, children }: PageProps) {
   if (!data.founded) return <Navigate to="/first-start" replace />
   if (!data.me) return <Navigate to="/sign-in" replace state={{ from: window.location.pathname }} />
   const me = data.me
+  // An account that lacks something opens nothing else before it has it.
+  if (me.missing !== 'NOTHING' && window.location.pathname !== '/account') return <Navigate to="/account" replace />
   if (bare) return <main>{children(me)}</main>
   return (
     <Flex direction="column" minH="100%">
@@ -86,8 +89,14 @@ export function Page({ title, bare = false, children }: PageProps) {
         </chakra.nav>
         <Box flex="1" />
         <chakra.span fontSize="12.5px" color="ink2" whiteSpace="nowrap" hideBelow="lg">
-          <chakra.span hideBelow="xl">{data.school} · </chakra.span>
-          {me.name}, {POSITIONS[me.position]}
+          <chakra.span hideBelow="2xl">{data.school} · </chakra.span>
+          <Link to="/account" title="Your account: password, second factor, where you are signed in">
+            <chakra.span textDecoration="underline dotted">{me.name}</chakra.span>
+          </Link>
+          , {POSITIONS[me.position]}
+        </chakra.span>
+        <chakra.span hideFrom="lg" whiteSpace="nowrap">
+          <Link to="/account">Account</Link>
         </chakra.span>
         <SignOut />
       </Flex>

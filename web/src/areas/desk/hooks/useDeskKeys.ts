@@ -1,6 +1,6 @@
 import { useLayoutEffect, useRef } from 'react'
 import type { Desk } from '../../../shared/api/types'
-import type { Give } from '../api'
+import { mayOrder, type Give } from '../api'
 import type { Need } from '../queue'
 
 /** Where the keys write: the box with this id gets the focus. */
@@ -17,14 +17,14 @@ export function useDeskKeys(desk: Desk | undefined, queue: Need[], give: Give) {
   const escaped = useRef(0)
   // Together with what is shown, so that a key never acts on the queue of a moment ago.
   useLayoutEffect(() => {
-    if (desk?.phase !== 'OPEN' || desk.steering.observing) return
+    if (desk?.phase !== 'OPEN' || !mayOrder(desk)) return
     const press = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement
       // An Escape that closes a sheet or a menu is not the first half of a stop.
       if (event.key === 'Escape' && !event.repeat && !target.closest('[role=dialog], [role=menu]')) {
         const twice = event.timeStamp - escaped.current < TWICE_MS
         escaped.current = twice ? 0 : event.timeStamp
-        if (twice && desk.iAmIn && !desk.steering.stoppedAt) give({ do: 'stop', why: '' })
+        if (twice && !desk.steering.stoppedAt) give({ do: 'stop', why: '' })
         return
       }
       const typing = target.closest('input, textarea, select, [role=dialog], [role=menu]')

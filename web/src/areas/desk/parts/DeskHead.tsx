@@ -7,7 +7,7 @@ import { countdown, useSchoolTime } from '../../../shared/time'
 import { Button } from '../../../shared/ui/Button'
 import { Key } from '../../../shared/ui/Key'
 import { Sheet } from '../../../shared/ui/Sheet'
-import type { Give } from '../api'
+import { mayOrder, type Give } from '../api'
 import { Choice, DeskMenu, Opener } from './DeskMenu'
 import { Adults } from './Lending'
 import { StanceButton } from './StanceButton'
@@ -41,9 +41,7 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
       flexShrink={0}
       wrap="wrap"
     >
-      <Link to="/today" aria-label="Back to today's lessons">
-        <ArrowLeft size={18} aria-hidden />
-      </Link>
+      <WayBack desk={desk} />
       <chakra.h1 fontSize="19px">{desk.title}</chakra.h1>
       <Box fontSize="12px" color="ink2">
         <Adults desk={desk} live={live} give={give} />
@@ -53,7 +51,7 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
       </Box>
       <Box flex="1" />
       <Line connected={connected} />
-      {live && desk.iAmIn && !desk.steering.observing && (
+      {live && mayOrder(desk) && (
         <>
           <Flex align="center" gap="6px" fontSize="12.5px" color="ink2">
             <Button look="quiet" onClick={() => onWhy('entry.door')} aria-label="Why is the door so?">
@@ -91,7 +89,7 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
               Stop everything <Key>Esc Esc</Key>
             </Button>
           )}
-          <MoreButton desk={desk} give={give} />
+          {desk.iAmIn && !desk.steering.observing && <MoreButton desk={desk} give={give} />}
           <Button look="main" disabled={busy} onClick={() => setDismissing(true)}>
             Dismiss class
           </Button>
@@ -105,7 +103,9 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
       {live && desk.steering.observing && desk.iAmIn && (
         <>
           <chakra.span fontSize="13px" color="ink2">
-            You look on. Orders are for the adults of the lesson.
+            {desk.steering.overseeing
+              ? 'You look on, and may act at any time.'
+              : 'You look on. Orders are for the adults of the lesson.'}
           </chakra.span>
           {desk.steering.mayTakeCharge && (
             <Button look="main" disabled={busy} onClick={() => give({ do: 'take-charge' })}>
@@ -134,6 +134,46 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
         </Flex>
       </Sheet>
     </Flex>
+  )
+}
+
+/** Back to one's own page; not out of a room one is in without a word about what becomes of it. */
+function WayBack({ desk }: { desk: Desk }) {
+  const [asked, setAsked] = useState(false)
+  const holds = desk.phase === 'OPEN' && desk.iAmIn && !desk.steering.observing
+  const others = desk.adults.filter((adult) => adult.in && adult.id !== desk.me).length
+  return (
+    <>
+      <Link
+        to="/today"
+        aria-label="Back to today's lessons"
+        onClick={(event) => {
+          if (!holds) return
+          event.preventDefault()
+          setAsked(true)
+        }}
+      >
+        <ArrowLeft size={18} aria-hidden />
+      </Link>
+      <Sheet title="The lesson goes on" open={asked} onClose={() => setAsked(false)}>
+        <p>
+          You are in it.{' '}
+          {others > 0
+            ? 'Another adult is in, too. If you close this page, you count as out after some seconds.'
+            : 'No other adult is in: if you go, the pupils are alone, and the room goes quiet by itself. To end it for everyone, dismiss the class.'}
+        </p>
+        <Flex gap="8px" mt="14px">
+          <Button look="main" onClick={() => setAsked(false)}>
+            Stay
+          </Button>
+          <Link to="/today">
+            <Button as="span" look={others > 0 ? 'plain' : 'stop'}>
+              Go all the same
+            </Button>
+          </Link>
+        </Flex>
+      </Sheet>
+    </>
   )
 }
 

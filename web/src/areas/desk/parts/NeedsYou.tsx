@@ -4,7 +4,7 @@ import type { Desk, Waiting } from '../../../shared/api/types'
 import { countdown } from '../../../shared/time'
 import { useSchoolTime } from '../../../shared/time'
 import { Button } from '../../../shared/ui/Button'
-import { Select } from '../../../shared/ui/Fields'
+import { Select, TextInput } from '../../../shared/ui/Fields'
 import { Key } from '../../../shared/ui/Key'
 import { VerdictMark } from '../../../shared/ui/VerdictMark'
 import { SentFile } from '../../../shared/ui/SentFile'
@@ -258,6 +258,7 @@ function Listed({ waiting, give, onWhy }: { waiting: Waiting[]; give: Give; onWh
 
 function Unsure({ waiting, desk, give, onWhy }: { waiting: Waiting; desk: Desk; give: Give; onWhy: NeedsYouProps['onWhy'] }) {
   const [asking, setAsking] = useState(false)
+  const [guest, setGuest] = useState(false)
   const missing = desk.pupils.filter((pupil) => pupil.whereabouts !== 'IN')
   return (
     <>
@@ -279,9 +280,18 @@ function Unsure({ waiting, desk, give, onWhy }: { waiting: Waiting; desk: Desk; 
             Let in as…
           </Button>
         )}
+        {!waiting.person && (
+          <Button onClick={() => setGuest(!guest)} aria-expanded={guest}>
+            As a guest…
+          </Button>
+        )}
         <Button onClick={() => give({ do: 'turn-away', visit: waiting.visit })}>Turn away</Button>
       </Actions>
-      {asking && (
+      {guest && <AsGuest waiting={waiting} give={give} />}
+      {asking && missing.length === 0 && (
+        <Small>Everyone on the class list is here. Let them in as a guest, or turn them away.</Small>
+      )}
+      {asking && missing.length > 0 && (
         <Select
           mt="5px"
           aria-label={`Who is ${waiting.name}?`}
@@ -299,6 +309,41 @@ function Unsure({ waiting, desk, give, onWhy }: { waiting: Waiting; desk: Desk; 
         </Select>
       )}
     </>
+  )
+}
+
+/** Somebody on no list, for this lesson only: an adult vouches, and the safeguarding lead is told. */
+function AsGuest({ waiting, give }: { waiting: Waiting; give: Give }) {
+  const [name, setName] = useState(waiting.name)
+  const [note, setNote] = useState('')
+  return (
+    <chakra.form
+      mt="5px"
+      aria-label={`${waiting.name} as a guest`}
+      onSubmit={(event) => {
+        event.preventDefault()
+        give({ do: 'admit-guest', visit: waiting.visit, name, note })
+      }}
+    >
+      <TextInput
+        aria-label="The guest’s name"
+        maxLength={80}
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        mb="4px"
+        required
+      />
+      <TextInput
+        aria-label="Note to the safeguarding lead"
+        placeholder="Who it is and why: the lead reads this"
+        maxLength={500}
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+        mb="4px"
+        required
+      />
+      <Button type="submit">Let in for this lesson</Button>
+    </chakra.form>
   )
 }
 

@@ -4,16 +4,16 @@ import type { Desk } from '../../../shared/api/types'
 import { countdown, useSchoolTime } from '../../../shared/time'
 import { Button } from '../../../shared/ui/Button'
 import { TextInput } from '../../../shared/ui/Fields'
-import type { Give } from '../api'
+import { mayOrder, type Give } from '../api'
 import { titleOf } from './Lending'
 
 /** What holds for the whole room and must not be overlooked; nothing else stands here. */
 export function RoomBanner({ desk, now, give }: { desk: Desk; now: number; give: Give }) {
   const time = useSchoolTime()
   const { leading, stoppedAt, stoppedBecause, aloneSince, quiet, light, focus, showingName } = desk.steering
-  const mayOrder = desk.iAmIn && !desk.steering.observing
+  const orders = mayOrder(desk)
   const name = desk.pupils.find((pupil) => pupil.id === focus)?.name ?? desk.adults.find((adult) => adult.id === focus)?.name
-  const me = mayOrder && !leading ? desk.adults.find((adult) => adult.id === desk.me) : undefined
+  const me = orders && !leading ? desk.adults.find((adult) => adult.id === desk.me) : undefined
   const askFirst = me?.help
     .filter((cell) => cell.value !== 'open')
     .map((cell) => titleOf(desk, cell.rule).toLowerCase())
@@ -24,7 +24,7 @@ export function RoomBanner({ desk, now, give }: { desk: Desk; now: number; give:
         <Line grave>
           Everything is stopped since {time.clock(stoppedAt)}: all muted, chat, drawing and sharing closed, the door shut. Pupils
           can still write to you.
-          {mayOrder && (
+          {orders && (
             <Button size="small" onClick={() => give({ do: 'resume' })}>
               Bring back what was
             </Button>
@@ -32,7 +32,7 @@ export function RoomBanner({ desk, now, give }: { desk: Desk; now: number; give:
           {stoppedBecause ? (
             <chakra.span fontWeight="400">Because: {stoppedBecause}</chakra.span>
           ) : (
-            mayOrder && <Because give={give} />
+            orders && <Because give={give} />
           )}
         </Line>
       )}
@@ -51,6 +51,11 @@ export function RoomBanner({ desk, now, give }: { desk: Desk; now: number; give:
         <Line grave>
           No adult is in the room, for {countdown(now - Date.parse(aloneSince))} now.{' '}
           {quiet ? 'It has gone quiet by itself; the lead was told.' : 'It will go quiet by itself.'}
+        </Line>
+      )}
+      {desk.steering.observers.length > 0 && (
+        <Line>
+          {desk.steering.observers.join(' and ')} {desk.steering.observers.length === 1 ? 'looks' : 'look'} on.
         </Line>
       )}
       {(light || name || showingName) && (

@@ -7,11 +7,11 @@ import type { Give } from '../api'
 
 /** The planned sequence of stances of this lesson: changed here, seen by the adults only. */
 export function RunningOrderPlan({ desk, give }: { desk: Desk; give: Give }) {
-  const { order, stances, byTheClock } = desk.steering
-  const planned = order.map((step) => ({
-    stance: step.stance,
-    minutes: Math.round((Date.parse(step.until) - Date.parse(step.from)) / 60_000),
-  }))
+  const { written, stances, byTheClock } = desk.steering
+  // As it was written, not as it falls: the last lasts to the end, and what has no time left is still planned.
+  const planned = written.map(({ stance, minutes }) => ({ stance, minutes }))
+  const length = Math.round((Date.parse(desk.ends) - Date.parse(desk.starts)) / 60_000)
+  const sum = planned.reduce((all, step) => all + step.minutes, 0)
   const [stance, setStance] = useState('')
   const [minutes, setMinutes] = useState('10')
   const write = (steps: typeof planned, clock = byTheClock) => give({ do: 'running-order', steps, byTheClock: clock })
@@ -62,6 +62,15 @@ export function RunningOrderPlan({ desk, give }: { desk: Desk; give: Give }) {
         />
         <Button type="submit">Add</Button>
       </chakra.form>
+      {planned.length > 0 && (
+        <chakra.p fontSize="12.5px" color={sum > length ? 'verdict.away' : 'ink2'} mt="4px">
+          {sum > length
+            ? `${sum} min are planned, the lesson lasts ${length}: what is beyond its end does not come.`
+            : sum < length
+              ? `${sum} of ${length} min; the last stance lasts to the end.`
+              : `${sum} min, as long as the lesson.`}
+        </chakra.p>
+      )}
       {planned.length > 0 && (
         <chakra.label display="flex" gap="6px" mt="6px" fontSize="13px">
           <input type="checkbox" checked={byTheClock} onChange={(event) => write(planned, event.target.checked)} />

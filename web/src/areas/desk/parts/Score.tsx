@@ -3,7 +3,7 @@ import { memo, useCallback, useState } from 'react'
 import type { Desk, DeskPupil } from '../../../shared/api/types'
 import { useSchoolTime } from '../../../shared/time'
 import { Strip } from '../../../shared/ui/Strip'
-import type { Give } from '../api'
+import { mayOrder, type Give } from '../api'
 import { DeskMenu } from './DeskMenu'
 import { ClassRight, ClassRightMenu, PupilRight, PupilRightMenu } from './RightCells'
 import { Nudge } from './Nudge'
@@ -44,7 +44,7 @@ export function Score({ desk, now, give, onWhy }: ScoreProps) {
   const pupilOf = (id: string | null | undefined) => desk.pupils.find((pupil) => pupil.id === id)
   const count = (where: DeskPupil['whereabouts']) => desk.pupils.filter((pupil) => pupil.whereabouts === where).length
   const here = count('IN')
-  const live = desk.phase === 'OPEN' && desk.iAmIn && !desk.steering.observing
+  const live = desk.phase === 'OPEN' && mayOrder(desk)
   const rest = [
     [count('WAITING'), 'wait'],
     [desk.phase === 'PLANNED' ? 0 : count('MISSING'), 'missing'],

@@ -65,7 +65,7 @@ export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {
           <option value="ADULTS">to your teachers</option>
           {seat.classmates.map((one) => (
             <option key={one.id} value={one.id}>
-              to {one.name} alone
+              to {one.name} {one.readAlong ? '(the adults read along)' : 'alone'}
             </option>
           ))}
         </Select>
@@ -86,7 +86,9 @@ export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {
         <Flex justify="space-between" align="center" mt="4px" fontSize="14px" color="ink2">
           <FileChooser disabled={say.isPending} onChoose={(file) => say.mutate({ do: 'file', ...whose, file })} />
           <chakra.span flex="1" px="8px">
-            Kept with the lesson.
+            {seat.classmates.some((one) => one.id === to && one.readAlong)
+              ? 'Kept with the lesson; the adults read along.'
+              : 'Kept with the lesson.'}
           </chakra.span>
           <Button type="submit" disabled={say.isPending || text.trim() === ''}>
             Send <Key>Enter</Key>

@@ -4,6 +4,86 @@
  */
 
 export interface paths {
+    "/api/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_7"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["confirm"];
+        post: operations["offer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/factor/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["endFactor_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["password"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/sign-ins/{session}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["endSignIn"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/adults": {
         parameters: {
             query?: never;
@@ -141,7 +221,7 @@ export interface paths {
         };
         get: operations["list_1"];
         put?: never;
-        post: operations["make"];
+        post: operations["make_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -155,7 +235,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_4"];
+        get: operations["page_6"];
         put?: never;
         post?: never;
         delete?: never;
@@ -219,7 +299,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["table_2"];
+        get: operations["table_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -236,6 +316,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["paper"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/candidates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["candidates"];
         put?: never;
         post?: never;
         delete?: never;
@@ -340,6 +436,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{id}/monitors/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["trust"];
+        post?: never;
+        delete: operations["endTrust"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/pupils": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addPupil"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/pupils/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removePupil"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{id}/roster": {
         parameters: {
             query?: never;
@@ -379,7 +523,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["table_1"];
+        get: operations["table_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -461,6 +605,22 @@ export interface paths {
         };
         get?: never;
         put: operations["setSubject"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/title": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["rename_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -715,7 +875,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_3"];
+        get: operations["page_5"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1204,6 +1364,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/mute-all/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undoMuteAll"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/nudges": {
         parameters: {
             query?: never;
@@ -1453,7 +1629,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["correct"];
+        post: operations["correct_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1652,6 +1828,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/visits/{visit}/admit-guest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["admitGuest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/visits/{visit}/turn-away": {
         parameters: {
             query?: never;
@@ -1700,6 +1892,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_4"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/looks.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/my-day": {
         parameters: {
             query?: never;
@@ -1723,7 +1947,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_2"];
+        get: operations["page_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1780,6 +2004,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/people/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["correct"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people/{person}/account": {
         parameters: {
             query?: never;
@@ -1790,6 +2030,38 @@ export interface paths {
         get?: never;
         put: operations["account"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["end"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}/factor/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["endFactor"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2395,7 +2667,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_1"];
+        get: operations["page_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2548,6 +2820,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/upkeep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/upkeep/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["make"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/feeds/{token}.ics": {
         parameters: {
             query?: never;
@@ -2581,8 +2885,18 @@ export interface components {
             until: string;
             why: string;
         };
+        AccountPage: {
+            factor: boolean;
+            hasPassword: boolean;
+            /** @enum {string} */
+            missing: "NOTHING" | "OWN_PASSWORD" | "SECOND_FACTOR";
+            name: string;
+            /** Format: int32 */
+            recoveryCodes: number;
+            signIn: string;
+            signIns: components["schemas"]["SignInLine"][];
+        };
         AccountRequest: {
-            password: string;
             signIn: string;
         };
         AdmitRequest: {
@@ -2591,7 +2905,7 @@ export interface components {
         Alert: {
             grave: boolean;
             /** @enum {string} */
-            kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "NO_ADULT" | "REMOVED_KNOCKS" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
+            kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "RECORD_DAMAGED" | "NO_ADULT" | "REMOVED_KNOCKS" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "GUEST_LET_IN" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
             mine: boolean;
             /** Format: date-time */
             since: string;
@@ -2622,6 +2936,13 @@ export interface components {
             subjects: components["schemas"]["Named"][];
             weekdays: components["schemas"]["Named"][];
         };
+        BackupLine: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int64 */
+            bytes: number;
+            file: string;
+        };
         BehindLesson: {
             adult: string;
             lesson: string;
@@ -2648,6 +2969,12 @@ export interface components {
             holidays?: components["schemas"]["NamedDays"][];
             opens: string;
             terms?: components["schemas"]["NamedDays"][];
+        };
+        Candidate: {
+            id: string;
+            name: string;
+            /** Format: int32 */
+            year: number;
         };
         CaptionLine: {
             /** Format: date-time */
@@ -2701,9 +3028,15 @@ export interface components {
         Chapter: {
             about: string;
             /** @enum {string} */
-            area: "ENTRY" | "NAMES" | "VOICE_AND_CAMERA" | "CHAT" | "SHARING" | "SIGNALS" | "RECORDING" | "GROUPS" | "LINKS" | "SUPERVISION" | "HELPING" | "REGISTER";
+            area: "ENTRY" | "NAMES" | "VOICE_AND_CAMERA" | "CHAT" | "SHARING" | "SIGNALS" | "RECORDING" | "GROUPS" | "LINKS" | "SUPERVISION" | "HELPING" | "REGISTER" | "ACCOUNTS";
             rules: components["schemas"]["RuleLine"][];
             title: string;
+        };
+        Check: {
+            ready: boolean;
+            say: string;
+            well: boolean;
+            what: string;
         };
         Choice: {
             value: string;
@@ -2732,8 +3065,10 @@ export interface components {
         ClassPage: {
             adults: components["schemas"]["Person"][];
             id: string;
+            leading: boolean;
             lessons: components["schemas"]["LessonLine"][];
             mine: boolean;
+            monitors: components["schemas"]["MonitorLine"][];
             pupils: components["schemas"]["Person"][];
             subject: string;
             title: string;
@@ -2955,6 +3290,9 @@ export interface components {
             value?: string;
             when?: string;
         };
+        EndRequest: {
+            ends?: string;
+        };
         Ending: {
             closing: components["schemas"]["ClosingLine"][];
             lastWord?: string;
@@ -2964,6 +3302,10 @@ export interface components {
             fact: string;
             so: boolean;
             words: string;
+        };
+        FactorRequest: {
+            code: string;
+            password: string;
         };
         FeedAddress: {
             address: string;
@@ -2983,6 +3325,7 @@ export interface components {
             name: string;
             password: string;
             school: string;
+            setupWord: string;
             signIn: string;
             zone: string;
         };
@@ -2991,6 +3334,14 @@ export interface components {
         };
         FromRequest: {
             from?: string;
+        };
+        GivenCode: {
+            code: string;
+            name: string;
+            person: string;
+            signIn: string;
+            /** Format: date-time */
+            until: string;
         };
         GridCell: {
             code: string;
@@ -3018,6 +3369,13 @@ export interface components {
             name: string;
             person: string;
             rate: components["schemas"]["Rate"];
+        };
+        GuestRequest: {
+            name: string;
+            note: string;
+        };
+        HandOverRequest: {
+            why: string;
         };
         Handout: {
             /** Format: date-time */
@@ -3357,6 +3715,25 @@ export interface components {
             id: string;
             name: string;
         };
+        LookLine: {
+            about: string;
+            address: string;
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            kind: "SIGNED_IN" | "SIGN_IN_FAILED" | "SIGNED_OUT" | "LOOKED" | "TOOK_AWAY" | "CHANGED_ACCOUNT";
+            /** Format: int64 */
+            number: number;
+            place: string;
+            who: string;
+        };
+        LooksPage: {
+            /** Format: int32 */
+            keptDays: number;
+            lines: components["schemas"]["LookLine"][];
+            /** Format: int64 */
+            next?: number;
+        };
         Mark: {
             author: string;
             authorName: string;
@@ -3371,6 +3748,8 @@ export interface components {
         };
         Me: {
             id: string;
+            /** @enum {string} */
+            missing: "NOTHING" | "OWN_PASSWORD" | "SECOND_FACTOR";
             name: string;
             /** @enum {string} */
             position: "LEAD" | "TEACHER" | "PUPIL";
@@ -3408,6 +3787,12 @@ export interface components {
             draft?: boolean;
             stance?: string;
             time?: string;
+        };
+        MonitorLine: {
+            lesson?: string;
+            name: string;
+            person: string;
+            until: string;
         };
         MuteRequest: {
             keepMuted: boolean;
@@ -3461,7 +3846,6 @@ export interface components {
         };
         NewPerson: {
             name: string;
-            password: string;
             /** @enum {string} */
             position: "LEAD" | "TEACHER" | "PUPIL";
             signIn: string;
@@ -3483,6 +3867,11 @@ export interface components {
             /** Format: int32 */
             nudged: number;
         };
+        OfferedFactor: {
+            address: string;
+            picture: string;
+            secret: string;
+        };
         OrderStep: {
             /** Format: date-time */
             from: string;
@@ -3494,6 +3883,13 @@ export interface components {
         OutboxPage: {
             messages: components["schemas"]["SentLine"][];
             more: boolean;
+        };
+        OwnPassword: {
+            password: string;
+        };
+        PasswordRequest: {
+            current: string;
+            password: string;
         };
         PastLine: {
             at: string;
@@ -3526,11 +3922,23 @@ export interface components {
             role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
         };
         PersonLine: {
+            /** Format: date-time */
+            codeUntil?: string;
+            ended: boolean;
+            ends?: string;
+            factor: boolean;
             id: string;
             name: string;
             /** @enum {string} */
             position: "LEAD" | "TEACHER" | "PUPIL";
             signIn: string;
+            /** Format: int32 */
+            year: number;
+        };
+        PersonRequest: {
+            name: string;
+            /** @enum {string} */
+            position: "LEAD" | "TEACHER" | "PUPIL";
             /** Format: int32 */
             year: number;
         };
@@ -3624,6 +4032,12 @@ export interface components {
             /** Format: int32 */
             year: number;
         };
+        PupilRequest: {
+            name?: string;
+            person?: string;
+            /** Format: int32 */
+            year?: number;
+        };
         Rate: {
             /** Format: int32 */
             absent: number;
@@ -3643,6 +4057,11 @@ export interface components {
             rate?: number;
             small: boolean;
         };
+        Reader: {
+            id: string;
+            name: string;
+            readAlong: boolean;
+        };
         ReadySet: {
             id: string;
             name: string;
@@ -3651,6 +4070,9 @@ export interface components {
             purpose: string;
             says: string[];
             usedBy: string[];
+        };
+        RecoveryCodes: {
+            codes: string[];
         };
         Refused: {
             /** Format: date-time */
@@ -3785,10 +4207,13 @@ export interface components {
         Scheduled: {
             /** Format: int32 */
             added: number;
+            appearing: string[];
+            change: string;
             /** Format: int32 */
             holidays: number;
             /** Format: int32 */
             left: number;
+            what: string;
         };
         SchoolPreview: {
             classes: string[];
@@ -3803,11 +4228,12 @@ export interface components {
         };
         Seat: {
             adults: string[];
+            allowedBack: boolean;
             /** Format: int32 */
             board: number;
             camera: boolean;
             captions: components["schemas"]["CaptionLine"][];
-            classmates: components["schemas"]["Classmate"][];
+            classmates: components["schemas"]["Reader"][];
             /** Format: date-time */
             ends: string;
             focus?: string;
@@ -3825,6 +4251,7 @@ export interface components {
             now: string;
             /** Format: int32 */
             number: number;
+            observers: string[];
             quiet: boolean;
             rights: components["schemas"]["Right"][];
             screen: boolean;
@@ -3907,8 +4334,18 @@ export interface components {
             sign: "AGREE" | "DISAGREE" | "SLOWER" | "FASTER" | "BREAK" | "CANNOT_HEAR";
         };
         SignIn: {
+            code?: string;
             name: string;
             password: string;
+        };
+        SignInLine: {
+            /** Format: date-time */
+            began: string;
+            browser: string;
+            /** Format: date-time */
+            expires: string;
+            here: boolean;
+            id: string;
         };
         Signed: {
             /** Format: date-time */
@@ -3984,8 +4421,10 @@ export interface components {
             /** Format: int32 */
             liveOrders: number;
             mayTakeCharge: boolean;
+            observers: string[];
             observing: boolean;
             order: components["schemas"]["OrderStep"][];
+            overseeing: boolean;
             quiet: boolean;
             showing?: string;
             showingName?: string;
@@ -3996,6 +4435,7 @@ export interface components {
             /** Format: date-time */
             stoppedAt?: string;
             stoppedBecause?: string;
+            written: components["schemas"]["WrittenStep"][];
         };
         StopRequest: {
             why?: string;
@@ -4063,6 +4503,9 @@ export interface components {
             /** Format: int32 */
             changed: number;
         };
+        TitleRequest: {
+            title: string;
+        };
         Tried: {
             areas: components["schemas"]["TriedArea"][];
             at: string;
@@ -4084,6 +4527,10 @@ export interface components {
             value: string;
             words: string;
         };
+        TrustRequest: {
+            lesson?: string;
+            until: string;
+        };
         TwoWhys: {
             after: components["schemas"]["Why"];
             before: components["schemas"]["Why"];
@@ -4092,6 +4539,19 @@ export interface components {
             /** Format: int32 */
             lessons: number;
             title: string;
+        };
+        UpkeepPage: {
+            backups: components["schemas"]["BackupLine"][];
+            checks: components["schemas"]["Check"][];
+            folder: string;
+            /** Format: int32 */
+            hour: number;
+            /** Format: int32 */
+            keep: number;
+            /** Format: date-time */
+            lastBackup?: string;
+            /** Format: date-time */
+            now: string;
         };
         Waiting: {
             connected: boolean;
@@ -4182,6 +4642,12 @@ export interface components {
             mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
             reason: string;
         };
+        WrittenStep: {
+            /** Format: int32 */
+            minutes: number;
+            name: string;
+            stance: string;
+        };
         WrongEntry: {
             file: string;
             /** Format: int32 */
@@ -4207,6 +4673,138 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    page_7: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AccountPage"];
+                };
+            };
+        };
+    };
+    confirm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FactorRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RecoveryCodes"];
+                };
+            };
+        };
+    };
+    offer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OfferedFactor"];
+                };
+            };
+        };
+    };
+    endFactor_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnPassword"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AccountPage"];
+                };
+            };
+        };
+    };
+    password: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    endSignIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AccountPage"];
+                };
+            };
+        };
+    };
     adults: {
         parameters: {
             query?: never;
@@ -4441,7 +5039,7 @@ export interface operations {
             };
         };
     };
-    make: {
+    make_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4465,7 +5063,7 @@ export interface operations {
             };
         };
     };
-    page_4: {
+    page_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -4527,9 +5125,7 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "*/*": components["schemas"]["ClassPage"];
-                };
+                content?: never;
             };
         };
     };
@@ -4543,7 +5139,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandOverRequest"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -4581,7 +5181,7 @@ export interface operations {
             };
         };
     };
-    table_2: {
+    table_3: {
         parameters: {
             query?: {
                 from?: string;
@@ -4627,6 +5227,30 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": string;
+                };
+            };
+        };
+    };
+    candidates: {
+        parameters: {
+            query?: {
+                name?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Candidate"][];
                 };
             };
         };
@@ -4767,10 +5391,112 @@ export interface operations {
             };
         };
     };
+    trust: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrustRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    endTrust: {
+        parameters: {
+            query?: {
+                lesson?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    addPupil: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PupilRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    removePupil: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
     take_3: {
         parameters: {
             query: {
                 fingerprint: string;
+                add?: boolean;
             };
             header?: never;
             path: {
@@ -4800,7 +5526,9 @@ export interface operations {
     };
     preview_4: {
         parameters: {
-            query?: never;
+            query?: {
+                add?: boolean;
+            };
             header?: never;
             path: {
                 id: string;
@@ -4827,7 +5555,7 @@ export interface operations {
             };
         };
     };
-    table_1: {
+    table_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -4990,6 +5718,32 @@ export interface operations {
             };
         };
     };
+    rename_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TitleRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
     word_1: {
         parameters: {
             query?: {
@@ -5088,7 +5842,7 @@ export interface operations {
             header?: never;
             path: {
                 lesson: string;
-                kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "NO_ADULT" | "REMOVED_KNOCKS" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
+                kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "RECORD_DAMAGED" | "NO_ADULT" | "REMOVED_KNOCKS" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "GUEST_LET_IN" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
             };
             cookie?: never;
         };
@@ -5348,7 +6102,7 @@ export interface operations {
             };
         };
     };
-    page_3: {
+    page_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -6122,6 +6876,28 @@ export interface operations {
             };
         };
     };
+    undoMuteAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
     nudge: {
         parameters: {
             query?: never;
@@ -6519,7 +7295,7 @@ export interface operations {
             };
         };
     };
-    correct: {
+    correct_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6833,6 +7609,33 @@ export interface operations {
             };
         };
     };
+    admitGuest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GuestRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
     turnAway: {
         parameters: {
             query?: never;
@@ -6907,6 +7710,57 @@ export interface operations {
             };
         };
     };
+    page_4: {
+        parameters: {
+            query?: {
+                kind?: "SIGNED_IN" | "SIGN_IN_FAILED" | "SIGNED_OUT" | "LOOKED" | "TOOK_AWAY" | "CHANGED_ACCOUNT";
+                name?: string;
+                from?: string;
+                until?: string;
+                before?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LooksPage"];
+                };
+            };
+        };
+    };
+    table_1: {
+        parameters: {
+            query?: {
+                kind?: "SIGNED_IN" | "SIGN_IN_FAILED" | "SIGNED_OUT" | "LOOKED" | "TOOK_AWAY" | "CHANGED_ACCOUNT";
+                name?: string;
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
     myDay: {
         parameters: {
             query?: never;
@@ -6927,7 +7781,7 @@ export interface operations {
             };
         };
     };
-    page_2: {
+    page_3: {
         parameters: {
             query?: {
                 kind?: "REMINDER" | "NUDGE" | "CHANGE" | "NEW_LINK" | "INVITATION";
@@ -7036,6 +7890,32 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    "*/*": components["schemas"]["GivenCode"];
+                };
+            };
+        };
+    };
+    correct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
                     "*/*": components["schemas"]["PersonLine"][];
                 };
             };
@@ -7055,6 +7935,54 @@ export interface operations {
                 "application/json": components["schemas"]["AccountRequest"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GivenCode"];
+                };
+            };
+        };
+    };
+    end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EndRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PersonLine"][];
+                };
+            };
+        };
+    };
+    endFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -8144,7 +9072,7 @@ export interface operations {
             };
         };
     };
-    page_1: {
+    page_2: {
         parameters: {
             query: {
                 from: string;
@@ -8378,6 +9306,46 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Why"];
+                };
+            };
+        };
+    };
+    page_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["UpkeepPage"];
+                };
+            };
+        };
+    };
+    make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["UpkeepPage"];
                 };
             };
         };

@@ -68,6 +68,11 @@ public record RosterChange(
         return new RosterChange(added, created, renamed, staying, dropped, unclear);
     }
 
+    /** The same for a list that is to be added to the class and leaves everybody else in it. */
+    public RosterChange onlyAdding() {
+        return new RosterChange(added, created, renamed, staying, List.of(), unclear);
+    }
+
     private static List<Pupil> meant(RosterReading.Row row, List<Pupil> school, Set<PersonId> classNow) {
         if (!row.number().isEmpty()) {
             List<Pupil> byNumber = school.stream()

@@ -93,9 +93,13 @@ class RosterController {
     @PostMapping(path = "/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     @Takes(Takes.FORM)
     @For(TEACHER)
-    Preview preview(@PathVariable String id, @RequestParam MultipartFile file, @AuthenticationPrincipal SignedIn caller)
+    Preview preview(
+            @PathVariable String id,
+            @RequestParam MultipartFile file,
+            @RequestParam(defaultValue = "false") boolean add,
+            @AuthenticationPrincipal SignedIn caller)
             throws IOException {
-        return preview(compare(access.runBy(caller, id).id(), file));
+        return preview(compare(access.runBy(caller, id).id(), file, add));
     }
 
     /** Carries out what the preview showed. 409 if the class or the file is not as it was then. */
@@ -106,10 +110,11 @@ class RosterController {
             @PathVariable String id,
             @RequestParam MultipartFile file,
             @RequestParam String fingerprint,
+            @RequestParam(defaultValue = "false") boolean add,
             @AuthenticationPrincipal SignedIn caller)
             throws IOException {
         ClassId ofClass = access.runBy(caller, id).id();
-        Compared compared = compare(ofClass, file);
+        Compared compared = compare(ofClass, file, add);
         Preview shown = preview(compared);
         if (!shown.fingerprint.equals(fingerprint)) {
             throw Problem.refused(
@@ -128,13 +133,15 @@ class RosterController {
 
     private record Compared(RosterFile file, RosterChange change) {}
 
-    private Compared compare(ClassId ofClass, MultipartFile upload) throws IOException {
+    /** @param add whether those who are not in the file stay in the class */
+    private Compared compare(ClassId ofClass, MultipartFile upload, boolean add) throws IOException {
         RosterFile file = RosterFile.read(upload.getBytes());
         Set<PersonId> now = classes.members(ofClass, clock.instant()).stream()
                 .filter(one -> !one.role().isAdultInCharge())
                 .map(Member::person)
                 .collect(Collectors.toSet());
-        return new Compared(file, RosterChange.between(file.reading().rows(), people.pupils(), now));
+        RosterChange change = RosterChange.between(file.reading().rows(), people.pupils(), now);
+        return new Compared(file, add ? change.onlyAdding() : change);
     }
 
     private int carryOut(JdbcClient sql, ClassId ofClass, RosterChange change) {

@@ -45,6 +45,8 @@ class FrontPage {
                 "/sets",
                 "/try",
                 "/people",
+                "/account",
+                "/upkeep",
                 "/timetable",
                 "/inspection",
                 "/attendance",

@@ -100,6 +100,7 @@ class DeskJson {
      * @param mayTakeCharge whether the asking person observes and the room has no adult
      * @param stances what may be switched on
      * @param order the planned stances at their times
+     * @param written the same as they were written, each with its own minutes, whether or not the lesson is long enough
      * @param due the stance the running order proposes now
      * @param showing who shows something to everybody
      */
@@ -113,6 +114,7 @@ class DeskJson {
             @Nullable Instant stanceSince,
             List<StanceChoice> stances,
             List<OrderStep> order,
+            List<WrittenStep> written,
             boolean byTheClock,
             @Nullable String due,
             int liveOrders,
@@ -127,6 +129,8 @@ class DeskJson {
             int board) {}
 
     record StanceChoice(String id, String name) {}
+
+    record WrittenStep(String stance, String name, int minutes) {}
 
     record OrderStep(String stance, String name, Instant from, Instant until) {}
 
@@ -349,6 +353,10 @@ class DeskJson {
                                 one.stance().name(),
                                 one.time().from(),
                                 one.time().until()))
+                        .toList(),
+                plan.order().steps().stream()
+                        .map(one ->
+                                new WrittenStep(one.stance().id(), one.stance().name(), one.minutes()))
                         .toList(),
                 plan.order().byTheClock(),
                 state.isOpen()

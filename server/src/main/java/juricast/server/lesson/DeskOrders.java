@@ -36,7 +36,13 @@ class DeskOrders {
     /** The desk as the order left it, if it is wanted; see {@link Answers}. @throws Problem if it was refused, with the reason */
     DeskJson.@Nullable Desk order(String lesson, SignedIn caller, LessonOrder order) {
         LessonId id = known(lesson, caller);
-        return lessons.carryOut(id, order).either(done -> answers.with(() -> seen(id, caller, 0)), refusal -> {
+        carryOut(id, order);
+        return answers.with(() -> seen(id, caller, 0));
+    }
+
+    /** The same for what is answered with something else than the desk. */
+    void carryOut(LessonId id, LessonOrder order) {
+        lessons.carryOut(id, order).either(done -> null, refusal -> {
             throw refusals.problem(refusal, lessons.look(id).plan(), false);
         });
     }

@@ -266,7 +266,7 @@ class TeachingController {
     @For({TEACHER, LEAD})
     Board draw(@PathVariable String lesson, @RequestBody LineRequest drawn, @AuthenticationPrincipal SignedIn caller) {
         LessonId id = desk.known(lesson, caller);
-        desk.order(lesson, caller, new LessonOrder.Draw(desk.presence(id, caller), line(drawn)));
+        desk.carryOut(id, new LessonOrder.Draw(desk.presence(id, caller), line(drawn)));
         return board(lessons.look(id), caller.person());
     }
 
