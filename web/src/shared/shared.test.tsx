@@ -88,18 +88,35 @@ describe('a live page', () => {
     expect(page.current.view).toEqual({ number: 8, quiet: true, words: [1, 3, 4, 5, 8].map((number) => ({ number })) })
   })
 
-  it('says that the line is down, keeps what was shown, and opens a new one when the old is given up', () => {
+  it('says that the line is down, keeps what was shown, and opens a new one when the old is given up', async () => {
     vi.useFakeTimers()
+    serve({ 'GET ': {} })
     const page = live()
     Line.opened[0]!.tell(3, [1])
 
     Line.opened[0]!.breaks(Line.CLOSED)
     expect(page.current).toMatchObject({ connected: false, view: { number: 3 } })
-    vi.advanceTimersByTime(1600)
+    await act(() => vi.advanceTimersByTimeAsync(1600))
     expect(Line.opened).toHaveLength(2)
 
     Line.opened[1]!.tell(4, [2])
     expect(page.current).toMatchObject({ connected: true, view: { number: 4 } })
+    vi.useRealTimers()
+  })
+
+  it('keeps nothing on the screen of one who may not look any more, and asks no more', async () => {
+    vi.useFakeTimers()
+    serve({
+      'GET ': { problem: { type: '/problems/not-yours', title: 'Not yours', status: 403, detail: '', whatToDo: '', wrong: [] } },
+    })
+    const page = live()
+    Line.opened[0]!.tell(3, [1])
+    Line.opened[0]!.breaks(Line.CLOSED)
+    await act(() => vi.advanceTimersByTimeAsync(5000))
+
+    expect(page.current.view).toBeUndefined()
+    expect(page.current.lost?.body.title).toBe('Not yours')
+    expect(Line.opened).toHaveLength(1)
     vi.useRealTimers()
   })
 })

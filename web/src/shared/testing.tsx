@@ -78,6 +78,6 @@ export function standingOf(position: 'LEAD' | 'TEACHER' | 'PUPIL', name = 'Orla 
     school: 'Halvorn Reach School',
     zone: 'UTC',
     now: '2026-09-14T10:17:00Z',
-    me: { id: 'me', name, position },
+    me: { id: 'me', name, position, missing: 'NOTHING' as const },
   }
 }

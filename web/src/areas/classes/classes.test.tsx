@@ -26,7 +26,10 @@ const file = new File(['name\nInes'], 'roster.csv', { type: 'text/csv' })
 
 describe('importing a roster', () => {
   it('shows everything it would change before it changes anything, and takes exactly that', async () => {
-    const asked = serve({ 'POST /api/classes/c/roster/preview': PREVIEW, 'POST /api/classes/c/roster': PREVIEW })
+    const asked = serve({
+      'POST /api/classes/c/roster/preview?add=false': PREVIEW,
+      'POST /api/classes/c/roster?add=false': PREVIEW,
+    })
     show(<RosterImport id="c" />)
 
     await userEvent.upload(screen.getByLabelText('Roster file'), file)
@@ -42,9 +45,29 @@ describe('importing a roster', () => {
     expect(await screen.findByText('The roster is taken: 2 came, 1 went.')).toBeTruthy()
   })
 
+  it('takes a pasted list as one that adds and leaves everybody else in the class', async () => {
+    const asked = serve({ 'POST /api/classes/c/roster/preview?add=true': { ...PREVIEW, dropped: [] } })
+    show(<RosterImport id="c" />)
+
+    await userEvent.type(screen.getByLabelText('Or paste a list of names'), 'Ines Carrow{enter}Jory Pell')
+    await userEvent.click(screen.getByRole('button', { name: 'Show what it would add' }))
+
+    expect((await screen.findByRole('region', { name: 'What the file would change' })).textContent).not.toContain(
+      'leave the class',
+    )
+    const sent = (asked[0]!.body as FormData).get('file') as File
+    // jsdom's files cannot be read as text by themselves.
+    const text = await new Promise((read) => {
+      const reader = new FileReader()
+      reader.onload = () => read(reader.result)
+      reader.readAsText(sent)
+    })
+    expect(text).toBe('name\nInes Carrow\nJory Pell')
+  })
+
   it('has nothing to take from a file in which nobody stands', async () => {
     const nobody = { ...PREVIEW, added: [], created: [], renamed: [], staying: 0, dropped: ['Bo Lindqvar'] }
-    serve({ 'POST /api/classes/c/roster/preview': nobody })
+    serve({ 'POST /api/classes/c/roster/preview?add=false': nobody })
     show(<RosterImport id="c" />)
 
     await userEvent.upload(screen.getByLabelText('Roster file'), file)
@@ -55,7 +78,17 @@ describe('importing a roster', () => {
 
 describe('scheduling', () => {
   it('sends the days that are pressed and tells what was planned and what was left out', async () => {
-    const asked = serve({ 'POST /api/classes/c/series': { added: 5, left: 1, holidays: 2 } })
+    const asked = serve({
+      'POST /api/classes/c/series': {
+        change: 'ch',
+        what: '',
+        added: 5,
+        left: 1,
+        holidays: 2,
+        appearing: ['Orla Venn has another lesson then.'],
+      },
+      'POST /api/timetable/changes/ch/undo': {},
+    })
     show(<ScheduleForm id="c" />)
 
     await userEvent.type(screen.getByLabelText('First date'), '2026-09-14')
@@ -74,6 +107,9 @@ describe('scheduling', () => {
       minutes: 50,
       everyWeeks: 1,
     })
+    expect(screen.getByRole('alert').textContent).toContain('Orla Venn has another lesson then.')
+    await userEvent.click(screen.getByRole('button', { name: 'Undo' }))
+    expect(await screen.findByText('Taken back: none of these lessons is held.')).toBeTruthy()
   })
 
   it('shows each field that is wrong', async () => {
@@ -207,7 +243,18 @@ describe('joining', () => {
 
 describe('the subject of a class', () => {
   it('is shown, and changed by a few words', async () => {
-    const page: ClassPage = { id: 'c', title: 'Knotwork', year: 8, subject: '', mine: true, leading: true, monitors: [], adults: [], pupils: [], lessons: [] }
+    const page: ClassPage = {
+      id: 'c',
+      title: 'Knotwork',
+      year: 8,
+      subject: '',
+      mine: true,
+      leading: true,
+      monitors: [],
+      adults: [],
+      pupils: [],
+      lessons: [],
+    }
     const asked = serve({
       'GET /api/standing': standingOf('TEACHER'),
       'GET /api/adults': [],
@@ -261,8 +308,11 @@ describe('the adults of a class', () => {
     expect(screen.queryByRole('button', { name: /Remove\s+Orla Venn/ })).toBeNull()
     await userEvent.selectOptions(await screen.findByLabelText('Another adult'), await screen.findByText('Idris Fallow'))
     await userEvent.click(screen.getByRole('button', { name: 'Add as second adult' }))
-    await userEvent.click(screen.getByRole('button', { name: /Lead from now on.*Tam Birket/ }))
     await userEvent.click(screen.getByRole('button', { name: /Remove\s+Tam Birket/ }))
+    await userEvent.click(screen.getByRole('button', { name: /Lead from now on.*Tam Birket/ }))
+    await userEvent.type(await screen.findByLabelText('Why'), 'Leave until summer')
+    await userEvent.click(screen.getByRole('button', { name: 'Hand the class over' }))
     await waitFor(() => expect(asked.filter((one) => one.method !== 'GET')).toHaveLength(3))
+    expect(asked.at(-1)?.body).toEqual({ why: 'Leave until summer' })
   })
 })

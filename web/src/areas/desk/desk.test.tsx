@@ -1,7 +1,7 @@
 import { render, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'
-import type { Desk, DeskPupil, Waiting } from '../../shared/api/types'
+import type { Desk, Waiting } from '../../shared/api/types'
 import { serve, show } from '../../shared/testing'
 import { Look } from '../../shared/theme/Look'
 import type { Order } from './api'
@@ -16,26 +16,7 @@ import { RunningOrderPlan } from './parts/RunningOrderPlan'
 import { Score } from './parts/Score'
 import { StanceButton } from './parts/StanceButton'
 import { needs } from './queue'
-
-const NOW = Date.parse('2026-09-14T10:17:00Z')
-const at = (time: string) => `2026-09-14T${time}Z`
-
-function pupil(name: string, more: Partial<DeskPupil> = {}): DeskPupil {
-  return {
-    id: name.toLowerCase().replace(' ', '-'),
-    name,
-    whereabouts: 'IN',
-    stays: [{ from: at('10:05:00'), until: at('10:17:00') }],
-    waits: [],
-    microphone: false,
-    camera: false,
-    screen: false,
-    timesSpoken: 0,
-    cells: [{ rule: 'voice.speak', value: 'on-request', bound: false, loan: 'NONE' }],
-    help: [],
-    ...more,
-  }
-}
+import { aDesk as desk, aPupil as pupil, at, NOW } from './testing'
 
 function waiting(name: string, since: string, more: Partial<Waiting> = {}): Waiting {
   return {
@@ -45,55 +26,6 @@ function waiting(name: string, since: string, more: Partial<Waiting> = {}): Wait
     connected: true,
     listed: false,
     reasons: [{ text: 'No such name on the class list.' }],
-    ...more,
-  }
-}
-
-function desk(more: Partial<Desk> = {}): Desk {
-  return {
-    number: 9,
-    now: at('10:17:00'),
-    lesson: 'tidal',
-    title: 'Tidal Navigation 8',
-    starts: at('10:05:00'),
-    ends: at('10:55:00'),
-    phase: 'OPEN',
-    me: 'orla',
-    iAmIn: true,
-    door: { value: 'knock', bound: false },
-    columns: [{ rule: 'voice.speak', title: 'Speak', value: 'on-request', bound: true }],
-    adults: [{ id: 'orla', name: 'Orla Venn', role: 'LEAD_ADULT', in: true, leads: true, help: [] }],
-    pupils: [pupil('Ines Carrow'), pupil('Jory Pell')],
-    waiting: [],
-    refused: [],
-    steering: {
-      leading: true,
-      observing: false,
-      overseeing: false,
-      observers: [],
-      mayTakeCharge: false,
-      stances: [
-        { id: 'explaining', name: 'Explaining' },
-        { id: 'discussion', name: 'Discussion' },
-      ],
-      order: [],
-      written: [],
-      byTheClock: false,
-      liveOrders: 0,
-      quiet: false,
-      light: false,
-      board: 0,
-    },
-    held: [],
-    materials: [],
-    signs: [],
-    captions: [],
-    help: [
-      { rule: 'help.door', title: 'Help at the door', value: '', bound: false },
-      { rule: 'help.dismiss', title: 'End the lesson for everyone', value: '', bound: false },
-    ],
-    ending: { leaving: [], closing: [] },
-    words: [],
     ...more,
   }
 }
@@ -401,8 +333,11 @@ describe('the panels', () => {
 
   it('plan the running order step by step', async () => {
     const give = vi.fn<(order: Order) => void>()
-    const order = [{ stance: 'explaining', name: 'Explaining', from: at('10:05:00'), until: at('10:20:00') }]
-    show(<RunningOrderPlan desk={desk({ steering: { ...desk().steering, order } })} give={give} />)
+    // By the clock it lasts to the end of the lesson; written are its fifteen minutes.
+    const order = [{ stance: 'explaining', name: 'Explaining', from: at('10:05:00'), until: at('10:55:00') }]
+    const written = [{ stance: 'explaining', name: 'Explaining', minutes: 15 }]
+    show(<RunningOrderPlan desk={desk({ steering: { ...desk().steering, order, written } })} give={give} />)
+    expect(screen.getByText('15 of 50 min; the last stance lasts to the end.')).toBeTruthy()
 
     await userEvent.selectOptions(screen.getByLabelText('Stance to add'), 'Discussion')
     await userEvent.click(screen.getByRole('button', { name: 'Add' }))

@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, type ReactNode } from 'react'
-import { Link, Navigate, NavLink, useNavigate } from 'react-router'
+import { Link, Navigate, NavLink, useLocation, useNavigate } from 'react-router'
 import { remove } from '../api/http'
 import type { Me } from '../api/types'
 import { standing } from '../standing'
@@ -38,16 +38,17 @@ interface PageProps {
 /** A page for somebody who is signed in: the head with its places, and the work below. */
 export function Page({ title, bare = false, children }: PageProps) {
   const { data, error } = useQuery(standing)
+  const here = useLocation()
   useEffect(() => {
     document.title = `${title} · Juricast`
   }, [title])
   if (error) return <ProblemNote problem={error} />
   if (!data) return <LoadingNote what="the school" />
   if (!data.founded) return <Navigate to="/first-start" replace />
-  if (!data.me) return <Navigate to="/sign-in" replace state={{ from: window.location.pathname }} />
+  if (!data.me) return <Navigate to="/sign-in" replace state={{ from: here.pathname }} />
   const me = data.me
   // An account that lacks something opens nothing else before it has it.
-  if (me.missing !== 'NOTHING' && window.location.pathname !== '/account') return <Navigate to="/account" replace />
+  if (me.missing !== 'NOTHING' && here.pathname !== '/account') return <Navigate to="/account" replace />
   if (bare) return <main>{children(me)}</main>
   return (
     <Flex direction="column" minH="100%">
