@@ -231,6 +231,14 @@ function Recovery({ codes }: { codes: string[] }) {
   )
 }
 
+/** What a browser says of itself, in three words. */
+function browserOf(said: string): string {
+  const program = /(Firefox|Edg|Chrome|Safari)\/(\d+)/.exec(said)
+  const system = /(Windows|Macintosh|Android|iPhone|iPad|Linux)/.exec(said)
+  if (!program && !system) return said || 'A program that does not say what it is'
+  return [program && `${program[1] === 'Edg' ? 'Edge' : program[1]} ${program[2]}`, system && `on ${system[1]}`].filter(Boolean).join(' ')
+}
+
 function SignIns({ account }: { account: Account }) {
   const time = useSchoolTime()
   const refresh = useRefresh()
@@ -244,7 +252,7 @@ function SignIns({ account }: { account: Account }) {
         {account.signIns.map((one) => (
           <Flex key={one.id} gap="14px" px="10px" py="5px" align="center" borderBottom="1px solid" borderColor="line" wrap="wrap">
             <Box flex="1 1 260px" overflowWrap="anywhere">
-              {one.browser || 'A program that does not say what it is'}
+              {browserOf(one.browser)}
               {one.here && <strong> · here</strong>}
             </Box>
             <Box color="ink2" fontSize="13px">

@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { get, post } from '../../shared/api/http'
 import type { LooksPage, Upkeep } from '../../shared/api/types'
+import { standing } from '../../shared/standing'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 import { Labelled, Select, TextField } from '../../shared/ui/Fields'
@@ -40,6 +41,7 @@ const WHAT: Record<string, string> = {
 function State() {
   const cache = useQueryClient()
   const time = useSchoolTime()
+  const { data: school } = useQuery(standing)
   const { data, error } = useQuery({ queryKey: KEY, queryFn: () => get<Upkeep>('/api/upkeep'), refetchInterval: 30_000 })
   const make = useMutation({
     mutationFn: () => post<Upkeep>('/api/upkeep/backups'),
@@ -91,7 +93,10 @@ function State() {
           <chakra.code fontFamily="mono">./juricast restore FILE</chakra.code>
         </chakra.p>
         {data.backups.length === 0 ? (
-          <EmptyNote>There is no backup yet. The first comes by itself; or make one now.</EmptyNote>
+          <EmptyNote>
+            There is no backup yet. {school?.demo ? 'The demo makes none by itself.' : 'The first comes by itself.'} You can make one
+            now.
+          </EmptyNote>
         ) : (
           <Box
             bg="sheet"

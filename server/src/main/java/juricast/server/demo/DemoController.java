@@ -17,6 +17,7 @@ import juricast.core.audience.DeskView;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.lesson.LessonState;
+import juricast.server.access.AccessLog;
 import juricast.server.access.For;
 import juricast.server.access.Position;
 import juricast.server.access.Sessions;
@@ -38,6 +39,7 @@ class DemoController {
     private final LiveLessons lessons;
     private final Classes classes;
     private final ObjectProvider<StandIn> standIn;
+    private final AccessLog log;
     private final boolean demo;
 
     DemoController(
@@ -46,12 +48,14 @@ class DemoController {
             LiveLessons lessons,
             Classes classes,
             ObjectProvider<StandIn> standIn,
+            AccessLog log,
             @Value("${juricast.demo}") boolean demo) {
         this.people = people;
         this.sessions = sessions;
         this.lessons = lessons;
         this.classes = classes;
         this.standIn = standIn;
+        this.log = log;
         this.demo = demo;
     }
 
@@ -177,5 +181,6 @@ class DemoController {
         }
         People.Person found = people.find(new PersonId(person)).orElseThrow(() -> Problem.notThere("This person"));
         sessions.signIn(found.id(), request, response);
+        log.note(AccessLog.Kind.SIGNED_IN, found.id(), request);
     }
 }

@@ -255,10 +255,12 @@ public class LiveLessons implements DisposableBean {
         return new LiveLesson(plan(id, LessonState.NEW.after(record.events())), rules(id), record, revision);
     }
 
+    /** Takes up what was changed in plan and rules, and tells it: whoever asks first must not keep it from those who look on. */
     private void refresh(LessonId id, LiveLesson lesson) {
         long revision = database.revision();
         if (lesson.revision() != revision) {
             lesson.planned(plan(id, lesson.snapshot().state()), rules(id), revision);
+            lesson.tell(tellers);
         }
     }
 

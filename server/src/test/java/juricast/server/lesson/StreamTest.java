@@ -62,6 +62,21 @@ class StreamTest {
     }
 
     @Test
+    void a_change_of_the_plan_is_told_also_when_somebody_else_has_looked_before_the_clock() throws Exception {
+        TestBrowser orla = SERVER.signedIn("orla-venn");
+        BlockingQueue<JsonNode> told = listen(orla, DESK + "/desk/stream", 0);
+        next(told);
+
+        orla.put(DESK + "/running-order", "{\"steps\":[{\"stance\":\"closing\",\"minutes\":7}],\"byTheClock\":false}");
+        SERVER.bean(LiveLessons.class).look(new juricast.core.identity.LessonId("tidal-navigation-8-1.3-2"));
+
+        JsonNode news = next(told);
+        while (!news.at("/steering/written").toString().contains("\"minutes\":7")) {
+            news = next(told);
+        }
+    }
+
+    @Test
     void who_opens_a_lesson_from_the_page_that_looked_at_it_stays_in() throws Exception {
         TestBrowser ilse = SERVER.signedIn("ilse-brandt");
         String desk = "/api/lessons/"
