@@ -42,6 +42,7 @@ const rule = (more: Partial<RuleLine> = {}): RuleLine => ({
   max: 0,
   cells: [cell()],
   conditions: [],
+  circumstances: ['visitor-present', 'recording', 'school-account', 'first-minutes', 'years'],
   overruledIn: [],
   ...more,
 })

@@ -26,12 +26,19 @@ export const partsOf = (when: string) => (when === '' ? [] : when.split(' & '))
 
 interface ConditionFieldProps {
   when: string
+  /** The kinds of circumstances that can make a difference to the rule; others are not offered. */
+  offered: string[]
+  /** Whether it can matter if somebody is signed in: adults always are, visitors never. */
+  account: boolean
   onChange: (when: string) => void
 }
 
 /** When a setting counts: always, or while all of some circumstances hold. */
-export function ConditionField({ when, onChange }: ConditionFieldProps) {
+export function ConditionField({ when, offered, account, onChange }: ConditionFieldProps) {
   const parts = partsOf(when)
+  const matters = (kind: string) => offered.includes(kind) && (kind !== 'school-account' || account)
+  const facts = FACTS.filter((one) => matters(one.text.replace(/^not /, '')) && !parts.includes(one.text))
+  const numbers = NUMBERS.filter((one) => matters(one.kind))
   const write = (next: string[]) => onChange(next.join(' & '))
   return (
     <chakra.fieldset mb="8px">
@@ -68,7 +75,7 @@ export function ConditionField({ when, onChange }: ConditionFieldProps) {
           </Flex>
         )
       })}
-      {parts.length < 5 && (
+      {parts.length < 5 && facts.length + numbers.length > 0 && (
         <Select
           aria-label="Only under a condition"
           value=""
@@ -77,12 +84,12 @@ export function ConditionField({ when, onChange }: ConditionFieldProps) {
           onChange={(event) => write([...parts, event.target.value])}
         >
           <option value="">{parts.length === 0 ? 'Only under a condition…' : 'And also…'}</option>
-          {FACTS.filter((one) => !parts.includes(one.text)).map((one) => (
+          {facts.map((one) => (
             <option key={one.text} value={one.text}>
               {one.words}
             </option>
           ))}
-          {NUMBERS.map((one) => (
+          {numbers.map((one) => (
             <option key={one.kind} value={`${one.kind} ${one.usual}`}>
               {one.words}
             </option>

@@ -73,7 +73,12 @@ export function Editor({ place, chosen, editable, onDone }: EditorProps) {
               </chakra.span>
             </span>
           </chakra.label>
-          <ConditionField when={when} onChange={setWhen} />
+          <ConditionField
+            when={when}
+            offered={rule.circumstances}
+            account={!rule.wholeLesson && ['PUPIL', 'CLASS_MONITOR'].includes(cell.role)}
+            onChange={setWhen}
+          />
           <chakra.details mb="8px" open={note !== '' || undefined}>
             <chakra.summary cursor="pointer">Note, last day</chakra.summary>
             <TextInput

@@ -4155,6 +4155,7 @@ export interface components {
         RuleLine: {
             cells: components["schemas"]["CellLine"][];
             choices: components["schemas"]["Choice"][];
+            circumstances: string[];
             conditions: components["schemas"]["ConditionLine"][];
             enforced: string;
             /** @enum {string} */

@@ -201,7 +201,7 @@ class DisorderTest {
 
             first.getByText("Step in").click();
             maren.button("Look in").click();
-            assertThat(maren.text("You look on.")).isVisible();
+            assertThat(maren.text("You look on, and may act at any time.")).isVisible();
             assertThat(maren.button("Dismiss class")).not().isVisible();
             maren.button("Take charge").click();
             assertThat(maren.button("Dismiss class")).isVisible();

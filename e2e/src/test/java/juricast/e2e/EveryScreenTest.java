@@ -44,6 +44,7 @@ class EveryScreenTest {
         check(orla, "/sets", "Make a set");
         check(orla, "/try", "Put another case beside it");
         check(orla, "/looks", "The look");
+        check(orla, "/account", "Where you are signed in");
     }
 
     @Test
@@ -109,6 +110,7 @@ class EveryScreenTest {
         check(maren, "/pupils/ines-carrow/attendance", "Lesson by lesson");
         check(maren, "/outbox", "The school's words");
         check(maren, "/calendar", "Days and hours of lessons");
+        check(maren, "/upkeep", "Who looked at what about whom");
     }
 
     @Test

@@ -25,6 +25,9 @@ final class RunningSchool implements AutoCloseable {
     /** Monday 14 September 2026, 10:17 in Halvorn, which then lies in UTC. */
     static final Instant MONDAY = Instant.parse("2026-09-14T10:17:00Z");
 
+    /** Shows that whoever founds the school is at the machine. */
+    static final String SETUP_WORD = "lamp-oil-and-rope";
+
     private final SteppingClock clock;
     private final ConfigurableApplicationContext application;
     private final Playwright playwright;
@@ -39,6 +42,7 @@ final class RunningSchool implements AutoCloseable {
                         "--server.port=0",
                         "--juricast.data=" + newFile(),
                         "--juricast.demo=" + demo,
+                        "--juricast.setup-word=" + SETUP_WORD,
                         "--spring.main.allow-bean-definition-overriding=false",
                         "--logging.level.root=WARN");
         playwright = Playwright.create(

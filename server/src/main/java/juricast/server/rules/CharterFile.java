@@ -20,6 +20,7 @@ import juricast.core.identity.Role;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Circumstance;
 import juricast.core.rules.Condition;
+import juricast.core.rules.Reach;
 import juricast.core.rules.Rule;
 import juricast.core.rules.RuleValue;
 import juricast.core.rules.Setting;
@@ -27,6 +28,7 @@ import juricast.core.rules.Value;
 import juricast.server.data.School;
 import juricast.server.data.WrittenDay;
 import juricast.server.problems.Problem;
+import juricast.server.words.ConditionWords;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -172,6 +174,11 @@ class CharterFile {
         if (when.isEmpty()) {
             faults.add(new Problem.Wrong(where, "its condition has a number out of range"));
         }
+        when.flatMap(one -> Reach.neverMet(rule.get(), role, one))
+                .ifPresent(never -> faults.add(new Problem.Wrong(
+                        where,
+                        "“%s” can never make a difference to “%s”"
+                                .formatted(ConditionWords.of(Condition.of(never)), key))));
         Instant until = line.has("until") ? endOf(line.get("until").asString(), school.zone()) : Setting.FOR_EVER;
         if (!until.isAfter(now)) {
             faults.add(new Problem.Wrong(where, "its last day is over"));

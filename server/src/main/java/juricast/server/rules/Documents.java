@@ -18,6 +18,7 @@ import juricast.core.identity.Role;
 import juricast.core.rules.Area;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Condition;
+import juricast.core.rules.Reach;
 import juricast.core.rules.Rule;
 import juricast.core.rules.Rulebook;
 import juricast.core.rules.Ruling;
@@ -209,6 +210,7 @@ class Documents {
                     type.max(),
                     rule.roles().stream().map(role -> cell(rule, role)).toList(),
                     conditions(rule),
+                    Reach.offered(rule),
                     overruled.getOrDefault(rule, List.of()));
         }
 

@@ -15,6 +15,7 @@ import juricast.core.charter.Place;
 import juricast.core.identity.Role;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Condition;
+import juricast.core.rules.Reach;
 import juricast.core.rules.Rule;
 import juricast.core.rules.RuleValue;
 import juricast.core.rules.Rulebook;
@@ -310,6 +311,12 @@ class RulesController {
                         "“%s” is no condition".formatted(wanted.when),
                         "Choose up to %d circumstances, with numbers in their range.".formatted(Condition.MOST),
                         "when"));
+        Reach.neverMet(rule, role, when).ifPresent(never -> {
+            throw unreadable(
+                    "“%s” can never make a difference here".formatted(ConditionWords.of(Condition.of(never))),
+                    "Nothing that asks for this rule can know it. Choose another condition, or none.",
+                    "when");
+        });
         Optional<Value> value = Optional.ofNullable(wanted.value).map(text -> value(rule, text));
         String note = wanted.note == null ? "" : wanted.note.strip();
         if (note.length() > NOTE) {

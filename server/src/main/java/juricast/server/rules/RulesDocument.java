@@ -49,6 +49,7 @@ final class RulesDocument {
             int max,
             List<CellLine> cells,
             List<ConditionLine> conditions,
+            List<String> circumstances,
             List<String> overruledIn) {}
 
     record Choice(String value, String words) {}
