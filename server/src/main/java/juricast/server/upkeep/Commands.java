@@ -1,5 +1,7 @@
 package juricast.server.upkeep;
 
+import ch.qos.logback.classic.Level;
+import ch.qos.logback.classic.Logger;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.file.Files;
@@ -12,6 +14,7 @@ import juricast.server.data.Backup;
 import juricast.server.data.CannotStart;
 import juricast.server.data.SchoolFile;
 import juricast.server.lesson.LessonChains;
+import org.slf4j.LoggerFactory;
 
 /** What is done to a school's file from the command line, whether or not the program runs on it: {@code backup} and {@code restore}. */
 public final class Commands {
@@ -27,6 +30,8 @@ public final class Commands {
 
     public Commands(PrintStream out) {
         this.out = out;
+        // Whoever gives a command reads what became of it, not how.
+        ((Logger) LoggerFactory.getLogger(Logger.ROOT_LOGGER_NAME)).setLevel(Level.WARN);
     }
 
     public static boolean isOne(String[] words) {
