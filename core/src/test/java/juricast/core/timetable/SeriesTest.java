@@ -4,7 +4,9 @@ import static java.time.DayOfWeek.FRIDAY;
 import static java.time.DayOfWeek.MONDAY;
 import static java.time.DayOfWeek.WEDNESDAY;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
@@ -37,6 +39,26 @@ class SeriesTest {
         assertThat(series("2027-03-27T02:30", "FREQ=DAILY;COUNT=3").lessons(YEAR_ENDS))
                 .extracting(one -> one.time().from().atZone(ZONE).toLocalTime().toString())
                 .containsExactly("02:30", "03:30", "02:30");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"FREQ=DAILY;INTERVAL=2147483647", "FREQ=YEARLY;INTERVAL=2147483647;BYMONTH=9"})
+    void an_interval_that_no_school_has_is_refused(String rule) {
+        assertThat(Recurrence.parse(rule, ZONE)).isEmpty();
+    }
+
+    /** What files from elsewhere may hold is done with at once; the first lesson always counts. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "FREQ=WEEKLY;BYDAY=MO;BYSETPOS=2",
+                "FREQ=MONTHLY;BYMONTHDAY=31;BYMONTH=2",
+                "FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30"
+            })
+    void a_recurrence_that_never_comes_ends_at_once(String rule) {
+        assertTimeoutPreemptively(Duration.ofSeconds(20), () -> assertThat(
+                        series("2026-09-07T10:00", rule).lessons(YEAR_ENDS))
+                .hasSizeLessThanOrEqualTo(1));
     }
 
     @Test

@@ -68,7 +68,9 @@ class AccessConfiguration implements WebMvcConfigurer {
 
     @Bean
     CsrfTokenRepository tokens() {
-        return CookieCsrfTokenRepository.withHttpOnlyFalse();
+        CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
+        tokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict"));
+        return tokens;
     }
 
     @Bean

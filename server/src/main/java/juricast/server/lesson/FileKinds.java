@@ -61,8 +61,11 @@ final class FileKinds {
     private static final Pattern ACTS = Pattern.compile(
             "vbaproject|vbadata|activex|/embeddings/|externallinks/|^basic/|^scripts/|^object ?\\d",
             Pattern.CASE_INSENSITIVE);
-    /** What a PDF says of code to run, programs to start and files it brings. */
-    private static final Pattern PDF_ACTS = Pattern.compile("/(JavaScript|JS|Launch|EmbeddedFiles?|RichMedia|XFA)\\b");
+    /** What a PDF says of code to run, programs to start, files it brings, and that nobody may look into it. */
+    private static final Pattern PDF_ACTS =
+            Pattern.compile("/(JavaScript|JS|Launch|EmbeddedFiles?|RichMedia|XFA|Encrypt)\\b");
+
+    private static final Pattern PDF_ESCAPE = Pattern.compile("#([2-7][0-9a-fA-F])");
 
     private static final Pattern PDF_STREAM = Pattern.compile("/ObjStm\\b.{0,400}?stream\\r?\\n", Pattern.DOTALL);
 
@@ -156,7 +159,7 @@ final class FileKinds {
             return not("It is packed.");
         }
         if (ending.equals("pdf") && acts(bytes)) {
-            return not("This PDF can run something, or brings other files with it.");
+            return not("This PDF can run something, brings other files with it, or cannot be looked into.");
         }
         return new Told(allowed.kind, "");
     }
@@ -223,30 +226,45 @@ final class FileKinds {
                 || type.contains("java");
     }
 
-    /** In the open, and in the packed objects of newer files. */
+    /** In the open, and in the packed objects of newer files; what cannot be looked into may act. */
     private static boolean acts(byte[] pdf) {
         String text = new String(pdf, StandardCharsets.ISO_8859_1);
-        if (PDF_ACTS.matcher(text.replaceAll("#4[aA]", "J").replaceAll("#53", "S"))
-                .find()) {
+        if (PDF_ACTS.matcher(unescaped(text)).find()) {
             return true;
         }
+        var unpacked = new byte[MOST_UNPACKED / 20];
+        long all = 0;
         Matcher stream = PDF_STREAM.matcher(text);
         while (stream.find()) {
-            if (PDF_ACTS.matcher(inflated(pdf, stream.end())).find()) {
+            int length = inflate(pdf, stream.end(), unpacked);
+            all += length;
+            if (length == 0
+                    || length == unpacked.length
+                    || all > MOST_UNPACKED
+                    || PDF_ACTS.matcher(unescaped(new String(unpacked, 0, length, StandardCharsets.ISO_8859_1)))
+                            .find()) {
                 return true;
             }
         }
         return false;
     }
 
-    private static String inflated(byte[] bytes, int from) {
+    /** Any letter of a name may be written as its number (ISO 32000-1, 7.3.5). */
+    private static String unescaped(String pdf) {
+        return PDF_ESCAPE
+                .matcher(pdf)
+                .replaceAll(letter ->
+                        Matcher.quoteReplacement(String.valueOf((char) Integer.parseInt(letter.group(1), 16))));
+    }
+
+    /** @return how many bytes came out; 0 if it is packed in another way */
+    private static int inflate(byte[] bytes, int from, byte[] into) {
         var inflater = new Inflater();
         inflater.setInput(bytes, from, bytes.length - from);
-        byte[] out = new byte[MOST_UNPACKED / 20];
         try {
-            return new String(out, 0, inflater.inflate(out), StandardCharsets.ISO_8859_1);
+            return inflater.inflate(into);
         } catch (DataFormatException notPacked) {
-            return "";
+            return 0;
         } finally {
             inflater.end();
         }
