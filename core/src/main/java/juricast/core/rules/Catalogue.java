@@ -403,7 +403,8 @@ public final class Catalogue {
     public static final Rule<Choice> RECORDING_MODE = rule(
                     "recording.mode", RECORDING, ValueType.withoutOrder("required", "optional", "forbidden"))
             .titled("Recording")
-            .meaning("Required: it starts by itself. Optional: who may start it decides. Forbidden: nobody can.")
+            .meaning(
+                    "Required, optional or forbidden. This program does not record; it points out plans that do not fit.")
             .because("Either way it is decided beforehand, not by who is quickest.")
             .pupilsCallIt("whether lessons are recorded")
             .enforced(IN_THE_INSPECTION)

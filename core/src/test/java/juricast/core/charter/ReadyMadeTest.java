@@ -3,6 +3,7 @@ package juricast.core.charter;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Optional;
+import juricast.core.rules.Reach;
 import org.junit.jupiter.api.Test;
 
 class ReadyMadeTest {
@@ -24,6 +25,10 @@ class ReadyMadeTest {
             assertThat(set.settings().stream().map(one -> new Cell(one.set().rule(), one.role())))
                     .doesNotHaveDuplicates()
                     .isNotEmpty();
+            assertThat(set.settings())
+                    .allSatisfy(one -> assertThat(Reach.neverMet(one.set().rule(), one.role(), one.when()))
+                            .as(one.set().rule().key())
+                            .isEmpty());
         });
     }
 

@@ -25,7 +25,9 @@ import org.springframework.stereotype.Component;
 @Component
 class CharterPdf {
     /** Parents must not take for done what is only written down. */
-    static final String NOT_YET = "(This is the rule; the program does not carry it out by itself yet.)";
+    private static final String IN_PLANS = "(The program points out plans that do not fit this, and does no more.)";
+
+    private static final String NOT_YET = "(This is the rule; the program does not carry it out by itself yet.)";
 
     private final RuleWords words;
     private final School school;
@@ -109,8 +111,12 @@ class CharterPdf {
             }
         }
         line.add(new Chunk(" " + rule.reason(), Paper.NOTE));
-        if (rule.enforced() == Rule.Enforced.NOT_YET) {
-            line.add(new Chunk(" " + NOT_YET, Paper.NOTE));
+        switch (rule.enforced()) {
+            case NOT_YET -> line.add(new Chunk(" " + NOT_YET, Paper.NOTE));
+            case IN_THE_INSPECTION -> line.add(new Chunk(" " + IN_PLANS, Paper.NOTE));
+            default -> {
+                // It is carried out where it is about.
+            }
         }
         return line;
     }

@@ -42,7 +42,7 @@ public class HouseRules {
         }
         String recording =
                 rules.value(Catalogue.RECORDING_MODE, Rule.ANSWERS, at).text();
-        boolean records = Catalogue.RECORDING_MODE.enforced() != Rule.Enforced.NOT_YET;
+        boolean records = Catalogue.RECORDING_MODE.enforced() == Rule.Enforced.IN_THE_LESSON;
         lines.add(
                 switch (recording) {
                     case "required" -> records

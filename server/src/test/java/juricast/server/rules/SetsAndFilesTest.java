@@ -11,8 +11,18 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.List;
+import juricast.core.identity.PersonId;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Choice;
+import juricast.core.rules.Layer;
+import juricast.core.rules.Rule;
+import juricast.core.rules.RuleValue;
+import juricast.core.rules.Rulebook;
+import juricast.core.rules.Setting;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
+import juricast.server.words.HouseRules;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -173,7 +183,28 @@ class SetsAndFilesTest {
                         "A second adult or a recording at a last private word: yes.",
                         "Adults in a lesson, at least: 1 person.",
                         "You may write to your teachers.",
-                        "The longest time without an adult: 2 min.");
+                        "The longest time without an adult: 2 min.")
+                .containsPattern(
+                        "[Hh]ow long recordings are kept: [0-9]+ days\\. [^(]*\\(This is the rule; the program does not carry it out")
+                .containsPattern("[Ww]hether lessons are recorded: [^(]*\\(The program points out plans");
+    }
+
+    @Test
+    void pupils_are_not_told_that_something_records_while_nothing_does() {
+        for (String mode : List.of("required", "optional")) {
+            var setting = Setting.of(
+                    new RuleValue(Catalogue.RECORDING_MODE, new Choice(mode)),
+                    Rule.ANSWERS,
+                    Layer.SCHOOL,
+                    Setting.Force.USUAL,
+                    new PersonId("maren-oddlund"),
+                    SERVER.now());
+            var rules = Rulebook.of(List.of(setting));
+            assertThat(String.join(" ", new HouseRules().of(rules, SERVER.now())))
+                    .as(mode)
+                    .contains("This program does not record")
+                    .doesNotContain("This lesson is recorded", "you are told when it begins");
+        }
     }
 
     private TestBrowser.Answer read(String file) {
