@@ -107,14 +107,15 @@ class Screenshots {
     }
 
     @Test
-    void class_rules() {
-        Page ruben = signedIn("Ruben Stavely", 1280, 800, ColorScheme.LIGHT);
-        ruben.navigate("/rules/class:harbour-law-9");
-        ruben.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Share a screen, Pupil"))
-                .first()
+    void upkeep() {
+        Page maren = signedIn("Maren Oddlund", 1280, 800, ColorScheme.LIGHT);
+        maren.navigate("/pupils/ines-carrow/attendance");
+        maren.getByText("Lesson by lesson").waitFor();
+        maren.navigate("/upkeep");
+        maren.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Back up now"))
                 .click();
-        ruben.getByText("Who can change it").waitFor();
-        take(ruben, "class-rules");
+        maren.getByText("Ines Carrow").first().waitFor();
+        take(maren, "upkeep");
     }
 
     @Test
