@@ -236,7 +236,9 @@ function browserOf(said: string): string {
   const program = /(Firefox|Edg|Chrome|Safari)\/(\d+)/.exec(said)
   const system = /(Windows|Macintosh|Android|iPhone|iPad|Linux)/.exec(said)
   if (!program && !system) return said || 'A program that does not say what it is'
-  return [program && `${program[1] === 'Edg' ? 'Edge' : program[1]} ${program[2]}`, system && `on ${system[1]}`].filter(Boolean).join(' ')
+  return [program && `${program[1] === 'Edg' ? 'Edge' : program[1]} ${program[2]}`, system && `on ${system[1]}`]
+    .filter(Boolean)
+    .join(' ')
 }
 
 function SignIns({ account }: { account: Account }) {

@@ -94,8 +94,8 @@ function State() {
         </chakra.p>
         {data.backups.length === 0 ? (
           <EmptyNote>
-            There is no backup yet. {school?.demo ? 'The demo makes none by itself.' : 'The first comes by itself.'} You can make one
-            now.
+            There is no backup yet. {school?.demo ? 'The demo makes none by itself.' : 'The first comes by itself.'} You can make
+            one now.
           </EmptyNote>
         ) : (
           <Box
