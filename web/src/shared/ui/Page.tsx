@@ -89,14 +89,14 @@ export function Page({ title, bare = false, children }: PageProps) {
           ))}
         </chakra.nav>
         <Box flex="1" />
-        <chakra.span fontSize="12.5px" color="ink2" whiteSpace="nowrap" hideBelow="lg">
+        <chakra.span fontSize="12.5px" color="ink2" whiteSpace="nowrap" hideBelow="xl">
           <chakra.span hideBelow="2xl">{data.school} · </chakra.span>
           <Link to="/account" title="Your account: password, second factor, where you are signed in">
             <chakra.span textDecoration="underline dotted">{me.name}</chakra.span>
           </Link>
           , {POSITIONS[me.position]}
         </chakra.span>
-        <chakra.span hideFrom="lg" whiteSpace="nowrap">
+        <chakra.span hideFrom="xl" whiteSpace="nowrap">
           <Link to="/account">Account</Link>
         </chakra.span>
         <SignOut />
