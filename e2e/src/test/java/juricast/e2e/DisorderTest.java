@@ -209,6 +209,8 @@ class DisorderTest {
                     .not()
                     .isVisible();
             maren.link("Back to today's lessons").click();
+            assertThat(maren.text("if you go, the pupils are alone")).isVisible();
+            maren.link("Go all the same").click();
             maren.link("Corridor").click();
             assertThat(maren.page
                             .getByRole(AriaRole.ROW)
