@@ -114,6 +114,7 @@ class Screenshots {
         maren.navigate("/upkeep");
         maren.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Back up now"))
                 .click();
+        maren.getByLabel("List of backups").getByText("MB").first().waitFor();
         maren.getByText("Ines Carrow").first().waitFor();
         take(maren, "upkeep");
     }
