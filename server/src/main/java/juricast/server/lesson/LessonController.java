@@ -106,6 +106,7 @@ class LessonController {
                 .toList();
         viewers.open(
                 id,
+                caller.session(),
                 Viewer.Audience.DESK,
                 mine,
                 last,

@@ -257,6 +257,7 @@ class SeatController {
         SeatOrders.Mine mine = orders.mine(visit, request);
         viewers.open(
                 mine.lesson(),
+                visit,
                 Viewer.Audience.SEAT,
                 state -> state.visit(mine.visit()).stream().toList(),
                 last,

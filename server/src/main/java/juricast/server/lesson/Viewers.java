@@ -7,6 +7,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
 import juricast.core.identity.LessonId;
 import juricast.core.lesson.LessonOrder;
 import org.slf4j.Logger;
@@ -24,14 +25,20 @@ class Viewers implements DisposableBean {
     private static final int TURNS = 10;
     /** How often it is asked whether those who look on still may. */
     private static final int RIGHTS_MS = 300;
+    /** Windows that one person has open on one lesson; the oldest ends when there are more, since each costs something at every change. */
+    private static final int LINES_OF_ONE = 6;
 
     private final LiveLessons lessons;
     private final JsonMapper json;
     private final Map<Viewer, LiveLesson> open = new ConcurrentHashMap<>();
+    private final Map<Whose, List<Viewer>> ofOne = new ConcurrentHashMap<>();
     private final ScheduledExecutorService rights =
             Executors.newSingleThreadScheduledExecutor(new CustomizableThreadFactory("rights-of-lines-"));
     private List<Viewer> inTurn = List.of();
     private int turn;
+
+    /** @param who a sign-in or a visit */
+    private record Whose(LessonId lesson, String who) {}
 
     Viewers(LiveLessons lessons, JsonMapper json) {
         this.lessons = lessons;
@@ -42,12 +49,14 @@ class Viewers implements DisposableBean {
     /**
      * Answers a request with a line that brings the view now and after every change.
      *
+     * @param who the sign-in or the visit by which it comes
      * @param mine whose visit it keeps connected
      * @param last the number the browser saw last, or 0
      * @param mayLook whether they still may
      */
     void open(
             LessonId id,
+            String who,
             Viewer.Audience audience,
             Viewer.Mine mine,
             int last,
@@ -61,10 +70,21 @@ class Viewers implements DisposableBean {
         mine.in(lesson.snapshot().state()).stream()
                 .filter(visit -> visit.goesOn() && !visit.connected())
                 .forEach(visit -> lessons.carryOut(id, new LessonOrder.ComeBack(visit.id())));
-        line.begin(viewer::tell, () -> close(viewer));
+        var whose = new Whose(id, who);
+        List<Viewer> all = ofOne.merge(whose, List.of(viewer), Viewers::together);
+        line.begin(viewer::tell, () -> close(viewer, whose));
+        all.stream().limit(Math.max(0, all.size() - LINES_OF_ONE)).forEach(Viewer::end);
     }
 
-    private void close(Viewer viewer) {
+    private static List<Viewer> together(List<Viewer> before, List<Viewer> more) {
+        return Stream.concat(before.stream(), more.stream()).toList();
+    }
+
+    private void close(Viewer viewer, Whose whose) {
+        ofOne.computeIfPresent(whose, (same, before) -> {
+            List<Viewer> left = before.stream().filter(one -> one != viewer).toList();
+            return left.isEmpty() ? null : left;
+        });
         LiveLesson lesson = open.remove(viewer);
         if (lesson != null) {
             lesson.viewers.remove(viewer);

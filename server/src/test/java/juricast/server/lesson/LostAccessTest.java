@@ -3,6 +3,7 @@ package juricast.server.lesson;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.LinkedBlockingQueue;
@@ -109,6 +110,25 @@ class LostAccessTest {
         assertThat(ines.post(seat + "/words", "{\"to\":\"ADULTS\",\"text\":\"still me\"}")
                         .status())
                 .isEqualTo(404);
+    }
+
+    @Test
+    void who_opens_line_after_line_holds_no_more_than_a_few() throws Exception {
+        TestBrowser ines = SERVER.signedIn("ines-carrow");
+        String seat = here.sits(ines, "Ines Carrow");
+        var lines = new ArrayList<CompletableFuture<Void>>();
+        BlockingQueue<String> heard = new LinkedBlockingQueue<>();
+        for (int n = 0; n < 20; n++) {
+            heard.clear();
+            lines.add(ines.lines(seat + "/stream", 0, heard::add));
+            assertThat(heard.poll(5, TimeUnit.SECONDS)).isNotNull();
+        }
+
+        for (CompletableFuture<Void> early : lines.subList(0, 14)) {
+            early.get(5, TimeUnit.SECONDS);
+        }
+        assertThat(lines.subList(14, 20)).noneMatch(CompletableFuture::isDone);
+        assertThat(ines.get(seat).status()).isEqualTo(200);
     }
 
     @Test
