@@ -6,6 +6,7 @@ import static juricast.server.access.Position.TEACHER;
 
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.AccessToClasses;
@@ -67,11 +68,12 @@ class FeedController {
     @GetMapping(path = "/feeds/{token}.ics", produces = "text/calendar")
     @For(anyone = true)
     ResponseEntity<String> feed(@PathVariable String token) {
-        return feeds.read(token)
+        Instant now = clock.instant();
+        return feeds.read(token, now)
                 .map(feed -> ResponseEntity.ok()
                         .cacheControl(CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate())
                         .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
-                        .body(feeds.calendar(feed, clock.instant())))
+                        .body(feeds.calendar(feed, now)))
                 .orElseGet(() -> ResponseEntity.status(HttpStatus.GONE)
                         .contentType(MediaType.parseMediaType("text/plain;charset=UTF-8"))
                         .body("This calendar has another address now. Its owner finds it in Juricast."));

@@ -93,12 +93,16 @@ class Feeds {
                 .optional();
     }
 
-    /** The calendar at an address that still counts. */
-    Optional<Feed> read(String token) {
+    /** The calendar at an address that still counts: a person's own ends with the account. */
+    Optional<Feed> read(String token, Instant now) {
         return school.linkKey("feed").read(token).flatMap(link -> database.read()
-                .sql("SELECT * FROM feed WHERE number = :number AND renewal = :renewal")
+                .sql(
+                        """
+                        SELECT * FROM feed WHERE number = :number AND renewal = :renewal
+                          AND (kind <> 'PERSON' OR subject NOT IN (SELECT id FROM person WHERE account_ends <= :now))""")
                 .param("number", link.number())
                 .param("renewal", link.renewal())
+                .param("now", now.toEpochMilli())
                 .query((row, n) -> new Feed(Kind.valueOf(row.getString("kind")), row.getString("subject")))
                 .optional());
     }

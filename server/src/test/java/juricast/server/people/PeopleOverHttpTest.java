@@ -113,9 +113,15 @@ class PeopleOverHttpTest {
                         .status())
                 .isEqualTo(200);
         assertThat(anton.get("/api/today").status()).isEqualTo(200);
+        String calendar =
+                anton.get("/api/feed").json().get("address").asString().replaceFirst("^.*/feeds/", "/feeds/");
+        assertThat(SERVER.browser().get(calendar).status()).isEqualTo(200);
 
         maren.put("/api/people/anton-prowse/end", "{\"ends\":\"%s\"}".formatted(SERVER.today()));
         assertThat(anton.get("/api/today").status()).isEqualTo(401);
+        assertThat(SERVER.browser().get(calendar).status())
+                .as("the own calendar ends with the account")
+                .isEqualTo(410);
 
         maren.put("/api/people/anton-prowse/end", "{\"ends\":null}");
         assertThat(signIn(SERVER.browser(), "anton.prowse", "lantern-tide-9")).isEqualTo(200);
