@@ -198,7 +198,7 @@ class Rounds {
 
     private List<Outbox.Wanted> changes(Instant now) {
         List<Change> changes = database.read()
-                .sql("SELECT * FROM plan_change WHERE made_at > :since OR undone_at > :since ORDER BY made_at")
+                .sql("SELECT * FROM plan_change WHERE made_at > :since OR undone_at > :since ORDER BY made_at, rowid")
                 .param("since", now.minus(NEWS).toEpochMilli())
                 .query((row, n) -> new Change(
                         row.getString("id"),

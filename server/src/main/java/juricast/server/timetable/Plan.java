@@ -457,7 +457,7 @@ public class Plan {
                     JOIN (SELECT lesson, change FROM lesson_change UNION SELECT lesson, change FROM lesson_cover WHERE ended_at = 0)
                         AS touched ON touched.lesson = lesson.id
                     JOIN plan_change ON plan_change.id = touched.change LEFT JOIN person ON person.id = made_by
-                    WHERE ends > :from AND starts < :until AND undone_at = 0 ORDER BY made_at""")
+                    WHERE ends > :from AND starts < :until AND undone_at = 0 ORDER BY made_at, plan_change.rowid""")
                 .param("from", window.from().toEpochMilli())
                 .param("until", window.until().toEpochMilli())
                 .query((row, n) -> reasons.put(

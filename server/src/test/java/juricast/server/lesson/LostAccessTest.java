@@ -117,9 +117,8 @@ class LostAccessTest {
         TestBrowser ines = SERVER.signedIn("ines-carrow");
         String seat = here.sits(ines, "Ines Carrow");
         var lines = new ArrayList<CompletableFuture<Void>>();
-        BlockingQueue<String> heard = new LinkedBlockingQueue<>();
         for (int n = 0; n < 20; n++) {
-            heard.clear();
+            BlockingQueue<String> heard = new LinkedBlockingQueue<>();
             lines.add(ines.lines(seat + "/stream", 0, heard::add));
             assertThat(heard.poll(5, TimeUnit.SECONDS)).isNotNull();
         }
