@@ -123,7 +123,12 @@ public final class TestBrowser {
                                 .header("Last-Event-ID", Integer.toString(last))
                                 .build(),
                         HttpResponse.BodyHandlers.ofLines())
-                .thenAccept(answer -> answer.body().forEach(hear));
+                // On a thread of its own, also if the answer has begun before this is said: a line lasts.
+                .thenAcceptAsync(answer -> answer.body().forEach(hear), task -> {
+                    var listener = new Thread(task, "listens");
+                    listener.setDaemon(true);
+                    listener.start();
+                });
     }
 
     private static java.nio.charset.Charset charset(String type) {
