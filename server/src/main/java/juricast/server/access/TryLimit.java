@@ -45,12 +45,6 @@ public final class TryLimit {
                 <= most;
     }
 
-    /** Whether no further try may go on, without counting one. */
-    public boolean isReached(String key) {
-        Tries known = tries.getIfPresent(Ids.hash(key));
-        return known != null && isFresh(known) && known.count >= most;
-    }
-
     /** A try that was right counts no more. */
     public void giveBack(String key) {
         tries.asMap()

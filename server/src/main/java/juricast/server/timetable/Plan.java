@@ -447,7 +447,7 @@ public class Plan {
                 .list();
     }
 
-    /** Why a lesson is not as its series has it; the latest change that counts. */
+    /** Which change made a lesson what it is now: the latest that counts, the one that scheduled it included. */
     Map<LessonId, Made> reasons(Span window) {
         var reasons = new HashMap<LessonId, Made>();
         database.read()
