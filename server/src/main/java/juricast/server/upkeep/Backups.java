@@ -9,18 +9,22 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import juricast.server.data.Backup;
 import juricast.server.data.BackupFolder;
 import juricast.server.data.School;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.scheduling.concurrent.CustomizableThreadFactory;
 import org.springframework.stereotype.Component;
 
 /** Makes a backup each day by itself, and keeps as many as are to be kept (need N3). */
 @Component
-class Backups {
+class Backups implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(Backups.class);
     /** One that failed for a day is a worry; half a day more is patience. */
     private static final Duration OLD = Duration.ofHours(36);
@@ -33,6 +37,10 @@ class Backups {
     private final Backup.Chains chains;
     private final School school;
     private final Clock clock;
+    /** Copying a year and looking it through takes seconds, in which the clock of the lessons must not stand. */
+    private final ScheduledExecutorService beside =
+            Executors.newSingleThreadScheduledExecutor(new CustomizableThreadFactory("backup-"));
+
     private volatile String lastFailure = "";
     private volatile List<String> damaged = List.of();
 
@@ -53,6 +61,21 @@ class Backups {
         this.chains = chains;
         this.school = school;
         this.clock = clock;
+        beside.scheduleWithFixedDelay(this::look, 30, 60, TimeUnit.SECONDS);
+    }
+
+    /** A fault would end all further turns. */
+    private void look() {
+        try {
+            daily();
+        } catch (RuntimeException | Error failed) {
+            LOG.error("It could not be looked after the daily backup; it is done again in a minute", failed);
+        }
+    }
+
+    @Override
+    public void destroy() {
+        beside.shutdownNow();
     }
 
     Path folder() {
@@ -92,7 +115,6 @@ class Backups {
     }
 
     /** Once a day, after its hour; when the machine was off then, as soon as it is on. */
-    @Scheduled(initialDelay = 30_000, fixedDelay = 60_000)
     void daily() {
         Instant now = clock.instant();
         if (demo || school.identity().isEmpty() || now.atZone(school.zone()).getHour() < hour) {
