@@ -1,23 +1,29 @@
 package juricast.core.audience;
 
+import static juricast.core.chat.ChatPart.CHAT;
+import static juricast.core.door.DoorPart.DOOR;
+import static juricast.core.rights.RightsPart.RIGHTS;
+import static juricast.core.supervision.SupervisionPart.SUPERVISION;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import juricast.core.chat.HeldWords;
 import juricast.core.entry.ReasonCode;
 import juricast.core.identity.Member;
 import juricast.core.identity.Role;
-import juricast.core.lesson.HeldWords;
-import juricast.core.lesson.LessonPlan;
-import juricast.core.lesson.LessonState;
-import juricast.core.lesson.Stance;
-import juricast.core.lesson.Visit;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.LessonState;
+import juricast.core.live.Stance;
+import juricast.core.live.Visit;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Door;
+import juricast.core.rules.LiveRules;
+import juricast.core.rules.PlannedRules;
 import juricast.core.rules.Rule;
-import juricast.core.rules.Rulebook;
 
 /** All lessons that are live, or should be, worst first (need M1). */
 public record CorridorView(List<Line> lines) {
@@ -77,15 +83,15 @@ public record CorridorView(List<Line> lines) {
     }
 
     /** One lesson as it stands. */
-    public static Line line(LessonPlan plan, LessonState lesson, Rulebook planned, Instant now) {
-        Rulebook rules = lesson.rules(planned);
+    public static Line line(LessonPlan plan, LessonState lesson, PlannedRules planned, Instant now) {
+        LiveRules rules = lesson.rules(planned);
         Door door = rules.value(Catalogue.DOOR, Role.PUPIL, now);
         List<Member> adults = plan.members().stream()
-                .filter(one -> lesson.isPresent(one.person())
-                        && (one.role().isAdultInCharge() || lesson.tookCharge(one.person())))
+                .filter(one -> lesson.of(DOOR).isPresent(one.person())
+                        && (one.role().isAdultInCharge() || lesson.of(DOOR).tookCharge(one.person())))
                 .toList();
         var worries = new ArrayList<Worry>();
-        if (lesson.isOpen()) {
+        if (lesson.of(DOOR).isOpen()) {
             room(plan, lesson, worries, now);
             door(lesson, door, worries, now);
             int needed =
@@ -95,21 +101,21 @@ public record CorridorView(List<Line> lines) {
                     && !now.isBefore(plan.time().from())) {
                 worries.add(new Worry(Kind.TOO_FEW_ADULTS, plan.time().from(), List.of()));
             }
-        } else if (!lesson.isOver() && !now.isBefore(plan.time().from().plus(LATE_OPENING))) {
+        } else if (!lesson.of(DOOR).isOver() && !now.isBefore(plan.time().from().plus(LATE_OPENING))) {
             worries.add(new Worry(Kind.NOT_OPENED, plan.time().from(), List.of()));
         }
         worries.sort(WORST);
         int present = (int) plan.classList().stream()
-                .filter(one -> lesson.isPresent(one.person()))
+                .filter(one -> lesson.of(DOOR).isPresent(one.person()))
                 .count();
         return new Line(
                 plan,
                 DeskView.phase(lesson),
                 adults,
                 present,
-                lesson.waiting().size(),
+                lesson.of(DOOR).waiting().size(),
                 door,
-                lesson.stance().map(Stance::name),
+                lesson.of(RIGHTS).stance().map(Stance::name),
                 List.copyOf(worries));
     }
 
@@ -127,22 +133,22 @@ public record CorridorView(List<Line> lines) {
     }
 
     private static void room(LessonPlan plan, LessonState lesson, List<Worry> worries, Instant now) {
-        Optional<Instant> alone = lesson.aloneSince();
-        if (lesson.quietSince().isPresent() && alone.isPresent()) {
+        Optional<Instant> alone = lesson.of(DOOR).aloneSince();
+        if (lesson.of(SUPERVISION).quietSince().isPresent() && alone.isPresent()) {
             worries.add(new Worry(Kind.QUIET_WITHOUT_ADULT, alone.get(), List.of()));
         } else {
             alone.ifPresent(since -> worries.add(new Worry(Kind.NO_ADULT, since, List.of())));
         }
-        lesson.stopped().ifPresent(stop -> worries.add(new Worry(Kind.STOPPED, stop.at(), List.of())));
-        if (!lesson.guests().isEmpty()) {
+        lesson.of(SUPERVISION).stopped().ifPresent(stop -> worries.add(new Worry(Kind.STOPPED, stop.at(), List.of())));
+        if (!lesson.of(DOOR).guests().isEmpty()) {
             worries.add(new Worry(
                     Kind.GUEST_LET_IN,
-                    lesson.guests().get(0).at(),
-                    lesson.guests().stream()
+                    lesson.of(DOOR).guests().get(0).at(),
+                    lesson.of(DOOR).guests().stream()
                             .map(guest -> "%s (%s)".formatted(guest.name(), guest.note()))
                             .toList()));
         }
-        lesson.held().stream()
+        lesson.of(CHAT).held().stream()
                 .map(HeldWords::at)
                 .filter(at -> !now.isBefore(at.plus(LONG_WAIT)))
                 .findFirst()
@@ -153,8 +159,9 @@ public record CorridorView(List<Line> lines) {
     }
 
     private static void door(LessonState lesson, Door door, List<Worry> worries, Instant now) {
-        List<Visit> waiting = lesson.waiting().stream().filter(Visit::connected).toList();
-        lesson.sweeps().values().stream()
+        List<Visit> waiting =
+                lesson.of(DOOR).waiting().stream().filter(Visit::connected).toList();
+        lesson.of(DOOR).sweeps().values().stream()
                 .findFirst()
                 .ifPresent(sweep -> worries.add(new Worry(Kind.SWEEP, sweep.at(), List.of(sweep.name()))));
         gather(waiting, ReasonCode.REMOVED_EARLIER, Kind.REMOVED_KNOCKS, worries);

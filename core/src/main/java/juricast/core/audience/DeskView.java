@@ -1,5 +1,9 @@
 package juricast.core.audience;
 
+import static juricast.core.door.DoorPart.DOOR;
+import static juricast.core.rights.RightsPart.RIGHTS;
+import static juricast.core.signals.SignalsPart.SIGNALS;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
@@ -8,21 +12,22 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import juricast.core.chat.Readers;
+import juricast.core.chat.Words;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
-import juricast.core.lesson.Appliance;
-import juricast.core.lesson.LessonEvent;
-import juricast.core.lesson.LessonPlan;
-import juricast.core.lesson.LessonState;
-import juricast.core.lesson.Readers;
-import juricast.core.lesson.Removal;
-import juricast.core.lesson.Visit;
-import juricast.core.lesson.Words;
+import juricast.core.live.LessonEvent;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.LessonState;
+import juricast.core.live.Removal;
+import juricast.core.live.Visit;
 import juricast.core.presence.Attendance;
 import juricast.core.presence.Presence;
+import juricast.core.rights.Appliance;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Door;
+import juricast.core.rules.PlannedRules;
 import juricast.core.rules.Rulebook;
 import juricast.core.rules.Ruling;
 import juricast.core.rules.Setting;
@@ -95,14 +100,14 @@ public record DeskView(
     private static final Duration REFUSED_SHOWN = Duration.ofMinutes(30);
 
     public static DeskView of(
-            LessonPlan plan, LessonState lesson, List<LessonEvent> events, Rulebook rules, Instant now) {
+            LessonPlan plan, LessonState lesson, List<LessonEvent> events, PlannedRules rules, Instant now) {
         return of(plan, lesson, events, SharedRights.of(lesson, rules, now), now);
     }
 
     /** The same from rights that were worked out before. */
     public static DeskView of(
             LessonPlan plan, LessonState lesson, List<LessonEvent> events, SharedRights rights, Instant now) {
-        Instant end = lesson.dismissedAt().orElse(now);
+        Instant end = lesson.of(DOOR).dismissedAt().orElse(now);
         Map<PersonId, Attendance> attendances = Presence.of(events, end);
         Rulebook live = rights.all();
         return new DeskView(
@@ -119,13 +124,13 @@ public record DeskView(
                 plan.classList().stream()
                         .map(pupil -> row(pupil, lesson, attendances, rights, now))
                         .toList(),
-                lesson.waiting(),
-                lesson.visits().stream()
+                lesson.of(DOOR).waiting(),
+                lesson.of(DOOR).visits().stream()
                         .filter(visit -> visit.status() == Visit.Status.TURNED_AWAY
                                 && visit.knockedAt().isAfter(now.minus(REFUSED_SHOWN)))
                         .sorted(Comparator.comparing(Visit::knockedAt).reversed())
                         .toList(),
-                List.copyOf(lesson.hands().keySet()),
+                List.copyOf(lesson.of(SIGNALS).hands().keySet()),
                 words(plan, lesson, 0));
     }
 
@@ -150,14 +155,14 @@ public record DeskView(
 
     /** How far the lesson is. */
     public static Phase phase(LessonState lesson) {
-        return lesson.isOver() ? Phase.OVER : lesson.isOpen() ? Phase.OPEN : Phase.PLANNED;
+        return lesson.of(DOOR).isOver() ? Phase.OVER : lesson.of(DOOR).isOpen() ? Phase.OPEN : Phase.PLANNED;
     }
 
     private static AdultRow adult(Member adult, LessonPlan plan, LessonState lesson, SharedRights rights, Instant now) {
-        boolean leads = lesson.leads(adult.person(), plan);
+        boolean leads = lesson.of(DOOR).leads(adult.person(), plan);
         return new AdultRow(
                 adult,
-                lesson.isPresent(adult.person()),
+                lesson.of(DOOR).isPresent(adult.person()),
                 leads,
                 leads ? List.of() : rights.help(adult.person(), adult.role(), now));
     }
@@ -169,16 +174,16 @@ public record DeskView(
         Attendance attendance = attendances.getOrDefault(person, Attendance.none(person));
         return new Row(
                 pupil,
-                lesson.shownName(person),
+                lesson.of(DOOR).shownName(person),
                 where,
-                lesson.isOver() ? Optional.empty() : backBy(pupil, where, attendance, rights.all(), now),
+                lesson.of(DOOR).isOver() ? Optional.empty() : backBy(pupil, where, attendance, rights.all(), now),
                 attendance,
-                lesson.on(person),
-                Optional.ofNullable(lesson.hands().get(person)),
-                lesson.timesSpoken(person),
+                lesson.of(RIGHTS).on(person),
+                Optional.ofNullable(lesson.of(SIGNALS).hands().get(person)),
+                lesson.of(RIGHTS).timesSpoken(person),
                 rights.cells(person, pupil.role(), now),
                 rights.helpGiven(person, pupil.role(), now),
-                lesson.removal(person));
+                lesson.of(DOOR).removal(person));
     }
 
     private static Optional<Instant> backBy(
@@ -193,14 +198,14 @@ public record DeskView(
     }
 
     private static Whereabouts whereabouts(PersonId person, LessonState lesson) {
-        List<Visit> visits = lesson.visitsOf(person);
+        List<Visit> visits = lesson.of(DOOR).visitsOf(person);
         if (visits.stream().anyMatch(Visit::isPresent)) {
             return Whereabouts.IN;
         }
         if (has(visits, Visit.Status.IN)) {
             return Whereabouts.CONNECTION_LOST;
         }
-        if (lesson.removal(person).isPresent()) {
+        if (lesson.of(DOOR).removal(person).isPresent()) {
             return Whereabouts.REMOVED;
         }
         if (has(visits, Visit.Status.WAITING)) {

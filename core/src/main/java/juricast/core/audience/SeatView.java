@@ -1,33 +1,42 @@
 package juricast.core.audience;
 
+import static juricast.core.board.BoardPart.BOARD;
+import static juricast.core.chat.ChatPart.CHAT;
+import static juricast.core.door.DoorPart.DOOR;
+import static juricast.core.material.MaterialPart.MATERIAL;
+import static juricast.core.rights.RightsPart.RIGHTS;
+import static juricast.core.signals.SignalsPart.SIGNALS;
+import static juricast.core.supervision.SupervisionPart.SUPERVISION;
+
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import juricast.core.chat.HeldWords;
+import juricast.core.chat.Readers;
+import juricast.core.chat.Words;
 import juricast.core.entry.Reason;
 import juricast.core.entry.ReasonCode;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.Appliance;
-import juricast.core.lesson.Caption;
-import juricast.core.lesson.HeldWords;
-import juricast.core.lesson.LessonPlan;
-import juricast.core.lesson.LessonState;
-import juricast.core.lesson.Material;
-import juricast.core.lesson.Readers;
-import juricast.core.lesson.Sign;
-import juricast.core.lesson.Stance;
-import juricast.core.lesson.Visit;
-import juricast.core.lesson.Words;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.LessonState;
+import juricast.core.live.Stance;
+import juricast.core.live.Visit;
+import juricast.core.material.Caption;
+import juricast.core.material.Material;
+import juricast.core.rights.Appliance;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Permission;
+import juricast.core.rules.PlannedRules;
 import juricast.core.rules.Rule;
 import juricast.core.rules.Rulebook;
 import juricast.core.rules.Ruling;
 import juricast.core.rules.Setting;
 import juricast.core.rules.YesNo;
+import juricast.core.signals.Sign;
 
 /**
  * A lesson as one arrival sees it, from the doorstep to the dismissal. Only what this person may see is in it: no other
@@ -106,7 +115,7 @@ public record SeatView(
     public record Right(Ruling<Permission> ruling, Optional<Setting> loan) {}
 
     /** @throws IllegalArgumentException if there is no such visit */
-    public static SeatView of(LessonPlan plan, LessonState lesson, Rulebook rules, VisitId id, Instant now) {
+    public static SeatView of(LessonPlan plan, LessonState lesson, PlannedRules rules, VisitId id, Instant now) {
         return of(plan, lesson, SharedRights.of(lesson, rules, now), id, 0, now);
     }
 
@@ -118,7 +127,7 @@ public record SeatView(
      */
     public static SeatView of(
             LessonPlan plan, LessonState lesson, SharedRights rights, VisitId id, int after, Instant now) {
-        Visit visit = lesson.visit(id).orElseThrow(() -> new IllegalArgumentException("No such visit: " + id));
+        Visit visit = lesson.of(DOOR).visit(id).orElseThrow(() -> new IllegalArgumentException("No such visit: " + id));
         return visit.status() == Visit.Status.IN
                 ? inside(plan, lesson, rights, visit, after, now)
                 : outside(lesson, rights, visit, now);
@@ -146,8 +155,10 @@ public record SeatView(
 
     private static boolean isAllowedBack(LessonState lesson, Visit visit) {
         return visit.status() == Visit.Status.REMOVED
-                && lesson.isOpen()
-                && visit.person().filter(one -> lesson.removal(one).isEmpty()).isPresent();
+                && lesson.of(DOOR).isOpen()
+                && visit.person()
+                        .filter(one -> lesson.of(DOOR).removal(one).isEmpty())
+                        .isPresent();
     }
 
     private static SeatView inside(
@@ -157,12 +168,13 @@ public record SeatView(
         Role role = plan.member(me).map(Member::role).orElse(visit.role());
         Room room = shared.room(plan, me, role, now);
         boolean mayWriteToOne = shared.book(me).value(Catalogue.PRIVATE_CHAT, role, now) == Permission.OPEN;
-        Optional<Instant> hand = Optional.ofNullable(lesson.hands().get(me));
-        List<PersonId> hands = List.copyOf(lesson.hands().keySet());
+        Optional<Instant> hand = Optional.ofNullable(lesson.of(SIGNALS).hands().get(me));
+        List<PersonId> hands = List.copyOf(lesson.of(SIGNALS).hands().keySet());
         int before = hands.contains(me) ? hands.indexOf(me) : hands.size();
         List<Member> classmates = mayWriteToOne
                 ? plan.classList().stream()
-                        .filter(one -> !one.person().equals(me) && lesson.isPresent(one.person()))
+                        .filter(one ->
+                                !one.person().equals(me) && lesson.of(DOOR).isPresent(one.person()))
                         .toList()
                 : List.of();
         return new SeatView(
@@ -172,15 +184,17 @@ public record SeatView(
                 visit.role() == Role.VISITOR,
                 List.of(),
                 Optional.of(plan.nameOf(me)),
-                lesson.shownName(me),
+                lesson.of(DOOR).shownName(me),
                 room,
-                lesson.on(me),
+                lesson.of(RIGHTS).on(me),
                 hand,
                 before,
                 false,
                 classmates,
-                Optional.ofNullable(lesson.signs().get(me)),
-                lesson.held().stream().filter(one -> one.from().equals(me)).toList(),
+                Optional.ofNullable(lesson.of(SIGNALS).signs().get(me)),
+                lesson.of(CHAT).held().stream()
+                        .filter(one -> one.from().equals(me))
+                        .toList(),
                 wordsFor(me, lesson, after));
     }
 
@@ -192,14 +206,14 @@ public record SeatView(
                 shared.of(me, role, now).stream()
                         .map(ruling -> new Right(ruling, loan(lesson, me, ruling.rule(), now)))
                         .toList(),
-                lesson.showing().map(plan::nameOf),
-                lesson.stance().map(Stance::name),
-                lesson.quietSince().isPresent(),
-                lesson.stopped().isPresent(),
-                lesson.focus().map(plan::nameOf),
-                lesson.materials(),
-                mayReadCaptions ? lesson.captions() : List.of(),
-                lesson.boardNumber(),
+                lesson.of(RIGHTS).showing().map(plan::nameOf),
+                lesson.of(RIGHTS).stance().map(Stance::name),
+                lesson.of(SUPERVISION).quietSince().isPresent(),
+                lesson.of(SUPERVISION).stopped().isPresent(),
+                lesson.of(SIGNALS).focus(lesson.there()).map(plan::nameOf),
+                lesson.of(MATERIAL).handouts(),
+                mayReadCaptions ? lesson.of(MATERIAL).captions() : List.of(),
+                lesson.of(BOARD).changed(),
                 helping,
                 shared.book(me).value(Catalogue.SEE_OBSERVERS, role, now) == YesNo.YES
                         ? observers(plan, lesson)
@@ -223,17 +237,17 @@ public record SeatView(
         boolean hands = may(rights, Catalogue.HELP_HANDS);
         return Optional.of(new Helping(
                 rights,
-                lesson.waiting().stream()
+                lesson.of(DOOR).waiting().stream()
                         .filter(visit ->
                                 door && visit.connected() && visit.verdict().onlyTheDoorIsBetween())
                         .flatMap(visit ->
                                 visit.person().stream().map(person -> new Waiting(visit.id(), plan.nameOf(person))))
                         .toList(),
-                lesson.hands().keySet().stream()
+                lesson.of(SIGNALS).hands().keySet().stream()
                         .filter(person -> hands)
                         .flatMap(person -> plan.member(person).stream())
                         .toList(),
-                lesson.liveOrders().stream()
+                lesson.of(RIGHTS).liveOrders().stream()
                         .anyMatch(one -> one.set().rule().equals(Catalogue.CLASS_CHAT)
                                 && one.set().value() == Permission.CLOSED)));
     }
@@ -243,14 +257,15 @@ public record SeatView(
     }
 
     private static Optional<Setting> loan(LessonState lesson, PersonId me, Rule<?> rule, Instant now) {
-        return lesson.loans(me).stream()
+        return lesson.of(RIGHTS).loans(me).stream()
                 .filter(loan -> loan.set().rule().equals(rule) && loan.isInForce(now))
                 .findFirst();
     }
 
     /** Only what this arrival may read. @param after only words with a higher number are wanted */
     public static List<Words> words(LessonState lesson, VisitId id, int after) {
-        return lesson.visit(id)
+        return lesson.of(DOOR)
+                .visit(id)
                 .filter(visit -> visit.status() == Visit.Status.IN)
                 .flatMap(Visit::person)
                 .map(me -> wordsFor(me, lesson, after))
@@ -263,7 +278,7 @@ public record SeatView(
                 List.of(),
                 Optional.empty(),
                 Optional.empty(),
-                lesson.quietSince().isPresent(),
+                lesson.of(SUPERVISION).quietSince().isPresent(),
                 false,
                 Optional.empty(),
                 List.of(),
@@ -275,7 +290,7 @@ public record SeatView(
 
     /** The names of those who are in without being in charge or of the class (need M2). */
     public static List<String> observers(LessonPlan plan, LessonState lesson) {
-        return lesson.visits().stream()
+        return lesson.of(DOOR).visits().stream()
                 .filter(visit -> visit.isPresent() && visit.role() == Role.OBSERVER)
                 .flatMap(visit -> visit.person().stream())
                 .distinct()
@@ -294,7 +309,7 @@ public record SeatView(
      * for one of hundreds.
      */
     public static List<Words> wordsAfter(LessonState lesson, int after) {
-        List<Words> all = lesson.words();
+        List<Words> all = lesson.of(CHAT).words();
         int first = all.size();
         while (first > 0 && all.get(first - 1).number() > after) {
             first--;

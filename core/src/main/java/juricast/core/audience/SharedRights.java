@@ -1,5 +1,8 @@
 package juricast.core.audience;
 
+import static juricast.core.door.DoorPart.DOOR;
+import static juricast.core.rights.RightsPart.RIGHTS;
+
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -8,11 +11,13 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
-import juricast.core.lesson.LessonPlan;
-import juricast.core.lesson.LessonState;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.LessonState;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Fact;
+import juricast.core.rules.LiveRules;
 import juricast.core.rules.Permission;
+import juricast.core.rules.PlannedRules;
 import juricast.core.rules.Rulebook;
 import juricast.core.rules.Ruling;
 import juricast.core.rules.Setting;
@@ -23,7 +28,7 @@ import juricast.core.rules.Setting;
  */
 public final class SharedRights {
     private final LessonState lesson;
-    private final Rulebook planned;
+    private final LiveRules rules;
     private final Rulebook all;
     private final Instant from;
     private final Instant until;
@@ -36,16 +41,16 @@ public final class SharedRights {
 
     private record Key(Role role, boolean hasAccount) {}
 
-    private SharedRights(LessonState lesson, Rulebook planned, Instant now) {
+    private SharedRights(LessonState lesson, PlannedRules planned, Instant now) {
         this.lesson = lesson;
-        this.planned = planned;
-        all = lesson.rules(planned);
+        rules = lesson.rules(planned);
+        all = rules.all();
         from = now;
         until = all.nextEdge(now);
         outside = SeatView.fromOutside(lesson);
     }
 
-    public static SharedRights of(LessonState lesson, Rulebook planned, Instant now) {
+    public static SharedRights of(LessonState lesson, PlannedRules planned, Instant now) {
         return new SharedRights(lesson, planned, now);
     }
 
@@ -61,11 +66,11 @@ public final class SharedRights {
 
     /** The rules for one person. */
     Rulebook book(PersonId person) {
-        return lesson.loans(person).isEmpty()
+        return lesson.of(RIGHTS).loans(person).isEmpty()
                 ? books.computeIfAbsent(
-                        lesson.hasAccount(person),
+                        lesson.of(DOOR).hasAccount(person),
                         account -> all.in(all.situation().with(Fact.SCHOOL_ACCOUNT, account)))
-                : lesson.rulesFor(person, planned);
+                : rules.of(person);
     }
 
     /** One ruling for each of {@link Catalogue#RIGHTS}. */
@@ -101,14 +106,14 @@ public final class SharedRights {
     }
 
     private Optional<Setting> loan(PersonId person, Ruling<?> ruling, Instant now) {
-        return lesson.loans(person).stream()
+        return lesson.of(RIGHTS).loans(person).stream()
                 .filter(loan -> loan.set().rule().equals(ruling.rule()) && loan.isInForce(now))
                 .findFirst();
     }
 
     private <T> T shared(Map<Key, T> among, PersonId person, Role role, Supplier<T> make) {
-        return lesson.loans(person).isEmpty()
-                ? among.computeIfAbsent(new Key(role, lesson.hasAccount(person)), key -> make.get())
+        return lesson.of(RIGHTS).loans(person).isEmpty()
+                ? among.computeIfAbsent(new Key(role, lesson.of(DOOR).hasAccount(person)), key -> make.get())
                 : make.get();
     }
 

@@ -6,8 +6,7 @@ import java.util.Set;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
-import juricast.core.rules.Fact;
-import juricast.core.rules.Rulebook;
+import juricast.core.rules.LiveRules;
 import juricast.core.time.Span;
 
 /**
@@ -15,37 +14,29 @@ import juricast.core.time.Span;
  *
  * @param planned the planned time
  * @param list the members of the class who come in by the door, that is all but its adults
- * @param rules the rules with the lesson's live orders
- * @param adultIsIn whether an adult in charge is in the room
- * @param present who is in, with the devices they use
- * @param occupants how many pupils and visitors have a place in the room
- * @param removed who was removed and not allowed back, with the devices they used
- * @param turnedAway devices that an adult turned away
- * @param sweeping devices that went from door to door of the school
+ * @param rules the rules as they are in the lesson
  */
-public record Doorway(
-        Span planned,
-        List<Member> list,
-        Rulebook rules,
-        boolean adultIsIn,
-        boolean over,
-        Map<PersonId, Set<DeviceId>> present,
-        int occupants,
-        Map<PersonId, Set<DeviceId>> removed,
-        Set<DeviceId> turnedAway,
-        Set<DeviceId> sweeping) {
+public record Doorway(Span planned, List<Member> list, LiveRules rules, Inside inside, Refused refused) {
+    /**
+     * The room behind the door.
+     *
+     * @param adultIsIn whether an adult in charge is in the room
+     * @param present who is in, with the devices they use
+     * @param occupants how many pupils and visitors have a place in the room
+     */
+    public record Inside(boolean adultIsIn, boolean over, Map<PersonId, Set<DeviceId>> present, int occupants) {}
+
+    /**
+     * Who was not let in, or not let stay.
+     *
+     * @param removed who was removed and not allowed back, with the devices they used
+     * @param turnedAway devices that an adult turned away
+     * @param sweeping devices that went from door to door of the school
+     */
+    public record Refused(Map<PersonId, Set<DeviceId>> removed, Set<DeviceId> turnedAway, Set<DeviceId> sweeping) {}
+
     /** The same with the rules as they are for who arrives: some count only with, or without, an account of the school. */
     Doorway asFor(Arrival arrival) {
-        return new Doorway(
-                planned,
-                list,
-                rules.in(rules.situation().with(Fact.SCHOOL_ACCOUNT, arrival.hasAccount())),
-                adultIsIn,
-                over,
-                present,
-                occupants,
-                removed,
-                turnedAway,
-                sweeping);
+        return new Doorway(planned, list, rules.atDoor(arrival.hasAccount()), inside, refused);
     }
 }

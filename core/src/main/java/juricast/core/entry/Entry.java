@@ -85,7 +85,7 @@ public final class Entry {
     }
 
     private static Optional<Reason> lessonIsOver(Arrival arrival, Known known, Doorway doorway, Instant now) {
-        return reasonIf(doorway.over(), ReasonCode.LESSON_OVER);
+        return reasonIf(doorway.inside().over(), ReasonCode.LESSON_OVER);
     }
 
     private static Optional<Reason> linkIsRetired(Arrival arrival, Known known, Doorway doorway, Instant now) {
@@ -93,7 +93,7 @@ public final class Entry {
     }
 
     private static Optional<Reason> removedEarlier(Arrival arrival, Known known, Doorway doorway, Instant now) {
-        PersonId[] removed = doorway.removed().entrySet().stream()
+        PersonId[] removed = doorway.refused().removed().entrySet().stream()
                 .filter(one -> isSame(one, arrival, known))
                 .map(Map.Entry::getKey)
                 .toArray(PersonId[]::new);
@@ -125,11 +125,11 @@ public final class Entry {
     }
 
     private static Optional<Reason> turnedAwayEarlier(Arrival arrival, Known known, Doorway doorway, Instant now) {
-        return reasonIf(doorway.turnedAway().contains(arrival.device()), ReasonCode.TURNED_AWAY_EARLIER);
+        return reasonIf(doorway.refused().turnedAway().contains(arrival.device()), ReasonCode.TURNED_AWAY_EARLIER);
     }
 
     private static Optional<Reason> sweep(Arrival arrival, Known known, Doorway doorway, Instant now) {
-        return reasonIf(doorway.sweeping().contains(arrival.device()), ReasonCode.SWEEP);
+        return reasonIf(doorway.refused().sweeping().contains(arrival.device()), ReasonCode.SWEEP);
     }
 
     private static Optional<Reason> nameOnTheList(Arrival arrival, Known known, Doorway doorway, Instant now) {
@@ -146,7 +146,8 @@ public final class Entry {
      * one it always waits for an adult, whatever the rule.
      */
     private static Optional<Reason> alreadyHere(Arrival arrival, Known known, Doorway doorway, Instant now) {
-        Optional<PersonId> here = known.member().map(Member::person).filter(doorway.present()::containsKey);
+        Optional<PersonId> here =
+                known.member().map(Member::person).filter(doorway.inside().present()::containsKey);
         if (here.isEmpty()) {
             return Optional.empty();
         }
@@ -171,10 +172,10 @@ public final class Entry {
     private static Optional<Reason> roomIsFull(Arrival arrival, Known known, Doorway doorway, Instant now) {
         boolean hasPlace = known.member()
                 .map(Member::person)
-                .filter(doorway.present()::containsKey)
+                .filter(doorway.inside().present()::containsKey)
                 .isPresent();
         int room = doorway.rules().value(Catalogue.CAPACITY, Rule.ANSWERS, now).number();
-        return reasonIf(!hasPlace && doorway.occupants() >= room, ReasonCode.ROOM_IS_FULL);
+        return reasonIf(!hasPlace && doorway.inside().occupants() >= room, ReasonCode.ROOM_IS_FULL);
     }
 
     private static Optional<Reason> tooEarly(Arrival arrival, Known known, Doorway doorway, Instant now) {
@@ -184,7 +185,7 @@ public final class Entry {
 
     private static Optional<Reason> noAdultYet(Arrival arrival, Known known, Doorway doorway, Instant now) {
         boolean ruled = doorway.rules().value(Catalogue.ADULTS_FIRST, known.role(), now) == YesNo.YES;
-        return reasonIf(ruled && !doorway.adultIsIn(), ReasonCode.NO_ADULT_YET);
+        return reasonIf(ruled && !doorway.inside().adultIsIn(), ReasonCode.NO_ADULT_YET);
     }
 
     private static Optional<Reason> door(Arrival arrival, Known known, Doorway doorway, Instant now) {

@@ -6,8 +6,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import juricast.core.door.DoorEvent;
 import juricast.core.identity.PersonId;
-import juricast.core.lesson.LessonEvent;
+import juricast.core.live.LessonEvent;
+import juricast.core.rights.RightsEvent;
 import juricast.core.rules.Rule;
 import juricast.core.time.Span;
 
@@ -40,7 +42,7 @@ public record Departure(
         var found = new ArrayList<Departure>();
         var open = new LinkedHashMap<Key, Open>();
         for (LessonEvent event : events) {
-            if (event instanceof LessonEvent.LiveSet set) {
+            if (event instanceof RightsEvent.LiveSet set) {
                 begin(
                         found,
                         open,
@@ -51,25 +53,25 @@ public record Departure(
                                 set.by(),
                                 set.at(),
                                 Optional.empty()));
-            } else if (event instanceof LessonEvent.PassGiven pass) {
+            } else if (event instanceof RightsEvent.PassGiven pass) {
                 begin(
                         found,
                         open,
                         new Key(pass.right(), Optional.of(pass.person())),
                         lent(Kind.PASS, pass.by(), pass.at(), pass.until()));
-            } else if (event instanceof LessonEvent.CurbGiven curb) {
+            } else if (event instanceof RightsEvent.CurbGiven curb) {
                 begin(
                         found,
                         open,
                         new Key(curb.right(), Optional.of(curb.person())),
                         lent(Kind.CURB, curb.by(), curb.at(), curb.until()));
-            } else if (event instanceof LessonEvent.LoanEnded ended) {
+            } else if (event instanceof RightsEvent.LoanEnded ended) {
                 end(found, open, new Key(ended.right(), Optional.of(ended.person())), ended.at());
-            } else if (event instanceof LessonEvent.StanceSwitched to && !to.keptLive()) {
+            } else if (event instanceof RightsEvent.StanceSwitched to && !to.keptLive()) {
                 List.copyOf(open.keySet()).stream()
                         .filter(key -> key.of.isEmpty())
                         .forEach(key -> end(found, open, key, to.at()));
-            } else if (event instanceof LessonEvent.Dismissed dismissed) {
+            } else if (event instanceof DoorEvent.Dismissed dismissed) {
                 List.copyOf(open.keySet()).forEach(key -> end(found, open, key, dismissed.at()));
             }
         }

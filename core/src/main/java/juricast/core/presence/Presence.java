@@ -10,10 +10,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import juricast.core.door.DoorEvent;
 import juricast.core.entry.Outcome;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.LessonEvent;
+import juricast.core.live.LessonEvent;
 import juricast.core.time.Span;
 
 /** Reads a lesson's events once, in order, and gathers everybody's stays and waits. */
@@ -23,12 +24,12 @@ public final class Presence {
     /** The attendance of everyone who ever was in, as known at {@code now}: open stays and waits end there. */
     public static Map<PersonId, Attendance> of(List<LessonEvent> events, Instant now) {
         var reader = new Reader();
-        events.forEach(event -> event.match(reader));
+        LessonEvent.of(events, DoorEvent.Visiting.class).forEach(event -> event.visiting(reader));
         reader.everythingEnds(now);
         return reader.attendances();
     }
 
-    private static final class Reader extends NotAboutVisits {
+    private static final class Reader implements DoorEvent.Visits<Void> {
         private final Map<VisitId, Instant> knocks = new HashMap<>();
         private final Map<VisitId, Instant> waitingSince = new LinkedHashMap<>();
         private final Map<VisitId, Instant> inSince = new LinkedHashMap<>();
@@ -39,7 +40,7 @@ public final class Presence {
         private final Set<VisitId> entered = new HashSet<>();
 
         @Override
-        public Void knocked(LessonEvent.Knocked event) {
+        public Void knocked(DoorEvent.Knocked event) {
             VisitId visit = event.arrival().visit();
             knocks.put(visit, event.at());
             if (event.verdict().outcome() != Outcome.TURN_AWAY) {
@@ -50,14 +51,14 @@ public final class Presence {
         }
 
         @Override
-        public Void adultJoined(LessonEvent.AdultJoined event) {
+        public Void adultJoined(DoorEvent.AdultJoined event) {
             knocks.put(event.visit(), event.at());
             isIn(event.visit(), event.person(), event.at());
             return null;
         }
 
         @Override
-        public Void admitted(LessonEvent.Admitted event) {
+        public Void admitted(DoorEvent.Admitted event) {
             people.put(event.visit(), event.person());
             waitEnds(event.visit(), event.at(), true);
             isIn(event.visit(), event.person(), event.at());
@@ -65,18 +66,18 @@ public final class Presence {
         }
 
         @Override
-        public Void turnedAway(LessonEvent.TurnedAway event) {
+        public Void turnedAway(DoorEvent.TurnedAway event) {
             waitEnds(event.visit(), event.at(), false);
             return null;
         }
 
         @Override
-        public Void left(LessonEvent.Left event) {
+        public Void left(DoorEvent.Left event) {
             return ended(event.visit(), event.at());
         }
 
         @Override
-        public Void takenOff(LessonEvent.TakenOff event) {
+        public Void takenOff(DoorEvent.TakenOff event) {
             return ended(event.visit(), event.at());
         }
 
@@ -88,13 +89,13 @@ public final class Presence {
         }
 
         @Override
-        public Void connectionLost(LessonEvent.ConnectionLost event) {
+        public Void connectionLost(DoorEvent.ConnectionLost event) {
             stayEnds(event.visit(), event.at());
             return null;
         }
 
         @Override
-        public Void cameBack(LessonEvent.CameBack event) {
+        public Void cameBack(DoorEvent.CameBack event) {
             if (entered.contains(event.visit())) {
                 inSince.put(event.visit(), event.at());
             }
@@ -102,7 +103,7 @@ public final class Presence {
         }
 
         @Override
-        public Void removed(LessonEvent.Removed event) {
+        public Void removed(DoorEvent.Removed event) {
             for (VisitId visit : List.copyOf(entered)) {
                 if (event.person().equals(people.get(visit))) {
                     stayEnds(visit, event.at());
@@ -113,7 +114,7 @@ public final class Presence {
         }
 
         @Override
-        public Void keptBack(LessonEvent.KeptBack event) {
+        public Void keptBack(DoorEvent.KeptBack event) {
             for (VisitId visit : event.gone()) {
                 stayEnds(visit, event.at());
                 waitEnds(visit, event.at(), people.containsKey(visit));
@@ -123,14 +124,14 @@ public final class Presence {
         }
 
         @Override
-        public Void dismissed(LessonEvent.Dismissed event) {
+        public Void dismissed(DoorEvent.Dismissed event) {
             everythingEnds(event.at());
             entered.clear();
             return null;
         }
 
         @Override
-        public Void judged(LessonEvent.Judged event) {
+        public Void judged(DoorEvent.Judged event) {
             if (event.verdict().outcome() == Outcome.TURN_AWAY) {
                 waitEnds(event.visit(), event.at(), false);
             }

@@ -1,12 +1,16 @@
 package juricast.core.presence;
 
+import static juricast.core.door.DoorPart.DOOR;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import juricast.core.lesson.LessonEvent;
-import juricast.core.lesson.LessonState;
+import juricast.core.door.DoorEvent;
+import juricast.core.lesson.Parts;
+import juricast.core.live.LessonEvent;
+import juricast.core.live.LessonState;
 import juricast.core.time.Span;
 
 /**
@@ -22,16 +26,19 @@ public record Supervision(List<Span> alone) {
     /** What the events say as of {@code now}. */
     public static Supervision of(List<LessonEvent> events, Instant now) {
         var alone = new ArrayList<Span>();
-        LessonState state = LessonState.NEW;
-        for (LessonEvent event : events) {
-            Optional<Instant> since = state.aloneSince();
+        LessonState state = Parts.NEW;
+        for (DoorEvent event : LessonEvent.of(events, DoorEvent.class).toList()) {
+            Optional<Instant> since = state.of(DOOR).aloneSince();
             state = state.after(event);
-            if (state.aloneSince().isEmpty()) {
+            if (state.of(DOOR).aloneSince().isEmpty()) {
                 since.filter(from -> from.isBefore(event.at()))
                         .ifPresent(from -> alone.add(new Span(from, event.at())));
             }
         }
-        state.aloneSince().filter(from -> from.isBefore(now)).ifPresent(from -> alone.add(new Span(from, now)));
+        state.of(DOOR)
+                .aloneSince()
+                .filter(from -> from.isBefore(now))
+                .ifPresent(from -> alone.add(new Span(from, now)));
         return new Supervision(alone);
     }
 

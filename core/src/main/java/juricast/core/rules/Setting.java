@@ -76,6 +76,11 @@ public record Setting(
         return new Setting(set, role, layer, force, when, by, at, begin, until, note, bundle);
     }
 
+    /** The same for people of another role. @throws IllegalArgumentException if the rule does not speak of it */
+    public Setting speakingTo(Role other) {
+        return other == role ? this : new Setting(set, other, layer, force, when, by, at, from, until, note, bundle);
+    }
+
     /** The same at another layer, as part of the set of that name. */
     public Setting inBundle(String name, Layer at) {
         return new Setting(set, role, at, force, when, by, this.at, from, until, note, name);

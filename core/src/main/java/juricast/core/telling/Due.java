@@ -1,5 +1,7 @@
 package juricast.core.telling;
 
+import static juricast.core.door.DoorPart.DOOR;
+
 import java.time.Instant;
 import java.util.List;
 import java.util.Set;
@@ -8,9 +10,9 @@ import java.util.stream.Stream;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
-import juricast.core.lesson.LessonPlan;
-import juricast.core.lesson.LessonState;
-import juricast.core.lesson.Visit;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.LessonState;
+import juricast.core.live.Visit;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Rule;
 import juricast.core.rules.Rulebook;
@@ -36,12 +38,14 @@ public record Due(Kind kind, Member to) {
         Instant starts = plan.time().from();
         var before = rules.value(Catalogue.REMINDER_MINUTES, Rule.ANSWERS, now).length();
         var after = rules.value(Catalogue.NUDGE_MINUTES, Rule.ANSWERS, now).length();
-        boolean reminds =
-                !before.isZero() && !now.isBefore(starts.minus(before)) && now.isBefore(starts) && !lesson.isOver();
+        boolean reminds = !before.isZero()
+                && !now.isBefore(starts.minus(before))
+                && now.isBefore(starts)
+                && !lesson.of(DOOR).isOver();
         boolean nudges = !after.isZero()
                 && !now.isBefore(starts.plus(after))
                 && now.isBefore(plan.time().until())
-                && lesson.isOpen();
+                && lesson.of(DOOR).isOpen();
         if (!reminds && !nudges) {
             return List.of();
         }
@@ -60,12 +64,14 @@ public record Due(Kind kind, Member to) {
         Set<PersonId> here = hereOrWaiting(lesson);
         return plan.classList().stream()
                 .filter(one -> one.role() != Role.VISITOR)
-                .filter(one -> !here.contains(one.person()) && !lesson.wasIn(one.person()))
+                .filter(one -> !here.contains(one.person()) && !lesson.of(DOOR).wasIn(one.person()))
                 .toList();
     }
 
     private static Set<PersonId> hereOrWaiting(LessonState lesson) {
-        return Stream.concat(lesson.waiting().stream(), lesson.visits().stream().filter(Visit::isPresent))
+        return Stream.concat(
+                        lesson.of(DOOR).waiting().stream(),
+                        lesson.of(DOOR).visits().stream().filter(Visit::isPresent))
                 .flatMap(visit -> visit.person().stream())
                 .collect(Collectors.toSet());
     }

@@ -7,13 +7,17 @@ import java.util.List;
 import java.util.Set;
 import juricast.core.audience.CorridorView.Kind;
 import juricast.core.audience.CorridorView.Worry;
+import juricast.core.chat.ChatOrder;
+import juricast.core.door.DoorOrder;
 import juricast.core.entry.Sweep;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.LessonId;
-import juricast.core.lesson.LessonOrder;
 import juricast.core.lesson.LiveLesson;
+import juricast.core.live.LessonOrder;
+import juricast.core.rights.RightsOrder;
 import juricast.core.rules.RuleValue;
 import juricast.core.rules.Setting.Force;
+import juricast.core.supervision.SupervisionOrder;
 import org.junit.jupiter.api.Test;
 
 class CorridorViewTest {
@@ -28,7 +32,7 @@ class CorridorViewTest {
 
     @Test
     void a_lost_adult_is_told_at_once_and_again_worse_when_the_room_has_gone_quiet() {
-        var lesson = open().present(INES).time("10:05").order(new LessonOrder.LoseConnection(visitOf(ORLA)));
+        var lesson = open().present(INES).time("10:05").order(new DoorOrder.LoseConnection(visitOf(ORLA)));
         assertThat(line(lesson).worries()).containsExactly(new Worry(Kind.NO_ADULT, at("10:05"), List.of()));
 
         lesson.time("10:07").order(new LessonOrder.Tick());
@@ -39,18 +43,18 @@ class CorridorViewTest {
     void what_happens_at_the_door_is_told_by_name() {
         var lesson = open().school("entry.door", "open", Force.USUAL)
                 .present(JORY)
-                .order(new LessonOrder.Remove(JORY, "shouting", ORLA))
+                .order(new DoorOrder.Remove(JORY, "shouting", ORLA))
                 .time("10:01")
                 .knock("Jory Pell", "another device")
                 .knock("Wolf Harrow", "stranger")
-                .order(new LessonOrder.NoticeSweep(new Sweep(
+                .order(new DoorOrder.NoticeSweep(new Sweep(
                         new DeviceId("stranger"), "Wolf Harrow", Set.of(new LessonId("a"), new LessonId("b")))));
 
         assertThat(kinds(lesson)).containsExactly(Kind.SWEEP, Kind.REMOVED_KNOCKS, Kind.STRANGER_AT_OPEN_DOOR);
         assertThat(kinds(lesson.time("10:04"))).contains(Kind.WAITS_LONG);
         assertThat(line(lesson).worries().get(1).who()).containsExactly("Jory Pell");
 
-        lesson.order(new LessonOrder.SetLive(RuleValue.parse("entry.door=shut"), ORLA));
+        lesson.order(new RightsOrder.SetLive(RuleValue.parse("entry.door=shut"), ORLA));
         assertThat(kinds(lesson)).doesNotContain(Kind.STRANGER_AT_OPEN_DOOR);
     }
 
@@ -58,12 +62,12 @@ class CorridorViewTest {
     void too_few_adults_words_that_wait_a_stop_and_overtime_are_told() {
         var lesson = open().school("supervision.adults", "2", Force.BINDING)
                 .present(INES)
-                .order(new LessonOrder.Say(
-                        visitOf(INES), juricast.core.lesson.Readers.CLASS, "see www.tides for more"));
+                .order(new ChatOrder.Say(visitOf(INES), juricast.core.chat.Readers.CLASS, "see www.tides for more"));
         assertThat(kinds(lesson)).containsExactly(Kind.TOO_FEW_ADULTS);
 
         assertThat(kinds(lesson.adult(TAM).time("10:03"))).containsExactly(Kind.WORDS_WAIT);
-        assertThat(kinds(lesson.order(new LessonOrder.StopEverything("", TAM)).time("10:53")))
+        assertThat(kinds(lesson.order(new SupervisionOrder.StopEverything("", TAM))
+                        .time("10:53")))
                 .containsExactly(Kind.STOPPED, Kind.WORDS_WAIT, Kind.OVER_TIME);
     }
 
@@ -71,7 +75,7 @@ class CorridorViewTest {
     void the_worst_comes_first_and_a_lesson_nobody_opened_is_among_them() {
         var fine = line(open().present(INES));
         var unopened = line(planned().time("10:02"));
-        var alone = line(open().present(INES).order(new LessonOrder.LoseConnection(visitOf(ORLA))));
+        var alone = line(open().present(INES).order(new DoorOrder.LoseConnection(visitOf(ORLA))));
 
         assertThat(line(planned().time("10:01:59")).worries()).isEmpty();
         assertThat(CorridorView.of(List.of(fine, unopened, alone)).lines()).containsExactly(alone, unopened, fine);

@@ -5,14 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
 import java.util.Optional;
+import juricast.core.door.DoorOrder;
+import juricast.core.ending.EndingOrder;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.LessonOrder;
 import juricast.core.lesson.LiveLesson;
+import juricast.core.rights.RightsOrder;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Permission;
 import juricast.core.rules.RuleValue;
 import juricast.core.rules.Setting.Force;
+import juricast.core.signals.SignalsOrder;
 import org.junit.jupiter.api.Test;
 
 class DeskViewTest {
@@ -20,8 +23,8 @@ class DeskViewTest {
     void a_cell_shows_the_pass_of_that_pupil_and_the_column_what_holds_for_all() {
         var lesson = open().present(INES)
                 .present(JORY)
-                .order(new LessonOrder.GivePass(INES, Catalogue.SHARE_SCREEN, minutes(5), ORLA))
-                .order(new LessonOrder.GiveCurb(JORY, Catalogue.CAMERA, minutes(5), ORLA));
+                .order(new RightsOrder.GivePass(INES, Catalogue.SHARE_SCREEN, minutes(5), ORLA))
+                .order(new RightsOrder.GiveCurb(JORY, Catalogue.CAMERA, minutes(5), ORLA));
 
         assertThat(cell(lesson, INES, 4).ruling().value()).isEqualTo(Permission.OPEN);
         assertThat(cell(lesson, INES, 4).loan().orElseThrow().force()).isEqualTo(Force.PASS);
@@ -40,14 +43,14 @@ class DeskViewTest {
         var lesson = open().present(KESTER);
         assertThat(cell(lesson, KESTER, 0).ruling().value()).isEqualTo(Permission.OPEN);
 
-        lesson.order(new LessonOrder.SetLive(new RuleValue(Catalogue.SPEAK, Permission.CLOSED), ORLA));
+        lesson.order(new RightsOrder.SetLive(new RuleValue(Catalogue.SPEAK, Permission.CLOSED), ORLA));
         assertThat(cell(lesson, KESTER, 0).ruling().value()).isEqualTo(Permission.CLOSED);
 
-        lesson.order(new LessonOrder.GivePass(KESTER, Catalogue.SPEAK, minutes(2), ORLA));
+        lesson.order(new RightsOrder.GivePass(KESTER, Catalogue.SPEAK, minutes(2), ORLA));
         assertThat(cell(lesson, KESTER, 0).ruling().value()).isEqualTo(Permission.OPEN);
-        lesson.order(new LessonOrder.EndLoan(KESTER, Catalogue.SPEAK, TAM));
+        lesson.order(new RightsOrder.EndLoan(KESTER, Catalogue.SPEAK, TAM));
         assertThat(lesson.refused()).as("Tam is not in the room").isPresent();
-        lesson.order(new LessonOrder.EndLoan(KESTER, Catalogue.SPEAK, ORLA));
+        lesson.order(new RightsOrder.EndLoan(KESTER, Catalogue.SPEAK, ORLA));
         assertThat(cell(lesson, KESTER, 0).ruling().value()).isEqualTo(Permission.CLOSED);
     }
 
@@ -55,13 +58,13 @@ class DeskViewTest {
     void hands_stand_in_the_order_in_which_they_went_up_and_go_with_their_owner() {
         var lesson = open().present(INES).present(JORY).present(KESTER);
         for (PersonId pupil : new PersonId[] {JORY, KESTER, INES}) {
-            lesson.order(new LessonOrder.RaiseHand(visitOf(pupil)));
+            lesson.order(new SignalsOrder.RaiseHand(visitOf(pupil)));
         }
 
         assertThat(lesson.desk().hands()).containsExactly(JORY, KESTER, INES);
         assertThat(lesson.seat("ines").handsBefore()).isEqualTo(2);
-        lesson.order(new LessonOrder.LoseConnection(visitOf(KESTER)));
-        lesson.order(new LessonOrder.LowerHand(JORY, ORLA));
+        lesson.order(new DoorOrder.LoseConnection(visitOf(KESTER)));
+        lesson.order(new SignalsOrder.LowerHand(JORY, ORLA));
         assertThat(lesson.desk().hands()).containsExactly(INES);
         assertThat(lesson.seat("ines").handsBefore()).isZero();
     }
@@ -69,9 +72,9 @@ class DeskViewTest {
     @Test
     void refused_arrivals_are_shown_latest_first_for_half_an_hour() {
         var lesson = open().knock("first", "a")
-                .order(new LessonOrder.TurnAway(new VisitId("a"), ORLA))
+                .order(new DoorOrder.TurnAway(new VisitId("a"), ORLA))
                 .time("10:10");
-        lesson.knock("second", "b").order(new LessonOrder.TurnAway(new VisitId("b"), ORLA));
+        lesson.knock("second", "b").order(new DoorOrder.TurnAway(new VisitId("b"), ORLA));
 
         assertThat(lesson.desk().refused())
                 .extracting(visit -> visit.arrival().claimedName())
@@ -88,7 +91,7 @@ class DeskViewTest {
         var lesson = open().present(INES);
         assertThat(lesson.desk().until()).isEqualTo(Instant.MAX);
 
-        lesson.time("10:05").order(new LessonOrder.LoseConnection(visitOf(INES)));
+        lesson.time("10:05").order(new DoorOrder.LoseConnection(visitOf(INES)));
 
         DeskView seen = lesson.desk();
         assertThat(seen.until()).isAfter(at("10:05")).isBefore(at("10:30"));
@@ -97,11 +100,11 @@ class DeskViewTest {
 
     @Test
     void a_shown_name_needs_the_right_and_the_class_list_keeps_its_own() {
-        var lesson = open().present(INES).order(new LessonOrder.Rename(visitOf(INES), "Captain"));
+        var lesson = open().present(INES).order(new DoorOrder.Rename(visitOf(INES), "Captain"));
         assertThat(lesson.refused()).isPresent();
 
-        lesson.order(new LessonOrder.GivePass(INES, Catalogue.RENAME, minutes(5), ORLA))
-                .order(new LessonOrder.Rename(visitOf(INES), " Captain 🐙 "));
+        lesson.order(new RightsOrder.GivePass(INES, Catalogue.RENAME, minutes(5), ORLA))
+                .order(new DoorOrder.Rename(visitOf(INES), " Captain 🐙 "));
 
         assertThat(lesson.seat("ines").shownName()).contains("Captain 🐙");
         assertThat(lesson.desk().rows().get(0).member().name()).isEqualTo("Ines Carrow");
@@ -111,9 +114,9 @@ class DeskViewTest {
     void the_phases_follow_each_other() {
         var lesson = planned();
         assertThat(lesson.desk().phase()).isEqualTo(DeskView.Phase.PLANNED);
-        lesson.order(new LessonOrder.Open(ORLA)).adult(ORLA);
+        lesson.order(new DoorOrder.Open(ORLA)).adult(ORLA);
         assertThat(lesson.desk().phase()).isEqualTo(DeskView.Phase.OPEN);
-        lesson.order(new LessonOrder.Dismiss(ORLA));
+        lesson.order(new EndingOrder.Dismiss(ORLA));
         assertThat(lesson.desk().phase()).isEqualTo(DeskView.Phase.OVER);
         assertThat(lesson.desk().adults()).noneMatch(DeskView.AdultRow::isIn);
     }

@@ -5,14 +5,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Optional;
+import juricast.core.chat.ChatOrder;
+import juricast.core.chat.ChatPart;
+import juricast.core.chat.Readers;
+import juricast.core.door.DoorOrder;
 import juricast.core.entry.ReasonCode;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.LessonOrder;
-import juricast.core.lesson.LessonState;
-import juricast.core.lesson.Readers;
+import juricast.core.lesson.Parts;
+import juricast.core.live.LessonState;
+import juricast.core.rights.RightsOrder;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Permission;
 import juricast.core.rules.RuleValue;
+import juricast.core.signals.SignalsOrder;
 import org.junit.jupiter.api.Test;
 
 class SeatViewTest {
@@ -22,13 +27,13 @@ class SeatViewTest {
                 .present(INES)
                 .present(JORY)
                 .present(KESTER)
-                .order(new LessonOrder.Say(visitOf(JORY), Readers.ADULTS, "SECRET to adults"))
-                .order(new LessonOrder.Say(visitOf(ORLA), Readers.only(JORY), "SECRET to jory"))
-                .order(new LessonOrder.Say(visitOf(ORLA), Readers.ADULTS, "SECRET among adults"))
-                .order(new LessonOrder.Say(visitOf(ORLA), Readers.CLASS, "good morning"))
-                .order(new LessonOrder.GivePass(JORY, Catalogue.SPEAK, minutes(2), ORLA))
-                .order(new LessonOrder.RaiseHand(visitOf(KESTER)))
-                .order(new LessonOrder.Remove(KESTER, "SECRET reason", ORLA))
+                .order(new ChatOrder.Say(visitOf(JORY), Readers.ADULTS, "SECRET to adults"))
+                .order(new ChatOrder.Say(visitOf(ORLA), Readers.only(JORY), "SECRET to jory"))
+                .order(new ChatOrder.Say(visitOf(ORLA), Readers.ADULTS, "SECRET among adults"))
+                .order(new ChatOrder.Say(visitOf(ORLA), Readers.CLASS, "good morning"))
+                .order(new RightsOrder.GivePass(JORY, Catalogue.SPEAK, minutes(2), ORLA))
+                .order(new SignalsOrder.RaiseHand(visitOf(KESTER)))
+                .order(new DoorOrder.Remove(KESTER, "SECRET reason", ORLA))
                 .knock("SECRET stranger", "SECRET device");
 
         String ines = lesson.seat("ines").toString();
@@ -51,8 +56,8 @@ class SeatViewTest {
     @Test
     void who_was_put_out_sees_nothing_of_the_lesson_any_more() {
         var lesson = open().present(JORY)
-                .order(new LessonOrder.Say(visitOf(ORLA), Readers.CLASS, "SECRET"))
-                .order(new LessonOrder.Remove(JORY, "SECRET", ORLA));
+                .order(new ChatOrder.Say(visitOf(ORLA), Readers.CLASS, "SECRET"))
+                .order(new DoorOrder.Remove(JORY, "SECRET", ORLA));
 
         assertThat(lesson.seat("jory").toString()).doesNotContain("SECRET");
     }
@@ -62,8 +67,8 @@ class SeatViewTest {
         var lesson = open().present(INES)
                 .present(JORY)
                 .present(KESTER)
-                .order(new LessonOrder.SetLive(new RuleValue(Catalogue.PRIVATE_CHAT, Permission.OPEN), ORLA))
-                .order(new LessonOrder.Say(visitOf(INES), Readers.only(JORY), "SECRET"));
+                .order(new RightsOrder.SetLive(new RuleValue(Catalogue.PRIVATE_CHAT, Permission.OPEN), ORLA))
+                .order(new ChatOrder.Say(visitOf(INES), Readers.only(JORY), "SECRET"));
 
         assertThat(lesson.seat("jory").words()).hasSize(1);
         assertThat(lesson.seat("kester").words()).isEmpty();
@@ -73,7 +78,7 @@ class SeatViewTest {
     @Test
     void the_desk_says_where_everyone_of_the_list_is() {
         var lesson = open().present(INES)
-                .order(new LessonOrder.LoseConnection(visitOf(INES)))
+                .order(new DoorOrder.LoseConnection(visitOf(INES)))
                 .knock("Jory Pell", "jory");
 
         assertThat(lesson.desk().rows())
@@ -83,8 +88,8 @@ class SeatViewTest {
                         DeskView.Whereabouts.WAITING,
                         DeskView.Whereabouts.MISSING);
 
-        lesson.order(new LessonOrder.Admit(new VisitId("jory"), Optional.empty(), ORLA))
-                .order(new LessonOrder.Leave(visitOf(JORY)));
+        lesson.order(new DoorOrder.Admit(new VisitId("jory"), Optional.empty(), ORLA))
+                .order(new DoorOrder.Leave(visitOf(JORY)));
         assertThat(lesson.desk().rows().get(1).whereabouts()).isEqualTo(DeskView.Whereabouts.GONE);
     }
 
@@ -93,8 +98,8 @@ class SeatViewTest {
         var lesson = open().present(INES)
                 .present(JORY)
                 .time("10:10")
-                .order(new LessonOrder.LoseConnection(visitOf(INES)))
-                .order(new LessonOrder.Leave(visitOf(JORY)))
+                .order(new DoorOrder.LoseConnection(visitOf(INES)))
+                .order(new DoorOrder.Leave(visitOf(JORY)))
                 .time("10:12");
 
         assertThat(lesson.desk().rows())
@@ -110,18 +115,17 @@ class SeatViewTest {
     void what_was_written_changes_nothing_else_at_a_seat() {
         var lesson = open().present(INES)
                 .present(JORY)
-                .order(new LessonOrder.SetLive(new RuleValue(Catalogue.PRIVATE_CHAT, Permission.OPEN), ORLA))
-                .order(new LessonOrder.RaiseHand(visitOf(JORY)));
+                .order(new RightsOrder.SetLive(new RuleValue(Catalogue.PRIVATE_CHAT, Permission.OPEN), ORLA))
+                .order(new SignalsOrder.RaiseHand(visitOf(JORY)));
         var before = lesson.seat("ines");
-        int known = lesson.events().size();
-        assertThat(LessonState.addOnlyWords(lesson.events().subList(known - 1, known)))
-                .isFalse();
+        LessonState was = lesson.state();
 
-        lesson.order(new LessonOrder.Say(visitOf(JORY), Readers.only(INES), "psst"));
+        lesson.order(new ChatOrder.Say(visitOf(JORY), Readers.only(INES), "psst"));
 
-        assertThat(LessonState.addOnlyWords(
-                        lesson.events().subList(known, lesson.events().size())))
-                .isTrue();
+        LessonState is =
+                was.after(lesson.events().subList(was.number(), lesson.events().size()));
+        assertThat(Parts.ALL.stream().filter(part -> !is.isSame(was, part)).toList())
+                .containsExactly(ChatPart.CHAT);
         var after = lesson.seat("ines");
         assertThat(after.words()).hasSize(before.words().size() + 1);
         assertThat(after.room()).isEqualTo(before.room());
@@ -130,7 +134,7 @@ class SeatViewTest {
                 .isEqualTo(
                         List.of(before.on(), before.handSince(), before.handsBefore(), before.sign(), before.held()));
         assertThat(SeatView.words(lesson.state(), visitOf(INES), 0)).isEqualTo(after.words());
-        assertThat(SeatView.words(lesson.state(), visitOf(INES), known)).hasSize(1);
+        assertThat(SeatView.words(lesson.state(), visitOf(INES), was.number())).hasSize(1);
         assertThat(SeatView.words(lesson.state(), new VisitId("nobody"), 0)).isEmpty();
     }
 }

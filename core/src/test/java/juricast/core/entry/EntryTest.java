@@ -17,6 +17,7 @@ import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
 import juricast.core.rules.Layer;
+import juricast.core.rules.LiveRules;
 import juricast.core.rules.RuleValue;
 import juricast.core.rules.Rulebook;
 import juricast.core.rules.Setting;
@@ -224,14 +225,9 @@ class EntryTest {
         return new Doorway(
                 new Span(TEN, TEN.plusSeconds(3000)),
                 list,
-                Rulebook.of(settings),
-                adultIsIn,
-                over,
-                present,
-                present.size(),
-                removed,
-                turnedAway,
-                sweeping);
+                LiveRules.of(Rulebook.of(settings)),
+                new Doorway.Inside(adultIsIn, over, present, present.size()),
+                new Doorway.Refused(removed, turnedAway, sweeping));
     }
 
     private void set(String... values) {

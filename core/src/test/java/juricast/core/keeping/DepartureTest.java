@@ -4,8 +4,9 @@ import static juricast.core.lesson.LiveLesson.*;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import juricast.core.lesson.LessonOrder;
+import juricast.core.ending.EndingOrder;
 import juricast.core.lesson.LiveLesson;
+import juricast.core.rights.RightsOrder;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.RuleValue;
 import org.junit.jupiter.api.Test;
@@ -23,17 +24,17 @@ class DepartureTest {
     @Test
     void what_was_set_anew_lent_and_taken_is_told_with_how_long_it_was_so() {
         var lesson = open().present(INES).present(JORY).time("10:05");
-        lesson.order(new LessonOrder.SetLive(
+        lesson.order(new RightsOrder.SetLive(
                         RuleValue.of("chat.class", "closed").orElseThrow(), ORLA))
                 .time("10:10")
-                .order(new LessonOrder.SetLive(
+                .order(new RightsOrder.SetLive(
                         RuleValue.of("chat.class", "open").orElseThrow(), ORLA))
-                .order(new LessonOrder.GivePass(INES, Catalogue.SHARE_SCREEN, minutes(3), ORLA))
-                .order(new LessonOrder.GiveCurb(JORY, Catalogue.CLASS_CHAT, minutes(30), ORLA))
+                .order(new RightsOrder.GivePass(INES, Catalogue.SHARE_SCREEN, minutes(3), ORLA))
+                .order(new RightsOrder.GiveCurb(JORY, Catalogue.CLASS_CHAT, minutes(30), ORLA))
                 .time("10:20")
-                .order(new LessonOrder.EndLoan(JORY, Catalogue.CLASS_CHAT, ORLA))
+                .order(new RightsOrder.EndLoan(JORY, Catalogue.CLASS_CHAT, ORLA))
                 .time("10:50")
-                .order(new LessonOrder.Dismiss(ORLA));
+                .order(new EndingOrder.Dismiss(ORLA));
 
         assertThat(told(lesson))
                 .containsExactlyInAnyOrder(
@@ -45,7 +46,7 @@ class DepartureTest {
 
     @Test
     void a_lesson_as_planned_has_none() {
-        assertThat(told(open().present(INES).time("10:50").order(new LessonOrder.Dismiss(ORLA))))
+        assertThat(told(open().present(INES).time("10:50").order(new EndingOrder.Dismiss(ORLA))))
                 .isEmpty();
     }
 }

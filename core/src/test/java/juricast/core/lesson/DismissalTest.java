@@ -1,5 +1,7 @@
 package juricast.core.lesson;
 
+import static juricast.core.door.DoorPart.DOOR;
+import static juricast.core.ending.EndingPart.ENDING;
 import static juricast.core.lesson.LiveLesson.*;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
@@ -10,9 +12,19 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import juricast.core.chat.ChatOrder;
+import juricast.core.chat.Readers;
+import juricast.core.door.DoorOrder;
+import juricast.core.door.DoorRefusal;
+import juricast.core.ending.ClosingStep;
+import juricast.core.ending.EndingEvent;
+import juricast.core.ending.EndingOrder;
+import juricast.core.ending.EndingRefusal;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.Refusal.Code;
+import juricast.core.live.Refusal;
+import juricast.core.live.Sequel;
+import juricast.core.live.Visit;
 import juricast.core.presence.Presence;
 import juricast.core.rules.Choice;
 import juricast.core.rules.Setting.Force;
@@ -29,12 +41,12 @@ class DismissalTest {
         var lesson = open().present(INES)
                 .present(JORY)
                 .knock("Some Stranger", "stranger")
-                .order(new LessonOrder.Say(visitOf(INES), Readers.ADULTS, "thank you"))
-                .order(new LessonOrder.Leave(visitOf(JORY)))
-                .order(new LessonOrder.Dismiss(ORLA));
+                .order(new ChatOrder.Say(visitOf(INES), Readers.ADULTS, "thank you"))
+                .order(new DoorOrder.Leave(visitOf(JORY)))
+                .order(new EndingOrder.Dismiss(ORLA));
 
-        assertThat(lesson.state().closing())
-                .extracting(LessonEvent.Closed::step, LessonEvent.Closed::count)
+        assertThat(lesson.state().of(ENDING).closing())
+                .extracting(EndingEvent.Closed::step, EndingEvent.Closed::count)
                 .containsExactly(
                         tuple(ClosingStep.LINK_RETIRED, 1),
                         tuple(ClosingStep.CHAT_KEPT, 1),
@@ -79,38 +91,40 @@ class DismissalTest {
 
     @Test
     void those_who_have_not_gone_are_seen_until_they_have() {
-        var lesson = open().present(INES).present(JORY).order(new LessonOrder.Dismiss(ORLA));
-        assertThat(lesson.state().leaving()).extracting(Visit::id).containsExactly(visitOf(INES), visitOf(JORY));
+        var lesson = open().present(INES).present(JORY).order(new EndingOrder.Dismiss(ORLA));
+        assertThat(lesson.state().of(DOOR).leaving())
+                .extracting(Visit::id)
+                .containsExactly(visitOf(INES), visitOf(JORY));
 
         lesson.time("10:51")
-                .order(new LessonOrder.Leave(visitOf(INES)))
-                .order(new LessonOrder.LoseConnection(visitOf(JORY)));
-        assertThat(lesson.state().leaving()).isEmpty();
+                .order(new DoorOrder.Leave(visitOf(INES)))
+                .order(new DoorOrder.LoseConnection(visitOf(JORY)));
+        assertThat(lesson.state().of(DOOR).leaving()).isEmpty();
         assertThat(Presence.of(lesson.events(), at("11:00")).get(INES).stays())
                 .as("seeing somebody out counts for nothing in the register")
                 .allSatisfy(stay -> assertThat(stay.until()).isEqualTo(at("10:00")));
         int events = lesson.events().size();
-        assertThat(lesson.order(new LessonOrder.Leave(visitOf(INES))).events()).hasSize(events);
+        assertThat(lesson.order(new DoorOrder.Leave(visitOf(INES))).events()).hasSize(events);
     }
 
     @Test
     void a_last_word_with_one_pupil_needs_a_second_adult_and_sends_all_others_home() {
         var lesson = open().present(INES).present(JORY).knock("Some Stranger", "stranger");
-        assertThat(lesson.order(new LessonOrder.KeepBack(INES, ORLA)).refused()).contains(Code.ALONE_WITH_ONE);
+        assertThat(lesson.order(new EndingOrder.KeepBack(INES, ORLA)).refused()).contains(DoorRefusal.ALONE_WITH_ONE);
 
-        lesson.adult(TAM).order(new LessonOrder.KeepBack(INES, ORLA));
+        lesson.adult(TAM).order(new EndingOrder.KeepBack(INES, ORLA));
         assertThat(lesson.refused()).isEmpty();
-        assertThat(lesson.state().isPresent(INES)).isTrue();
+        assertThat(lesson.state().of(DOOR).isPresent(INES)).isTrue();
         assertThat(List.of(
                         lesson.visit("jory").status(), lesson.visit("stranger").status()))
                 .containsOnly(Visit.Status.DISMISSED);
-        assertThat(lesson.knock("Jory Pell", "jory again").state().isPresent(JORY))
+        assertThat(lesson.knock("Jory Pell", "jory again").state().of(DOOR).isPresent(JORY))
                 .as("nobody comes in any more")
                 .isFalse();
-        assertThat(lesson.order(new LessonOrder.Leave(visitOf(TAM))).refused()).contains(Code.ALONE_WITH_ONE);
+        assertThat(lesson.order(new DoorOrder.Leave(visitOf(TAM))).refused()).contains(DoorRefusal.ALONE_WITH_ONE);
 
-        lesson.time("10:05").order(new LessonOrder.LoseConnection(visitOf(TAM)));
-        assertThat(lesson.state().isOver())
+        lesson.time("10:05").order(new DoorOrder.LoseConnection(visitOf(TAM)));
+        assertThat(lesson.state().of(DOOR).isOver())
                 .as("when the second adult is lost it ends by itself" + lesson)
                 .isTrue();
         var attendances = Presence.of(lesson.events(), at("11:00"));
@@ -124,18 +138,18 @@ class DismissalTest {
     void where_the_rule_does_not_ask_for_it_one_adult_is_enough_and_an_observer_counts_as_eyes() {
         var free = open().school("supervision.one-to-one", "no", Force.USUAL)
                 .present(INES)
-                .order(new LessonOrder.KeepBack(INES, ORLA));
+                .order(new EndingOrder.KeepBack(INES, ORLA));
         assertThat(free.refused()).isEmpty();
 
         var seen = open().observedBy(MAREN)
                 .present(INES)
-                .order(new LessonOrder.Join(visitOf(MAREN), new DeviceId("corridor"), MAREN))
-                .order(new LessonOrder.KeepBack(INES, ORLA));
+                .order(new DoorOrder.Join(visitOf(MAREN), new DeviceId("corridor"), MAREN))
+                .order(new EndingOrder.KeepBack(INES, ORLA));
         assertThat(seen.refused()).isEmpty();
-        assertThat(seen.order(new LessonOrder.KeepBack(INES, ORLA)).refused()).contains(Code.LAST_WORD);
-        assertThat(open().adult(TAM).order(new LessonOrder.KeepBack(INES, ORLA)).refused())
-                .contains(Code.NOT_PRESENT);
-        assertThat(seen.order(new LessonOrder.Leave(new VisitId("nobody"))).refused())
+        assertThat(seen.order(new EndingOrder.KeepBack(INES, ORLA)).refused()).contains(EndingRefusal.LAST_WORD);
+        assertThat(open().adult(TAM).order(new EndingOrder.KeepBack(INES, ORLA)).refused())
+                .contains(Refusal.Common.NOT_PRESENT);
+        assertThat(seen.order(new DoorOrder.Leave(new VisitId("nobody"))).refused())
                 .isEmpty();
     }
 }

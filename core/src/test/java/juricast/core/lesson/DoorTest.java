@@ -1,13 +1,18 @@
 package juricast.core.lesson;
 
+import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.lesson.LiveLesson.*;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Optional;
+import juricast.core.door.DoorOrder;
+import juricast.core.door.DoorRefusal;
 import juricast.core.entry.ReasonCode;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.Refusal.Code;
-import juricast.core.lesson.Visit.Status;
+import juricast.core.live.LessonOrder;
+import juricast.core.live.Refusal;
+import juricast.core.live.Visit.Status;
+import juricast.core.rights.RightsOrder;
 import juricast.core.rules.RuleValue;
 import juricast.core.rules.Setting.Force;
 import org.junit.jupiter.api.Test;
@@ -31,28 +36,28 @@ class DoorTest {
                 .school("entry.door", "open", Force.USUAL)
                 .knock("Ines Carrow", "ines")
                 .knock("Somebody Else", "stranger")
-                .order(new LessonOrder.Open(ORLA));
+                .order(new DoorOrder.Open(ORLA));
 
-        assertThat(lesson.state().isPresent(INES))
+        assertThat(lesson.state().of(DOOR).isPresent(INES))
                 .as("opened, but no adult in the room" + lesson)
                 .isFalse();
 
         lesson.adult(ORLA);
 
-        assertThat(lesson.state().isPresent(INES)).isTrue();
+        assertThat(lesson.state().of(DOOR).isPresent(INES)).isTrue();
         assertThat(lesson.visit("stranger").status()).isEqualTo(Status.WAITING);
     }
 
     @Test
     void an_adult_opens_no_earlier_than_the_rule_says_and_only_once() {
-        var lesson = planned().time("09:29").order(new LessonOrder.Open(ORLA));
-        assertThat(lesson.refused()).contains(Code.TOO_EARLY_TO_OPEN);
+        var lesson = planned().time("09:29").order(new DoorOrder.Open(ORLA));
+        assertThat(lesson.refused()).contains(DoorRefusal.TOO_EARLY_TO_OPEN);
 
-        lesson.time("09:30").order(new LessonOrder.Open(ORLA));
+        lesson.time("09:30").order(new DoorOrder.Open(ORLA));
         assertThat(lesson.refused()).isEmpty();
 
-        lesson.order(new LessonOrder.Open(TAM));
-        assertThat(lesson.refused()).contains(Code.ALREADY_OPEN);
+        lesson.order(new DoorOrder.Open(TAM));
+        assertThat(lesson.refused()).contains(DoorRefusal.ALREADY_OPEN);
     }
 
     @Test
@@ -63,10 +68,10 @@ class DoorTest {
                 .knock("Ines Carrow", "second device of ines")
                 .knock("Wolf Harrow", "stranger")
                 .knock("Kester Tab", "slip")
-                .order(new LessonOrder.AdmitAllListed(ORLA));
+                .order(new DoorOrder.AdmitAllListed(ORLA));
 
-        assertThat(lesson.state().isPresent(JORY)).isTrue();
-        assertThat(lesson.state().waiting())
+        assertThat(lesson.state().of(DOOR).isPresent(JORY)).isTrue();
+        assertThat(lesson.state().of(DOOR).waiting())
                 .extracting(visit -> visit.id().value())
                 .containsExactly("tablet", "second device of ines", "stranger", "slip");
     }
@@ -75,7 +80,7 @@ class DoorTest {
     void two_devices_under_one_name_are_not_both_let_in_by_the_bulk_action() {
         var lesson = open().knock("Jory Pell", "first")
                 .knock("Jory Pell", "second")
-                .order(new LessonOrder.AdmitAllListed(ORLA));
+                .order(new DoorOrder.AdmitAllListed(ORLA));
 
         assertThat(lesson.visit("first").status()).isEqualTo(Status.IN);
         assertThat(lesson.visit("second").status()).isEqualTo(Status.WAITING);
@@ -88,14 +93,14 @@ class DoorTest {
     void someone_unknown_is_let_in_only_as_somebody_on_the_list() {
         var lesson = open().knock("kestrel-tab-4", "tablet");
 
-        lesson.order(new LessonOrder.Admit(new VisitId("tablet"), Optional.empty(), ORLA));
-        assertThat(lesson.refused()).contains(Code.WHO_IS_IT);
+        lesson.order(new DoorOrder.Admit(new VisitId("tablet"), Optional.empty(), ORLA));
+        assertThat(lesson.refused()).contains(DoorRefusal.WHO_IS_IT);
 
-        lesson.order(new LessonOrder.Admit(new VisitId("tablet"), Optional.of(TAM), ORLA));
-        assertThat(lesson.refused()).contains(Code.NOT_ON_LIST);
+        lesson.order(new DoorOrder.Admit(new VisitId("tablet"), Optional.of(TAM), ORLA));
+        assertThat(lesson.refused()).contains(DoorRefusal.NOT_ON_LIST);
 
-        lesson.order(new LessonOrder.Admit(new VisitId("tablet"), Optional.of(KESTER), ORLA));
-        assertThat(lesson.state().isPresent(KESTER)).isTrue();
+        lesson.order(new DoorOrder.Admit(new VisitId("tablet"), Optional.of(KESTER), ORLA));
+        assertThat(lesson.state().of(DOOR).isPresent(KESTER)).isTrue();
     }
 
     @Test
@@ -103,7 +108,7 @@ class DoorTest {
         var lesson = planned()
                 .school("entry.door", "open", Force.USUAL)
                 .time("09:40")
-                .order(new LessonOrder.Open(ORLA))
+                .order(new DoorOrder.Open(ORLA))
                 .adult(ORLA)
                 .knock("Ines Carrow", "ines");
 
@@ -111,24 +116,24 @@ class DoorTest {
         assertThat(lesson.rules().nextTick()).isEqualTo(at("09:50"));
 
         lesson.time("09:50").order(new LessonOrder.Tick());
-        assertThat(lesson.state().isPresent(INES)).isTrue();
+        assertThat(lesson.state().of(DOOR).isPresent(INES)).isTrue();
     }
 
     @Test
     void an_adult_cannot_let_a_pupil_in_before_the_rule_allows_it() {
         var lesson = planned()
                 .time("09:45")
-                .order(new LessonOrder.Open(ORLA))
+                .order(new DoorOrder.Open(ORLA))
                 .adult(ORLA)
                 .present(INES);
 
-        assertThat(lesson.refused()).contains(Code.TOO_EARLY_TO_ADMIT);
+        assertThat(lesson.refused()).contains(DoorRefusal.TOO_EARLY_TO_ADMIT);
     }
 
     @Test
     void removed_means_removed_by_name_and_by_device_until_an_adult_approves() {
-        var lesson = open().present(JORY).order(new LessonOrder.Remove(JORY, "shouting", ORLA));
-        assertThat(lesson.state().isPresent(JORY)).isFalse();
+        var lesson = open().present(JORY).order(new DoorOrder.Remove(JORY, "shouting", ORLA));
+        assertThat(lesson.state().of(DOOR).isPresent(JORY)).isFalse();
 
         lesson.knock("Jory Pell", "another device").knock("Ines Carrow", "jory");
         assertThat(lesson.visit("another device").verdict().has(ReasonCode.REMOVED_EARLIER))
@@ -136,11 +141,11 @@ class DoorTest {
         assertThat(lesson.visit("jory").verdict().has(ReasonCode.REMOVED_EARLIER))
                 .isTrue();
 
-        lesson.order(new LessonOrder.AdmitAllListed(ORLA));
-        assertThat(lesson.state().waiting()).hasSize(2);
+        lesson.order(new DoorOrder.AdmitAllListed(ORLA));
+        assertThat(lesson.state().of(DOOR).waiting()).hasSize(2);
 
-        lesson.order(new LessonOrder.Admit(new VisitId("another device"), Optional.empty(), ORLA));
-        assertThat(lesson.state().isPresent(JORY)).isTrue();
+        lesson.order(new DoorOrder.Admit(new VisitId("another device"), Optional.empty(), ORLA));
+        assertThat(lesson.state().of(DOOR).isPresent(JORY)).isTrue();
         assertThat(lesson.visit("jory").verdict().has(ReasonCode.REMOVED_EARLIER))
                 .isFalse();
     }
@@ -149,22 +154,21 @@ class DoorTest {
     void where_the_rule_says_never_a_removed_pupil_is_turned_away_and_no_adult_can_approve() {
         var lesson = open().school("entry.re-entry", "never", Force.BINDING)
                 .present(JORY)
-                .order(new LessonOrder.Remove(JORY, "shouting", ORLA))
+                .order(new DoorOrder.Remove(JORY, "shouting", ORLA))
                 .knock("Jory Pell", "another device");
 
         assertThat(lesson.visit("another device").status()).isEqualTo(Status.TURNED_AWAY);
         assertThat(lesson.desk().refused()).hasSize(1);
-        assertThat(lesson.order(new LessonOrder.AllowBack(JORY, ORLA)).refused())
-                .contains(Code.RULE_CLOSED);
+        assertThat(lesson.order(new DoorOrder.AllowBack(JORY, ORLA)).refused()).contains(Refusal.Common.RULE_CLOSED);
     }
 
     @Test
     void a_door_that_the_charter_binds_shut_cannot_be_opened_from_the_desk() {
         var lesson = open().school("entry.door", "knock", Force.BINDING)
-                .order(new LessonOrder.SetLive(RuleValue.parse("entry.door=open"), ORLA));
-        assertThat(lesson.refused()).contains(Code.RULE_BOUND);
+                .order(new RightsOrder.SetLive(RuleValue.parse("entry.door=open"), ORLA));
+        assertThat(lesson.refused()).contains(Refusal.Common.RULE_BOUND);
 
-        lesson.order(new LessonOrder.SetLive(RuleValue.parse("entry.door=shut"), ORLA))
+        lesson.order(new RightsOrder.SetLive(RuleValue.parse("entry.door=shut"), ORLA))
                 .knock("Ines Carrow", "ines");
         assertThat(lesson.visit("ines").verdict().has(ReasonCode.DOOR_SHUT)).isTrue();
     }
@@ -172,7 +176,7 @@ class DoorTest {
     @Test
     void who_waits_and_knocks_again_under_another_name_stands_at_the_door_once() {
         var lesson = open().knock("nobody", "tablet");
-        lesson.order(new LessonOrder.Knock(new juricast.core.entry.Arrival(
+        lesson.order(new DoorOrder.Knock(new juricast.core.entry.Arrival(
                 new VisitId("again"),
                 new juricast.core.identity.DeviceId("tablet"),
                 "Ines Carrow",
@@ -180,7 +184,7 @@ class DoorTest {
                 juricast.core.entry.Arrival.Link.CURRENT,
                 true)));
 
-        assertThat(lesson.state().waiting()).singleElement().satisfies(visit -> assertThat(visit.person())
+        assertThat(lesson.state().of(DOOR).waiting()).singleElement().satisfies(visit -> assertThat(visit.person())
                 .contains(INES));
     }
 }

@@ -1,5 +1,7 @@
 package juricast.core.lesson;
 
+import static juricast.core.door.DoorPart.DOOR;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -10,6 +12,7 @@ import java.util.List;
 import java.util.Optional;
 import juricast.core.audience.DeskView;
 import juricast.core.audience.SeatView;
+import juricast.core.door.DoorOrder;
 import juricast.core.entry.Arrival;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.LessonId;
@@ -17,8 +20,19 @@ import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
+import juricast.core.live.LessonEvent;
+import juricast.core.live.LessonOrder;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.LessonRules;
+import juricast.core.live.LessonState;
+import juricast.core.live.Refusal;
+import juricast.core.live.RunningOrder;
+import juricast.core.live.Visit;
+import juricast.core.live.WatchedWords;
 import juricast.core.rules.Condition;
 import juricast.core.rules.Layer;
+import juricast.core.rules.LiveRules;
+import juricast.core.rules.PlannedRules;
 import juricast.core.rules.RuleValue;
 import juricast.core.rules.Rulebook;
 import juricast.core.rules.Setting;
@@ -63,7 +77,7 @@ public final class LiveLesson {
     public static LiveLesson open() {
         return planned()
                 .time("09:50")
-                .order(new LessonOrder.Open(ORLA))
+                .order(new DoorOrder.Open(ORLA))
                 .adult(ORLA)
                 .time("10:00");
     }
@@ -116,7 +130,7 @@ public final class LiveLesson {
     }
 
     /** The rules as they are for everybody now. */
-    public Rulebook rulebookNow() {
+    public LiveRules rulebookNow() {
         return state().rules(rulebook());
     }
 
@@ -126,19 +140,19 @@ public final class LiveLesson {
     }
 
     public LiveLesson adult(PersonId adult) {
-        return order(new LessonOrder.Join(visitOf(adult), new DeviceId("desk of " + adult), adult));
+        return order(new DoorOrder.Join(visitOf(adult), new DeviceId("desk of " + adult), adult));
     }
 
     /** Somebody at the door without an account; the visit has the device's name. */
     public LiveLesson knock(String name, String device) {
-        return order(new LessonOrder.Knock(new Arrival(
+        return order(new DoorOrder.Knock(new Arrival(
                 new VisitId(device), new DeviceId(device), name, Optional.empty(), Arrival.Link.CURRENT, true)));
     }
 
     /** A pupil of the list, let in by Orla on a device of the same name. */
     public LiveLesson present(PersonId pupil) {
         return knock(plan.nameOf(pupil), pupil.value())
-                .order(new LessonOrder.Admit(new VisitId(pupil.value()), Optional.empty(), ORLA));
+                .order(new DoorOrder.Admit(new VisitId(pupil.value()), Optional.empty(), ORLA));
     }
 
     public LiveLesson order(LessonOrder order) {
@@ -157,7 +171,7 @@ public final class LiveLesson {
     }
 
     public LessonState state() {
-        return LessonState.NEW.after(events);
+        return Parts.NEW.after(events);
     }
 
     public List<LessonEvent> events() {
@@ -168,12 +182,15 @@ public final class LiveLesson {
         return plan;
     }
 
-    public Rulebook rulebook() {
-        return Rulebook.of(settings).in(Situation.ORDINARY.ofYear(8).at(plan.time()));
+    public PlannedRules rulebook() {
+        return new PlannedRules(
+                Rulebook.of(settings).in(Situation.ORDINARY.ofYear(8).at(plan.time())));
     }
 
     public Visit visit(String device) {
-        return state().visit(new VisitId(device)).orElseThrow(() -> new AssertionError("No visit " + device + this));
+        return state().of(DOOR)
+                .visit(new VisitId(device))
+                .orElseThrow(() -> new AssertionError("No visit " + device + this));
     }
 
     /** With words on the school's list. */

@@ -1,6 +1,8 @@
 package juricast.core.lesson;
 
+import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.lesson.LiveLesson.*;
+import static juricast.core.rights.RightsPart.RIGHTS;
 import static juricast.core.rules.Catalogue.CAMERA;
 import static juricast.core.rules.Catalogue.CLASS_CHAT;
 import static juricast.core.rules.Catalogue.PRIVATE_CHAT;
@@ -9,6 +11,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
 import java.util.Optional;
+import juricast.core.chat.ChatOrder;
+import juricast.core.chat.Readers;
+import juricast.core.door.DoorOrder;
 import juricast.core.entry.Arrival;
 import juricast.core.entry.Outcome;
 import juricast.core.entry.ReasonCode;
@@ -16,7 +21,11 @@ import juricast.core.identity.DeviceId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.Refusal.Code;
+import juricast.core.live.Refusal;
+import juricast.core.live.Visit;
+import juricast.core.rights.Appliance;
+import juricast.core.rights.RightsEvent;
+import juricast.core.rights.RightsOrder;
 import juricast.core.rules.Circumstance;
 import juricast.core.rules.Condition;
 import juricast.core.rules.Fact;
@@ -41,15 +50,15 @@ class SituationTest {
         assertThat(whisper(lesson).refused()).isEmpty();
 
         lesson.present(TOVE);
-        assertThat(whisper(lesson).refused()).contains(Code.RULE_CLOSED);
-        assertThat(lesson.order(new LessonOrder.SetLive(new RuleValue(PRIVATE_CHAT, Permission.OPEN), ORLA))
+        assertThat(whisper(lesson).refused()).contains(Refusal.Common.RULE_CLOSED);
+        assertThat(lesson.order(new RightsOrder.SetLive(new RuleValue(PRIVATE_CHAT, Permission.OPEN), ORLA))
                         .refused())
-                .contains(Code.RULE_BOUND);
-        assertThat(lesson.order(new LessonOrder.GivePass(INES, PRIVATE_CHAT, minutes(2), ORLA))
+                .contains(Refusal.Common.RULE_BOUND);
+        assertThat(lesson.order(new RightsOrder.GivePass(INES, PRIVATE_CHAT, minutes(2), ORLA))
                         .refused())
-                .contains(Code.RULE_BOUND);
+                .contains(Refusal.Common.RULE_BOUND);
 
-        lesson.order(new LessonOrder.Leave(visitOf(TOVE)));
+        lesson.order(new DoorOrder.Leave(visitOf(TOVE)));
         assertThat(whisper(lesson).refused()).isEmpty();
     }
 
@@ -58,14 +67,14 @@ class SituationTest {
         var lesson = open().invited()
                 .school("voice.camera", "on-request", Force.BINDING, VISITED)
                 .present(INES)
-                .order(new LessonOrder.TurnOn(visitOf(INES), Appliance.CAMERA));
-        assertThat(lesson.state().on(INES)).containsExactly(Appliance.CAMERA);
+                .order(new RightsOrder.TurnOn(visitOf(INES), Appliance.CAMERA));
+        assertThat(lesson.state().of(RIGHTS).on(INES)).containsExactly(Appliance.CAMERA);
 
         lesson.present(TOVE);
 
-        assertThat(lesson.state().on(INES)).isEmpty();
+        assertThat(lesson.state().of(RIGHTS).on(INES)).isEmpty();
         assertThat(lesson.events().get(lesson.events().size() - 1))
-                .isEqualTo(new LessonEvent.TurnedOff(INES, Appliance.CAMERA, PersonId.RULES, at("10:00")));
+                .isEqualTo(new RightsEvent.TurnedOff(INES, Appliance.CAMERA, PersonId.RULES, at("10:00")));
     }
 
     @Test
@@ -73,10 +82,10 @@ class SituationTest {
         var lesson = open().school("chat.class", "closed", Force.BINDING, ALONE).present(INES);
         assertThat(valueFor(lesson, CLASS_CHAT)).isEqualTo(Permission.OPEN);
 
-        lesson.order(new LessonOrder.LoseConnection(visitOf(ORLA)));
+        lesson.order(new DoorOrder.LoseConnection(visitOf(ORLA)));
         assertThat(valueFor(lesson, CLASS_CHAT)).isEqualTo(Permission.CLOSED);
 
-        lesson.order(new LessonOrder.ComeBack(visitOf(ORLA)));
+        lesson.order(new DoorOrder.ComeBack(visitOf(ORLA)));
         assertThat(valueFor(lesson, CLASS_CHAT)).isEqualTo(Permission.OPEN);
     }
 
@@ -87,12 +96,12 @@ class SituationTest {
                 .present(INES);
         Instant over = at("10:10");
 
-        assertThat(lesson.order(new LessonOrder.TurnOn(visitOf(INES), Appliance.MICROPHONE))
+        assertThat(lesson.order(new RightsOrder.TurnOn(visitOf(INES), Appliance.MICROPHONE))
                         .refused())
-                .contains(Code.RULE_CLOSED);
+                .contains(Refusal.Common.RULE_CLOSED);
         assertThat(lesson.rules().nextTick()).isEqualTo(over);
         assertThat(lesson.time("10:10")
-                        .order(new LessonOrder.TurnOn(visitOf(INES), Appliance.MICROPHONE))
+                        .order(new RightsOrder.TurnOn(visitOf(INES), Appliance.MICROPHONE))
                         .refused())
                 .isEmpty();
         assertThat(valueFor(lesson, SPEAK)).isEqualTo(Permission.OPEN);
@@ -108,7 +117,7 @@ class SituationTest {
         assertThat(valueFor(lesson, CAMERA)).isEqualTo(Permission.OPEN);
 
         lesson.knock("Jory Pell", "jory's other device")
-                .order(new LessonOrder.Admit(visit("jory's other device"), Optional.empty(), ORLA));
+                .order(new DoorOrder.Admit(visit("jory's other device"), Optional.empty(), ORLA));
         assertThat(valueFor(lesson, CAMERA)).as("two devices of one pupil").isEqualTo(Permission.OPEN);
 
         lesson.present(TOVE);
@@ -124,16 +133,16 @@ class SituationTest {
                         Condition.of(new Circumstance.Is(Fact.SCHOOL_ACCOUNT, false)))
                 .present(INES);
 
-        assertThat(lesson.state().rulesFor(INES, lesson.rulebook()).value(CLASS_CHAT, Role.PUPIL, at("10:00")))
+        assertThat(lesson.state().rules(lesson.rulebook()).of(INES).value(CLASS_CHAT, Role.PUPIL, at("10:00")))
                 .isEqualTo(Permission.CLOSED);
-        assertThat(lesson.state().rulesFor(ORLA, lesson.rulebook()).situation().is(Fact.SCHOOL_ACCOUNT))
+        assertThat(lesson.state().rules(lesson.rulebook()).of(ORLA).situation().is(Fact.SCHOOL_ACCOUNT))
                 .isTrue();
     }
 
     @Test
     void who_comes_by_a_link_of_their_own_is_who_was_invited_and_has_no_account_of_the_school() {
         var lesson = open().invited()
-                .order(new LessonOrder.Knock(new Arrival(
+                .order(new DoorOrder.Knock(new Arrival(
                         new VisitId("boat"),
                         new DeviceId("boat"),
                         "a phone",
@@ -145,9 +154,9 @@ class SituationTest {
         assertThat(lesson.visit("boat").verdict().outcome())
                 .as("a visitor waits for an adult")
                 .isEqualTo(Outcome.WAIT);
-        lesson.order(new LessonOrder.Admit(new VisitId("boat"), Optional.empty(), ORLA));
-        assertThat(lesson.state().isPresent(TOVE)).isTrue();
-        assertThat(lesson.state().hasAccount(TOVE)).isFalse();
+        lesson.order(new DoorOrder.Admit(new VisitId("boat"), Optional.empty(), ORLA));
+        assertThat(lesson.state().of(DOOR).isPresent(TOVE)).isTrue();
+        assertThat(lesson.state().of(DOOR).hasAccount(TOVE)).isFalse();
     }
 
     @Test
@@ -164,8 +173,8 @@ class SituationTest {
         assertThat(closesLater.visit("tove").status()).isEqualTo(Visit.Status.WAITING);
         closesLater
                 .school("entry.visitors", "closed", Force.BINDING)
-                .order(new LessonOrder.Admit(visit("tove"), Optional.empty(), ORLA));
-        assertThat(closesLater.refused()).contains(Code.RULE_CLOSED);
+                .order(new DoorOrder.Admit(visit("tove"), Optional.empty(), ORLA));
+        assertThat(closesLater.refused()).contains(Refusal.Common.RULE_CLOSED);
     }
 
     private static juricast.core.identity.VisitId visit(String device) {
@@ -173,7 +182,7 @@ class SituationTest {
     }
 
     private static LiveLesson whisper(LiveLesson lesson) {
-        return lesson.order(new LessonOrder.Say(visitOf(INES), Readers.only(JORY), "psst"));
+        return lesson.order(new ChatOrder.Say(visitOf(INES), Readers.only(JORY), "psst"));
     }
 
     private static Permission valueFor(LiveLesson lesson, Rule<Permission> rule) {

@@ -1,19 +1,32 @@
 package juricast.core.lesson;
 
+import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.lesson.LiveLesson.*;
+import static juricast.core.rights.RightsPart.RIGHTS;
+import static juricast.core.supervision.SupervisionPart.SUPERVISION;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.util.List;
+import juricast.core.chat.ChatOrder;
+import juricast.core.chat.Readers;
+import juricast.core.door.DoorOrder;
+import juricast.core.door.DoorRefusal;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.Refusal.Code;
+import juricast.core.live.LessonOrder;
+import juricast.core.live.LessonState;
+import juricast.core.live.Refusal;
 import juricast.core.presence.Supervision;
+import juricast.core.rights.Appliance;
+import juricast.core.rights.RightsOrder;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Permission;
 import juricast.core.rules.RuleValue;
 import juricast.core.rules.Setting.Force;
+import juricast.core.supervision.SupervisionOrder;
+import juricast.core.supervision.SupervisionRefusal;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.ForAll;
@@ -26,21 +39,21 @@ class SupervisionTest {
     void a_lost_line_is_bridged_and_then_the_room_goes_quiet_by_itself() {
         var lesson = open().school("entry.door", "open", Force.USUAL)
                 .present(INES)
-                .order(new LessonOrder.LoseConnection(visitOf(ORLA)));
+                .order(new DoorOrder.LoseConnection(visitOf(ORLA)));
         assertThat(lesson.rules().nextTick()).isEqualTo(at("10:02"));
 
         lesson.time("10:01:59").order(new LessonOrder.Tick());
         assertThat(say(lesson).refused()).as("within the rule's minutes").isEmpty();
 
         lesson.time("10:02").order(new LessonOrder.Tick());
-        assertThat(say(lesson).refused()).contains(Code.RULE_CLOSED);
+        assertThat(say(lesson).refused()).contains(Refusal.Common.RULE_CLOSED);
         assertThat(lesson.seat("ines").room().quiet()).isTrue();
         assertThat(lesson.knock("Jory Pell", "jory").visit("jory").isWaiting()).isTrue();
 
-        lesson.time("10:04").order(new LessonOrder.ComeBack(visitOf(ORLA)));
+        lesson.time("10:04").order(new DoorOrder.ComeBack(visitOf(ORLA)));
         assertThat(lesson.seat("ines").room().quiet()).isFalse();
         assertThat(say(lesson).refused()).isEmpty();
-        assertThat(lesson.state().isPresent(JORY))
+        assertThat(lesson.state().of(DOOR).isPresent(JORY))
                 .as("the open door lets in again" + lesson)
                 .isTrue();
         assertThat(Supervision.of(lesson.events(), at("10:30")).total()).isEqualTo(Duration.ofMinutes(4));
@@ -50,21 +63,21 @@ class SupervisionTest {
     void with_no_tolerance_it_is_quiet_at_once_and_a_second_adult_is_enough() {
         var alone = open().school("supervision.alone-minutes", "0", Force.BINDING)
                 .present(INES)
-                .order(new LessonOrder.LoseConnection(visitOf(ORLA)));
-        assertThat(alone.state().quietSince()).contains(at("10:00"));
+                .order(new DoorOrder.LoseConnection(visitOf(ORLA)));
+        assertThat(alone.state().of(SUPERVISION).quietSince()).contains(at("10:00"));
 
         var two = open().school("supervision.alone-minutes", "0", Force.BINDING)
                 .adult(TAM)
                 .present(INES)
-                .order(new LessonOrder.LoseConnection(visitOf(ORLA)));
-        assertThat(two.state().quietSince()).isEmpty();
+                .order(new DoorOrder.LoseConnection(visitOf(ORLA)));
+        assertThat(two.state().of(SUPERVISION).quietSince()).isEmpty();
     }
 
     @Test
     void stepping_out_needs_another_adult_in_charge() {
-        var lesson = open().present(INES).order(new LessonOrder.Leave(visitOf(ORLA)));
-        assertThat(lesson.refused()).contains(Code.LAST_ADULT);
-        assertThat(lesson.adult(TAM).order(new LessonOrder.Leave(visitOf(ORLA))).refused())
+        var lesson = open().present(INES).order(new DoorOrder.Leave(visitOf(ORLA)));
+        assertThat(lesson.refused()).contains(DoorRefusal.LAST_ADULT);
+        assertThat(lesson.adult(TAM).order(new DoorOrder.Leave(visitOf(ORLA))).refused())
                 .isEmpty();
     }
 
@@ -72,27 +85,28 @@ class SupervisionTest {
     void an_observer_looks_on_and_takes_charge_only_of_a_room_without_an_adult() {
         var lesson = open().observedBy(MAREN)
                 .present(INES)
-                .order(new LessonOrder.Join(visitOf(MAREN), new DeviceId("corridor"), MAREN));
-        assertThat(lesson.state().isPresent(MAREN)).isTrue();
-        assertThat(lesson.order(new LessonOrder.MuteAll(true, MAREN)).refused()).contains(Code.NOT_AN_ADULT_HERE);
+                .order(new DoorOrder.Join(visitOf(MAREN), new DeviceId("corridor"), MAREN));
+        assertThat(lesson.state().of(DOOR).isPresent(MAREN)).isTrue();
+        assertThat(lesson.order(new RightsOrder.MuteAll(true, MAREN)).refused())
+                .contains(Refusal.Common.NOT_AN_ADULT_HERE);
         for (Readers to : List.of(Readers.CLASS, Readers.ADULTS, Readers.only(INES), Readers.only(ORLA))) {
-            assertThat(lesson.order(new LessonOrder.Say(visitOf(MAREN), to, "hello"))
+            assertThat(lesson.order(new ChatOrder.Say(visitOf(MAREN), to, "hello"))
                             .refused())
-                    .contains(Code.NOT_AN_ADULT_HERE);
+                    .contains(Refusal.Common.NOT_AN_ADULT_HERE);
         }
-        assertThat(lesson.order(new LessonOrder.TakeCharge(MAREN)).refused()).contains(Code.AN_ADULT_IS_IN);
+        assertThat(lesson.order(new SupervisionOrder.TakeCharge(MAREN)).refused())
+                .contains(SupervisionRefusal.AN_ADULT_IS_IN);
 
-        lesson.order(new LessonOrder.LoseConnection(visitOf(ORLA)))
-                .time("10:02")
-                .order(new LessonOrder.Tick());
-        assertThat(lesson.state().quietSince())
+        lesson.order(new DoorOrder.LoseConnection(visitOf(ORLA))).time("10:02").order(new LessonOrder.Tick());
+        assertThat(lesson.state().of(SUPERVISION).quietSince())
                 .as("an observer is no adult in charge")
                 .isPresent();
 
-        lesson.order(new LessonOrder.TakeCharge(MAREN));
-        assertThat(lesson.state().quietSince()).isEmpty();
-        assertThat(lesson.order(new LessonOrder.MuteAll(true, MAREN)).refused()).isEmpty();
-        assertThat(lesson.state().visit(visitOf(MAREN)).orElseThrow().role()).isEqualTo(Role.SECOND_ADULT);
+        lesson.order(new SupervisionOrder.TakeCharge(MAREN));
+        assertThat(lesson.state().of(SUPERVISION).quietSince()).isEmpty();
+        assertThat(lesson.order(new RightsOrder.MuteAll(true, MAREN)).refused()).isEmpty();
+        assertThat(lesson.state().of(DOOR).visit(visitOf(MAREN)).orElseThrow().role())
+                .isEqualTo(Role.SECOND_ADULT);
     }
 
     /** Whatever happens: beyond the tolerance, no room without an adult has an open chat, a board or a shared screen. */
@@ -107,13 +121,15 @@ class SupervisionTest {
             lesson.time("10:%02d:%02d".formatted(second / 60, second % 60)).order(new LessonOrder.Tick());
             happen(lesson, what);
             LessonState state = lesson.state();
-            boolean tooLong = state.aloneSince()
+            boolean tooLong = state.of(DOOR)
+                    .aloneSince()
                     .filter(since -> !lesson.now().isBefore(since.plusSeconds(120)))
                     .isPresent();
-            assertThat(tooLong && state.quietSince().isEmpty())
+            assertThat(tooLong && state.of(SUPERVISION).quietSince().isEmpty())
                     .as("alone too long, and not quiet" + lesson)
                     .isFalse();
-            assertThat(state.quietSince().isPresent() && state.anAdultIsIn())
+            assertThat(state.of(SUPERVISION).quietSince().isPresent()
+                            && state.of(DOOR).anAdultIsIn())
                     .as("quiet though an adult is in" + lesson)
                     .isFalse();
             if (tooLong) {
@@ -121,7 +137,7 @@ class SupervisionTest {
                     assertThat(lesson.rulebookNow().value(right, Role.PUPIL, lesson.now()))
                             .isEqualTo(Permission.CLOSED);
                 }
-                assertThat(state.showing()).isEmpty();
+                assertThat(state.of(RIGHTS).showing()).isEmpty();
             }
         }
     }
@@ -130,16 +146,16 @@ class SupervisionTest {
         VisitId ines = visitOf(INES);
         switch (what) {
             case 0 -> lesson.knock("Ines Carrow", "ines");
-            case 1 -> lesson.order(new LessonOrder.LoseConnection(visitOf(ORLA)));
-            case 2 -> lesson.order(new LessonOrder.ComeBack(visitOf(ORLA)));
-            case 3 -> lesson.order(new LessonOrder.LoseConnection(ines));
-            case 4 -> lesson.order(new LessonOrder.ComeBack(ines));
-            case 5 -> lesson.order(new LessonOrder.TurnOn(ines, Appliance.SCREEN));
-            case 6 -> lesson.order(new LessonOrder.SetLive(RuleValue.parse("chat.class=open"), ORLA));
-            case 7 -> lesson.order(new LessonOrder.GivePass(INES, Catalogue.DRAW, minutes(10), ORLA));
-            case 8 -> lesson.order(new LessonOrder.StopEverything("", ORLA));
-            case 9 -> lesson.order(new LessonOrder.Resume(ORLA));
-            default -> lesson.order(new LessonOrder.Leave(visitOf(what % 2 == 0 ? ORLA : INES)));
+            case 1 -> lesson.order(new DoorOrder.LoseConnection(visitOf(ORLA)));
+            case 2 -> lesson.order(new DoorOrder.ComeBack(visitOf(ORLA)));
+            case 3 -> lesson.order(new DoorOrder.LoseConnection(ines));
+            case 4 -> lesson.order(new DoorOrder.ComeBack(ines));
+            case 5 -> lesson.order(new RightsOrder.TurnOn(ines, Appliance.SCREEN));
+            case 6 -> lesson.order(new RightsOrder.SetLive(RuleValue.parse("chat.class=open"), ORLA));
+            case 7 -> lesson.order(new RightsOrder.GivePass(INES, Catalogue.DRAW, minutes(10), ORLA));
+            case 8 -> lesson.order(new SupervisionOrder.StopEverything("", ORLA));
+            case 9 -> lesson.order(new SupervisionOrder.Resume(ORLA));
+            default -> lesson.order(new DoorOrder.Leave(visitOf(what % 2 == 0 ? ORLA : INES)));
         }
     }
 
@@ -149,6 +165,6 @@ class SupervisionTest {
     }
 
     private static LiveLesson say(LiveLesson lesson) {
-        return lesson.order(new LessonOrder.Say(visitOf(INES), Readers.CLASS, "is anybody there?"));
+        return lesson.order(new ChatOrder.Say(visitOf(INES), Readers.CLASS, "is anybody there?"));
     }
 }

@@ -1,7 +1,12 @@
 package juricast.core.lesson;
 
+import static juricast.core.board.BoardPart.BOARD;
+import static juricast.core.chat.ChatPart.CHAT;
 import static juricast.core.lesson.LiveLesson.*;
+import static juricast.core.material.MaterialPart.MATERIAL;
+import static juricast.core.rights.RightsPart.RIGHTS;
 import static juricast.core.rules.Catalogue.*;
+import static juricast.core.signals.SignalsPart.SIGNALS;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -11,15 +16,40 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import juricast.core.audience.SeatView;
+import juricast.core.board.BoardLine;
+import juricast.core.board.BoardOrder;
+import juricast.core.board.BoardRefusal;
+import juricast.core.chat.ChatOrder;
+import juricast.core.chat.ChatRefusal;
+import juricast.core.chat.HeldWords;
+import juricast.core.chat.Hold;
+import juricast.core.chat.Readers;
+import juricast.core.chat.SentFile;
+import juricast.core.chat.Words;
+import juricast.core.door.DoorOrder;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
-import juricast.core.lesson.Refusal.Code;
 import juricast.core.limits.Limits;
+import juricast.core.live.LessonOrder;
+import juricast.core.live.Refusal;
+import juricast.core.live.RunningOrder;
+import juricast.core.live.Stance;
+import juricast.core.material.Caption;
+import juricast.core.material.Material;
+import juricast.core.material.MaterialOrder;
+import juricast.core.rights.Appliance;
+import juricast.core.rights.RightsOrder;
+import juricast.core.rights.RightsPart;
+import juricast.core.rights.RightsRefusal;
 import juricast.core.rules.Condition;
 import juricast.core.rules.Permission;
 import juricast.core.rules.Rule;
 import juricast.core.rules.RuleValue;
 import juricast.core.rules.Setting.Force;
+import juricast.core.signals.Sign;
+import juricast.core.signals.SignalsOrder;
+import juricast.core.supervision.SupervisionOrder;
+import juricast.core.supervision.SupervisionRefusal;
 import org.junit.jupiter.api.Test;
 
 /** What a teacher does while teaching: stances, stop, signals, material, words that wait, the board. */
@@ -31,32 +61,32 @@ class TeachingTest {
 
     @Test
     void a_stance_is_one_order_and_the_next_one_takes_its_place() {
-        var lesson = open().present(INES).order(new LessonOrder.SwitchStance(DISCUSSION, true, ORLA));
+        var lesson = open().present(INES).order(new RightsOrder.SwitchStance(DISCUSSION, true, ORLA));
         assertThat(value(lesson, SPEAK)).isEqualTo(Permission.OPEN);
 
-        lesson.order(new LessonOrder.TurnOn(visitOf(INES), Appliance.MICROPHONE))
-                .order(new LessonOrder.SwitchStance(EXPLAINING, true, ORLA));
+        lesson.order(new RightsOrder.TurnOn(visitOf(INES), Appliance.MICROPHONE))
+                .order(new RightsOrder.SwitchStance(EXPLAINING, true, ORLA));
         assertThat(value(lesson, SPEAK)).isEqualTo(Permission.ON_REQUEST);
-        assertThat(lesson.state().on(INES))
+        assertThat(lesson.state().of(RIGHTS).on(INES))
                 .as("switched off by the rules" + lesson)
                 .isEmpty();
-        assertThat(lesson.state().stance()).contains(EXPLAINING);
+        assertThat(lesson.state().of(RIGHTS).stance()).contains(EXPLAINING);
     }
 
     @Test
     void a_live_order_on_top_is_kept_or_dropped_knowingly() {
-        var opened = new LessonOrder.SetLive(new RuleValue(CLASS_CHAT, Permission.OPEN), ORLA);
-        var shut = new LessonOrder.SetLive(RuleValue.parse("entry.door=shut"), ORLA);
+        var opened = new RightsOrder.SetLive(new RuleValue(CLASS_CHAT, Permission.OPEN), ORLA);
+        var shut = new RightsOrder.SetLive(RuleValue.parse("entry.door=shut"), ORLA);
 
-        var kept = open().present(INES).order(opened).order(new LessonOrder.SwitchStance(EXPLAINING, true, ORLA));
+        var kept = open().present(INES).order(opened).order(new RightsOrder.SwitchStance(EXPLAINING, true, ORLA));
         var dropped = open().present(INES)
                 .order(opened)
                 .order(shut)
-                .order(new LessonOrder.SwitchStance(EXPLAINING, false, ORLA));
+                .order(new RightsOrder.SwitchStance(EXPLAINING, false, ORLA));
 
         assertThat(value(kept, CLASS_CHAT)).isEqualTo(Permission.OPEN);
         assertThat(value(dropped, CLASS_CHAT)).isEqualTo(Permission.CLOSED);
-        assertThat(dropped.state().liveOrders())
+        assertThat(dropped.state().of(RIGHTS).liveOrders())
                 .as("what the stance does not speak of stays")
                 .allMatch(one -> one.set().rule().equals(DOOR))
                 .isNotEmpty();
@@ -66,7 +96,7 @@ class TeachingTest {
     void no_stance_goes_beyond_what_the_charter_binds() {
         var lesson = open().school("voice.speak", "closed", Force.BINDING)
                 .present(INES)
-                .order(new LessonOrder.SwitchStance(DISCUSSION, true, ORLA));
+                .order(new RightsOrder.SwitchStance(DISCUSSION, true, ORLA));
 
         assertThat(value(lesson, SPEAK)).isEqualTo(Permission.CLOSED);
     }
@@ -75,20 +105,30 @@ class TeachingTest {
     void the_running_order_proposes_or_switches_by_itself_and_a_switch_by_hand_stands_until_the_next_step() {
         var order = List.of(new RunningOrder.Step(EXPLAINING, 15), new RunningOrder.Step(DISCUSSION, 10));
         var proposed = open().planned(new RunningOrder(order, false)).present(INES);
-        assertThat(proposed.rules().dueStance()).get().satisfies(due -> assertThat(due.stance())
+        assertThat(dueStance(proposed)).get().satisfies(due -> assertThat(due.stance())
                 .isEqualTo(EXPLAINING));
-        assertThat(proposed.order(new LessonOrder.Tick()).state().stance()).isEmpty();
+        assertThat(proposed.order(new LessonOrder.Tick()).state().of(RIGHTS).stance())
+                .isEmpty();
 
         var lesson = open().planned(new RunningOrder(order, true)).present(INES);
-        assertThat(lesson.order(new LessonOrder.Tick()).state().stance()).contains(EXPLAINING);
+        assertThat(lesson.order(new LessonOrder.Tick()).state().of(RIGHTS).stance())
+                .contains(EXPLAINING);
         assertThat(lesson.rules().nextTick()).isEqualTo(at("10:15"));
-        lesson.time("10:05").order(new LessonOrder.SwitchStance(DISCUSSION, true, ORLA));
-        assertThat(lesson.time("10:06").order(new LessonOrder.Tick()).state().stance())
+        lesson.time("10:05").order(new RightsOrder.SwitchStance(DISCUSSION, true, ORLA));
+        assertThat(lesson.time("10:06")
+                        .order(new LessonOrder.Tick())
+                        .state()
+                        .of(RIGHTS)
+                        .stance())
                 .contains(DISCUSSION);
-        lesson.time("10:07").order(new LessonOrder.SwitchStance(EXPLAINING, true, ORLA));
-        assertThat(lesson.time("10:15").order(new LessonOrder.Tick()).state().stance())
+        lesson.time("10:07").order(new RightsOrder.SwitchStance(EXPLAINING, true, ORLA));
+        assertThat(lesson.time("10:15")
+                        .order(new LessonOrder.Tick())
+                        .state()
+                        .of(RIGHTS)
+                        .stance())
                 .contains(DISCUSSION);
-        assertThat(lesson.rules().dueStance()).isEmpty();
+        assertThat(dueStance(lesson)).isEmpty();
     }
 
     @Test
@@ -113,58 +153,60 @@ class TeachingTest {
     @Test
     void stop_closes_everything_even_to_a_pass_and_one_order_brings_back_what_was() {
         var lesson = open().present(INES)
-                .order(new LessonOrder.SetLive(new RuleValue(SPEAK, Permission.OPEN), ORLA))
-                .order(new LessonOrder.GivePass(INES, SHARE_SCREEN, minutes(10), ORLA))
-                .order(new LessonOrder.TurnOn(visitOf(INES), Appliance.SCREEN))
-                .order(new LessonOrder.TurnOn(visitOf(INES), Appliance.MICROPHONE))
-                .order(new LessonOrder.StopEverything("a stranger shows something", ORLA));
+                .order(new RightsOrder.SetLive(new RuleValue(SPEAK, Permission.OPEN), ORLA))
+                .order(new RightsOrder.GivePass(INES, SHARE_SCREEN, minutes(10), ORLA))
+                .order(new RightsOrder.TurnOn(visitOf(INES), Appliance.SCREEN))
+                .order(new RightsOrder.TurnOn(visitOf(INES), Appliance.MICROPHONE))
+                .order(new SupervisionOrder.StopEverything("a stranger shows something", ORLA));
 
-        assertThat(lesson.state().on(INES)).isEmpty();
+        assertThat(lesson.state().of(RIGHTS).on(INES)).isEmpty();
         assertThat(lesson.knock("Jory Pell", "jory").visit("jory").isWaiting()).isTrue();
-        assertThat(say(lesson, INES, "what is it?").refused()).contains(Code.RULE_CLOSED);
-        assertThat(lesson.order(new LessonOrder.Say(visitOf(INES), Readers.ADULTS, "help"))
+        assertThat(say(lesson, INES, "what is it?").refused()).contains(Refusal.Common.RULE_CLOSED);
+        assertThat(lesson.order(new ChatOrder.Say(visitOf(INES), Readers.ADULTS, "help"))
                         .refused())
                 .as("asking for help is never stopped")
                 .isEmpty();
-        assertThat(lesson.order(new LessonOrder.SetLive(new RuleValue(SPEAK, Permission.OPEN), ORLA))
+        assertThat(lesson.order(new RightsOrder.SetLive(new RuleValue(SPEAK, Permission.OPEN), ORLA))
                         .refused())
-                .contains(Code.RULE_BOUND);
+                .contains(Refusal.Common.RULE_BOUND);
 
-        lesson.time("10:03").order(new LessonOrder.Resume(ORLA));
+        lesson.time("10:03").order(new SupervisionOrder.Resume(ORLA));
         assertThat(value(lesson, SPEAK)).isEqualTo(Permission.OPEN);
-        assertThat(lesson.order(new LessonOrder.TurnOn(visitOf(INES), Appliance.SCREEN))
+        assertThat(lesson.order(new RightsOrder.TurnOn(visitOf(INES), Appliance.SCREEN))
                         .refused())
                 .as("the pass goes on")
                 .isEmpty();
-        assertThat(lesson.order(new LessonOrder.Resume(ORLA)).refused()).contains(Code.NOT_STOPPED);
+        assertThat(lesson.order(new SupervisionOrder.Resume(ORLA)).refused()).contains(SupervisionRefusal.NOT_STOPPED);
     }
 
     @Test
     void signals_are_one_each_and_gone_with_who_showed_them() {
         var lesson = open().present(INES)
                 .present(JORY)
-                .order(new LessonOrder.ShowSign(visitOf(INES), Optional.of(Sign.SLOWER)))
-                .order(new LessonOrder.ShowSign(visitOf(JORY), Optional.of(Sign.AGREE)))
-                .order(new LessonOrder.ShowSign(visitOf(JORY), Optional.of(Sign.CANNOT_HEAR)));
-        assertThat(lesson.state().signs()).containsEntry(INES, Sign.SLOWER).containsEntry(JORY, Sign.CANNOT_HEAR);
+                .order(new SignalsOrder.ShowSign(visitOf(INES), Optional.of(Sign.SLOWER)))
+                .order(new SignalsOrder.ShowSign(visitOf(JORY), Optional.of(Sign.AGREE)))
+                .order(new SignalsOrder.ShowSign(visitOf(JORY), Optional.of(Sign.CANNOT_HEAR)));
+        assertThat(lesson.state().of(SIGNALS).signs())
+                .containsEntry(INES, Sign.SLOWER)
+                .containsEntry(JORY, Sign.CANNOT_HEAR);
 
-        lesson.order(new LessonOrder.Leave(visitOf(JORY)))
-                .order(new LessonOrder.ShowSign(visitOf(INES), Optional.empty()));
-        assertThat(lesson.state().signs()).isEmpty();
+        lesson.order(new DoorOrder.Leave(visitOf(JORY)))
+                .order(new SignalsOrder.ShowSign(visitOf(INES), Optional.empty()));
+        assertThat(lesson.state().of(SIGNALS).signs()).isEmpty();
     }
 
     @Test
     void material_is_found_by_latecomers_and_only_who_may_hands_it_out() {
-        var lesson = open().order(new LessonOrder.HandOut(ORLA, "Tide table", "page 4"))
+        var lesson = open().order(new MaterialOrder.HandOut(ORLA, "Tide table", "page 4"))
                 .present(INES)
-                .order(new LessonOrder.HandOut(INES, "my own", ""));
-        assertThat(lesson.refused()).contains(Code.RULE_CLOSED);
+                .order(new MaterialOrder.HandOut(INES, "my own", ""));
+        assertThat(lesson.refused()).contains(Refusal.Common.RULE_CLOSED);
         assertThat(lesson.seat("ines").room().materials())
                 .extracting(Material::title)
                 .containsExactly("Tide table");
 
-        int number = lesson.state().materials().get(0).number();
-        assertThat(lesson.order(new LessonOrder.TakeBack(number, ORLA))
+        int number = lesson.state().of(MATERIAL).handouts().get(0).number();
+        assertThat(lesson.order(new MaterialOrder.TakeBack(number, ORLA))
                         .seat("ines")
                         .room()
                         .materials())
@@ -176,17 +218,17 @@ class TeachingTest {
         for (String text :
                 List.of("look: http://x.example/a", "www.tides", "see tides.example/now", "go to tides.com")) {
             var lesson = say(open().present(INES).present(JORY), INES, text);
-            assertThat(lesson.state().held()).as(text).hasSize(1);
+            assertThat(lesson.state().of(CHAT).held()).as(text).hasSize(1);
             assertThat(lesson.seat("jory").words()).isEmpty();
 
-            int number = lesson.state().held().get(0).number();
-            var let = lesson.order(new LessonOrder.Release(number, true, ORLA));
+            int number = lesson.state().of(CHAT).held().get(0).number();
+            var let = lesson.order(new ChatOrder.Release(number, true, ORLA));
             assertThat(let.seat("jory").words()).extracting(Words::text).containsExactly(text);
-            assertThat(let.order(new LessonOrder.Release(number, true, ORLA)).refused())
-                    .contains(Code.NO_SUCH_WORDS);
+            assertThat(let.order(new ChatOrder.Release(number, true, ORLA)).refused())
+                    .contains(ChatRefusal.NO_SUCH_WORDS);
         }
         for (String text : List.of("is it 4.52 or 5.52?", "Yes.No.Maybe", "e.g. at high water", "page 4/5")) {
-            assertThat(say(open().present(INES), INES, text).state().words())
+            assertThat(say(open().present(INES), INES, text).state().of(CHAT).words())
                     .as(text)
                     .hasSize(1);
         }
@@ -197,17 +239,17 @@ class TeachingTest {
         var lesson = open().school("chat.approval", "yes", Force.BINDING)
                 .present(INES)
                 .present(JORY);
-        int number = say(lesson, INES, "psst").state().held().get(0).number();
-        lesson.order(new LessonOrder.Release(number, false, ORLA));
+        int number = say(lesson, INES, "psst").state().of(CHAT).held().get(0).number();
+        lesson.order(new ChatOrder.Release(number, false, ORLA));
 
         assertThat(lesson.seat("jory").words()).isEmpty();
-        assertThat(lesson.order(new LessonOrder.Say(visitOf(INES), Readers.ADULTS, "http://help.example"))
+        assertThat(lesson.order(new ChatOrder.Say(visitOf(INES), Readers.ADULTS, "http://help.example"))
                         .desk()
                         .words())
                 .hasSize(1);
         assertThat(say(open().school("chat.links", "closed", Force.USUAL).present(INES), INES, "http://x.example")
                         .refused())
-                .contains(Code.RULE_CLOSED);
+                .contains(Refusal.Common.RULE_CLOSED);
     }
 
     @Test
@@ -215,9 +257,9 @@ class TeachingTest {
         var lesson = open().watching("loser").present(INES).present(JORY);
 
         say(lesson, INES, "you l0ser");
-        assertThat(lesson.state().held()).extracting(HeldWords::why).containsExactly(Hold.WORD);
+        assertThat(lesson.state().of(CHAT).held()).extracting(HeldWords::why).containsExactly(Hold.WORD);
         assertThat(lesson.seat("jory").words()).isEmpty();
-        assertThat(lesson.order(new LessonOrder.Say(visitOf(INES), Readers.ADULTS, "he called me a loser"))
+        assertThat(lesson.order(new ChatOrder.Say(visitOf(INES), Readers.ADULTS, "he called me a loser"))
                         .desk()
                         .words())
                 .hasSize(1);
@@ -228,7 +270,7 @@ class TeachingTest {
                                 INES,
                                 "loser")
                         .refused())
-                .contains(Code.RULE_CLOSED);
+                .contains(Refusal.Common.RULE_CLOSED);
     }
 
     @Test
@@ -238,30 +280,31 @@ class TeachingTest {
                 .present(INES)
                 .present(JORY);
 
-        lesson.order(new LessonOrder.SendFile(visitOf(INES), Readers.CLASS, PICTURE));
-        assertThat(lesson.state().held()).extracting(HeldWords::file).containsExactly(Optional.of(PICTURE));
+        lesson.order(new ChatOrder.SendFile(visitOf(INES), Readers.CLASS, PICTURE));
+        assertThat(lesson.state().of(CHAT).held()).extracting(HeldWords::file).containsExactly(Optional.of(PICTURE));
         assertThat(lesson.seat("jory").words()).isEmpty();
-        lesson.order(new LessonOrder.Release(lesson.state().held().get(0).number(), true, ORLA));
+        lesson.order(new ChatOrder.Release(lesson.state().of(CHAT).held().get(0).number(), true, ORLA));
         assertThat(lesson.seat("jory").words()).extracting(Words::file).containsExactly(Optional.of(PICTURE));
 
         var film = new SentFile("2", "waves.mp4", "video", 900);
-        assertThat(lesson.order(new LessonOrder.SendFile(visitOf(INES), Readers.ADULTS, film))
+        assertThat(lesson.order(new ChatOrder.SendFile(visitOf(INES), Readers.ADULTS, film))
                         .refused())
                 .as("pupils send documents and pictures")
-                .contains(Code.RULE_CLOSED);
-        lesson.order(new LessonOrder.SendFile(visitOf(ORLA), Readers.CLASS, film));
+                .contains(Refusal.Common.RULE_CLOSED);
+        lesson.order(new ChatOrder.SendFile(visitOf(ORLA), Readers.CLASS, film));
         assertThat(lesson.seat("jory").words()).hasSize(2);
 
         lesson.school("chat.files", "closed", Force.BINDING);
-        assertThat(lesson.order(new LessonOrder.SendFile(visitOf(INES), Readers.ADULTS, PICTURE))
+        assertThat(lesson.order(new ChatOrder.SendFile(visitOf(INES), Readers.ADULTS, PICTURE))
                         .refused())
-                .contains(Code.RULE_CLOSED);
+                .contains(Refusal.Common.RULE_CLOSED);
         var free = open().watching("loser")
                 .school("chat.files", "open", Force.USUAL)
                 .present(INES);
         var named = new SentFile("3", "loser.png", "pictures", 900);
-        assertThat(free.order(new LessonOrder.SendFile(visitOf(INES), Readers.CLASS, named))
+        assertThat(free.order(new ChatOrder.SendFile(visitOf(INES), Readers.CLASS, named))
                         .state()
+                        .of(CHAT)
                         .held())
                 .extracting(HeldWords::why)
                 .containsExactly(Hold.WORD);
@@ -272,16 +315,16 @@ class TeachingTest {
         var lesson = open().school("chat.files", "open", Force.USUAL)
                 .school("chat.approval", "yes", Force.USUAL)
                 .present(INES);
-        lesson.order(new LessonOrder.SendFile(visitOf(INES), Readers.CLASS, PICTURE));
-        assertThat(lesson.state().held()).extracting(HeldWords::why).containsExactly(Hold.EVERY_MESSAGE);
+        lesson.order(new ChatOrder.SendFile(visitOf(INES), Readers.CLASS, PICTURE));
+        assertThat(lesson.state().of(CHAT).held()).extracting(HeldWords::why).containsExactly(Hold.EVERY_MESSAGE);
 
-        for (int n = lesson.state().files(); n < Limits.FILES; n++) {
-            lesson.order(new LessonOrder.SendFile(visitOf(ORLA), Readers.CLASS, PICTURE));
+        for (int n = lesson.state().of(CHAT).files(); n < Limits.FILES; n++) {
+            lesson.order(new ChatOrder.SendFile(visitOf(ORLA), Readers.CLASS, PICTURE));
             assertThat(lesson.refused()).isEmpty();
         }
-        assertThat(lesson.order(new LessonOrder.SendFile(visitOf(ORLA), Readers.CLASS, PICTURE))
+        assertThat(lesson.order(new ChatOrder.SendFile(visitOf(ORLA), Readers.CLASS, PICTURE))
                         .refused())
-                .contains(Code.TOO_MANY_FILES);
+                .contains(ChatRefusal.TOO_MANY_FILES);
     }
 
     @Test
@@ -296,7 +339,7 @@ class TeachingTest {
     void a_flood_is_refused_and_ends_with_the_minute() {
         var lesson = open().school("chat.rate", "2", Force.USUAL).present(INES);
         say(say(lesson, INES, "one"), INES, "http://two.example");
-        assertThat(say(lesson, INES, "three").refused()).contains(Code.TOO_FAST);
+        assertThat(say(lesson, INES, "three").refused()).contains(ChatRefusal.TOO_FAST);
         assertThat(say(lesson.time("10:01"), INES, "three").refused()).isEmpty();
     }
 
@@ -305,16 +348,16 @@ class TeachingTest {
         var lesson = open().school("share.screen", "open", Force.USUAL)
                 .present(INES)
                 .present(JORY)
-                .order(new LessonOrder.TurnOn(visitOf(INES), Appliance.SCREEN))
-                .order(new LessonOrder.TurnOn(visitOf(JORY), Appliance.SCREEN));
-        assertThat(lesson.refused()).contains(Code.SOMEBODY_SHOWS);
+                .order(new RightsOrder.TurnOn(visitOf(INES), Appliance.SCREEN))
+                .order(new RightsOrder.TurnOn(visitOf(JORY), Appliance.SCREEN));
+        assertThat(lesson.refused()).contains(RightsRefusal.SOMEBODY_SHOWS);
 
-        lesson.order(new LessonOrder.TurnOn(visitOf(ORLA), Appliance.SCREEN));
-        assertThat(lesson.state().showing()).contains(ORLA);
-        assertThat(lesson.state().on(INES)).isEmpty();
-        assertThat(lesson.order(new LessonOrder.TurnOn(visitOf(INES), Appliance.WHOLE_SCREEN))
+        lesson.order(new RightsOrder.TurnOn(visitOf(ORLA), Appliance.SCREEN));
+        assertThat(lesson.state().of(RIGHTS).showing()).contains(ORLA);
+        assertThat(lesson.state().of(RIGHTS).on(INES)).isEmpty();
+        assertThat(lesson.order(new RightsOrder.TurnOn(visitOf(INES), Appliance.WHOLE_SCREEN))
                         .refused())
-                .contains(Code.RULE_CLOSED);
+                .contains(Refusal.Common.RULE_CLOSED);
     }
 
     @Test
@@ -322,17 +365,19 @@ class TeachingTest {
         var lesson = open().school("share.screen", "open", Force.USUAL)
                 .school("share.whole-screen", "open", Force.USUAL)
                 .present(INES)
-                .order(new LessonOrder.TurnOn(visitOf(INES), Appliance.WHOLE_SCREEN));
-        assertThat(lesson.state().showing()).contains(INES);
-        assertThat(lesson.order(new LessonOrder.TurnOff(INES, Appliance.SCREEN, ORLA))
+                .order(new RightsOrder.TurnOn(visitOf(INES), Appliance.WHOLE_SCREEN));
+        assertThat(lesson.state().of(RIGHTS).showing()).contains(INES);
+        assertThat(lesson.order(new RightsOrder.TurnOff(INES, Appliance.SCREEN, ORLA))
                         .state()
+                        .of(RIGHTS)
                         .showing())
                 .as("stopped by its adult, whatever it was")
                 .isEmpty();
 
-        lesson.order(new LessonOrder.TurnOn(visitOf(INES), Appliance.WHOLE_SCREEN));
-        assertThat(lesson.order(new LessonOrder.StopEverything("", ORLA))
+        lesson.order(new RightsOrder.TurnOn(visitOf(INES), Appliance.WHOLE_SCREEN));
+        assertThat(lesson.order(new SupervisionOrder.StopEverything("", ORLA))
                         .state()
+                        .of(RIGHTS)
                         .showing())
                 .isEmpty();
     }
@@ -343,48 +388,53 @@ class TeachingTest {
         var lesson = open().school("share.draw", "open", Force.USUAL)
                 .present(INES)
                 .present(JORY)
-                .order(new LessonOrder.Draw(visitOf(INES), line))
-                .order(new LessonOrder.Draw(visitOf(JORY), line));
-        assertThat(lesson.order(new LessonOrder.Wipe(Optional.of(INES), JORY)).refused())
-                .contains(Code.NOT_AN_ADULT_HERE);
+                .order(new BoardOrder.Draw(visitOf(INES), line))
+                .order(new BoardOrder.Draw(visitOf(JORY), line));
+        assertThat(lesson.order(new BoardOrder.Wipe(Optional.of(INES), JORY)).refused())
+                .contains(Refusal.Common.NOT_AN_ADULT_HERE);
 
-        lesson.order(new LessonOrder.Wipe(Optional.of(JORY), ORLA));
-        assertThat(lesson.state().board()).extracting(BoardLine::author).containsExactly(INES);
-        lesson.order(new LessonOrder.Wipe(Optional.of(INES), INES));
-        assertThat(lesson.state().board()).isEmpty();
+        lesson.order(new BoardOrder.Wipe(Optional.of(JORY), ORLA));
+        assertThat(lesson.state().of(BOARD).lines())
+                .extracting(BoardLine::author)
+                .containsExactly(INES);
+        lesson.order(new BoardOrder.Wipe(Optional.of(INES), INES));
+        assertThat(lesson.state().of(BOARD).lines()).isEmpty();
         for (List<Integer> wrong : List.of(
                 List.of(0, 0),
                 List.of(0, 0, 1),
                 List.of(0, 0, 0, 1001),
                 IntStream.range(0, 602).boxed().toList())) {
-            assertThat(lesson.order(new LessonOrder.Draw(visitOf(INES), wrong)).refused())
-                    .contains(Code.NOT_A_LINE);
+            assertThat(lesson.order(new BoardOrder.Draw(visitOf(INES), wrong)).refused())
+                    .contains(BoardRefusal.NOT_A_LINE);
         }
     }
 
     @Test
     void focus_needs_somebody_present_and_the_rule_and_ends_with_them() {
-        var lesson = open().present(INES).order(new LessonOrder.Focus(Optional.of(INES), ORLA));
+        var lesson = open().present(INES).order(new SignalsOrder.Focus(Optional.of(INES), ORLA));
         assertThat(lesson.seat("ines").room().focus()).contains("Ines Carrow");
-        assertThat(lesson.order(new LessonOrder.Leave(visitOf(INES))).state().focus())
+        assertThat(lesson.order(new DoorOrder.Leave(visitOf(INES)))
+                        .state()
+                        .of(SIGNALS)
+                        .focus(lesson.state().there()))
                 .isEmpty();
-        assertThat(lesson.order(new LessonOrder.Focus(Optional.of(JORY), ORLA)).refused())
-                .contains(Code.NOT_PRESENT);
+        assertThat(lesson.order(new SignalsOrder.Focus(Optional.of(JORY), ORLA)).refused())
+                .contains(Refusal.Common.NOT_PRESENT);
         assertThat(open().school("voice.focus", "closed", Force.USUAL)
                         .present(INES)
-                        .order(new LessonOrder.Focus(Optional.of(INES), ORLA))
+                        .order(new SignalsOrder.Focus(Optional.of(INES), ORLA))
                         .refused())
-                .contains(Code.RULE_CLOSED);
+                .contains(Refusal.Common.RULE_CLOSED);
     }
 
     @Test
     void a_light_lesson_closes_cameras_and_gives_them_back() {
         var lesson = open().present(INES)
-                .order(new LessonOrder.TurnOn(visitOf(INES), Appliance.CAMERA))
-                .order(new LessonOrder.Lighten(true, ORLA));
-        assertThat(lesson.state().on(INES)).isEmpty();
-        assertThat(lesson.order(new LessonOrder.Lighten(false, ORLA))
-                        .order(new LessonOrder.TurnOn(visitOf(INES), Appliance.CAMERA))
+                .order(new RightsOrder.TurnOn(visitOf(INES), Appliance.CAMERA))
+                .order(new RightsOrder.Lighten(true, ORLA));
+        assertThat(lesson.state().of(RIGHTS).on(INES)).isEmpty();
+        assertThat(lesson.order(new RightsOrder.Lighten(false, ORLA))
+                        .order(new RightsOrder.TurnOn(visitOf(INES), Appliance.CAMERA))
                         .refused())
                 .isEmpty();
     }
@@ -392,9 +442,9 @@ class TeachingTest {
     @Test
     void captions_come_from_who_is_appointed_and_reach_who_may_read_them() {
         var lesson = open().present(INES)
-                .order(new LessonOrder.Caption(visitOf(ORLA), "The tide turns at five."))
-                .order(new LessonOrder.Caption(visitOf(INES), "no it does not"));
-        assertThat(lesson.refused()).contains(Code.RULE_CLOSED);
+                .order(new MaterialOrder.Caption(visitOf(ORLA), "The tide turns at five."))
+                .order(new MaterialOrder.Caption(visitOf(INES), "no it does not"));
+        assertThat(lesson.refused()).contains(Refusal.Common.RULE_CLOSED);
         assertThat(lesson.seat("ines").room().captions())
                 .extracting(Caption::text)
                 .containsExactly("The tide turns at five.");
@@ -407,17 +457,17 @@ class TeachingTest {
     void a_pupil_cannot_give_any_order_of_an_adult() {
         var lesson = open().present(INES);
         for (LessonOrder order : List.of(
-                new LessonOrder.SwitchStance(DISCUSSION, true, INES),
-                new LessonOrder.StopEverything("", INES),
-                new LessonOrder.Resume(INES),
-                new LessonOrder.TakeCharge(INES),
-                new LessonOrder.ClearSigns(INES),
-                new LessonOrder.TakeBack(1, INES),
-                new LessonOrder.Focus(Optional.of(INES), INES),
-                new LessonOrder.Lighten(true, INES),
-                new LessonOrder.Release(1, true, INES),
-                new LessonOrder.Wipe(Optional.empty(), INES))) {
-            assertThat(lesson.order(order).refused()).as(order.toString()).contains(Code.NOT_AN_ADULT_HERE);
+                new RightsOrder.SwitchStance(DISCUSSION, true, INES),
+                new SupervisionOrder.StopEverything("", INES),
+                new SupervisionOrder.Resume(INES),
+                new SupervisionOrder.TakeCharge(INES),
+                new SignalsOrder.ClearSigns(INES),
+                new MaterialOrder.TakeBack(1, INES),
+                new SignalsOrder.Focus(Optional.of(INES), INES),
+                new RightsOrder.Lighten(true, INES),
+                new ChatOrder.Release(1, true, INES),
+                new BoardOrder.Wipe(Optional.empty(), INES))) {
+            assertThat(lesson.order(order).refused()).as(order.toString()).contains(Refusal.Common.NOT_AN_ADULT_HERE);
         }
     }
 
@@ -433,7 +483,7 @@ class TeachingTest {
     }
 
     private static LiveLesson say(LiveLesson lesson, PersonId from, String text) {
-        return lesson.order(new LessonOrder.Say(visitOf(from), Readers.CLASS, text));
+        return lesson.order(new ChatOrder.Say(visitOf(from), Readers.CLASS, text));
     }
 
     private static Stance stance(String id, String... values) {
@@ -445,5 +495,9 @@ class TeachingTest {
                         .flatMap(value -> List.of(Role.PUPIL, Role.CLASS_MONITOR).stream()
                                 .map(role -> new Stance.Part(value, role, Condition.ALWAYS)))
                         .collect(Collectors.toList()));
+    }
+
+    private static Optional<RunningOrder.Planned> dueStance(LiveLesson lesson) {
+        return RightsPart.dueStance(lesson.state().of(RIGHTS), lesson.rules().room());
     }
 }

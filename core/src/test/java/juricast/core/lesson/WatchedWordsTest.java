@@ -3,6 +3,7 @@ package juricast.core.lesson;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import juricast.core.live.WatchedWords;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.AlphaChars;

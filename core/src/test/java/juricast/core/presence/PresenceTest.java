@@ -1,14 +1,15 @@
 package juricast.core.presence;
 
+import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.lesson.LiveLesson.*;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
+import juricast.core.door.DoorOrder;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.LessonOrder;
 import juricast.core.lesson.LiveLesson;
 import juricast.core.time.Span;
 import org.junit.jupiter.api.Test;
@@ -27,13 +28,13 @@ class PresenceTest {
     @Test
     void a_removal_ends_the_stay_on_every_device_and_a_return_begins_another() {
         var lesson = open().present(JORY).knock("Jory Pell", "phone");
-        lesson.order(new LessonOrder.Admit(new VisitId("phone"), Optional.empty(), ORLA))
+        lesson.order(new DoorOrder.Admit(new VisitId("phone"), Optional.empty(), ORLA))
                 .time("10:10")
-                .order(new LessonOrder.Remove(JORY, "", ORLA))
+                .order(new DoorOrder.Remove(JORY, "", ORLA))
                 .time("10:20")
                 .knock("Jory Pell", "jory again")
                 .time("10:22")
-                .order(new LessonOrder.Admit(new VisitId("jory again"), Optional.empty(), ORLA));
+                .order(new DoorOrder.Admit(new VisitId("jory again"), Optional.empty(), ORLA));
 
         assertThat(of(lesson, "10:30").get(JORY).stays())
                 .containsExactly(new Span(at("10:00"), at("10:10")), new Span(at("10:22"), at("10:30")));
@@ -45,7 +46,7 @@ class PresenceTest {
         var lesson = open().knock("Jory Pell", "jory")
                 .knock("kestrel-tab-4", "tablet")
                 .time("10:04")
-                .order(new LessonOrder.TurnAway(new VisitId("tablet"), ORLA));
+                .order(new DoorOrder.TurnAway(new VisitId("tablet"), ORLA));
 
         assertThat(of(lesson, "10:06")).containsOnlyKeys(ORLA, JORY);
         assertThat(of(lesson, "10:06").get(JORY).waited()).isEqualTo(Duration.ofMinutes(6));
@@ -54,10 +55,10 @@ class PresenceTest {
 
     @Test
     void who_leaves_and_comes_again_came_when_they_first_knocked() {
-        var lesson = open().time("10:02").present(INES).time("10:10").order(new LessonOrder.Leave(visitOf(INES)));
+        var lesson = open().time("10:02").present(INES).time("10:10").order(new DoorOrder.Leave(visitOf(INES)));
         lesson.time("10:30")
                 .knock("Ines Carrow", "ines again")
-                .order(new LessonOrder.Admit(new VisitId("ines again"), Optional.empty(), ORLA));
+                .order(new DoorOrder.Admit(new VisitId("ines again"), Optional.empty(), ORLA));
 
         assertThat(of(lesson, "10:40").get(INES).cameAt()).contains(at("10:02"));
         assertThat(of(lesson, "10:40").get(INES).timeWithin(lesson.plan().time(), GRACE))
@@ -67,13 +68,13 @@ class PresenceTest {
     @Test
     void a_device_that_comes_back_after_it_was_put_out_is_not_present() {
         var lesson = open().present(JORY)
-                .order(new LessonOrder.LoseConnection(visitOf(JORY)))
+                .order(new DoorOrder.LoseConnection(visitOf(JORY)))
                 .time("10:05")
-                .order(new LessonOrder.Remove(JORY, "", ORLA))
+                .order(new DoorOrder.Remove(JORY, "", ORLA))
                 .time("10:06")
-                .order(new LessonOrder.ComeBack(visitOf(JORY)));
+                .order(new DoorOrder.ComeBack(visitOf(JORY)));
 
-        assertThat(lesson.state().isPresent(JORY)).isFalse();
+        assertThat(lesson.state().of(DOOR).isPresent(JORY)).isFalse();
         assertThat(of(lesson, "10:20").get(JORY).timeWithin(lesson.plan().time(), GRACE))
                 .isZero();
     }

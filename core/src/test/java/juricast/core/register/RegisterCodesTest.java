@@ -7,8 +7,8 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import juricast.core.ending.EndingOrder;
 import juricast.core.identity.PersonId;
-import juricast.core.lesson.LessonOrder;
 import juricast.core.register.RegisterCodes.Code;
 import juricast.core.register.RegisterCodes.Fault;
 import juricast.core.register.RegisterCodes.Problem;
@@ -23,12 +23,12 @@ class RegisterCodesTest {
 
     @Test
     void a_computed_mark_has_its_usual_code_and_a_correction_the_one_that_was_chosen() {
-        var lesson = open().present(INES).present(JORY).time("10:50").order(new LessonOrder.Dismiss(ORLA));
+        var lesson = open().present(INES).present(JORY).time("10:50").order(new EndingOrder.Dismiss(ORLA));
         Map<PersonId, Correction> corrections = Map.of(
                 JORY, new Correction(JORY, Mark.EXCUSED, "S", 0, "told by phone", ORLA, at("11:00")),
                 KESTER, new Correction(KESTER, Mark.EXCUSED, "", 0, "on the ferry", ORLA, at("11:00")));
-        Register register =
-                Register.of(lesson.plan(), lesson.events(), at("10:50"), lesson.rulebook(), corrections, Map.of());
+        Register register = Register.of(
+                lesson.plan(), lesson.events(), at("10:50"), lesson.rulebook().book(), corrections, Map.of());
 
         assertThat(register.lines())
                 .extracting(line -> line.pupil().person() + " " + CODES.shown(line))
@@ -69,8 +69,9 @@ class RegisterCodesTest {
         assertThat(Expectation.of(lesson, false, List.of(before))).isEqualTo(Expectation.LEFT_BEFORE);
         assertThat(Expectation.of(lesson, false, List.of())).isEqualTo(Expectation.JOINED_LATER);
 
-        var held = open().time("10:20").present(INES).time("10:50").order(new LessonOrder.Dismiss(ORLA));
-        Register whole = Register.of(held.plan(), held.events(), at("10:50"), held.rulebook(), Map.of(), Map.of());
+        var held = open().time("10:20").present(INES).time("10:50").order(new EndingOrder.Dismiss(ORLA));
+        Register whole = Register.of(
+                held.plan(), held.events(), at("10:50"), held.rulebook().book(), Map.of(), Map.of());
         assertThat(whole.lines())
                 .extracting(line -> line.pupil().person() + " " + line.mark())
                 .contains("ines LATE", "jory ABSENT", "kester ABSENT");

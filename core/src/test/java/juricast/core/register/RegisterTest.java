@@ -1,5 +1,6 @@
 package juricast.core.register;
 
+import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.lesson.LiveLesson.*;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -8,9 +9,10 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import juricast.core.door.DoorOrder;
+import juricast.core.ending.EndingOrder;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.LessonOrder;
 import juricast.core.lesson.LiveLesson;
 import juricast.core.rules.Setting;
 import juricast.core.time.Span;
@@ -25,9 +27,9 @@ class RegisterTest {
         var lesson = open().time("10:01")
                 .knock("Ines Carrow", "ines")
                 .time("10:12")
-                .order(new LessonOrder.Admit(new VisitId("ines"), Optional.empty(), ORLA))
+                .order(new DoorOrder.Admit(new VisitId("ines"), Optional.empty(), ORLA))
                 .time("10:50")
-                .order(new LessonOrder.Dismiss(ORLA));
+                .order(new EndingOrder.Dismiss(ORLA));
 
         RegisterLine ines = line(lesson, INES);
 
@@ -44,7 +46,7 @@ class RegisterTest {
                 .present(JORY)
                 .time("10:50");
 
-        lesson.order(new LessonOrder.Dismiss(ORLA));
+        lesson.order(new EndingOrder.Dismiss(ORLA));
 
         assertThat(line(lesson, INES).mark()).isEqualTo(Mark.PRESENT);
         assertThat(line(lesson, JORY).mark()).isEqualTo(Mark.LATE);
@@ -57,7 +59,7 @@ class RegisterTest {
         var lesson = open().present(INES).present(JORY);
         drop(lesson, INES, "10:10", "10:11:30");
         drop(lesson, JORY, "10:20", "10:25");
-        lesson.time("10:50").order(new LessonOrder.Dismiss(ORLA));
+        lesson.time("10:50").order(new EndingOrder.Dismiss(ORLA));
 
         assertThat(line(lesson, INES).minutes()).isEqualTo(50);
         assertThat(line(lesson, INES).longestGap()).isZero();
@@ -68,11 +70,11 @@ class RegisterTest {
     @Test
     void two_devices_count_once_and_minutes_outside_the_lesson_do_not_count() {
         var lesson = open().time("09:55").present(INES).time("10:10").knock("Ines Carrow", "phone");
-        lesson.order(new LessonOrder.Admit(new VisitId("phone"), Optional.empty(), ORLA))
+        lesson.order(new DoorOrder.Admit(new VisitId("phone"), Optional.empty(), ORLA))
                 .time("10:20")
-                .order(new LessonOrder.Leave(visitOf(INES)))
+                .order(new DoorOrder.Leave(visitOf(INES)))
                 .time("10:55")
-                .order(new LessonOrder.Dismiss(ORLA));
+                .order(new EndingOrder.Dismiss(ORLA));
 
         assertThat(line(lesson, INES).minutes()).isEqualTo(50);
         assertThat(line(lesson, INES).attendance().firstIn()).contains(at("09:55"));
@@ -81,11 +83,16 @@ class RegisterTest {
 
     @Test
     void a_correction_stands_beside_the_computed_mark() {
-        var lesson = open().time("10:50").order(new LessonOrder.Dismiss(ORLA));
+        var lesson = open().time("10:50").order(new EndingOrder.Dismiss(ORLA));
         var correction = new Correction(INES, Mark.EXCUSED, "", 0, "sick bed, told by phone", ORLA, at("11:00"));
 
         var register = Register.of(
-                lesson.plan(), lesson.events(), at("10:50"), lesson.rulebook(), Map.of(INES, correction), Map.of());
+                lesson.plan(),
+                lesson.events(),
+                at("10:50"),
+                lesson.rulebook().book(),
+                Map.of(INES, correction),
+                Map.of());
 
         assertThat(register.lines().get(0).mark()).isEqualTo(Mark.EXCUSED);
         assertThat(register.lines().get(0).computed()).isEqualTo(Mark.ABSENT);
@@ -97,10 +104,10 @@ class RegisterTest {
     @Test
     void who_went_early_was_there_in_part_or_hardly_at_all_is_told_apart_by_the_rules_of_the_day() {
         var lesson = open().present(INES).present(JORY).present(KESTER);
-        lesson.time("10:20").order(new LessonOrder.Leave(visitOf(KESTER)));
+        lesson.time("10:20").order(new DoorOrder.Leave(visitOf(KESTER)));
         drop(lesson, JORY, "10:21", "10:35");
-        lesson.time("10:40").order(new LessonOrder.Leave(visitOf(INES)));
-        lesson.time("10:50").order(new LessonOrder.Dismiss(ORLA));
+        lesson.time("10:40").order(new DoorOrder.Leave(visitOf(INES)));
+        lesson.time("10:50").order(new EndingOrder.Dismiss(ORLA));
 
         assertThat(line(lesson, INES).mark()).isEqualTo(Mark.LEFT_EARLY);
         assertThat(line(lesson, INES).earlyMinutes()).isEqualTo(10);
@@ -119,13 +126,13 @@ class RegisterTest {
 
     @Test
     void stays_that_another_service_wrote_down_count_beside_those_seen_here() {
-        var lesson = open().time("10:30").present(INES).time("10:50").order(new LessonOrder.Dismiss(ORLA));
+        var lesson = open().time("10:30").present(INES).time("10:50").order(new EndingOrder.Dismiss(ORLA));
         assertThat(line(lesson, INES).mark()).isEqualTo(Mark.ABSENT);
         var register = Register.of(
                 lesson.plan(),
                 lesson.events(),
                 at("10:50"),
-                lesson.rulebook(),
+                lesson.rulebook().book(),
                 Map.of(),
                 Map.of(
                         INES, List.of(new Span(at("09:58"), at("10:30"))),
@@ -139,16 +146,16 @@ class RegisterTest {
     void a_lesson_that_ended_before_its_time_came_has_a_register_too() {
         var lesson = planned()
                 .time("09:50")
-                .order(new LessonOrder.Open(ORLA))
+                .order(new DoorOrder.Open(ORLA))
                 .adult(ORLA)
                 .time("09:55");
-        lesson.order(new LessonOrder.Dismiss(ORLA));
+        lesson.order(new EndingOrder.Dismiss(ORLA));
         assertThat(line(lesson, INES).mark()).isEqualTo(Mark.ABSENT);
     }
 
     @Test
     void who_is_dismissed_early_has_not_left_early() {
-        var lesson = open().present(INES).time("10:30").order(new LessonOrder.Dismiss(ORLA));
+        var lesson = open().present(INES).time("10:30").order(new EndingOrder.Dismiss(ORLA));
         assertThat(line(lesson, INES).mark()).isEqualTo(Mark.PRESENT);
         assertThat(line(lesson, INES).share()).isEqualTo(100);
     }
@@ -160,30 +167,30 @@ class RegisterTest {
         var waited = open().time("10:%02d".formatted(knock))
                 .knock("Ines Carrow", "ines")
                 .time("10:%02d".formatted(knock + wait))
-                .order(new LessonOrder.Admit(new VisitId("ines"), Optional.empty(), ORLA))
+                .order(new DoorOrder.Admit(new VisitId("ines"), Optional.empty(), ORLA))
                 .time("10:50")
-                .order(new LessonOrder.Dismiss(ORLA));
+                .order(new EndingOrder.Dismiss(ORLA));
         var not = open().time("10:%02d".formatted(knock))
                 .present(INES)
                 .time("10:50")
-                .order(new LessonOrder.Dismiss(ORLA));
+                .order(new EndingOrder.Dismiss(ORLA));
         assertThat(line(waited, INES).mark()).isEqualTo(line(not, INES).mark());
         assertThat(line(waited, INES).lateMinutes()).isEqualTo(line(not, INES).lateMinutes());
     }
 
     private static void drop(LiveLesson lesson, PersonId who, String from, String until) {
         lesson.time(from)
-                .order(new LessonOrder.LoseConnection(visitOf(who)))
+                .order(new DoorOrder.LoseConnection(visitOf(who)))
                 .time(until)
-                .order(new LessonOrder.ComeBack(visitOf(who)));
+                .order(new DoorOrder.ComeBack(visitOf(who)));
     }
 
     private static RegisterLine line(LiveLesson lesson, PersonId pupil) {
         return Register.of(
                         lesson.plan(),
                         lesson.events(),
-                        lesson.state().dismissedAt().orElseThrow(),
-                        lesson.rulebook(),
+                        lesson.state().of(DOOR).dismissedAt().orElseThrow(),
+                        lesson.rulebook().book(),
                         Map.of(),
                         Map.of())
                 .lines()

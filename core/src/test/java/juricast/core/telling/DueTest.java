@@ -10,8 +10,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import juricast.core.door.DoorOrder;
 import juricast.core.identity.PersonId;
-import juricast.core.lesson.LessonOrder;
 import juricast.core.lesson.LiveLesson;
 import juricast.core.rules.Setting.Force;
 import net.jqwik.api.ForAll;
@@ -23,7 +23,7 @@ class DueTest {
     private static final PersonId MAREN = LiveLesson.MAREN;
 
     private static List<String> due(LiveLesson lesson) {
-        return Due.of(lesson.plan(), lesson.state(), lesson.rulebook(), lesson.now()).stream()
+        return Due.of(lesson.plan(), lesson.state(), lesson.rulebook().book(), lesson.now()).stream()
                 .map(one -> one.kind() + " " + one.to().person().value())
                 .toList();
     }
@@ -46,7 +46,7 @@ class DueTest {
     @Test
     void who_is_in_or_at_the_door_needs_no_reminder() {
         LiveLesson lesson =
-                planned().time("09:52").order(new LessonOrder.Open(ORLA)).adult(ORLA);
+                planned().time("09:52").order(new DoorOrder.Open(ORLA)).adult(ORLA);
         lesson.time("09:55").present(INES).knock("Jory Pell", "boat");
         assertThat(due(lesson))
                 .contains("REMINDER tam")
@@ -58,7 +58,7 @@ class DueTest {
         LiveLesson lesson = LiveLesson.open().invited().present(INES);
         assertThat(due(lesson.time("10:04"))).isEmpty();
         assertThat(due(lesson.time("10:05"))).containsExactlyInAnyOrder("NUDGE jory", "NUDGE kester");
-        lesson.order(new LessonOrder.Leave(LiveLesson.visitOf(INES)));
+        lesson.order(new DoorOrder.Leave(LiveLesson.visitOf(INES)));
         assertThat(due(lesson)).as("who was in and left is no riddle").doesNotContain("NUDGE ines");
         assertThat(due(lesson.time("10:50"))).isEmpty();
         assertThat(due(planned().time("10:05"))).as("nobody could come in").isEmpty();

@@ -1,5 +1,7 @@
 package juricast.server.demo;
 
+import static juricast.core.door.DoorPart.DOOR;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -11,24 +13,32 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import juricast.core.board.BoardOrder;
+import juricast.core.chat.ChatOrder;
+import juricast.core.chat.Readers;
+import juricast.core.chat.SentFile;
+import juricast.core.door.DoorOrder;
+import juricast.core.ending.EndingOrder;
 import juricast.core.entry.Arrival;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.Appliance;
-import juricast.core.lesson.LessonOrder;
-import juricast.core.lesson.LessonPlan;
-import juricast.core.lesson.LessonState;
-import juricast.core.lesson.Readers;
-import juricast.core.lesson.SentFile;
-import juricast.core.lesson.Sign;
-import juricast.core.lesson.Stance;
+import juricast.core.live.LessonOrder;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.LessonState;
+import juricast.core.live.Stance;
+import juricast.core.material.MaterialOrder;
+import juricast.core.rights.Appliance;
+import juricast.core.rights.RightsOrder;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Permission;
 import juricast.core.rules.Rule;
 import juricast.core.rules.RuleValue;
+import juricast.core.signals.Sign;
+import juricast.core.signals.SignalsOrder;
+import juricast.core.supervision.SupervisionOrder;
 import org.apache.commons.csv.CSVRecord;
 
 /**
@@ -136,58 +146,58 @@ final class Cast {
         PersonId me = somebody(step.who, state);
         String does = step.does;
         if (does.startsWith("writes to ")) {
-            return visitOf(me, state).map(visit -> new LessonOrder.Say(visit, readers(does.substring(10)), step.with));
+            return visitOf(me, state).map(visit -> new ChatOrder.Say(visit, readers(does.substring(10)), step.with));
         }
         if (does.startsWith("sends to ")) {
             return visitOf(me, state)
-                    .map(visit -> new LessonOrder.SendFile(visit, readers(does.substring(9)), files.apply(step.with)));
+                    .map(visit -> new ChatOrder.SendFile(visit, readers(does.substring(9)), files.apply(step.with)));
         }
         if (does.startsWith("removes ")) {
-            return Optional.of(new LessonOrder.Remove(personOf(does.substring(8)), step.with, me));
+            return Optional.of(new DoorOrder.Remove(personOf(does.substring(8)), step.with, me));
         }
         if (does.startsWith("closes for ")) {
-            return Optional.of(new LessonOrder.GiveCurb(
+            return Optional.of(new RightsOrder.GiveCurb(
                     personOf(does.substring(11)), right(step.with), Duration.ofMinutes(10), me));
         }
         if (does.startsWith("gives a pass to ")) {
-            return Optional.of(new LessonOrder.GivePass(
+            return Optional.of(new RightsOrder.GivePass(
                     personOf(does.substring(16)), right(step.with), Duration.ofMinutes(6), me));
         }
         if (does.startsWith("hands out ")) {
-            return Optional.of(new LessonOrder.HandOut(me, does.substring(10), step.with));
+            return Optional.of(new MaterialOrder.HandOut(me, does.substring(10), step.with));
         }
         return switch (does) {
             case "switches to" -> stances.apply(step.with)
-                    .map(stance -> new LessonOrder.SwitchStance(stance, true, me));
-            case "sets" -> Optional.of(new LessonOrder.SetLive(RuleValue.parse(step.with), me));
+                    .map(stance -> new RightsOrder.SwitchStance(stance, true, me));
+            case "sets" -> Optional.of(new RightsOrder.SetLive(RuleValue.parse(step.with), me));
             case "signals" -> visitOf(me, state)
-                    .map(visit -> new LessonOrder.ShowSign(visit, Optional.of(Sign.valueOf(step.with))));
-            case "draws" -> visitOf(me, state).map(visit -> new LessonOrder.Draw(visit, line(step.with)));
-            case "captions" -> visitOf(me, state).map(visit -> new LessonOrder.Caption(visit, step.with));
-            case "stops everything" -> Optional.of(new LessonOrder.StopEverything(step.with, me));
-            case "brings back what was" -> Optional.of(new LessonOrder.Resume(me));
-            case "opens" -> Optional.of(new LessonOrder.Open(me));
-            case "comes in" -> Optional.of(new LessonOrder.Join(visit(step), device(step), me));
-            case "knocks" -> Optional.of(new LessonOrder.Knock(
+                    .map(visit -> new SignalsOrder.ShowSign(visit, Optional.of(Sign.valueOf(step.with))));
+            case "draws" -> visitOf(me, state).map(visit -> new BoardOrder.Draw(visit, line(step.with)));
+            case "captions" -> visitOf(me, state).map(visit -> new MaterialOrder.Caption(visit, step.with));
+            case "stops everything" -> Optional.of(new SupervisionOrder.StopEverything(step.with, me));
+            case "brings back what was" -> Optional.of(new SupervisionOrder.Resume(me));
+            case "opens" -> Optional.of(new DoorOrder.Open(me));
+            case "comes in" -> Optional.of(new DoorOrder.Join(visit(step), device(step), me));
+            case "knocks" -> Optional.of(new DoorOrder.Knock(
                     new Arrival(visit(step), device(step), step.who, account(step), Arrival.Link.CURRENT, true)));
-            case "lets all in" -> Optional.of(new LessonOrder.AdmitAllListed(me));
-            case "dismisses" -> Optional.of(new LessonOrder.Dismiss(me));
-            case "leaves" -> visitOf(me, state).map(LessonOrder.Leave::new);
+            case "lets all in" -> Optional.of(new DoorOrder.AdmitAllListed(me));
+            case "dismisses" -> Optional.of(new EndingOrder.Dismiss(me));
+            case "leaves" -> visitOf(me, state).map(DoorOrder.Leave::new);
             case "leaves the microphone open" -> visitOf(me, state)
-                    .map(visit -> new LessonOrder.TurnOn(visit, Appliance.MICROPHONE));
-            case "raises a hand" -> visitOf(me, state).map(LessonOrder.RaiseHand::new);
-            case "loses connection" -> visitOf(me, state).map(LessonOrder.LoseConnection::new);
-            case "comes back" -> visitOf(me, state).map(LessonOrder.ComeBack::new);
+                    .map(visit -> new RightsOrder.TurnOn(visit, Appliance.MICROPHONE));
+            case "raises a hand" -> visitOf(me, state).map(SignalsOrder.RaiseHand::new);
+            case "loses connection" -> visitOf(me, state).map(DoorOrder.LoseConnection::new);
+            case "comes back" -> visitOf(me, state).map(DoorOrder.ComeBack::new);
             case "switches on" -> visitOf(me, state)
-                    .map(visit -> new LessonOrder.TurnOn(visit, Appliance.valueOf(step.with)));
+                    .map(visit -> new RightsOrder.TurnOn(visit, Appliance.valueOf(step.with)));
             default -> throw new IllegalStateException("The cast cannot play: " + does);
         };
     }
 
     /** Whoever opens comes in at once. */
     Optional<LessonOrder> follows(LessonOrder order) {
-        return order instanceof LessonOrder.Open open
-                ? Optional.of(new LessonOrder.Join(
+        return order instanceof DoorOrder.Open open
+                ? Optional.of(new DoorOrder.Join(
                         new VisitId(VISIT + plan.lesson() + "-desk-of-" + open.by()),
                         new DeviceId("desk of " + open.by()),
                         open.by()))
@@ -213,7 +223,7 @@ final class Cast {
     }
 
     static Optional<VisitId> visitOf(PersonId person, LessonState state) {
-        return state.visits().stream()
+        return state.of(DOOR).visits().stream()
                 .filter(visit -> visit.goesOn() && visit.person().equals(Optional.of(person)))
                 .map(visit -> visit.id())
                 .findFirst();
@@ -226,7 +236,8 @@ final class Cast {
         }
         List<PersonId> present = plan.classList().stream()
                 .map(Member::person)
-                .filter(person -> visitOf(person, state).filter(Cast::isCast).isPresent() && state.isPresent(person))
+                .filter(person -> visitOf(person, state).filter(Cast::isCast).isPresent()
+                        && state.of(DOOR).isPresent(person))
                 .toList();
         int place = Integer.parseInt(who.substring(6)) * 7;
         return present.isEmpty() ? personOf(who) : present.get(place % present.size());

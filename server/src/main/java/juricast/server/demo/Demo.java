@@ -10,11 +10,12 @@ import java.util.concurrent.atomic.AtomicReference;
 import java.util.stream.Collectors;
 import juricast.core.charter.Place;
 import juricast.core.identity.ClassId;
-import juricast.core.lesson.LessonEvent;
-import juricast.core.lesson.LessonOrder;
-import juricast.core.lesson.LessonPlan;
-import juricast.core.lesson.LessonRules;
-import juricast.core.lesson.LessonState;
+import juricast.core.lesson.Parts;
+import juricast.core.live.LessonEvent;
+import juricast.core.live.LessonOrder;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.LessonRules;
+import juricast.core.live.LessonState;
 import juricast.core.rules.Rulebook;
 import juricast.core.time.Span;
 import juricast.server.classes.Classes;
@@ -158,7 +159,7 @@ class Demo implements SmartLifecycle {
                 script(planned, now),
                 id -> stances.find(id, now),
                 name -> standIn.file(planned.id(), name));
-        var stage = new AtomicReference<>(LessonState.NEW);
+        var stage = new AtomicReference<>(Parts.NEW);
         Rulebook rules = settings.ofLesson(planned.id());
         var events = new ArrayList<LessonEvent>();
         for (Cast.Cue cue : cast.cues(stage::get)) {

@@ -1,5 +1,6 @@
 package juricast.server.demo;
 
+import static juricast.core.door.DoorPart.DOOR;
 import static juricast.server.access.Position.LEAD;
 import static juricast.server.access.Position.TEACHER;
 
@@ -16,7 +17,7 @@ import java.util.stream.Stream;
 import juricast.core.audience.DeskView;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
-import juricast.core.lesson.LessonState;
+import juricast.core.live.LessonState;
 import juricast.server.access.AccessLog;
 import juricast.server.access.For;
 import juricast.server.access.Position;
@@ -92,7 +93,7 @@ class DemoController {
                 one.lesson().value(),
                 classes.lesson(one.lesson()).map(Classes.Planned::title).orElse(""),
                 DeskView.phase(state),
-                state.occupants(),
+                state.of(DOOR).occupants(),
                 one.next().stream()
                         .map(cue -> new StageCue(cue.at(), cue.text()))
                         .toList());

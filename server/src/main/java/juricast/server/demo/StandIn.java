@@ -1,5 +1,7 @@
 package juricast.server.demo;
 
+import static juricast.core.rights.RightsPart.RIGHTS;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -11,16 +13,20 @@ import java.util.PriorityQueue;
 import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import juricast.core.chat.SentFile;
+import juricast.core.door.DoorEvent;
+import juricast.core.door.DoorOrder;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.Appliance;
-import juricast.core.lesson.LessonEvent;
-import juricast.core.lesson.LessonOrder;
-import juricast.core.lesson.LessonPlan;
-import juricast.core.lesson.LessonState;
-import juricast.core.lesson.SentFile;
-import juricast.core.lesson.Visit;
+import juricast.core.live.LessonEvent;
+import juricast.core.live.LessonOrder;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.LessonState;
+import juricast.core.live.Visit;
+import juricast.core.rights.Appliance;
+import juricast.core.rights.RightsEvent;
+import juricast.core.rights.RightsOrder;
 import juricast.core.rules.Catalogue;
 import juricast.server.classes.Classes;
 import juricast.server.lesson.Classroom;
@@ -190,7 +196,7 @@ class StandIn implements Classroom {
     private void play(Playing playing, Cast.Cue cue) {
         LessonId lesson = playing.cast.lesson();
         order(cue).ifPresent(order -> {
-            if (cue.text().contains("leaves the microphone open") && order instanceof LessonOrder.TurnOn on) {
+            if (cue.text().contains("leaves the microphone open") && order instanceof RightsOrder.TurnOn on) {
                 lessons.state(lesson).visit(on.visit()).flatMap(Visit::person).ifPresent(playing.noisy::add);
             }
             lessons.carryOut(lesson, order);
@@ -211,12 +217,12 @@ class StandIn implements Classroom {
             return;
         }
         for (LessonEvent event : events) {
-            if (event instanceof LessonEvent.Dismissed || event instanceof LessonEvent.KeptBack) {
+            if (event instanceof DoorEvent.Dismissed || event instanceof DoorEvent.KeptBack) {
                 goHome(playing);
-            } else if (event instanceof LessonEvent.PassGiven pass
+            } else if (event instanceof RightsEvent.PassGiven pass
                     && pass.right().equals(Catalogue.SPEAK)) {
                 speaks(playing, pass.person(), 3);
-            } else if (event instanceof LessonEvent.TurnedOff off
+            } else if (event instanceof RightsEvent.TurnedOff off
                     && off.what() == Appliance.MICROPHONE
                     && playing.noisy.contains(off.person())) {
                 speaks(playing, off.person(), 12);
@@ -232,7 +238,7 @@ class StandIn implements Classroom {
                         playing,
                         seconds,
                         visit.arrival().claimedName() + " goes home",
-                        () -> Optional.of(new LessonOrder.Leave(visit.id())));
+                        () -> Optional.of(new DoorOrder.Leave(visit.id())));
             }
         }
     }
@@ -241,11 +247,11 @@ class StandIn implements Classroom {
         LessonId lesson = playing.cast.lesson();
         later(playing, seconds, person + " speaks", () -> {
             LessonState state = lessons.state(lesson);
-            return state.on(person).contains(Appliance.MICROPHONE)
+            return state.of(RIGHTS).on(person).contains(Appliance.MICROPHONE)
                     ? Optional.empty()
                     : Cast.visitOf(person, state)
                             .filter(Cast::isCast)
-                            .map(visit -> new LessonOrder.TurnOn(visit, Appliance.MICROPHONE));
+                            .map(visit -> new RightsOrder.TurnOn(visit, Appliance.MICROPHONE));
         });
     }
 

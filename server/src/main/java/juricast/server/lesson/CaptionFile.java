@@ -3,8 +3,9 @@ package juricast.server.lesson;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import juricast.core.lesson.LessonEvent;
-import juricast.core.lesson.LessonPlan;
+import juricast.core.live.LessonEvent;
+import juricast.core.live.LessonPlan;
+import juricast.core.material.MaterialEvent;
 
 /** The captions of a lesson as WebVTT, the open format of the World Wide Web Consortium. */
 final class CaptionFile {
@@ -14,9 +15,9 @@ final class CaptionFile {
     private CaptionFile() {}
 
     static String of(List<LessonEvent> events, LessonPlan plan) {
-        List<LessonEvent.Captioned> lines = events.stream()
-                .filter(LessonEvent.Captioned.class::isInstance)
-                .map(LessonEvent.Captioned.class::cast)
+        List<MaterialEvent.Captioned> lines = events.stream()
+                .filter(MaterialEvent.Captioned.class::isInstance)
+                .map(MaterialEvent.Captioned.class::cast)
                 .toList();
         Instant begin = events.isEmpty() ? plan.time().from() : events.get(0).at();
         var file = new StringBuilder("WEBVTT - " + plan.title() + "\n");

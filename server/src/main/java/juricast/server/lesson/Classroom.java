@@ -3,7 +3,7 @@ package juricast.server.lesson;
 import java.util.List;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.LessonEvent;
+import juricast.core.live.LessonEvent;
 
 /**
  * The port to whatever carries sound and pictures. Such a service gives the orders of those who are in it through {@link

@@ -1,5 +1,6 @@
 package juricast.server.lesson;
 
+import static juricast.core.door.DoorPart.DOOR;
 import static juricast.server.access.Position.LEAD;
 
 import java.time.Duration;
@@ -142,7 +143,8 @@ class CorridorController {
                     .filter(plan -> now.isBefore(planned.time().until()))
                     .map(CorridorView::damaged);
         }
-        return live.filter(one -> !one.state().isOver() && (one.state().isOpen() || isItsTime))
+        return live.filter(one ->
+                        !one.state().of(DOOR).isOver() && (one.state().of(DOOR).isOpen() || isItsTime))
                 .map(one -> CorridorView.line(one.plan(), one.state(), one.rules(), now));
     }
 

@@ -1,5 +1,14 @@
 package juricast.server.lesson;
 
+import static juricast.core.board.BoardPart.BOARD;
+import static juricast.core.chat.ChatPart.CHAT;
+import static juricast.core.door.DoorPart.DOOR;
+import static juricast.core.ending.EndingPart.ENDING;
+import static juricast.core.material.MaterialPart.MATERIAL;
+import static juricast.core.rights.RightsPart.RIGHTS;
+import static juricast.core.signals.SignalsPart.SIGNALS;
+import static juricast.core.supervision.SupervisionPart.SUPERVISION;
+
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
@@ -7,30 +16,30 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import juricast.core.audience.DeskView;
 import juricast.core.audience.SeatView;
+import juricast.core.chat.HeldWords;
+import juricast.core.chat.Readers;
+import juricast.core.chat.SentFile;
+import juricast.core.chat.Words;
+import juricast.core.ending.ClosingStep;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
-import juricast.core.lesson.Appliance;
-import juricast.core.lesson.Caption;
-import juricast.core.lesson.ClosingStep;
-import juricast.core.lesson.HeldWords;
-import juricast.core.lesson.LessonEvent;
-import juricast.core.lesson.LessonPlan;
-import juricast.core.lesson.LessonState;
-import juricast.core.lesson.Material;
-import juricast.core.lesson.Readers;
-import juricast.core.lesson.RunningOrder;
-import juricast.core.lesson.SentFile;
-import juricast.core.lesson.Sign;
-import juricast.core.lesson.Stance;
-import juricast.core.lesson.Visit;
-import juricast.core.lesson.Words;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.LessonState;
+import juricast.core.live.RunningOrder;
+import juricast.core.live.Stance;
+import juricast.core.live.Visit;
+import juricast.core.material.Caption;
+import juricast.core.material.Material;
+import juricast.core.rights.Appliance;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Rule;
 import juricast.core.rules.Ruling;
 import juricast.core.rules.Setting;
 import juricast.core.rules.Setting.Force;
 import juricast.core.rules.YesNo;
+import juricast.core.signals.Sign;
+import juricast.core.supervision.SupervisionEvent;
 import juricast.core.time.Span;
 import juricast.server.rules.Stances;
 import juricast.server.words.DoorWords;
@@ -295,10 +304,10 @@ class DeskJson {
                 plan.time().from(),
                 plan.time().until(),
                 standing.phase,
-                lesson.state().opened().map(one -> one.at()).orElse(null),
-                lesson.state().dismissedAt().orElse(null),
+                lesson.state().of(DOOR).opened().map(one -> one.at()).orElse(null),
+                lesson.state().of(DOOR).dismissedAt().orElse(null),
                 me.value(),
-                lesson.state().isPresent(me),
+                lesson.state().of(DOOR).isPresent(me),
                 standing.door,
                 standing.rights,
                 standing.adults,
@@ -306,13 +315,13 @@ class DeskJson {
                 standing.waiting,
                 standing.refused,
                 steering(lesson, me, now),
-                state.held().stream().map(held -> held(held, plan)).toList(),
-                handouts(state.materials(), plan),
+                state.of(CHAT).held().stream().map(held -> held(held, plan)).toList(),
+                handouts(state.of(MATERIAL).handouts(), plan),
                 Arrays.stream(Sign.values())
                         .map(sign -> count(sign, state, plan))
                         .filter(one -> one.count > 0)
                         .toList(),
-                captions(state.captions(), plan),
+                captions(state.of(MATERIAL).captions(), plan),
                 Catalogue.HELP.stream()
                         .map(rule -> new Column(rule.key(), rule.title(), "", false))
                         .toList(),
@@ -333,17 +342,18 @@ class DeskJson {
         LessonState state = lesson.state();
         LessonPlan plan = lesson.plan();
         boolean observes =
-                plan.member(me).filter(one -> one.role() == Role.OBSERVER).isPresent() && !state.tookCharge(me);
+                plan.member(me).filter(one -> one.role() == Role.OBSERVER).isPresent()
+                        && !state.of(DOOR).tookCharge(me);
         return new Steering(
-                state.leads(me, plan),
+                state.of(DOOR).leads(me, plan),
                 observes,
                 plan.isLead(me),
                 state.rules(lesson.rules()).value(Catalogue.SEE_OBSERVERS, Role.LEAD_ADULT, now) == YesNo.YES
                         ? SeatView.observers(plan, state)
                         : List.of(),
-                observes && state.isOpen() && !state.anAdultIsIn(),
-                state.stance().map(Stance::name).orElse(null),
-                state.stanceSince().orElse(null),
+                observes && state.of(DOOR).isOpen() && !state.of(DOOR).anAdultIsIn(),
+                state.of(RIGHTS).stance().map(Stance::name).orElse(null),
+                state.of(RIGHTS).stanceSince().orElse(null),
                 stances.of(plan, now).stream()
                         .map(one -> new StanceChoice(one.id(), one.name()))
                         .toList(),
@@ -359,39 +369,48 @@ class DeskJson {
                                 new WrittenStep(one.stance().id(), one.stance().name(), one.minutes()))
                         .toList(),
                 plan.order().byTheClock(),
-                state.isOpen()
+                state.of(DOOR).isOpen()
                         ? lesson.at(now)
                                 .dueStance()
                                 .map(RunningOrder.Planned::stance)
-                                .filter(due -> !state.stance().map(Stance::id).equals(Optional.of(due.id())))
+                                .filter(due -> !state.of(RIGHTS)
+                                        .stance()
+                                        .map(Stance::id)
+                                        .equals(Optional.of(due.id())))
                                 .map(Stance::id)
                                 .orElse(null)
                         : null,
-                state.liveOrders().stream()
+                state.of(RIGHTS).liveOrders().stream()
                         .map(one -> one.set().rule())
                         .filter(rule -> !rule.equals(Catalogue.DOOR))
                         .collect(Collectors.toSet())
                         .size(),
-                state.stopped().map(LessonEvent.Stopped::at).orElse(null),
-                state.stopped().map(LessonEvent.Stopped::why).orElse(null),
-                state.aloneSince().orElse(null),
-                state.quietSince().isPresent(),
-                state.isLight(),
-                state.focus().map(PersonId::value).orElse(null),
-                state.showing().map(PersonId::value).orElse(null),
-                state.showing().map(plan::nameOf).orElse(null),
-                state.boardNumber());
+                state.of(SUPERVISION)
+                        .stopped()
+                        .map(SupervisionEvent.Stopped::at)
+                        .orElse(null),
+                state.of(SUPERVISION)
+                        .stopped()
+                        .map(SupervisionEvent.Stopped::why)
+                        .orElse(null),
+                state.of(DOOR).aloneSince().orElse(null),
+                state.of(SUPERVISION).quietSince().isPresent(),
+                state.of(RIGHTS).isLight(),
+                state.of(SIGNALS).focus().map(PersonId::value).orElse(null),
+                state.of(RIGHTS).showing().map(PersonId::value).orElse(null),
+                state.of(RIGHTS).showing().map(plan::nameOf).orElse(null),
+                state.of(BOARD).changed());
     }
 
     private static Ending ending(LessonState state, LessonPlan plan) {
         return new Ending(
-                state.lastWord().map(one -> plan.nameOf(one.person())).orElse(null),
-                state.leaving().stream()
+                state.of(DOOR).lastWord().map(one -> plan.nameOf(one.person())).orElse(null),
+                state.of(DOOR).leaving().stream()
                         .flatMap(visit -> visit.person().stream())
                         .map(plan::nameOf)
                         .distinct()
                         .toList(),
-                state.closing().stream()
+                state.of(ENDING).closing().stream()
                         .map(one -> new ClosingLine(one.step(), one.count()))
                         .toList());
     }
@@ -420,7 +439,7 @@ class DeskJson {
     }
 
     private static SignCount count(Sign sign, LessonState state, LessonPlan plan) {
-        List<String> names = state.signs().entrySet().stream()
+        List<String> names = state.of(SIGNALS).signs().entrySet().stream()
                 .filter(one -> one.getValue() == sign)
                 .map(one -> plan.nameOf(one.getKey()))
                 .toList();
@@ -456,8 +475,8 @@ class DeskJson {
                 row.timesSpoken(),
                 cells(row.rights(), lesson),
                 cells(row.help(), lesson),
-                state.agreed(member.person()).orElse(null),
-                state.signs().get(member.person()),
+                state.of(DOOR).agreed(member.person()).orElse(null),
+                state.of(SIGNALS).signs().get(member.person()),
                 row.removal().map(one -> one.why()).orElse(null));
     }
 

@@ -1,14 +1,16 @@
 package juricast.server.lesson;
 
+import static juricast.core.door.DoorPart.DOOR;
+
 import java.util.Optional;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.LessonOrder;
-import juricast.core.lesson.LessonPlan;
-import juricast.core.lesson.Visit;
+import juricast.core.live.LessonOrder;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.Visit;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.Classes;
 import juricast.server.problems.Problem;
@@ -98,7 +100,7 @@ class DeskOrders {
 
     /** The visit by which this adult is in the room. */
     VisitId presence(LessonId id, SignedIn caller) {
-        return lessons.look(id).state().visits().stream()
+        return lessons.look(id).state().of(DOOR).visits().stream()
                 .filter(one -> one.isPresent() && one.person().equals(Optional.of(caller.person())))
                 .map(Visit::id)
                 .findFirst()

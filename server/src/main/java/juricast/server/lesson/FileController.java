@@ -1,5 +1,6 @@
 package juricast.server.lesson;
 
+import static juricast.core.chat.ChatPart.CHAT;
 import static juricast.server.access.Position.LEAD;
 import static juricast.server.access.Position.TEACHER;
 
@@ -11,13 +12,14 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import juricast.core.audience.DeskView;
 import juricast.core.audience.SeatView;
+import juricast.core.chat.ChatOrder;
+import juricast.core.chat.HeldWords;
+import juricast.core.chat.Readers;
+import juricast.core.chat.SentFile;
+import juricast.core.chat.Words;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.HeldWords;
-import juricast.core.lesson.LessonOrder;
-import juricast.core.lesson.Readers;
-import juricast.core.lesson.SentFile;
-import juricast.core.lesson.Words;
+import juricast.core.live.LessonOrder;
 import juricast.server.access.For;
 import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
@@ -62,7 +64,7 @@ class FileController {
         return send(
                 mine.lesson(),
                 file,
-                sent -> new LessonOrder.SendFile(mine.visit(), LessonController.readers(to, person), sent),
+                sent -> new ChatOrder.SendFile(mine.visit(), LessonController.readers(to, person), sent),
                 order -> seats.order(mine, order));
     }
 
@@ -81,7 +83,7 @@ class FileController {
         return send(
                 id,
                 file,
-                sent -> new LessonOrder.SendFile(visit, LessonController.readers(to, person), sent),
+                sent -> new ChatOrder.SendFile(visit, LessonController.readers(to, person), sent),
                 order -> desk.order(lesson, caller, order));
     }
 
@@ -108,7 +110,7 @@ class FileController {
                 .filter(one -> one.number() == number)
                 .map(Words::file)
                 .flatMap(Optional::stream);
-        Stream<SentFile> held = live.state().held().stream()
+        Stream<SentFile> held = live.state().of(CHAT).held().stream()
                 .filter(one -> one.number() == number)
                 .map(HeldWords::file)
                 .flatMap(Optional::stream);

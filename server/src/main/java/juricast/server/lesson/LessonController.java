@@ -1,5 +1,6 @@
 package juricast.server.lesson;
 
+import static juricast.core.door.DoorPart.DOOR;
 import static juricast.server.access.Position.LEAD;
 import static juricast.server.access.Position.TEACHER;
 
@@ -9,21 +10,25 @@ import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import juricast.core.chat.ChatOrder;
+import juricast.core.chat.Readers;
+import juricast.core.door.DoorOrder;
+import juricast.core.ending.EndingOrder;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.PlainName;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.Appliance;
-import juricast.core.lesson.LessonOrder;
-import juricast.core.lesson.Readers;
-import juricast.core.lesson.Visit;
 import juricast.core.limits.Limits;
+import juricast.core.live.Visit;
+import juricast.core.rights.Appliance;
+import juricast.core.rights.RightsOrder;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Permission;
 import juricast.core.rules.Rule;
 import juricast.core.rules.RuleValue;
+import juricast.core.signals.SignalsOrder;
 import juricast.server.access.Cookies;
 import juricast.server.access.For;
 import juricast.server.access.Noted;
@@ -100,7 +105,7 @@ class LessonController {
             throws IOException {
         LessonId id = desk.known(lesson, caller);
         DeviceId device = Cookies.deviceOrNew(request, response);
-        Viewer.Mine mine = state -> state.visitsOf(caller.person()).stream()
+        Viewer.Mine mine = state -> state.of(DOOR).visitsOf(caller.person()).stream()
                 .filter(visit -> visit.arrival().device().equals(device)
                         && visit.person().equals(Optional.of(caller.person())))
                 .toList();
@@ -124,7 +129,7 @@ class LessonController {
             HttpServletRequest request,
             HttpServletResponse response) {
         desk.refuseCancelled(desk.known(lesson, caller));
-        desk.order(lesson, caller, new LessonOrder.Open(caller.person()));
+        desk.order(lesson, caller, new DoorOrder.Open(caller.person()));
         return join(lesson, caller, request, response);
     }
 
@@ -138,12 +143,14 @@ class LessonController {
             HttpServletResponse response) {
         LessonId id = desk.known(lesson, caller);
         DeviceId device = Cookies.deviceOrNew(request, response);
-        Optional<Visit> before = lessons.look(id).state().visitOf(device).filter(one -> one.person()
-                .equals(Optional.of(caller.person())));
+        Optional<Visit> before = lessons.look(id)
+                .state()
+                .of(DOOR)
+                .visitOf(device)
+                .filter(one -> one.person().equals(Optional.of(caller.person())));
         return before.isPresent()
-                ? desk.order(
-                        lesson, caller, new LessonOrder.ComeBack(before.get().id()))
-                : desk.order(lesson, caller, new LessonOrder.Join(new VisitId(Ids.next()), device, caller.person()));
+                ? desk.order(lesson, caller, new DoorOrder.ComeBack(before.get().id()))
+                : desk.order(lesson, caller, new DoorOrder.Join(new VisitId(Ids.next()), device, caller.person()));
     }
 
     @PostMapping("/leave")
@@ -152,9 +159,9 @@ class LessonController {
             @PathVariable String lesson, @AuthenticationPrincipal SignedIn caller, HttpServletRequest request) {
         LessonId id = desk.known(lesson, caller);
         return Cookies.device(request)
-                .flatMap(device -> lessons.look(id).state().visitOf(device))
+                .flatMap(device -> lessons.look(id).state().of(DOOR).visitOf(device))
                 .filter(one -> one.person().equals(Optional.of(caller.person())))
-                .map(visit -> desk.order(lesson, caller, new LessonOrder.Leave(visit.id())))
+                .map(visit -> desk.order(lesson, caller, new DoorOrder.Leave(visit.id())))
                 .orElseGet(() -> desk.seen(id, caller, 0));
     }
 
@@ -166,27 +173,27 @@ class LessonController {
             @RequestBody AdmitRequest request,
             @AuthenticationPrincipal SignedIn caller) {
         Optional<PersonId> as = Optional.ofNullable(request.as).map(PersonId::new);
-        return desk.order(lesson, caller, new LessonOrder.Admit(new VisitId(visit), as, caller.person()));
+        return desk.order(lesson, caller, new DoorOrder.Admit(new VisitId(visit), as, caller.person()));
     }
 
     @PostMapping("/admit-all-listed")
     @For({TEACHER, LEAD})
     DeskJson.Desk admitAllListed(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new LessonOrder.AdmitAllListed(caller.person()));
+        return desk.order(lesson, caller, new DoorOrder.AdmitAllListed(caller.person()));
     }
 
     @PostMapping("/visits/{visit}/turn-away")
     @For({TEACHER, LEAD})
     DeskJson.Desk turnAway(
             @PathVariable String lesson, @PathVariable String visit, @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new LessonOrder.TurnAway(new VisitId(visit), caller.person()));
+        return desk.order(lesson, caller, new DoorOrder.TurnAway(new VisitId(visit), caller.person()));
     }
 
     /** Gives passes to speak back that "mute all" has just ended. */
     @PostMapping("/mute-all/undo")
     @For({TEACHER, LEAD})
     DeskJson.Desk undoMuteAll(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new LessonOrder.UndoMuteAll(caller.person()));
+        return desk.order(lesson, caller, new RightsOrder.UndoMuteAll(caller.person()));
     }
 
     /** Lets in somebody on no list, as a guest of this lesson and of no other; the safeguarding lead is told the note. */
@@ -209,9 +216,7 @@ class LessonController {
         PersonId guest = planning.inviteGuest(id, name);
         try {
             return desk.order(
-                    lesson,
-                    caller,
-                    new LessonOrder.AdmitGuest(new VisitId(visit), guest, wanted.note, caller.person()));
+                    lesson, caller, new DoorOrder.AdmitGuest(new VisitId(visit), guest, wanted.note, caller.person()));
         } catch (Problem refused) {
             planning.disinvite(id, guest);
             throw refused;
@@ -222,7 +227,7 @@ class LessonController {
     @For({TEACHER, LEAD})
     DeskJson.Desk muteAll(
             @PathVariable String lesson, @RequestBody MuteRequest request, @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new LessonOrder.MuteAll(request.keepMuted, caller.person()));
+        return desk.order(lesson, caller, new RightsOrder.MuteAll(request.keepMuted, caller.person()));
     }
 
     /** Switches something of a pupil off. There is no way to switch anything of somebody else's on. */
@@ -233,14 +238,14 @@ class LessonController {
             @PathVariable String person,
             @PathVariable Appliance what,
             @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new LessonOrder.TurnOff(new PersonId(person), what, caller.person()));
+        return desk.order(lesson, caller, new RightsOrder.TurnOff(new PersonId(person), what, caller.person()));
     }
 
     @PostMapping("/people/{person}/lower-hand")
     @For({TEACHER, LEAD})
     DeskJson.Desk lowerHand(
             @PathVariable String lesson, @PathVariable String person, @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new LessonOrder.LowerHand(new PersonId(person), caller.person()));
+        return desk.order(lesson, caller, new SignalsOrder.LowerHand(new PersonId(person), caller.person()));
     }
 
     /** The door or a right, for all pupils, while this lesson lasts. */
@@ -257,7 +262,7 @@ class LessonController {
                         "“%s” cannot be “%s”. Nothing was changed.".formatted(request.rule, request.value),
                         "Choose one of the values shown.",
                         List.of()));
-        return desk.order(lesson, caller, new LessonOrder.SetLive(value, caller.person()));
+        return desk.order(lesson, caller, new RightsOrder.SetLive(value, caller.person()));
     }
 
     @PostMapping("/passes")
@@ -267,7 +272,7 @@ class LessonController {
         return desk.order(
                 lesson,
                 caller,
-                new LessonOrder.GivePass(
+                new RightsOrder.GivePass(
                         person(request.person), right(request.rule), minutes(request.minutes), caller.person()));
     }
 
@@ -278,7 +283,7 @@ class LessonController {
         return desk.order(
                 lesson,
                 caller,
-                new LessonOrder.GiveCurb(
+                new RightsOrder.GiveCurb(
                         person(request.person), right(request.rule), minutes(request.minutes), caller.person()));
     }
 
@@ -289,7 +294,7 @@ class LessonController {
             @PathVariable String person,
             @PathVariable String rule,
             @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new LessonOrder.EndLoan(new PersonId(person), right(rule), caller.person()));
+        return desk.order(lesson, caller, new RightsOrder.EndLoan(new PersonId(person), right(rule), caller.person()));
     }
 
     @PostMapping("/people/{person}/remove")
@@ -300,14 +305,14 @@ class LessonController {
             @RequestBody RemoveRequest request,
             @AuthenticationPrincipal SignedIn caller) {
         String why = request.why == null ? "" : request.why;
-        return desk.order(lesson, caller, new LessonOrder.Remove(new PersonId(person), why, caller.person()));
+        return desk.order(lesson, caller, new DoorOrder.Remove(new PersonId(person), why, caller.person()));
     }
 
     @PostMapping("/people/{person}/allow-back")
     @For({TEACHER, LEAD})
     DeskJson.Desk allowBack(
             @PathVariable String lesson, @PathVariable String person, @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new LessonOrder.AllowBack(new PersonId(person), caller.person()));
+        return desk.order(lesson, caller, new DoorOrder.AllowBack(new PersonId(person), caller.person()));
     }
 
     @PostMapping("/words")
@@ -315,14 +320,13 @@ class LessonController {
     DeskJson.Desk say(
             @PathVariable String lesson, @RequestBody SayRequest request, @AuthenticationPrincipal SignedIn caller) {
         VisitId visit = desk.presence(desk.known(lesson, caller), caller);
-        return desk.order(
-                lesson, caller, new LessonOrder.Say(visit, readers(request.to, request.person), request.text));
+        return desk.order(lesson, caller, new ChatOrder.Say(visit, readers(request.to, request.person), request.text));
     }
 
     @PostMapping("/dismiss")
     @For({TEACHER, LEAD})
     DeskJson.Desk dismiss(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new LessonOrder.Dismiss(caller.person()));
+        return desk.order(lesson, caller, new EndingOrder.Dismiss(caller.person()));
     }
 
     /** Why a right, or the door, is as it is. @param person one pupil; none for the whole class */

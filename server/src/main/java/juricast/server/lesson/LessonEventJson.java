@@ -7,7 +7,7 @@ import java.util.stream.Collectors;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.LessonEvent;
+import juricast.core.live.LessonEvent;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Condition;
 import juricast.core.rules.Rule;

@@ -1,8 +1,8 @@
 package juricast.server.lesson;
 
+import juricast.core.chat.SentFile;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PlainName;
-import juricast.core.lesson.SentFile;
 import juricast.core.limits.Limits;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;

@@ -11,9 +11,10 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicLong;
+import juricast.core.ending.ClosingStep;
+import juricast.core.ending.EndingEvent;
 import juricast.core.identity.LessonId;
-import juricast.core.lesson.ClosingStep;
-import juricast.core.lesson.LessonEvent;
+import juricast.core.live.LessonEvent;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;
@@ -273,7 +274,7 @@ class LessonJournal implements DisposableBean {
 
     private static void retireLink(JdbcClient sql, Entry entry) {
         for (LessonEvent event : entry.events) {
-            if (event instanceof LessonEvent.Closed closed && closed.step() == ClosingStep.LINK_RETIRED) {
+            if (event instanceof EndingEvent.Closed closed && closed.step() == ClosingStep.LINK_RETIRED) {
                 Classes.renewLinkAfter(sql, entry.lesson, closed.at());
             }
         }

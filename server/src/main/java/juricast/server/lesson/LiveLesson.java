@@ -11,10 +11,11 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicReference;
 import juricast.core.audience.SharedRights;
-import juricast.core.lesson.LessonEvent;
-import juricast.core.lesson.LessonPlan;
-import juricast.core.lesson.LessonRules;
-import juricast.core.lesson.LessonState;
+import juricast.core.lesson.Parts;
+import juricast.core.live.LessonEvent;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.LessonRules;
+import juricast.core.live.LessonState;
 import juricast.core.rules.Rulebook;
 import org.jspecify.annotations.Nullable;
 
@@ -36,7 +37,7 @@ final class LiveLesson {
         events.addAll(record.events());
         hash = record.hash();
         this.revision = revision;
-        snapshot = new Snapshot(plan, rules, LessonState.NEW.after(record.events()), List.copyOf(events));
+        snapshot = new Snapshot(plan, rules, Parts.NEW.after(record.events()), List.copyOf(events));
     }
 
     /**

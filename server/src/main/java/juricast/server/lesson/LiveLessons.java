@@ -1,5 +1,7 @@
 package juricast.server.lesson;
 
+import static juricast.core.door.DoorPart.DOOR;
+
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -11,17 +13,20 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.stream.Collectors;
+import juricast.core.door.DoorEvent;
+import juricast.core.door.DoorOrder;
 import juricast.core.entry.Sweep;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.Decision;
-import juricast.core.lesson.LessonEvent;
-import juricast.core.lesson.LessonOrder;
-import juricast.core.lesson.LessonPlan;
-import juricast.core.lesson.LessonState;
-import juricast.core.lesson.Visit;
+import juricast.core.lesson.Parts;
+import juricast.core.live.Decision;
+import juricast.core.live.LessonEvent;
+import juricast.core.live.LessonOrder;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.LessonState;
+import juricast.core.live.Visit;
 import juricast.core.rules.Rulebook;
 import juricast.core.telling.Due;
 import juricast.server.access.SignedOut;
@@ -133,23 +138,24 @@ public class LiveLessons implements DisposableBean {
     void signedOut(SignedOut out) {
         lessons.forEach((id, lesson) -> lesson.snapshot()
                 .state()
+                .of(DOOR)
                 .visitOf(out.device())
                 .filter(visit -> visit.arrival().account().equals(Optional.of(out.person())))
-                .ifPresent(visit -> carryOut(id, new LessonOrder.Leave(visit.id()))));
+                .ifPresent(visit -> carryOut(id, new DoorOrder.Leave(visit.id()))));
     }
 
     /** Who is on no list and tries door after door waits at every one of them from then on (need E7). */
     private void noticeSweeps(LessonId id, List<LessonEvent> events) {
         for (LessonEvent event : events) {
-            if (event instanceof LessonEvent.Knocked knocked && knocked.person().isEmpty()) {
+            if (event instanceof DoorEvent.Knocked knocked && knocked.person().isEmpty()) {
                 sweeps.tried(new Sweep.Try(
                                 id,
                                 knocked.arrival().device(),
                                 knocked.arrival().claimedName(),
                                 knocked.at()))
                         .ifPresent(sweep -> lessons.keySet().forEach(lesson -> {
-                            if (look(lesson).state().isOpen()) {
-                                carryOut(lesson, new LessonOrder.NoticeSweep(sweep));
+                            if (look(lesson).state().of(DOOR).isOpen()) {
+                                carryOut(lesson, new DoorOrder.NoticeSweep(sweep));
                             }
                         }));
             }
@@ -252,7 +258,7 @@ public class LiveLessons implements DisposableBean {
     private LiveLesson load(LessonId id) {
         long revision = database.revision();
         LessonJournal.Record record = journal.read(id);
-        return new LiveLesson(plan(id, LessonState.NEW.after(record.events())), rules(id), record, revision);
+        return new LiveLesson(plan(id, Parts.NEW.after(record.events())), rules(id), record, revision);
     }
 
     /** Takes up what was changed in plan and rules, and tells it: whoever asks first must not keep it from those who look on. */
@@ -266,7 +272,7 @@ public class LiveLessons implements DisposableBean {
 
     private LessonPlan plan(LessonId id, LessonState state) {
         LessonPlan plan = classes.plan(id, now()).orElseThrow(() -> Problem.notThere("This lesson"));
-        Map<PersonId, Member> gone = state.visits().stream()
+        Map<PersonId, Member> gone = state.of(DOOR).visits().stream()
                 .filter(visit -> visit.person()
                         .filter(person -> plan.member(person).isEmpty())
                         .isPresent())
@@ -299,7 +305,7 @@ public class LiveLessons implements DisposableBean {
             try {
                 LiveLesson.Snapshot seen = lesson.snapshot();
                 boolean isBehind = lesson.revision() != database.revision();
-                if (!seen.state().isOver() && (isBehind || seen.isDue(now()))) {
+                if (!seen.state().of(DOOR).isOver() && (isBehind || seen.isDue(now()))) {
                     carryOut(id, new LessonOrder.Tick());
                 }
             } catch (RuntimeException | Error failed) {
@@ -329,12 +335,12 @@ public class LiveLessons implements DisposableBean {
                 .flatMap(viewer -> viewer.mine(state).stream())
                 .map(Visit::id)
                 .collect(Collectors.toSet());
-        for (Visit visit : state.visits()) {
+        for (Visit visit : state.of(DOOR).visits()) {
             if (!visit.isLookedFor() || heard.contains(visit.id()) || isCarried(visit)) {
                 silent.remove(visit.id());
             } else if (silent.merge(visit.id(), 1, Integer::sum) >= SILENT_ROUNDS) {
                 silent.remove(visit.id());
-                carryOut(id, new LessonOrder.LoseConnection(visit.id()));
+                carryOut(id, new DoorOrder.LoseConnection(visit.id()));
             }
         }
     }
@@ -356,7 +362,8 @@ public class LiveLessons implements DisposableBean {
             return known;
         }
         Optional<LessonId> found = lessons.entrySet().stream()
-                .filter(one -> one.getValue().snapshot().state().visit(visit).isPresent())
+                .filter(one ->
+                        one.getValue().snapshot().state().of(DOOR).visit(visit).isPresent())
                 .map(Map.Entry::getKey)
                 .findFirst();
         found.ifPresent(lesson -> whereabouts.put(visit, lesson));

@@ -1,5 +1,7 @@
 package juricast.server.lesson;
 
+import static juricast.core.door.DoorPart.DOOR;
+
 import org.springframework.stereotype.Component;
 
 /** How live lessons fare, in numbers, for whoever looks after the program. */
@@ -39,7 +41,7 @@ public class Pulse {
     public long lessonsOpen() {
         return lessons.known().stream()
                 .filter(id -> lessons.stateIfReadable(id)
-                        .filter(state -> state.isOpen())
+                        .filter(state -> state.of(DOOR).isOpen())
                         .isPresent())
                 .count();
     }

@@ -1,12 +1,15 @@
 package juricast.server.lesson;
 
+import static juricast.core.door.DoorPart.DOOR;
+
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import juricast.core.door.DoorEvent;
 import juricast.core.identity.LessonId;
-import juricast.core.lesson.LessonEvent;
-import juricast.core.lesson.LessonPlan;
-import juricast.core.lesson.LessonState;
+import juricast.core.live.LessonEvent;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.LessonState;
 import juricast.core.rules.Rulebook;
 import org.springframework.stereotype.Component;
 
@@ -35,8 +38,8 @@ public class Records {
                 lesson.plan(),
                 lesson.rules(),
                 lesson.events(),
-                lesson.state().opened().map(LessonEvent.Opened::at),
-                lesson.state().dismissedAt());
+                lesson.state().of(DOOR).opened().map(DoorEvent.Opened::at),
+                lesson.state().of(DOOR).dismissedAt());
     }
 
     /** How a lesson stands. */

@@ -1,5 +1,6 @@
 package juricast.server.lesson;
 
+import static juricast.core.door.DoorPart.DOOR;
 import static juricast.server.access.Position.LEAD;
 import static juricast.server.access.Position.TEACHER;
 
@@ -11,8 +12,9 @@ import java.util.Map;
 import java.util.TreeMap;
 import juricast.core.identity.LessonId;
 import juricast.core.keeping.Departure;
-import juricast.core.lesson.LessonEvent;
-import juricast.core.lesson.LessonState;
+import juricast.core.lesson.Parts;
+import juricast.core.live.LessonEvent;
+import juricast.core.live.LessonState;
 import juricast.core.presence.Supervision;
 import juricast.server.access.For;
 import juricast.server.access.Noted;
@@ -101,9 +103,9 @@ class ReplayController {
                     "There is nothing to look at again.",
                     "Come back when it has begun.");
         }
-        Instant until = live.state().dismissedAt().orElse(lessons.now());
+        Instant until = live.state().of(DOOR).dismissedAt().orElse(lessons.now());
         var moments = new ArrayList<PastMoment>();
-        LessonState state = LessonState.NEW;
+        LessonState state = Parts.NEW;
         for (LessonEvent event : events) {
             moments.add(
                     new PastMoment(moments.size() + 1, event.at(), words.of(event, live.plan(), state), weight(event)));
@@ -202,7 +204,7 @@ class ReplayController {
         List<LessonEvent> past = live.events().stream()
                 .takeWhile(event -> !event.at().isAfter(at))
                 .toList();
-        var then = new LiveLesson.Snapshot(live.plan(), live.rules(), LessonState.NEW.after(past), past);
+        var then = new LiveLesson.Snapshot(live.plan(), live.rules(), Parts.NEW.after(past), past);
         return desks.of(then, caller.person(), 0, at);
     }
 

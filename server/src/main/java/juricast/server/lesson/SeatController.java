@@ -1,5 +1,7 @@
 package juricast.server.lesson;
 
+import static juricast.core.door.DoorPart.DOOR;
+
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -8,21 +10,25 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
+import juricast.core.board.BoardOrder;
+import juricast.core.chat.ChatOrder;
+import juricast.core.chat.Readers;
+import juricast.core.door.DoorOrder;
 import juricast.core.entry.Arrival;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.PlainName;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.Appliance;
-import juricast.core.lesson.LessonOrder;
-import juricast.core.lesson.LessonState;
-import juricast.core.lesson.Readers;
-import juricast.core.lesson.Sign;
-import juricast.core.lesson.Visit;
 import juricast.core.limits.Limits;
+import juricast.core.live.LessonState;
+import juricast.core.live.Visit;
+import juricast.core.rights.Appliance;
+import juricast.core.rights.RightsOrder;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Rule;
+import juricast.core.signals.Sign;
+import juricast.core.signals.SignalsOrder;
 import juricast.core.time.Span;
 import juricast.server.access.Cookies;
 import juricast.server.access.For;
@@ -129,7 +135,7 @@ class SeatController {
         Optional<Classes.Planned> lesson = current(near);
         boolean isMember = caller != null && isListed(found, caller.person());
         Optional<String> visit = lesson.flatMap(
-                        one -> lessons.look(one.id()).state().visitOf(device))
+                        one -> lessons.look(one.id()).state().of(DOOR).visitOf(device))
                 .filter(one -> SeatOrders.isOf(one, device, Optional.ofNullable(caller)))
                 .map(one -> one.id().value());
         return new Doorstep(
@@ -209,6 +215,7 @@ class SeatController {
         Arrival arrival = arrival(new VisitId(Ids.next()), device, name, led, isMember ? caller : null);
         Optional<Visit> before = lessons.look(lesson.id())
                 .state()
+                .of(DOOR)
                 .visitOf(device)
                 .filter(visit -> !visit.isWaiting() && isOfSame(visit.arrival(), arrival));
         if (before.isPresent()) {
@@ -216,7 +223,7 @@ class SeatController {
         }
         limits.takeKnock(comer);
         // Whoever used this device before them is out of the lesson by this knock.
-        orders.carryOut(lesson.id(), new LessonOrder.Knock(arrival));
+        orders.carryOut(lesson.id(), new DoorOrder.Knock(arrival));
         return new Knocked(arrival.visit().value());
     }
 
@@ -259,7 +266,7 @@ class SeatController {
                 mine.lesson(),
                 visit,
                 Viewer.Audience.SEAT,
-                state -> state.visit(mine.visit()).stream().toList(),
+                state -> state.of(DOOR).visit(mine.visit()).stream().toList(),
                 last,
                 after -> seats.shown(lessons.look(mine.lesson()), mine.visit(), after, lessons.now()),
                 mine.goesOn(sessions),
@@ -269,7 +276,7 @@ class SeatController {
     @PostMapping("/seats/{visit}/on/{what}")
     @For(anyone = true)
     SeatJson.Seat turnOn(@PathVariable String visit, @PathVariable Appliance what, HttpServletRequest request) {
-        return orders.order(orders.mine(visit, request), new LessonOrder.TurnOn(new VisitId(visit), what));
+        return orders.order(orders.mine(visit, request), new RightsOrder.TurnOn(new VisitId(visit), what));
     }
 
     @PostMapping("/seats/{visit}/off/{what}")
@@ -277,13 +284,13 @@ class SeatController {
     SeatJson.Seat turnOff(@PathVariable String visit, @PathVariable Appliance what, HttpServletRequest request) {
         SeatOrders.Mine mine = orders.mine(visit, request);
         PersonId me = mine.person();
-        return orders.order(mine, new LessonOrder.TurnOff(me, what, me));
+        return orders.order(mine, new RightsOrder.TurnOff(me, what, me));
     }
 
     @PutMapping("/seats/{visit}/hand")
     @For(anyone = true)
     SeatJson.Seat raiseHand(@PathVariable String visit, HttpServletRequest request) {
-        return orders.order(orders.mine(visit, request), new LessonOrder.RaiseHand(new VisitId(visit)));
+        return orders.order(orders.mine(visit, request), new SignalsOrder.RaiseHand(new VisitId(visit)));
     }
 
     @DeleteMapping("/seats/{visit}/hand")
@@ -291,7 +298,7 @@ class SeatController {
     SeatJson.Seat lowerHand(@PathVariable String visit, HttpServletRequest request) {
         SeatOrders.Mine mine = orders.mine(visit, request);
         PersonId me = mine.person();
-        return orders.order(mine, new LessonOrder.LowerHand(me, me));
+        return orders.order(mine, new SignalsOrder.LowerHand(me, me));
     }
 
     @PostMapping("/seats/{visit}/words")
@@ -300,7 +307,7 @@ class SeatController {
         Readers to = LessonController.readers(said.to, said.person);
         return orders.order(
                 orders.mine(visit, request),
-                new LessonOrder.Say(new VisitId(visit), to, said.text == null ? "" : said.text));
+                new ChatOrder.Say(new VisitId(visit), to, said.text == null ? "" : said.text));
     }
 
     @PutMapping("/seats/{visit}/name")
@@ -308,27 +315,27 @@ class SeatController {
     SeatJson.Seat rename(@PathVariable String visit, @RequestBody NameRequest wanted, HttpServletRequest request) {
         return orders.order(
                 orders.mine(visit, request),
-                new LessonOrder.Rename(new VisitId(visit), wanted.name == null ? "" : wanted.name));
+                new DoorOrder.Rename(new VisitId(visit), wanted.name == null ? "" : wanted.name));
     }
 
     @PostMapping("/seats/{visit}/leave")
     @For(anyone = true)
     SeatJson.Seat leave(@PathVariable String visit, HttpServletRequest request) {
-        return orders.order(orders.mine(visit, request), new LessonOrder.Leave(new VisitId(visit)));
+        return orders.order(orders.mine(visit, request), new DoorOrder.Leave(new VisitId(visit)));
     }
 
     @PutMapping("/seats/{visit}/sign/{sign}")
     @For(anyone = true)
     SeatJson.Seat showSign(@PathVariable String visit, @PathVariable Sign sign, HttpServletRequest request) {
         return orders.order(
-                orders.mine(visit, request), new LessonOrder.ShowSign(new VisitId(visit), Optional.of(sign)));
+                orders.mine(visit, request), new SignalsOrder.ShowSign(new VisitId(visit), Optional.of(sign)));
     }
 
     @DeleteMapping("/seats/{visit}/sign")
     @For(anyone = true)
     SeatJson.Seat takeSignBack(@PathVariable String visit, HttpServletRequest request) {
         return orders.order(
-                orders.mine(visit, request), new LessonOrder.ShowSign(new VisitId(visit), Optional.empty()));
+                orders.mine(visit, request), new SignalsOrder.ShowSign(new VisitId(visit), Optional.empty()));
     }
 
     /** The board, for those who are in. */
@@ -343,7 +350,7 @@ class SeatController {
     TeachingController.Board draw(
             @PathVariable String visit, @RequestBody TeachingController.LineRequest drawn, HttpServletRequest request) {
         SeatOrders.Mine mine = orders.mine(visit, request);
-        orders.carryOut(mine.lesson(), new LessonOrder.Draw(mine.visit(), TeachingController.line(drawn)));
+        orders.carryOut(mine.lesson(), new BoardOrder.Draw(mine.visit(), TeachingController.line(drawn)));
         return boardOf(mine);
     }
 
@@ -353,7 +360,7 @@ class SeatController {
     TeachingController.Board wipe(@PathVariable String visit, HttpServletRequest request) {
         SeatOrders.Mine mine = orders.mine(visit, request);
         PersonId me = mine.person();
-        orders.carryOut(mine.lesson(), new LessonOrder.Wipe(Optional.of(me), me));
+        orders.carryOut(mine.lesson(), new BoardOrder.Wipe(Optional.of(me), me));
         return boardOf(mine);
     }
 

@@ -1,5 +1,7 @@
 package juricast.server.lesson;
 
+import static juricast.core.door.DoorPart.DOOR;
+
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.time.Instant;
 import java.util.List;
@@ -7,17 +9,17 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import juricast.core.audience.SeatView;
+import juricast.core.chat.Readers;
+import juricast.core.chat.Words;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.Appliance;
-import juricast.core.lesson.LessonPlan;
-import juricast.core.lesson.Readers;
-import juricast.core.lesson.Sign;
-import juricast.core.lesson.Visit;
-import juricast.core.lesson.Words;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.Visit;
+import juricast.core.rights.Appliance;
 import juricast.core.rules.Setting;
+import juricast.core.signals.Sign;
 import juricast.server.words.DoorWords;
 import juricast.server.words.RuleWords;
 import org.jspecify.annotations.Nullable;
@@ -136,7 +138,7 @@ class SeatJson {
             // Without the words, which are looked up each time.
             int all = lesson.state().number();
             SeatView view = SeatView.of(lesson.plan(), lesson.state(), seen.rights(), visit, all, now);
-            Optional<PersonId> person = lesson.state().visit(visit).flatMap(Visit::person);
+            Optional<PersonId> person = lesson.state().of(DOOR).visit(visit).flatMap(Visit::person);
             return new Looks(room(lesson, seen, view.room()), own(lesson, view), person);
         });
     }
@@ -228,7 +230,7 @@ class SeatJson {
     }
 
     private static List<Heard> heard(List<Words> all, LiveLesson.Snapshot lesson, VisitId visit) {
-        Optional<PersonId> me = lesson.state().visit(visit).flatMap(Visit::person);
+        Optional<PersonId> me = lesson.state().of(DOOR).visit(visit).flatMap(Visit::person);
         return all.stream()
                 .map(words -> heard(words, lesson.plan(), me.equals(Optional.of(words.from()))))
                 .toList();

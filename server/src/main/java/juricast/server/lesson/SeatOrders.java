@@ -1,5 +1,7 @@
 package juricast.server.lesson;
 
+import static juricast.core.door.DoorPart.DOOR;
+
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
@@ -7,9 +9,9 @@ import juricast.core.identity.DeviceId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.LessonOrder;
-import juricast.core.lesson.LessonPlan;
-import juricast.core.lesson.Visit;
+import juricast.core.live.LessonOrder;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.Visit;
 import juricast.server.access.Cookies;
 import juricast.server.access.Sessions;
 import juricast.server.access.SignedIn;
@@ -55,7 +57,7 @@ class SeatOrders {
         if (lesson == null) {
             throw Problem.notThere("This seat");
         }
-        Visit found = lessons.look(lesson).state().visit(id).orElseThrow();
+        Visit found = lessons.look(lesson).state().of(DOOR).visit(id).orElseThrow();
         Optional<SignedIn> caller = SignedIn.calling();
         if (Cookies.device(request)
                 .filter(device -> isOf(found, device, caller))

@@ -1,24 +1,31 @@
 package juricast.server.lesson;
 
+import static juricast.core.board.BoardPart.BOARD;
 import static juricast.server.access.Position.LEAD;
 import static juricast.server.access.Position.TEACHER;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import juricast.core.board.BoardOrder;
 import juricast.core.charter.Place;
+import juricast.core.chat.ChatOrder;
+import juricast.core.ending.EndingOrder;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
-import juricast.core.lesson.Appliance;
-import juricast.core.lesson.LessonEvent;
-import juricast.core.lesson.LessonOrder;
-import juricast.core.lesson.LessonState;
-import juricast.core.lesson.Stance;
+import juricast.core.live.LessonState;
+import juricast.core.live.Stance;
+import juricast.core.material.MaterialOrder;
+import juricast.core.rights.Appliance;
+import juricast.core.rights.RightsEvent;
+import juricast.core.rights.RightsOrder;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Rule;
 import juricast.core.rules.Rulebook;
+import juricast.core.signals.SignalsOrder;
+import juricast.core.supervision.SupervisionOrder;
 import juricast.server.access.For;
 import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
@@ -77,7 +84,7 @@ class TeachingController {
         return desk.order(
                 lesson,
                 caller,
-                new LessonOrder.SwitchStance(
+                new RightsOrder.SwitchStance(
                         stance(desk.known(lesson, caller), wanted.stance), wanted.keepLive, caller.person()));
     }
 
@@ -107,7 +114,7 @@ class TeachingController {
 
     private Rulebook after(LiveLesson.Snapshot live, Stance to, boolean keepLive) {
         LessonState then =
-                live.state().after(new LessonEvent.StanceSwitched(to, keepLive, PersonId.PROGRAM, lessons.now()));
+                live.state().after(new RightsEvent.StanceSwitched(to, keepLive, PersonId.PROGRAM, lessons.now()));
         return then.rules(live.rules());
     }
 
@@ -147,26 +154,26 @@ class TeachingController {
     DeskJson.Desk stop(
             @PathVariable String lesson, @RequestBody StopRequest request, @AuthenticationPrincipal SignedIn caller) {
         String why = request.why == null ? "" : request.why;
-        return desk.order(lesson, caller, new LessonOrder.StopEverything(why, caller.person()));
+        return desk.order(lesson, caller, new SupervisionOrder.StopEverything(why, caller.person()));
     }
 
     @PostMapping("/resume")
     @For({TEACHER, LEAD})
     DeskJson.Desk resume(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new LessonOrder.Resume(caller.person()));
+        return desk.order(lesson, caller, new SupervisionOrder.Resume(caller.person()));
     }
 
     /** A lead takes charge of a room without an adult. */
     @PostMapping("/take-charge")
     @For(LEAD)
     DeskJson.Desk takeCharge(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new LessonOrder.TakeCharge(caller.person()));
+        return desk.order(lesson, caller, new SupervisionOrder.TakeCharge(caller.person()));
     }
 
     @PostMapping("/signs/clear")
     @For({TEACHER, LEAD})
     DeskJson.Desk clearSigns(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new LessonOrder.ClearSigns(caller.person()));
+        return desk.order(lesson, caller, new SignalsOrder.ClearSigns(caller.person()));
     }
 
     @PostMapping("/materials")
@@ -174,14 +181,14 @@ class TeachingController {
     DeskJson.Desk handOut(
             @PathVariable String lesson, @RequestBody MaterialRequest given, @AuthenticationPrincipal SignedIn caller) {
         return desk.order(
-                lesson, caller, new LessonOrder.HandOut(caller.person(), text(given.title), text(given.body)));
+                lesson, caller, new MaterialOrder.HandOut(caller.person(), text(given.title), text(given.body)));
     }
 
     @DeleteMapping("/materials/{number}")
     @For({TEACHER, LEAD})
     DeskJson.Desk takeBack(
             @PathVariable String lesson, @PathVariable int number, @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new LessonOrder.TakeBack(number, caller.person()));
+        return desk.order(lesson, caller, new MaterialOrder.TakeBack(number, caller.person()));
     }
 
     @PutMapping("/focus")
@@ -191,14 +198,14 @@ class TeachingController {
         return desk.order(
                 lesson,
                 caller,
-                new LessonOrder.Focus(Optional.ofNullable(on.person).map(PersonId::new), caller.person()));
+                new SignalsOrder.Focus(Optional.ofNullable(on.person).map(PersonId::new), caller.person()));
     }
 
     @PutMapping("/light")
     @For({TEACHER, LEAD})
     DeskJson.Desk lighten(
             @PathVariable String lesson, @RequestBody LightRequest wanted, @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new LessonOrder.Lighten(wanted.on, caller.person()));
+        return desk.order(lesson, caller, new RightsOrder.Lighten(wanted.on, caller.person()));
     }
 
     @PostMapping("/captions")
@@ -206,7 +213,7 @@ class TeachingController {
     DeskJson.Desk caption(
             @PathVariable String lesson, @RequestBody CaptionRequest said, @AuthenticationPrincipal SignedIn caller) {
         VisitId visit = desk.presence(desk.known(lesson, caller), caller);
-        return desk.order(lesson, caller, new LessonOrder.Caption(visit, text(said.text)));
+        return desk.order(lesson, caller, new MaterialOrder.Caption(visit, text(said.text)));
     }
 
     /** All captions of the lesson as WebVTT, timed from its opening. */
@@ -224,28 +231,28 @@ class TeachingController {
     DeskJson.Desk show(
             @PathVariable String lesson, @PathVariable Appliance what, @AuthenticationPrincipal SignedIn caller) {
         VisitId visit = desk.presence(desk.known(lesson, caller), caller);
-        return desk.order(lesson, caller, new LessonOrder.TurnOn(visit, what));
+        return desk.order(lesson, caller, new RightsOrder.TurnOn(visit, what));
     }
 
     @DeleteMapping("/own/{what}")
     @For({TEACHER, LEAD})
     DeskJson.Desk stopShowing(
             @PathVariable String lesson, @PathVariable Appliance what, @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new LessonOrder.TurnOff(caller.person(), what, caller.person()));
+        return desk.order(lesson, caller, new RightsOrder.TurnOff(caller.person(), what, caller.person()));
     }
 
     @PostMapping("/held/{number}/let-through")
     @For({TEACHER, LEAD})
     DeskJson.Desk letThrough(
             @PathVariable String lesson, @PathVariable int number, @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new LessonOrder.Release(number, true, caller.person()));
+        return desk.order(lesson, caller, new ChatOrder.Release(number, true, caller.person()));
     }
 
     @PostMapping("/held/{number}/keep-back")
     @For({TEACHER, LEAD})
     DeskJson.Desk keepBack(
             @PathVariable String lesson, @PathVariable int number, @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new LessonOrder.Release(number, false, caller.person()));
+        return desk.order(lesson, caller, new ChatOrder.Release(number, false, caller.person()));
     }
 
     /** Ends the lesson for all but one pupil, for a last word. */
@@ -253,7 +260,7 @@ class TeachingController {
     @For({TEACHER, LEAD})
     DeskJson.Desk lastWord(
             @PathVariable String lesson, @PathVariable String person, @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new LessonOrder.KeepBack(new PersonId(person), caller.person()));
+        return desk.order(lesson, caller, new EndingOrder.KeepBack(new PersonId(person), caller.person()));
     }
 
     @GetMapping("/board")
@@ -266,7 +273,7 @@ class TeachingController {
     @For({TEACHER, LEAD})
     Board draw(@PathVariable String lesson, @RequestBody LineRequest drawn, @AuthenticationPrincipal SignedIn caller) {
         LessonId id = desk.known(lesson, caller);
-        desk.carryOut(id, new LessonOrder.Draw(desk.presence(id, caller), line(drawn)));
+        desk.carryOut(id, new BoardOrder.Draw(desk.presence(id, caller), line(drawn)));
         return board(lessons.look(id), caller.person());
     }
 
@@ -278,13 +285,13 @@ class TeachingController {
             @RequestParam(required = false) @Nullable String of,
             @AuthenticationPrincipal SignedIn caller) {
         return desk.order(
-                lesson, caller, new LessonOrder.Wipe(Optional.ofNullable(of).map(PersonId::new), caller.person()));
+                lesson, caller, new BoardOrder.Wipe(Optional.ofNullable(of).map(PersonId::new), caller.person()));
     }
 
     static Board board(LiveLesson.Snapshot live, PersonId me) {
         return new Board(
-                live.state().boardNumber(),
-                live.state().board().stream()
+                live.state().of(BOARD).changed(),
+                live.state().of(BOARD).lines().stream()
                         .map(line -> new Mark(
                                 line.number(),
                                 line.author().value(),

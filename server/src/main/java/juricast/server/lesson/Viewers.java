@@ -8,8 +8,8 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
+import juricast.core.door.DoorOrder;
 import juricast.core.identity.LessonId;
-import juricast.core.lesson.LessonOrder;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
@@ -69,7 +69,7 @@ class Viewers implements DisposableBean {
         lesson.viewers.add(viewer);
         mine.in(lesson.snapshot().state()).stream()
                 .filter(visit -> visit.goesOn() && !visit.connected())
-                .forEach(visit -> lessons.carryOut(id, new LessonOrder.ComeBack(visit.id())));
+                .forEach(visit -> lessons.carryOut(id, new DoorOrder.ComeBack(visit.id())));
         var whose = new Whose(id, who);
         List<Viewer> all = ofOne.merge(whose, List.of(viewer), Viewers::together);
         line.begin(viewer::tell, () -> close(viewer, whose));

@@ -4,7 +4,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Set;
 import juricast.core.identity.PersonId;
-import juricast.core.lesson.WatchedWords;
+import juricast.core.live.WatchedWords;
 import juricast.server.data.Database;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;

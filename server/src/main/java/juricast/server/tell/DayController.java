@@ -11,7 +11,7 @@ import java.util.Optional;
 import juricast.core.identity.Member;
 import juricast.core.identity.Role;
 import juricast.core.joining.WayIn;
-import juricast.core.lesson.LessonState;
+import juricast.core.live.LessonState;
 import juricast.core.time.Span;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;

@@ -7,7 +7,7 @@ import java.util.stream.Collectors;
 import juricast.core.entry.Reason;
 import juricast.core.entry.ReasonCode;
 import juricast.core.identity.PersonId;
-import juricast.core.lesson.LessonPlan;
+import juricast.core.live.LessonPlan;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Rulebook;
 import juricast.server.data.School;

@@ -1,13 +1,21 @@
 package juricast.server.words;
 
+import juricast.core.board.BoardEvent;
+import juricast.core.chat.ChatEvent;
+import juricast.core.chat.Readers;
+import juricast.core.door.DoorEvent;
+import juricast.core.ending.EndingEvent;
 import juricast.core.entry.Outcome;
 import juricast.core.identity.PersonId;
-import juricast.core.lesson.Appliance;
-import juricast.core.lesson.LessonEvent;
-import juricast.core.lesson.LessonPlan;
-import juricast.core.lesson.LessonState;
-import juricast.core.lesson.Readers;
-import juricast.core.lesson.Visit;
+import juricast.core.live.LessonEvent;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.LessonState;
+import juricast.core.live.Visit;
+import juricast.core.material.MaterialEvent;
+import juricast.core.rights.Appliance;
+import juricast.core.rights.RightsEvent;
+import juricast.core.signals.SignalsEvent;
+import juricast.core.supervision.SupervisionEvent;
 import juricast.server.people.People;
 import org.springframework.stereotype.Component;
 
@@ -55,17 +63,17 @@ public class EventWords {
         }
 
         @Override
-        public String opened(LessonEvent.Opened event) {
+        public String opened(DoorEvent.Opened event) {
             return name(event.by()) + " opened the lesson";
         }
 
         @Override
-        public String adultJoined(LessonEvent.AdultJoined event) {
+        public String adultJoined(DoorEvent.AdultJoined event) {
             return name(event.person()) + " came in";
         }
 
         @Override
-        public String knocked(LessonEvent.Knocked event) {
+        public String knocked(DoorEvent.Knocked event) {
             String who =
                     event.person().map(this::name).orElse("“" + event.arrival().claimedName() + "”");
             return event.verdict().outcome() == Outcome.TURN_AWAY
@@ -74,53 +82,53 @@ public class EventWords {
         }
 
         @Override
-        public String judged(LessonEvent.Judged event) {
+        public String judged(DoorEvent.Judged event) {
             return who(event.visit()) + " was judged again at the door";
         }
 
         @Override
-        public String admitted(LessonEvent.Admitted event) {
+        public String admitted(DoorEvent.Admitted event) {
             return name(event.person()) + " was let in" + by(event.by());
         }
 
         @Override
-        public String turnedAway(LessonEvent.TurnedAway event) {
+        public String turnedAway(DoorEvent.TurnedAway event) {
             return who(event.visit()) + " was turned away" + by(event.by());
         }
 
         @Override
-        public String left(LessonEvent.Left event) {
+        public String left(DoorEvent.Left event) {
             return who(event.visit()) + " left";
         }
 
         @Override
-        public String takenOff(LessonEvent.TakenOff event) {
+        public String takenOff(DoorEvent.TakenOff event) {
             return name(event.person()) + " no longer belongs to this lesson, and is out";
         }
 
         @Override
-        public String guestLetIn(LessonEvent.GuestLetIn event) {
+        public String guestLetIn(DoorEvent.GuestLetIn event) {
             return "“%s” is on no list, and is a guest of this lesson: %s%s"
                     .formatted(event.name(), event.note(), by(event.by()));
         }
 
         @Override
-        public String connectionLost(LessonEvent.ConnectionLost event) {
+        public String connectionLost(DoorEvent.ConnectionLost event) {
             return who(event.visit()) + " lost the connection";
         }
 
         @Override
-        public String cameBack(LessonEvent.CameBack event) {
+        public String cameBack(DoorEvent.CameBack event) {
             return who(event.visit()) + " came back";
         }
 
         @Override
-        public String turnedOn(LessonEvent.TurnedOn event) {
+        public String turnedOn(RightsEvent.TurnedOn event) {
             return "%s switched the %s on".formatted(name(event.person()), what(event.what()));
         }
 
         @Override
-        public String turnedOff(LessonEvent.TurnedOff event) {
+        public String turnedOff(RightsEvent.TurnedOff event) {
             return event.by().equals(event.person())
                     ? "%s switched the %s off".formatted(name(event.person()), what(event.what()))
                     : "The %s of %s was switched off%s"
@@ -128,17 +136,17 @@ public class EventWords {
         }
 
         @Override
-        public String handRaised(LessonEvent.HandRaised event) {
+        public String handRaised(SignalsEvent.HandRaised event) {
             return name(event.person()) + " raised a hand";
         }
 
         @Override
-        public String handLowered(LessonEvent.HandLowered event) {
+        public String handLowered(SignalsEvent.HandLowered event) {
             return "The hand of %s went down".formatted(name(event.person()));
         }
 
         @Override
-        public String said(LessonEvent.Said event) {
+        public String said(ChatEvent.Said event) {
             return "%s wrote %s".formatted(name(event.from()), to(event.to()));
         }
 
@@ -151,7 +159,7 @@ public class EventWords {
         }
 
         @Override
-        public String liveSet(LessonEvent.LiveSet event) {
+        public String liveSet(RightsEvent.LiveSet event) {
             return "%s: %s%s"
                     .formatted(
                             event.set().rule().title(),
@@ -160,54 +168,54 @@ public class EventWords {
         }
 
         @Override
-        public String passGiven(LessonEvent.PassGiven event) {
+        public String passGiven(RightsEvent.PassGiven event) {
             return "%s got a pass: %s%s"
                     .formatted(name(event.person()), event.right().title(), by(event.by()));
         }
 
         @Override
-        public String curbGiven(LessonEvent.CurbGiven event) {
+        public String curbGiven(RightsEvent.CurbGiven event) {
             return "%s got a curb: %s%s"
                     .formatted(name(event.person()), event.right().title(), by(event.by()));
         }
 
         @Override
-        public String loanEnded(LessonEvent.LoanEnded event) {
+        public String loanEnded(RightsEvent.LoanEnded event) {
             return "%s of %s is as before".formatted(event.right().title(), name(event.person()));
         }
 
         @Override
-        public String renamed(LessonEvent.Renamed event) {
+        public String renamed(DoorEvent.Renamed event) {
             return "%s is shown as “%s”".formatted(name(event.person()), event.name());
         }
 
         @Override
-        public String removed(LessonEvent.Removed event) {
+        public String removed(DoorEvent.Removed event) {
             return "%s was removed: %s%s".formatted(name(event.person()), event.why(), by(event.by()));
         }
 
         @Override
-        public String allowedBack(LessonEvent.AllowedBack event) {
+        public String allowedBack(DoorEvent.AllowedBack event) {
             return "%s may come back%s".formatted(name(event.person()), by(event.by()));
         }
 
         @Override
-        public String dismissed(LessonEvent.Dismissed event) {
+        public String dismissed(DoorEvent.Dismissed event) {
             return "The lesson was ended for everyone" + by(event.by());
         }
 
         @Override
-        public String keptBack(LessonEvent.KeptBack event) {
+        public String keptBack(DoorEvent.KeptBack event) {
             return "All but %s went; a last word%s".formatted(name(event.person()), by(event.by()));
         }
 
         @Override
-        public String seenOut(LessonEvent.SeenOut event) {
+        public String seenOut(DoorEvent.SeenOut event) {
             return who(event.visit()) + " has gone";
         }
 
         @Override
-        public String closed(LessonEvent.Closed event) {
+        public String closed(EndingEvent.Closed event) {
             return switch (event.step()) {
                 case LINK_RETIRED -> "The link was retired";
                 case CHAT_KEPT -> "The chat was kept: %d messages".formatted(event.count());
@@ -217,42 +225,42 @@ public class EventWords {
         }
 
         @Override
-        public String stanceSwitched(LessonEvent.StanceSwitched event) {
+        public String stanceSwitched(RightsEvent.StanceSwitched event) {
             return "Stance: %s%s".formatted(event.to().name(), by(event.by()));
         }
 
         @Override
-        public String stopped(LessonEvent.Stopped event) {
+        public String stopped(SupervisionEvent.Stopped event) {
             return "Everything was stopped" + by(event.by());
         }
 
         @Override
-        public String stopExplained(LessonEvent.StopExplained event) {
+        public String stopExplained(SupervisionEvent.StopExplained event) {
             return "Why everything was stopped: %s%s".formatted(event.why(), by(event.by()));
         }
 
         @Override
-        public String resumed(LessonEvent.Resumed event) {
+        public String resumed(SupervisionEvent.Resumed event) {
             return "It went on" + by(event.by());
         }
 
         @Override
-        public String wentQuiet(LessonEvent.WentQuiet event) {
+        public String wentQuiet(SupervisionEvent.WentQuiet event) {
             return "The room went quiet by itself: no adult was in it";
         }
 
         @Override
-        public String supervised(LessonEvent.Supervised event) {
+        public String supervised(SupervisionEvent.Supervised event) {
             return "An adult is in the room again" + by(event.by());
         }
 
         @Override
-        public String chargeTaken(LessonEvent.ChargeTaken event) {
+        public String chargeTaken(DoorEvent.ChargeTaken event) {
             return name(event.by()) + " took charge";
         }
 
         @Override
-        public String signShown(LessonEvent.SignShown event) {
+        public String signShown(SignalsEvent.SignShown event) {
             return event.sign()
                     .map(sign -> "%s signals: %s"
                             .formatted(
@@ -264,63 +272,63 @@ public class EventWords {
         }
 
         @Override
-        public String signsCleared(LessonEvent.SignsCleared event) {
+        public String signsCleared(SignalsEvent.SignsCleared event) {
             return "The signals were cleared" + by(event.by());
         }
 
         @Override
-        public String handedOut(LessonEvent.HandedOut event) {
+        public String handedOut(MaterialEvent.HandedOut event) {
             return "Handed out: %s%s".formatted(event.title(), by(event.by()));
         }
 
         @Override
-        public String takenBack(LessonEvent.TakenBack event) {
+        public String takenBack(MaterialEvent.TakenBack event) {
             return "Something handed out was taken back" + by(event.by());
         }
 
         @Override
-        public String focused(LessonEvent.Focused event) {
+        public String focused(SignalsEvent.Focused event) {
             return event.on()
                     .map(one -> "%s stands before everybody%s".formatted(name(one), by(event.by())))
                     .orElse("Nobody stands before everybody any more" + by(event.by()));
         }
 
         @Override
-        public String lightened(LessonEvent.Lightened event) {
+        public String lightened(RightsEvent.Lightened event) {
             return (event.on() ? "The lesson became light: no pictures" : "The lesson has pictures again")
                     + by(event.by());
         }
 
         @Override
-        public String captioned(LessonEvent.Captioned event) {
+        public String captioned(MaterialEvent.Captioned event) {
             return "A caption was written" + by(event.by());
         }
 
         @Override
-        public String held(LessonEvent.Held event) {
+        public String held(ChatEvent.Held event) {
             return "%s wrote %s; it waited for an adult".formatted(name(event.from()), to(event.to()));
         }
 
         @Override
-        public String released(LessonEvent.Released event) {
+        public String released(ChatEvent.Released event) {
             return "A message that waited was %s%s"
                     .formatted(event.letThrough() ? "let through" : "kept back", by(event.by()));
         }
 
         @Override
-        public String drawn(LessonEvent.Drawn event) {
+        public String drawn(BoardEvent.Drawn event) {
             return name(event.person()) + " drew on the board";
         }
 
         @Override
-        public String wiped(LessonEvent.Wiped event) {
+        public String wiped(BoardEvent.Wiped event) {
             return event.of()
                     .map(one -> "The marks of %s were wiped%s".formatted(name(one), by(event.by())))
                     .orElse("The board was wiped" + by(event.by()));
         }
 
         @Override
-        public String sweepNoticed(LessonEvent.SweepNoticed event) {
+        public String sweepNoticed(DoorEvent.SweepNoticed event) {
             return "“%s” tried %d doors of the school".formatted(event.name(), event.doors());
         }
     }

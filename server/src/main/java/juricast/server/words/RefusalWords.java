@@ -1,9 +1,9 @@
 package juricast.server.words;
 
 import java.util.stream.Collectors;
-import juricast.core.lesson.LessonPlan;
-import juricast.core.lesson.Refusal;
 import juricast.core.limits.Limits;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.Refusal;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Layer;
 import juricast.core.rules.Ruling;
@@ -126,7 +126,7 @@ public class RefusalWords {
             return say(
                     type,
                     "Not yours while the lead adult is in: " + ruling.rule().title(),
-                    refusal.code() == Refusal.Code.RULE_ON_REQUEST
+                    refusal.code() == Refusal.Common.RULE_ON_REQUEST
                             ? "Ask them to lend it to you: on their desk, under your name."
                             : "Ask them to do it.");
         }
@@ -134,7 +134,7 @@ public class RefusalWords {
             return say(type, "The rules do not allow it: " + ruling.rule().title(), "Look at why, beside the rule.");
         }
         String what = ruling.rule().pupilWords();
-        boolean ask = refusal.code() == Refusal.Code.RULE_ON_REQUEST;
+        boolean ask = refusal.code() == Refusal.Common.RULE_ON_REQUEST;
         boolean live = ruling.chain().stream()
                 .anyMatch(step -> step.effect() == Ruling.Effect.DECIDES
                         && step.setting()

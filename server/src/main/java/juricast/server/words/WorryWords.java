@@ -2,7 +2,7 @@ package juricast.server.words;
 
 import juricast.core.audience.CorridorView.Kind;
 import juricast.core.audience.CorridorView.Worry;
-import juricast.core.lesson.LessonPlan;
+import juricast.core.live.LessonPlan;
 import juricast.server.data.School;
 import org.springframework.stereotype.Component;
 

@@ -10,9 +10,11 @@ import java.util.concurrent.CountDownLatch;
 import java.util.stream.Stream;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
-import juricast.core.lesson.LessonEvent;
-import juricast.core.lesson.LessonOrder;
+import juricast.core.live.LessonEvent;
+import juricast.core.live.LessonOrder;
+import juricast.core.rights.RightsOrder;
 import juricast.core.rules.RuleValue;
+import juricast.core.signals.SignalsEvent;
 import juricast.server.RunningServer;
 import juricast.server.classes.Classes;
 import juricast.server.data.Causes;
@@ -40,7 +42,7 @@ class LessonJournalTest {
     @Test
     void what_was_written_is_read_again_the_same_after_a_restart() {
         var id = new LessonId("tidal-navigation-8-1.3-2");
-        SERVER.bean(LiveLessons.class).carryOut(id, new LessonOrder.SetLive(RuleValue.parse("entry.door=shut"), ORLA));
+        SERVER.bean(LiveLessons.class).carryOut(id, new RightsOrder.SetLive(RuleValue.parse("entry.door=shut"), ORLA));
         var before = SERVER.bean(LiveLessons.class).look(id).state();
 
         SERVER.restart();
@@ -76,7 +78,7 @@ class LessonJournalTest {
     void an_event_whose_number_is_taken_or_leaves_a_gap_is_refused_and_others_are_not() {
         var id = new LessonId("weather-lab-9-1.3-2");
         int last = journal.read(id).events().size();
-        List<LessonEvent> event = List.of(new LessonEvent.HandRaised(ORLA, RunningServer.START));
+        List<LessonEvent> event = List.of(new SignalsEvent.HandRaised(ORLA, RunningServer.START));
 
         assertThatThrownBy(() -> journal.append(id, last - 1, "x", event)).isInstanceOf(LessonJournal.NotKept.class);
         assertThatThrownBy(() -> journal.append(id, last + 1, "x", event)).isInstanceOf(LessonJournal.NotKept.class);
@@ -85,9 +87,9 @@ class LessonJournalTest {
     }
 
     private static final LessonOrder SHUT =
-            new LessonOrder.SetLive(RuleValue.parse("entry.door=shut"), new PersonId("pernel-ost"));
+            new RightsOrder.SetLive(RuleValue.parse("entry.door=shut"), new PersonId("pernel-ost"));
     private static final LessonOrder OPEN =
-            new LessonOrder.SetLive(RuleValue.parse("entry.door=knock"), new PersonId("pernel-ost"));
+            new RightsOrder.SetLive(RuleValue.parse("entry.door=knock"), new PersonId("pernel-ost"));
 
     private LiveLessons lessonsOn(Database database, LessonJournal faulty) {
         return new LiveLessons(
@@ -175,7 +177,7 @@ class LessonJournalTest {
         var id = new LessonId("harbour-law-10-1.3-2");
         LessonJournal.Record record = journal.read(id);
         int last = record.events().size();
-        List<LessonEvent> event = List.of(new LessonEvent.HandRaised(ORLA, RunningServer.START));
+        List<LessonEvent> event = List.of(new SignalsEvent.HandRaised(ORLA, RunningServer.START));
 
         assertThatThrownBy(() -> journalOnIt.append(id, last, record.hash(), event))
                 .isInstanceOf(LessonJournal.NotKept.class);

@@ -1,5 +1,6 @@
 package juricast.server.lesson;
 
+import static juricast.core.door.DoorPart.DOOR;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
@@ -466,10 +467,9 @@ class LessonOverHttpTest {
 
         LiveLessons lessons = SERVER.bean(LiveLessons.class);
         var live = new juricast.core.identity.LessonId(id);
-        lessons.look(live).state().visits().stream()
+        lessons.look(live).state().of(DOOR).visits().stream()
                 .filter(visit -> visit.role() == juricast.core.identity.Role.LEAD_ADULT)
-                .forEach(visit ->
-                        lessons.carryOut(live, new juricast.core.lesson.LessonOrder.LoseConnection(visit.id())));
+                .forEach(visit -> lessons.carryOut(live, new juricast.core.door.DoorOrder.LoseConnection(visit.id())));
         assertThat(alerts(maren, id))
                 .singleElement()
                 .satisfies(alert -> assertThat(alert.get("kind").asString()).isEqualTo("NO_ADULT"));

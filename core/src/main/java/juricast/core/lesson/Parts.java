@@ -1,0 +1,31 @@
+package juricast.core.lesson;
+
+import java.util.List;
+import juricast.core.board.BoardPart;
+import juricast.core.chat.ChatPart;
+import juricast.core.door.DoorPart;
+import juricast.core.ending.EndingPart;
+import juricast.core.live.LessonState;
+import juricast.core.live.Part;
+import juricast.core.material.MaterialPart;
+import juricast.core.rights.RightsPart;
+import juricast.core.signals.SignalsPart;
+import juricast.core.supervision.SupervisionPart;
+
+/** Which parts a lesson has. A part knows those above it in this list and none below; what follows by itself is asked from the end. */
+public final class Parts {
+    public static final List<Part<?, ?, ?>> ALL = List.of(
+            DoorPart.DOOR,
+            SignalsPart.SIGNALS,
+            RightsPart.RIGHTS,
+            ChatPart.CHAT,
+            BoardPart.BOARD,
+            MaterialPart.MATERIAL,
+            SupervisionPart.SUPERVISION,
+            EndingPart.ENDING);
+
+    /** A lesson in which nothing has happened yet. */
+    public static final LessonState NEW = LessonState.begin(ALL);
+
+    private Parts() {}
+}

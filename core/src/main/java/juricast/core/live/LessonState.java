@@ -1,0 +1,199 @@
+package juricast.core.live;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.rules.LiveRules;
+import juricast.core.rules.PlannedRules;
+import juricast.core.rules.Rulebook;
+import juricast.core.rules.Setting;
+import juricast.core.rules.Situation;
+
+/**
+ * A lesson as its events left it: how many there were, and the state of each part. It never changes; a part of which nothing
+ * changed keeps one and the same state object, and that is how everybody who made something of it knows that it still counts.
+ */
+public final class LessonState {
+    private final List<Part<?, ?, ?>> parts;
+    private final int number;
+    private final Object[] states;
+    private final WhoIsThere there;
+    private final List<Setting> ordered;
+
+    /** The book that was made last for these settings; the next state takes it on as long as it still says the same. */
+    private volatile Optional<Made> made;
+
+    private record Made(PlannedRules planned, List<Setting> ordered, Rulebook book) {}
+
+    private LessonState(List<Part<?, ?, ?>> parts, int number, Object[] states, LessonState before) {
+        this.parts = parts;
+        this.number = number;
+        this.states = states;
+        there = there(parts, states);
+        ordered = before == null ? ordered() : ordered(before);
+        made = before == null ? Optional.empty() : before.made;
+    }
+
+    /** A lesson in which nothing has happened yet. @param parts those below first; one of them knows who is there */
+    public static LessonState begin(List<Part<?, ?, ?>> parts) {
+        Object[] states = parts.stream().map(Part::begin).toArray();
+        return new LessonState(List.copyOf(parts), 0, states, null);
+    }
+
+    private static WhoIsThere there(List<Part<?, ?, ?>> parts, Object[] states) {
+        for (int i = 0; i < states.length; i++) {
+            Optional<WhoIsThere> known = untyped(parts.get(i)).there(states[i]);
+            if (known.isPresent()) {
+                return known.get();
+            }
+        }
+        throw new IllegalArgumentException("No part knows who is there");
+    }
+
+    /** One step of the fold. @throws IllegalArgumentException if no part knows events of this kind */
+    public LessonState after(LessonEvent event) {
+        if (event instanceof Erased) {
+            return new LessonState(parts, number + 1, states, this);
+        }
+        Object[] next = states.clone();
+        int own = placeOf(event);
+        Part<Object, LessonOrder, LessonEvent> part = untyped(parts.get(own));
+        next[own] = part.after(states[own], event, number + 1);
+        part.leaves(states[own], next[own], event).ifPresent(gone -> {
+            for (int i = 0; i < next.length; i++) {
+                next[i] = untyped(parts.get(i)).gone(next[i], gone);
+            }
+        });
+        return new LessonState(parts, number + 1, next, this);
+    }
+
+    /** All events in order. */
+    public LessonState after(List<? extends LessonEvent> events) {
+        LessonState state = this;
+        for (LessonEvent event : events) {
+            state = state.after(event);
+        }
+        return state;
+    }
+
+    private int placeOf(LessonEvent event) {
+        for (int i = 0; i < states.length; i++) {
+            if (parts.get(i).events().isInstance(event)) {
+                return i;
+            }
+        }
+        throw new IllegalArgumentException("No part knows what to make of " + event);
+    }
+
+    /** How many events there were; the number of the last one. */
+    public int number() {
+        return number;
+    }
+
+    /** The parts of every lesson, those below first. */
+    public List<Part<?, ?, ?>> parts() {
+        return parts;
+    }
+
+    /** The state of one part. @throws IllegalArgumentException if lessons have no such part */
+    @SuppressWarnings("unchecked") // what stands in a part's place was made by it
+    public <S> S of(Part<S, ?, ?> part) {
+        int place = parts.indexOf(part);
+        if (place < 0) {
+            throw new IllegalArgumentException("Lessons have no part " + part.name());
+        }
+        return (S) states[place];
+    }
+
+    /** Whether a part is just as it was in another state of this lesson. */
+    public boolean isSame(LessonState other, Part<?, ?, ?> part) {
+        return (Object) of(part) == other.of(part);
+    }
+
+    /** Who is in, and whether the lesson goes on. */
+    public WhoIsThere there() {
+        return there;
+    }
+
+    /** The rules of the class with all that this lesson adds to them, for the class together. */
+    public LiveRules rules(PlannedRules planned) {
+        return new LiveRules(book(planned), this::lent, there::hasAccount);
+    }
+
+    private Rulebook book(PlannedRules planned) {
+        Situation now = situation(planned.situation());
+        Optional<Made> last = made;
+        if (last.isPresent()
+                && last.get().planned.equals(planned)
+                && last.get().ordered == ordered
+                && last.get().book.situation().equals(now)) {
+            return last.get().book;
+        }
+        Rulebook book = planned.with(ordered, now);
+        made = Optional.of(new Made(planned, ordered, book));
+        return book;
+    }
+
+    /** What conditions ask about, as far as the parts know it; year and time are those of the plan. */
+    private Situation situation(Situation planned) {
+        Situation now = planned;
+        for (int i = 0; i < states.length; i++) {
+            now = untyped(parts.get(i)).situation(states[i], PlaceId.TOGETHER, now);
+        }
+        return now;
+    }
+
+    /** Passes and curbs of one person that have not been ended. */
+    public List<Setting> lent(PersonId person) {
+        List<Setting> all = List.of();
+        for (int i = 0; i < states.length; i++) {
+            List<Setting> more = untyped(parts.get(i)).lent(states[i], person);
+            if (!more.isEmpty()) {
+                all = all.isEmpty() ? more : join(all, more);
+            }
+        }
+        return all.isEmpty() ? all : spokenTo(person, all);
+    }
+
+    /** What is lent to a person is lent to them in the role they came in. */
+    private List<Setting> spokenTo(PersonId person, List<Setting> lent) {
+        Role role = there.visitsOf(person).stream().map(Visit::role).findFirst().orElse(Role.PUPIL);
+        return lent.stream()
+                .map(one -> one.set().rule().speaksOf(role) ? one.speakingTo(role) : one)
+                .toList();
+    }
+
+    private List<Setting> ordered() {
+        List<Setting> all = List.of();
+        for (int i = 0; i < states.length; i++) {
+            all = join(all, untyped(parts.get(i)).imposes(states[i], PlaceId.TOGETHER));
+        }
+        return all;
+    }
+
+    private List<Setting> ordered(LessonState before) {
+        for (int i = 0; i < states.length; i++) {
+            if (states[i] != before.states[i]) {
+                List<Setting> now = untyped(parts.get(i)).imposes(states[i], PlaceId.TOGETHER);
+                if (now != untyped(parts.get(i)).imposes(before.states[i], PlaceId.TOGETHER)) {
+                    return ordered();
+                }
+            }
+        }
+        return before.ordered;
+    }
+
+    private static List<Setting> join(List<Setting> some, List<Setting> more) {
+        var all = new ArrayList<>(some);
+        all.addAll(more);
+        return all;
+    }
+
+    /** A part as whoever handles its state without looking into it sees it: what stands in its place was made by it. */
+    @SuppressWarnings("unchecked")
+    static Part<Object, LessonOrder, LessonEvent> untyped(Part<?, ?, ?> part) {
+        return (Part<Object, LessonOrder, LessonEvent>) part;
+    }
+}
