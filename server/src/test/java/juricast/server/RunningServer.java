@@ -24,6 +24,7 @@ import juricast.server.data.School;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.support.GenericApplicationContext;
@@ -120,6 +121,10 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
     /** The day at the school. */
     public LocalDate today() {
         return bean(School.class).date(now());
+    }
+
+    public <T> ObjectProvider<T> provider(Class<T> type) {
+        return application.getBeanProvider(type);
     }
 
     public <T> T bean(Class<T> type) {

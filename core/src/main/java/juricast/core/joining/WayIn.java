@@ -5,7 +5,7 @@ import java.util.Optional;
 import juricast.core.identity.Role;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Permission;
-import juricast.core.rules.Rulebook;
+import juricast.core.rules.PlannedRules;
 import juricast.core.time.Span;
 
 /**
@@ -17,7 +17,7 @@ public record WayIn(Optional<Span> shown) {
     /**
      * By the rules as they are when the lesson begins, or now if it has begun; it is shown until the lesson was planned to end.
      */
-    public static WayIn of(Rulebook rules, Role role, Span lesson, Instant now) {
+    public static WayIn of(PlannedRules rules, Role role, Span lesson, Instant now) {
         Instant at = now.isAfter(lesson.from()) ? now : lesson.from();
         if (rules.value(Catalogue.LINK_VISIBLE, role, at) != Permission.OPEN) {
             return new WayIn(Optional.empty());

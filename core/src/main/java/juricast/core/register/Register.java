@@ -15,7 +15,7 @@ import juricast.core.live.LessonPlan;
 import juricast.core.presence.Attendance;
 import juricast.core.presence.Presence;
 import juricast.core.rules.Catalogue;
-import juricast.core.rules.Rulebook;
+import juricast.core.rules.PlannedRules;
 import juricast.core.time.Span;
 
 /**
@@ -43,7 +43,7 @@ public record Register(Span window, List<RegisterLine> lines) {
             LessonPlan plan,
             List<LessonEvent> events,
             Instant dismissedAt,
-            Rulebook rules,
+            PlannedRules rules,
             Map<PersonId, Correction> corrections,
             Map<PersonId, List<Span>> elsewhere) {
         var attendances = new HashMap<>(Presence.of(events, dismissedAt));
@@ -102,7 +102,7 @@ public record Register(Span window, List<RegisterLine> lines) {
     }
 
     private static RegisterLine line(
-            Member pupil, Attendance attendance, Span window, Rulebook rules, Optional<Correction> correction) {
+            Member pupil, Attendance attendance, Span window, PlannedRules rules, Optional<Correction> correction) {
         var limits = Limits.of(rules, pupil, window);
         boolean cameIn = attendance.cameAt().isPresent() && !attendance.stays().isEmpty();
         int late = cameIn ? limits.minutesLate(attendance, window) : 0;
@@ -130,7 +130,7 @@ public record Register(Span window, List<RegisterLine> lines) {
 
     /** What the rules of the day say of one pupil. */
     private record Limits(Duration lateAfter, Duration leftEarly, int absentBelow, int partlyBelow, Duration bridge) {
-        static Limits of(Rulebook rules, Member pupil, Span window) {
+        static Limits of(PlannedRules rules, Member pupil, Span window) {
             return new Limits(
                     rules.value(Catalogue.LATE_AFTER, pupil.role(), window.from())
                             .length(),

@@ -14,8 +14,8 @@ import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
 import juricast.core.live.Visit;
 import juricast.core.rules.Catalogue;
+import juricast.core.rules.PlannedRules;
 import juricast.core.rules.Rule;
-import juricast.core.rules.Rulebook;
 
 /** A message that is due about a lesson: to be sent once to each person, however often it is asked for. */
 public record Due(Kind kind, Member to) {
@@ -34,7 +34,7 @@ public record Due(Kind kind, Member to) {
      *
      * @param rules those of the lesson; 0 minutes mean that nothing is sent
      */
-    public static List<Due> of(LessonPlan plan, LessonState lesson, Rulebook rules, Instant now) {
+    public static List<Due> of(LessonPlan plan, LessonState lesson, PlannedRules rules, Instant now) {
         Instant starts = plan.time().from();
         var before = rules.value(Catalogue.REMINDER_MINUTES, Rule.ANSWERS, now).length();
         var after = rules.value(Catalogue.NUDGE_MINUTES, Rule.ANSWERS, now).length();

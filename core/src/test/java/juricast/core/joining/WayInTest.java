@@ -13,7 +13,7 @@ class WayInTest {
     @Test
     void it_is_shown_from_the_rules_minutes_before_until_the_lesson_has_ended() {
         LiveLesson lesson = LiveLesson.planned().school("links.shown-minutes", "15", Force.USUAL);
-        WayIn way = WayIn.of(lesson.rulebook().book(), Role.PUPIL, lesson.plan().time(), at("09:00"));
+        WayIn way = WayIn.of(lesson.rulebook(), Role.PUPIL, lesson.plan().time(), at("09:00"));
         assertThat(way.shown()).contains(new Span(at("09:45"), at("10:50")));
         assertThat(way.isShown(at("09:44"), false)).isFalse();
         assertThat(way.isShown(at("09:45"), false)).isTrue();
@@ -24,7 +24,7 @@ class WayInTest {
     @Test
     void where_only_adults_hand_links_out_it_is_never_shown() {
         LiveLesson lesson = LiveLesson.planned().school("links.visible", "closed", Force.BINDING);
-        WayIn way = WayIn.of(lesson.rulebook().book(), Role.PUPIL, lesson.plan().time(), at("09:00"));
+        WayIn way = WayIn.of(lesson.rulebook(), Role.PUPIL, lesson.plan().time(), at("09:00"));
         assertThat(way.shown()).isEmpty();
         assertThat(way.isShown(at("10:10"), true)).isFalse();
     }

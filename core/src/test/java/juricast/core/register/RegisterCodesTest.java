@@ -27,8 +27,8 @@ class RegisterCodesTest {
         Map<PersonId, Correction> corrections = Map.of(
                 JORY, new Correction(JORY, Mark.EXCUSED, "S", 0, "told by phone", ORLA, at("11:00")),
                 KESTER, new Correction(KESTER, Mark.EXCUSED, "", 0, "on the ferry", ORLA, at("11:00")));
-        Register register = Register.of(
-                lesson.plan(), lesson.events(), at("10:50"), lesson.rulebook().book(), corrections, Map.of());
+        Register register =
+                Register.of(lesson.plan(), lesson.events(), at("10:50"), lesson.rulebook(), corrections, Map.of());
 
         assertThat(register.lines())
                 .extracting(line -> line.pupil().person() + " " + CODES.shown(line))
@@ -70,8 +70,7 @@ class RegisterCodesTest {
         assertThat(Expectation.of(lesson, false, List.of())).isEqualTo(Expectation.JOINED_LATER);
 
         var held = open().time("10:20").present(INES).time("10:50").order(new EndingOrder.Dismiss(ORLA));
-        Register whole = Register.of(
-                held.plan(), held.events(), at("10:50"), held.rulebook().book(), Map.of(), Map.of());
+        Register whole = Register.of(held.plan(), held.events(), at("10:50"), held.rulebook(), Map.of(), Map.of());
         assertThat(whole.lines())
                 .extracting(line -> line.pupil().person() + " " + line.mark())
                 .contains("ines LATE", "jory ABSENT", "kester ABSENT");

@@ -87,12 +87,7 @@ class RegisterTest {
         var correction = new Correction(INES, Mark.EXCUSED, "", 0, "sick bed, told by phone", ORLA, at("11:00"));
 
         var register = Register.of(
-                lesson.plan(),
-                lesson.events(),
-                at("10:50"),
-                lesson.rulebook().book(),
-                Map.of(INES, correction),
-                Map.of());
+                lesson.plan(), lesson.events(), at("10:50"), lesson.rulebook(), Map.of(INES, correction), Map.of());
 
         assertThat(register.lines().get(0).mark()).isEqualTo(Mark.EXCUSED);
         assertThat(register.lines().get(0).computed()).isEqualTo(Mark.ABSENT);
@@ -132,7 +127,7 @@ class RegisterTest {
                 lesson.plan(),
                 lesson.events(),
                 at("10:50"),
-                lesson.rulebook().book(),
+                lesson.rulebook(),
                 Map.of(),
                 Map.of(
                         INES, List.of(new Span(at("09:58"), at("10:30"))),
@@ -190,7 +185,7 @@ class RegisterTest {
                         lesson.plan(),
                         lesson.events(),
                         lesson.state().of(DOOR).dismissedAt().orElseThrow(),
-                        lesson.rulebook().book(),
+                        lesson.rulebook(),
                         Map.of(),
                         Map.of())
                 .lines()

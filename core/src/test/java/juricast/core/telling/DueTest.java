@@ -23,7 +23,7 @@ class DueTest {
     private static final PersonId MAREN = LiveLesson.MAREN;
 
     private static List<String> due(LiveLesson lesson) {
-        return Due.of(lesson.plan(), lesson.state(), lesson.rulebook().book(), lesson.now()).stream()
+        return Due.of(lesson.plan(), lesson.state(), lesson.rulebook(), lesson.now()).stream()
                 .map(one -> one.kind() + " " + one.to().person().value())
                 .toList();
     }

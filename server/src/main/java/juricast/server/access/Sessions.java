@@ -13,6 +13,7 @@ import java.util.concurrent.atomic.AtomicLong;
 import juricast.core.identity.PersonId;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;
+import juricast.server.data.Topic;
 import juricast.server.problems.Problem;
 import org.springframework.http.HttpHeaders;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -93,7 +94,7 @@ public class Sessions {
     /** Who is signed in by the sign-in of that name: nobody once it has ended, whichever way. */
     public Optional<SignedIn> named(String session) {
         // Taken before reading: what changes meanwhile makes what was read out of date.
-        var asOf = new AsOf(database.revision(), ended.get());
+        var asOf = new AsOf(database.revision(Topic.PEOPLE, Topic.ACCOUNTS), ended.get());
         Known known = found.get(session);
         if (known == null || !known.asOf.equals(asOf)) {
             known = read(session, asOf).orElse(null);

@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import juricast.core.timetable.SchoolCalendar;
 import juricast.core.timetable.SchoolCalendar.Days;
 import juricast.server.data.Database;
+import juricast.server.data.Topic;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -28,7 +29,7 @@ public class Calendar {
 
     /** What is known of it; {@link SchoolCalendar#NONE} until somebody writes it. */
     public SchoolCalendar now() {
-        long revision = database.revision();
+        long revision = database.revision(Topic.PLAN);
         Known last = known;
         if (last.revision != revision) {
             last = new Known(revision, read());

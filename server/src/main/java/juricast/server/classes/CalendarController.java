@@ -16,6 +16,7 @@ import juricast.core.timetable.SchoolCalendar;
 import juricast.core.timetable.SchoolCalendar.Days;
 import juricast.server.access.For;
 import juricast.server.data.Database;
+import juricast.server.data.Topic;
 import juricast.server.data.WrittenDay;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
@@ -84,10 +85,12 @@ class CalendarController {
             throw Problem.notReadable(
                     "This is no calendar of a school", "The calendar is as it was.", "Mend what is marked.", wrong);
         }
-        database.write(sql -> {
-            Calendar.write(sql, new SchoolCalendar(terms, holidays, days, opens, closes));
-            return null;
-        });
+        database.write(
+                sql -> {
+                    Calendar.write(sql, new SchoolCalendar(terms, holidays, days, opens, closes));
+                    return null;
+                },
+                Topic.PLAN);
         return page();
     }
 

@@ -26,11 +26,11 @@ import juricast.core.limits.Limits;
 import juricast.core.time.Span;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
-import juricast.server.data.Database;
 import juricast.server.data.Ids;
 import juricast.server.data.School;
 import juricast.server.people.People;
 import juricast.server.problems.Problem;
+import juricast.server.record.Stages;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.*;
@@ -44,7 +44,7 @@ class ClassController {
     private final Classes classes;
     private final People people;
     private final School school;
-    private final Database database;
+    private final Stages stages;
     private final JoinLinks links;
     private final Calendar calendar;
     private final Clock clock;
@@ -54,7 +54,7 @@ class ClassController {
             Classes classes,
             People people,
             School school,
-            Database database,
+            Stages stages,
             JoinLinks links,
             Calendar calendar,
             Clock clock) {
@@ -62,7 +62,7 @@ class ClassController {
         this.classes = classes;
         this.people = people;
         this.school = school;
-        this.database = database;
+        this.stages = stages;
         this.links = links;
         this.calendar = calendar;
         this.clock = clock;
@@ -303,18 +303,7 @@ class ClassController {
     }
 
     private LessonLine line(Classes.Planned one, SignedIn caller) {
-        record Stage(DeskView.Phase phase, @Nullable Instant openedAt) {}
-        Stage stage = database.read()
-                .sql(
-                        """
-                    SELECT kind, json_extract(body, '$.at') AS at FROM lesson_event
-                    WHERE lesson = :lesson AND kind IN ('Opened', 'Dismissed') ORDER BY number DESC LIMIT 1""")
-                .param("lesson", one.id().value())
-                .query((row, n) -> new Stage(
-                        row.getString("kind").equals("Opened") ? DeskView.Phase.OPEN : DeskView.Phase.OVER,
-                        Instant.parse(row.getString("at"))))
-                .optional()
-                .orElse(new Stage(DeskView.Phase.PLANNED, null));
+        Optional<Stages.Stage> stage = stages.of(one.id());
         List<Member> members = classes.membersOf(one, clock.instant());
         return new LessonLine(
                 one.id().value(),
@@ -322,8 +311,9 @@ class ClassController {
                 one.title(),
                 one.time().from(),
                 one.time().until(),
-                stage.phase,
-                stage.phase == DeskView.Phase.OPEN ? stage.openedAt : null,
+                stage.map(known -> known.isOver() ? DeskView.Phase.OVER : DeskView.Phase.OPEN)
+                        .orElse(DeskView.Phase.PLANNED),
+                stage.filter(known -> !known.isOver()).map(Stages.Stage::opened).orElse(null),
                 adultNames(members),
                 (int) members.stream()
                         .filter(member -> !member.role().isAdultInCharge())

@@ -8,6 +8,7 @@ import juricast.core.identity.PersonId;
 import juricast.core.joining.LinkKey;
 import juricast.server.data.Database;
 import juricast.server.data.School;
+import juricast.server.data.Topic;
 import org.springframework.stereotype.Component;
 
 /**
@@ -130,16 +131,20 @@ public class JoinLinks {
     }
 
     void renewStaff(ClassId id) {
-        database.write(sql -> sql.sql("UPDATE class SET staff_renewal = staff_renewal + 1 WHERE id = :id")
-                .param("id", id.value())
-                .update());
+        database.write(
+                sql -> sql.sql("UPDATE class SET staff_renewal = staff_renewal + 1 WHERE id = :id")
+                        .param("id", id.value())
+                        .update(),
+                Topic.PLAN);
     }
 
     void renewVisitor(LessonId lesson, PersonId visitor) {
-        database.write(sql -> sql.sql(
-                        "UPDATE visitor_link SET renewal = renewal + 1 WHERE lesson = :lesson AND person = :person")
-                .param("lesson", lesson.value())
-                .param("person", visitor.value())
-                .update());
+        database.write(
+                sql -> sql.sql(
+                                "UPDATE visitor_link SET renewal = renewal + 1 WHERE lesson = :lesson AND person = :person")
+                        .param("lesson", lesson.value())
+                        .param("person", visitor.value())
+                        .update(),
+                Topic.PLAN);
     }
 }

@@ -25,6 +25,7 @@ import juricast.core.rules.Setting;
 import juricast.core.time.Span;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;
+import juricast.server.data.Topic;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -122,7 +123,7 @@ public class Planning {
     }
 
     private Map<ClassId, PlannedClass> classes() {
-        long revision = database.revision();
+        long revision = database.revision(Topic.PLAN, Topic.PEOPLE);
         Known last = known;
         if (last.revision != revision) {
             last = new Known(revision, readClasses(), new Timetable(List.of(), List.of()));
@@ -185,20 +186,23 @@ public class Planning {
 
     /** Says what is planned for a lesson; what was said before is replaced. Visitors keep who they are by their name. */
     void plan(LessonId lesson, List<String> visitors, Set<Fact> expected) {
-        database.write(sql -> {
-            sql.sql("UPDATE lesson SET expected = :expected WHERE id = :id")
-                    .param(
-                            "expected",
-                            expected.stream().map(Fact::text).sorted().collect(Collectors.joining(" ")))
-                    .param("id", lesson.value())
-                    .update();
-            // Guests who were let in at the door stay who they are; only invitations by name are said anew.
-            sql.sql("DELETE FROM lesson_visitor WHERE lesson = :id AND person NOT LIKE 'guest-%'")
-                    .param("id", lesson.value())
-                    .update();
-            visitors.forEach(name -> invite(sql, lesson, name));
-            return null;
-        });
+        database.write(
+                sql -> {
+                    sql.sql("UPDATE lesson SET expected = :expected WHERE id = :id")
+                            .param(
+                                    "expected",
+                                    expected.stream().map(Fact::text).sorted().collect(Collectors.joining(" ")))
+                            .param("id", lesson.value())
+                            .update();
+                    // Guests who were let in at the door stay who they are; only invitations by name are said anew.
+                    sql.sql("DELETE FROM lesson_visitor WHERE lesson = :id AND person NOT LIKE 'guest-%'")
+                            .param("id", lesson.value())
+                            .update();
+                    visitors.forEach(name -> invite(sql, lesson, name));
+                    return null;
+                },
+                Topic.PLAN,
+                Topic.PEOPLE);
     }
 
     /** Lists somebody for one lesson who stands at its door. Each is a person of their own, whatever they are called. */
@@ -209,16 +213,21 @@ public class Planning {
                         .param("lesson", lesson.value())
                         .param("person", guest.value())
                         .param("name", name)
-                        .update());
+                        .update(),
+                Topic.PLAN,
+                Topic.PEOPLE);
         return guest;
     }
 
     /** Takes somebody off the list of one lesson again who was not let in. */
     public void disinvite(LessonId lesson, PersonId guest) {
-        database.write(sql -> sql.sql("DELETE FROM lesson_visitor WHERE lesson = :lesson AND person = :person")
-                .param("lesson", lesson.value())
-                .param("person", guest.value())
-                .update());
+        database.write(
+                sql -> sql.sql("DELETE FROM lesson_visitor WHERE lesson = :lesson AND person = :person")
+                        .param("lesson", lesson.value())
+                        .param("person", guest.value())
+                        .update(),
+                Topic.PLAN,
+                Topic.PEOPLE);
     }
 
     /** Invites a visitor to one lesson by name. */

@@ -21,6 +21,7 @@ import juricast.server.access.SignedIn;
 import juricast.server.access.Takes;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;
+import juricast.server.data.Topic;
 import juricast.server.files.TableFile;
 import juricast.server.people.People;
 import juricast.server.problems.Problem;
@@ -127,7 +128,7 @@ class RosterController {
             throw Problem.refused(
                     "no-rows", "There is nobody to take", "The class is as it was.", "Mend the file first.");
         }
-        database.write(sql -> carryOut(sql, ofClass, compared.change));
+        database.write(sql -> carryOut(sql, ofClass, compared.change), Topic.PLAN, Topic.PEOPLE);
         return shown;
     }
 

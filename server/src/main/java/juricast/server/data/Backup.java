@@ -27,8 +27,16 @@ public final class Backup {
 
     /** Looks through the records of lessons in a file. */
     public interface Chains {
-        /** What is damaged, in words. */
-        List<String> damagedIn(Connection file) throws SQLException;
+        /**
+         * What is damaged, in words.
+         *
+         * @param key the file whose key its records are chained with; the key stands beside it
+         * @throws SQLException if it cannot be read, or there is no such key
+         */
+        List<String> damagedIn(Connection file, Path key) throws SQLException;
+
+        /** After the schema was brought up to date: what the schema alone cannot say of records of older versions. */
+        void bringUpToDate(Connection file, Path database) throws SQLException;
     }
 
     /** A backup that was looked through. @param damaged lessons whose records were damaged in the school's file already */
@@ -53,9 +61,17 @@ public final class Backup {
         Files.deleteIfExists(part);
         try {
             copy(from, part);
-            List<String> damaged = check(part, chains);
+            List<String> damaged = check(part, from, chains);
             try (FileChannel written = FileChannel.open(part, StandardOpenOption.WRITE)) {
                 written.force(true);
+            }
+            if (Files.exists(SchoolFile.recordKey(from))) {
+                // First the key: a backup that is there can be proved.
+                Files.copy(
+                        SchoolFile.recordKey(from),
+                        SchoolFile.recordKey(to),
+                        StandardCopyOption.REPLACE_EXISTING,
+                        StandardCopyOption.COPY_ATTRIBUTES);
             }
             Files.move(part, to, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
             return new Made(to, Files.size(to), damaged);
@@ -88,6 +104,10 @@ public final class Backup {
 
     /** @return what is damaged in it, though it is a whole file @throws NotGood if it is no whole file of a school, or too new */
     public static List<String> check(Path file, Chains chains) throws NotGood {
+        return check(file, file, chains);
+    }
+
+    private static List<String> check(Path file, Path key, Chains chains) throws NotGood {
         if (!Files.isRegularFile(file)) {
             throw new NotGood("There is no file " + file);
         }
@@ -108,7 +128,7 @@ public final class Backup {
                     throw new NotGood("There is no school in it");
                 }
             }
-            return chains.damagedIn(read);
+            return chains.damagedIn(read, key);
         } catch (SQLException failed) {
             throw new NotGood("It is no file of a school: " + failed.getMessage());
         }

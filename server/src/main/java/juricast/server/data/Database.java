@@ -4,11 +4,13 @@ import com.zaxxer.hikari.HikariConfig;
 import com.zaxxer.hikari.HikariDataSource;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
 import java.util.List;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.atomic.AtomicLongArray;
 import java.util.function.Function;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.MigrationInfo;
@@ -45,7 +47,7 @@ public class Database implements DisposableBean {
     private final JdbcTemplate many;
     private final JdbcClient read;
     private final TransactionTemplate transaction;
-    private final AtomicLong revision = new AtomicLong();
+    private final AtomicLongArray revisions = new AtomicLongArray(Topic.values().length);
 
     /** @throws CannotStart if another program holds the file, or the file is newer than the program */
     Database(
@@ -65,7 +67,13 @@ public class Database implements DisposableBean {
             Flyway flyway = Flyway.configure().dataSource(writer).load();
             beforeUpgrade(flyway.info(), path, BackupFolder.of(path, backups), chains);
             flyway.migrate();
+            try (Connection connection = writer.getConnection()) {
+                chains.bringUpToDate(connection, path);
+            }
             readers = pool(path, 4);
+        } catch (SQLException failed) {
+            held.close();
+            throw new IllegalStateException(failed);
         } catch (RuntimeException | IOException failed) {
             held.close();
             throw failed;
@@ -119,14 +127,20 @@ public class Database implements DisposableBean {
         return read;
     }
 
-    /** Carries out all of it or nothing. What live lessons know of plans and rules is read again afterwards. */
-    public <T> T write(Function<JdbcClient, T> work) {
+    /**
+     * Carries out all of it or nothing. Whoever keeps a copy of what it is about reads that again afterwards.
+     *
+     * @param topics what it may change; all of it where none is named
+     */
+    public <T> T write(Function<JdbcClient, T> work, Topic... topics) {
         T result = append(work);
-        revision.incrementAndGet();
+        for (Topic topic : topics.length == 0 ? Topic.values() : topics) {
+            revisions.incrementAndGet(topic.ordinal());
+        }
         return result;
     }
 
-    /** Like {@link #write}, for what changes no plan and no rule: events, sessions. */
+    /** Like {@link #write}, for what nobody keeps a copy of: events, sign-ins, notes. */
     public <T> T append(Function<JdbcClient, T> work) {
         return transaction.execute(status -> work.apply(write));
     }
@@ -140,9 +154,13 @@ public class Database implements DisposableBean {
         return many.batchUpdate(statement, rows);
     }
 
-    /** Counts the writes; whoever keeps a copy of plans or rules compares it. */
-    public long revision() {
-        return revision.get();
+    /** A number that grows with every write about any of these topics; whoever keeps a copy compares it. */
+    public long revision(Topic... topics) {
+        long sum = 0;
+        for (Topic topic : topics) {
+            sum += revisions.get(topic.ordinal());
+        }
+        return sum;
     }
 
     @Override

@@ -28,6 +28,16 @@ public final class SchoolFile {
         return beside(".restore");
     }
 
+    /** The key of the school's records, beside the database and beside each backup. */
+    public static Path recordKey(Path database) {
+        return database.resolveSibling(database.getFileName() + ".record-key");
+    }
+
+    /** The key that belongs to what is to be restored. */
+    public Path keyToRestore() {
+        return recordKey(toRestore());
+    }
+
     private Path beside(String ending) {
         return database.resolveSibling(database.getFileName() + ending);
     }
@@ -83,6 +93,10 @@ public final class SchoolFile {
             Files.deleteIfExists(beside(".before-restore-wal"));
             moveIfThere(beside("-wal"), beside(".before-restore-wal"));
             Files.move(toRestore(), database, StandardCopyOption.ATOMIC_MOVE);
+        }
+        if (Files.exists(keyToRestore())) {
+            moveIfThere(recordKey(database), recordKey(beside(".before-restore")));
+            Files.move(keyToRestore(), recordKey(database), StandardCopyOption.ATOMIC_MOVE);
         }
     }
 

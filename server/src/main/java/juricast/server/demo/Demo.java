@@ -16,7 +16,7 @@ import juricast.core.live.LessonOrder;
 import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonRules;
 import juricast.core.live.LessonState;
-import juricast.core.rules.Rulebook;
+import juricast.core.rules.PlannedRules;
 import juricast.core.time.Span;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
@@ -160,7 +160,7 @@ class Demo implements SmartLifecycle {
                 id -> stances.find(id, now),
                 name -> standIn.file(planned.id(), name));
         var stage = new AtomicReference<>(Parts.NEW);
-        Rulebook rules = settings.ofLesson(planned.id());
+        PlannedRules rules = settings.ofLesson(planned.id());
         var events = new ArrayList<LessonEvent>();
         for (Cast.Cue cue : cast.cues(stage::get)) {
             if (fresh && !cue.at().isAfter(now)) {
@@ -182,7 +182,7 @@ class Demo implements SmartLifecycle {
     private static void decide(
             LessonPlan plan,
             AtomicReference<LessonState> stage,
-            Rulebook rules,
+            PlannedRules rules,
             Instant at,
             LessonOrder order,
             List<LessonEvent> events) {

@@ -134,7 +134,7 @@ class DemoController {
     Stage mischief(@PathVariable String lesson, @PathVariable Mischief script) {
         StandIn played = played();
         var id = new LessonId(lesson);
-        if (classes.lesson(id).isEmpty() || !lessons.state(id).isOpen()) {
+        if (classes.lesson(id).isEmpty() || !lessons.state(id).there().isOpen()) {
             throw Problem.refused(
                     "not-open", "This lesson is not open", "Nothing was played.", "Choose a lesson that is live.");
         }

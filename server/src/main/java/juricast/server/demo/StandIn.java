@@ -1,5 +1,6 @@
 package juricast.server.demo;
 
+import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.rights.RightsPart.RIGHTS;
 
 import java.time.Duration;
@@ -33,6 +34,7 @@ import juricast.server.lesson.Classroom;
 import juricast.server.lesson.LessonFiles;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.problems.Problem;
+import juricast.server.record.Follower;
 import juricast.server.rules.Stances;
 import org.apache.commons.csv.CSVRecord;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -45,7 +47,7 @@ import org.springframework.stereotype.Component;
  */
 @Component
 @ConditionalOnProperty("juricast.demo")
-class StandIn implements Classroom {
+class StandIn implements Classroom, Follower {
     private final LiveLessons lessons;
     private final Classes classes;
     private final Stances stances;
@@ -60,7 +62,6 @@ class StandIn implements Classroom {
         this.files = files;
         Instant now = lessons.now();
         pace = new Pace(1, now, now);
-        lessons.connect(this);
     }
 
     /** How script time runs: at {@code speed} times real time, from when it was last changed. 0 is a pause. */
@@ -106,7 +107,7 @@ class StandIn implements Classroom {
     /** What is on the stage, with the cues to come; lessons that are over are not. */
     List<OnStage> onStage() {
         return stage.entrySet().stream()
-                .filter(one -> !lessons.state(one.getKey()).isOver())
+                .filter(one -> !lessons.state(one.getKey()).there().isOver())
                 .map(one -> {
                     synchronized (one.getValue()) {
                         return new OnStage(
@@ -138,7 +139,8 @@ class StandIn implements Classroom {
         var doors = new ArrayList<>(List.of(at));
         if (script.isEverywhere()) {
             stage.keySet().stream()
-                    .filter(other -> !other.equals(at) && lessons.state(other).isOpen())
+                    .filter(other ->
+                            !other.equals(at) && lessons.state(other).there().isOpen())
                     .sorted((a, b) -> a.value().compareTo(b.value()))
                     .forEach(doors::add);
         }
@@ -197,7 +199,11 @@ class StandIn implements Classroom {
         LessonId lesson = playing.cast.lesson();
         order(cue).ifPresent(order -> {
             if (cue.text().contains("leaves the microphone open") && order instanceof RightsOrder.TurnOn on) {
-                lessons.state(lesson).visit(on.visit()).flatMap(Visit::person).ifPresent(playing.noisy::add);
+                lessons.state(lesson)
+                        .there()
+                        .visit(on.visit())
+                        .flatMap(Visit::person)
+                        .ifPresent(playing.noisy::add);
             }
             lessons.carryOut(lesson, order);
             playing.cast.follows(order).ifPresent(next -> lessons.carryOut(lesson, next));
@@ -211,7 +217,7 @@ class StandIn implements Classroom {
 
     /** The cast does what people do: who is called on speaks, who is noisy forgets to stay muted, and all go home. */
     @Override
-    public void happened(LessonId lesson, List<LessonEvent> events) {
+    public void after(LessonId lesson, List<LessonEvent> events) {
         Playing playing = stage.get(lesson);
         if (playing == null) {
             return;
@@ -231,7 +237,7 @@ class StandIn implements Classroom {
     }
 
     private void goHome(Playing playing) {
-        for (Visit visit : lessons.state(playing.cast.lesson()).leaving()) {
+        for (Visit visit : lessons.state(playing.cast.lesson()).of(DOOR).leaving()) {
             if (Cast.isCast(visit.id())) {
                 int seconds = 1 + playing.random.nextInt(8);
                 later(

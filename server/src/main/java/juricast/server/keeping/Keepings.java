@@ -18,8 +18,8 @@ import juricast.core.presence.Supervision;
 import juricast.core.rules.Catalogue;
 import juricast.core.time.Span;
 import juricast.server.data.Database;
-import juricast.server.lesson.FinishedLessons;
 import juricast.server.lesson.Records;
+import juricast.server.record.FinishedLessons;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -47,7 +47,7 @@ class Keepings {
     @Scheduled(initialDelay = 4000, fixedDelay = 5000)
     void goThrough() {
         for (LessonId id :
-                finished.without("SELECT 1 FROM lesson_kept WHERE lesson_kept.lesson = lesson_event.lesson")) {
+                finished.without("SELECT 1 FROM lesson_kept WHERE lesson_kept.lesson = lesson_stage.lesson")) {
             try {
                 keep(id);
             } catch (RuntimeException failed) {

@@ -134,7 +134,7 @@ class CorridorController {
 
     /** The line of a lesson that goes on, or should. */
     private Optional<CorridorView.Line> line(Classes.Planned planned, Instant now) {
-        Optional<LiveLesson.Snapshot> live = lessons.lookIfReadable(planned.id());
+        Optional<Snapshot> live = lessons.lookIfReadable(planned.id());
         boolean isItsTime = !planned.time().from().isAfter(now)
                 && now.isBefore(planned.time().until());
         if (live.isEmpty()) {

@@ -1,6 +1,7 @@
 package juricast.server.lesson;
 
 import juricast.server.problems.Problem;
+import juricast.server.record.Journal;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.MediaType;
@@ -13,7 +14,7 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class DamagedAnswers {
     @ExceptionHandler
-    ResponseEntity<Problem.Body> damaged(LessonJournal.DamagedRecord damaged) {
+    ResponseEntity<Problem.Body> damaged(Journal.DamagedRecord damaged) {
         Problem.Body body = Problem.refused(
                         "damaged-record",
                         "The record of this lesson is damaged",

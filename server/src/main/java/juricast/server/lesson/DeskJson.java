@@ -32,6 +32,7 @@ import juricast.core.live.Visit;
 import juricast.core.material.Caption;
 import juricast.core.material.Material;
 import juricast.core.rights.Appliance;
+import juricast.core.rights.RightsPart;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Rule;
 import juricast.core.rules.Ruling;
@@ -42,7 +43,7 @@ import juricast.core.signals.Sign;
 import juricast.core.supervision.SupervisionEvent;
 import juricast.core.time.Span;
 import juricast.server.rules.Stances;
-import juricast.server.words.DoorWords;
+import juricast.server.words.VerdictWords;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
@@ -50,11 +51,11 @@ import tools.jackson.databind.json.JsonMapper;
 /** The desk's view on the wire, with sentences in place of codes. */
 @Component
 class DeskJson {
-    private final DoorWords door;
+    private final VerdictWords door;
     private final Stances stances;
     private final JsonMapper json;
 
-    DeskJson(DoorWords door, Stances stances, JsonMapper json) {
+    DeskJson(VerdictWords door, Stances stances, JsonMapper json) {
         this.door = door;
         this.stances = stances;
         this.json = json;
@@ -249,7 +250,7 @@ class DeskJson {
             Instant until) {}
 
     /** Made anew only when it may have changed: thirty rows cost most of a desk, and most of what is new is words. */
-    private Standing standing(LiveLesson.Snapshot lesson, Instant now) {
+    private Standing standing(Snapshot lesson, Instant now) {
         LiveLesson.Seen seen = lesson.seen(now);
         Standing last = seen.desk().get();
         if (last == null || !now.isBefore(last.until)) {
@@ -260,7 +261,7 @@ class DeskJson {
         return last;
     }
 
-    private Standing standing(LiveLesson.Snapshot lesson, DeskView view, Instant now) {
+    private Standing standing(Snapshot lesson, DeskView view, Instant now) {
         return new Standing(
                 view.phase(),
                 new DoorValue(view.door().value().text(), isBound(view.door())),
@@ -292,7 +293,7 @@ class DeskJson {
                 view.until());
     }
 
-    Desk of(LiveLesson.Snapshot lesson, PersonId me, int after, Instant now) {
+    Desk of(Snapshot lesson, PersonId me, int after, Instant now) {
         LessonPlan plan = lesson.plan();
         LessonState state = lesson.state();
         Standing standing = standing(lesson, now);
@@ -332,13 +333,13 @@ class DeskJson {
     }
 
     /** The same for a stream. */
-    Shown shown(LiveLesson.Snapshot lesson, PersonId me, int after, Instant now) {
+    Shown shown(Snapshot lesson, PersonId me, int after, Instant now) {
         Desk desk = of(lesson, me, after, now);
         String words = desk.words.isEmpty() ? "" : json.writeValueAsString(desk.words);
         return new Shown(desk.number, desk.number, now, desk, new Shown.Nothing(), words, lesson.shared());
     }
 
-    private Steering steering(LiveLesson.Snapshot lesson, PersonId me, Instant now) {
+    private Steering steering(Snapshot lesson, PersonId me, Instant now) {
         LessonState state = lesson.state();
         LessonPlan plan = lesson.plan();
         boolean observes =
@@ -348,7 +349,7 @@ class DeskJson {
                 state.of(DOOR).leads(me, plan),
                 observes,
                 plan.isLead(me),
-                state.rules(lesson.rules()).value(Catalogue.SEE_OBSERVERS, Role.LEAD_ADULT, now) == YesNo.YES
+                lesson.live().value(Catalogue.SEE_OBSERVERS, Role.LEAD_ADULT, now) == YesNo.YES
                         ? SeatView.observers(plan, state)
                         : List.of(),
                 observes && state.of(DOOR).isOpen() && !state.of(DOOR).anAdultIsIn(),
@@ -370,8 +371,7 @@ class DeskJson {
                         .toList(),
                 plan.order().byTheClock(),
                 state.of(DOOR).isOpen()
-                        ? lesson.at(now)
-                                .dueStance()
+                        ? RightsPart.dueStance(state.of(RIGHTS), lesson.at(now).room())
                                 .map(RunningOrder.Planned::stance)
                                 .filter(due -> !state.of(RIGHTS)
                                         .stance()
@@ -396,7 +396,7 @@ class DeskJson {
                 state.of(DOOR).aloneSince().orElse(null),
                 state.of(SUPERVISION).quietSince().isPresent(),
                 state.of(RIGHTS).isLight(),
-                state.of(SIGNALS).focus().map(PersonId::value).orElse(null),
+                state.of(SIGNALS).focus(state.there()).map(PersonId::value).orElse(null),
                 state.of(RIGHTS).showing().map(PersonId::value).orElse(null),
                 state.of(RIGHTS).showing().map(plan::nameOf).orElse(null),
                 state.of(BOARD).changed());
@@ -457,7 +457,7 @@ class DeskJson {
         return ruling.floor().isPresent();
     }
 
-    private static Pupil pupil(DeskView.Row row, LiveLesson.Snapshot lesson, Instant now) {
+    private static Pupil pupil(DeskView.Row row, Snapshot lesson, Instant now) {
         Member member = row.member();
         LessonState state = lesson.state();
         return new Pupil(
@@ -481,7 +481,7 @@ class DeskJson {
     }
 
     /** Most rows have the same cells, one and the same object for all of them. */
-    private static List<Cell> cells(List<DeskView.Cell> seen, LiveLesson.Snapshot lesson) {
+    private static List<Cell> cells(List<DeskView.Cell> seen, Snapshot lesson) {
         return lesson.shared().once(seen, "on the wire", () -> seen.stream()
                 .map(DeskJson::cell)
                 .toList());
@@ -508,7 +508,7 @@ class DeskJson {
                 .toList();
     }
 
-    private Waiting waiting(Visit visit, LiveLesson.Snapshot lesson) {
+    private Waiting waiting(Visit visit, Snapshot lesson) {
         return new Waiting(
                 visit.id().value(),
                 visit.arrival().claimedName(),
@@ -520,10 +520,10 @@ class DeskJson {
                 reasons(visit, lesson));
     }
 
-    private List<DoorReason> reasons(Visit visit, LiveLesson.Snapshot lesson) {
+    private List<DoorReason> reasons(Visit visit, Snapshot lesson) {
         return visit.verdict().reasons().stream()
                 .map(reason -> new DoorReason(
-                        door.forAdults(reason, lesson.plan(), lesson.rules()),
+                        door.forAdults(reason, lesson.plan(), lesson.live().all()),
                         reason.code().rule().map(Rule::key).orElse(null)))
                 .toList();
     }

@@ -92,7 +92,7 @@ class FileController {
     ResponseEntity<byte[]> fetchAtSeat(
             @PathVariable String visit, @PathVariable int number, HttpServletRequest request) {
         SeatOrders.Mine mine = seats.mine(visit, request);
-        LiveLesson.Snapshot live = lessons.look(mine.lesson());
+        Snapshot live = lessons.look(mine.lesson());
         return fetch(SeatView.of(live.plan(), live.state(), live.rules(), mine.visit(), lessons.now()).words().stream()
                 .filter(one -> one.number() == number)
                 .map(Words::file)
@@ -105,7 +105,7 @@ class FileController {
     @For({TEACHER, LEAD})
     ResponseEntity<byte[]> fetchAtDesk(
             @PathVariable String lesson, @PathVariable int number, @AuthenticationPrincipal SignedIn caller) {
-        LiveLesson.Snapshot live = lessons.look(desk.known(lesson, caller));
+        Snapshot live = lessons.look(desk.known(lesson, caller));
         Stream<SentFile> said = DeskView.words(live.plan(), live.state(), 0).stream()
                 .filter(one -> one.number() == number)
                 .map(Words::file)

@@ -337,16 +337,16 @@ class LessonController {
             @PathVariable String rule,
             @RequestParam(required = false) @Nullable String person,
             @AuthenticationPrincipal SignedIn caller) {
-        LiveLesson.Snapshot live = lessons.look(desk.known(lesson, caller));
+        Snapshot live = lessons.look(desk.known(lesson, caller));
         Rule<?> asked = Catalogue.byKey(rule).orElseThrow(() -> Problem.notThere("This rule"));
         if (person == null) {
             Role role = asked.roles().contains(Role.PUPIL)
                     ? Role.PUPIL
                     : asked.roles().iterator().next();
-            return words.forAdults(live.state().rules(live.rules()), asked, role, lessons.now());
+            return words.forAdults(live.live().all(), asked, role, lessons.now());
         }
         var pupil = live.plan().member(new PersonId(person)).orElseThrow(() -> Problem.notThere("This pupil"));
-        return words.forAdults(live.state().rulesFor(pupil.person(), live.rules()), asked, pupil.role(), lessons.now());
+        return words.forAdults(live.live().of(pupil.person()), asked, pupil.role(), lessons.now());
     }
 
     static Readers readers(Readers.Kind kind, @Nullable String person) {

@@ -1,6 +1,5 @@
 package juricast.server.lesson;
 
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
@@ -11,12 +10,13 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicReference;
 import juricast.core.audience.SharedRights;
+import juricast.core.chat.ChatPart;
 import juricast.core.lesson.Parts;
 import juricast.core.live.LessonEvent;
 import juricast.core.live.LessonPlan;
-import juricast.core.live.LessonRules;
 import juricast.core.live.LessonState;
-import juricast.core.rules.Rulebook;
+import juricast.core.rules.PlannedRules;
+import juricast.server.record.Journal;
 import org.jspecify.annotations.Nullable;
 
 /** One lesson in memory. Orders change it one at a time, under its own lock; readers take a {@link Snapshot}. */
@@ -28,67 +28,17 @@ final class LiveLesson {
             Viewer.Audience.SEAT, new AtomicBoolean(),
             Viewer.Audience.DESK, new AtomicBoolean()));
     private final List<LessonEvent> events = new ArrayList<>();
-    private String hash;
+    private byte[] hash;
     private boolean doubtful;
+    private boolean hasLeft;
     private volatile long revision = -1;
     private volatile Snapshot snapshot;
 
-    LiveLesson(LessonPlan plan, Rulebook rules, LessonJournal.Record record, long revision) {
+    LiveLesson(LessonPlan plan, PlannedRules rules, Journal.Record record, long revision) {
         events.addAll(record.events());
         hash = record.hash();
         this.revision = revision;
         snapshot = new Snapshot(plan, rules, Parts.NEW.after(record.events()), List.copyOf(events));
-    }
-
-    /**
-     * A lesson as it stood at one moment; never changes.
-     *
-     * @param seen what was last worked out of who may what
-     * @param tick when the clock next changes something in it, as it was last worked out
-     * @param shared what was made of this very moment
-     */
-    record Snapshot(
-            LessonPlan plan,
-            Rulebook rules,
-            LessonState state,
-            List<LessonEvent> events,
-            AtomicReference<@Nullable Seen> seen,
-            AtomicReference<Instant> tick,
-            Shared shared) {
-        Snapshot(LessonPlan plan, Rulebook rules, LessonState state, List<LessonEvent> events) {
-            this(plan, rules, state, events, new AtomicReference<>(), new AtomicReference<>(Instant.MIN), new Shared());
-        }
-
-        /** The next moment, in which nothing is new but what was written: who may and sees what stays as it was worked out. */
-        Snapshot withWords(LessonState next, List<LessonEvent> all) {
-            return new Snapshot(plan, rules, next, all, seen, tick, new Shared());
-        }
-
-        /** Whether the clock changes something now. It is asked four times a second, and worked out when that is due. */
-        boolean isDue(Instant now) {
-            Instant last = tick.get();
-            if (now.isBefore(last)) {
-                return false;
-            }
-            Instant next = at(now).nextTick();
-            tick.set(next);
-            // What was waited for has come, also where it is only shown, as a stance that is proposed from now on.
-            return !last.equals(Instant.MIN) || !now.isBefore(next);
-        }
-
-        /** Who may what as of now; all seats share it until an event or the clock changes something. */
-        Seen seen(Instant now) {
-            Seen last = seen.get();
-            if (last == null || !last.rights.countsAt(now)) {
-                last = new Seen(SharedRights.of(state, rules, now), new Shared(), new AtomicReference<>());
-                seen.set(last);
-            }
-            return last;
-        }
-
-        LessonRules at(Instant now) {
-            return new LessonRules(plan, state, rules, now);
-        }
     }
 
     /** Rights, and what was made of them; all count until something but words is new. @param desk as it was last made */
@@ -115,6 +65,25 @@ final class LiveLesson {
         return snapshot;
     }
 
+    /** Lets somebody look on. @return false if the lesson has left the memory: it is to be read anew */
+    synchronized boolean isWatchedBy(Viewer viewer) {
+        if (!hasLeft) {
+            viewers.add(viewer);
+        }
+        return !hasLeft;
+    }
+
+    /** Leaves the memory, unless somebody looks on. From then on nothing is decided by it. */
+    synchronized boolean leaves() {
+        hasLeft = viewers.isEmpty();
+        return hasLeft;
+    }
+
+    /** Asked under its lock. */
+    boolean hasLeft() {
+        return hasLeft;
+    }
+
     /** Whether events may be on the disk of which nobody has heard; asked and changed under its lock. */
     boolean isInDoubt() {
         return doubtful;
@@ -128,7 +97,7 @@ final class LiveLesson {
         doubtful = false;
     }
 
-    String hash() {
+    byte[] hash() {
         return hash;
     }
 
@@ -137,19 +106,19 @@ final class LiveLesson {
     }
 
     /** Takes up a plan and rules that were changed. */
-    void planned(LessonPlan plan, Rulebook rules, long asOf) {
-        snapshot = new Snapshot(plan, rules, snapshot.state, snapshot.events);
+    void planned(LessonPlan plan, PlannedRules rules, long asOf) {
+        snapshot = new Snapshot(plan, rules, snapshot.state(), snapshot.events());
         revision = asOf;
     }
 
     /** Takes up events that are on the disk. */
-    void happened(List<LessonEvent> more, String lastHash) {
+    void happened(List<LessonEvent> more, byte[] lastHash) {
         events.addAll(more);
         hash = lastHash;
-        LessonState next = snapshot.state.after(more);
+        LessonState next = snapshot.state().after(more);
         List<LessonEvent> all = Collections.unmodifiableList(new ArrayList<>(events));
-        snapshot = LessonState.addOnlyWords(more)
-                ? snapshot.withWords(next, all)
-                : new Snapshot(snapshot.plan, snapshot.rules, next, all);
+        boolean onlyWords =
+                next.parts().stream().allMatch(part -> part.equals(ChatPart.CHAT) || next.isSame(snapshot.state(), part));
+        snapshot = onlyWords ? snapshot.withWords(next, all) : new Snapshot(snapshot.plan(), snapshot.rules(), next, all);
     }
 }

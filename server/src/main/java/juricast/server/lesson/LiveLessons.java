@@ -2,104 +2,73 @@ package juricast.server.lesson;
 
 import static juricast.core.door.DoorPart.DOOR;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.CopyOnWriteArrayList;
-import java.util.stream.Collectors;
-import juricast.core.door.DoorEvent;
 import juricast.core.door.DoorOrder;
-import juricast.core.entry.Sweep;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
-import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.Parts;
 import juricast.core.live.Decision;
 import juricast.core.live.LessonEvent;
 import juricast.core.live.LessonOrder;
-import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
-import juricast.core.live.Visit;
-import juricast.core.rules.Rulebook;
 import juricast.core.telling.Due;
 import juricast.server.access.SignedOut;
-import juricast.server.classes.Classes;
 import juricast.server.data.Causes;
-import juricast.server.data.Database;
 import juricast.server.problems.Problem;
-import juricast.server.rules.Settings;
-import juricast.server.rules.Stances;
-import juricast.server.rules.Watched;
+import juricast.server.record.Erasing;
+import juricast.server.record.Follower;
+import juricast.server.record.Journal;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
-import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
 /**
  * All lessons that run. An order is decided under its lesson's lock, is on the disk before it is acknowledged, and is
- * then shown to every viewer. After a restart, lessons are what their events say.
+ * then shown to every viewer. After a restart, lessons are what their events say. What is over and looked at by nobody leaves the
+ * memory, and is folded from the journal when somebody asks.
  */
 @Component
 public class LiveLessons implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(LiveLessons.class);
 
-    /** After a start, browsers have this long to come back before their silence is counted. */
-    private static final int SILENCE_MS = 20_000;
-
-    private static final int SILENT_ROUNDS = 4;
-    private static final int SILENCE_TURNS = 4;
+    /** How long a page that was left open finds its lesson again by its visit. */
+    private static final Duration REMEMBERED = Duration.ofHours(12);
 
     private final Map<LessonId, LiveLesson> lessons = new ConcurrentHashMap<>();
-    private final Map<VisitId, Integer> silent = new ConcurrentHashMap<>();
     private final Set<LessonId> reported = ConcurrentHashMap.newKeySet();
-    private final Map<VisitId, LessonId> whereabouts = new ConcurrentHashMap<>();
-    private final Tries sweeps = new Tries();
-    private final Classes classes;
-    private final Settings settings;
-    private final Stances stances;
-    private final Watched watched;
-    private final LessonJournal journal;
-    private final Database database;
+    private final Cache<VisitId, LessonId> whereabouts = Caffeine.newBuilder()
+            .expireAfterAccess(REMEMBERED)
+            .maximumSize(100_000)
+            .build();
+    private final Planned planned;
+    private final Journal journal;
+    private final ObjectProvider<Follower> followers;
     private final Causes causes;
     private final Clock clock;
     private final Tellers tellers = new Tellers();
 
-    private int silenceTurns;
-
-    private final List<Classroom> classrooms = new CopyOnWriteArrayList<>();
-
-    LiveLessons(
-            Classes classes,
-            Settings settings,
-            Stances stances,
-            Watched watched,
-            LessonJournal journal,
-            Database database,
-            Causes causes,
-            Clock clock) {
-        this.causes = causes;
-        this.classes = classes;
-        this.settings = settings;
-        this.stances = stances;
-        this.watched = watched;
+    LiveLessons(Planned planned, Journal journal, ObjectProvider<Follower> followers, Causes causes, Clock clock) {
+        this.planned = planned;
         this.journal = journal;
-        this.database = database;
+        this.followers = followers;
+        this.causes = causes;
         this.clock = clock;
-    }
-
-    /** Connects a service that carries sound and pictures. */
-    public void connect(Classroom classroom) {
-        classrooms.add(classroom);
     }
 
     /** The time, to the millisecond that is stored. */
@@ -109,28 +78,51 @@ public class LiveLessons implements DisposableBean {
 
     /** Carries an order out. When it returns, the order counts even if the process is killed, or it did nothing. */
     public Decision carryOut(LessonId id, LessonOrder order) {
+        Decision decision = null;
         LiveLesson lesson = of(id);
-        Decision decision;
-        synchronized (lesson) {
-            makeSure(id, lesson);
-            refresh(id, lesson);
-            decision = lesson.snapshot().at(now()).decide(order);
-            decision.either(
-                    events -> {
-                        keep(id, lesson, events);
-                        return null;
-                    },
-                    refusal -> null);
+        while (decision == null) {
+            synchronized (lesson) {
+                if (!lesson.hasLeft()) {
+                    decision = decide(id, lesson, order);
+                }
+            }
+            lesson = decision == null ? of(id) : lesson;
         }
         lesson.tell(tellers);
         decision.either(
                 events -> {
-                    noticeSweeps(id, events);
-                    classrooms.forEach(one -> one.happened(id, events));
+                    follow(id, events);
                     return null;
                 },
                 refusal -> null);
         return decision;
+    }
+
+    private Decision decide(LessonId id, LiveLesson lesson, LessonOrder order) {
+        makeSure(id, lesson);
+        refresh(id, lesson);
+        Decision decision = lesson.snapshot().at(now()).decide(order);
+        decision.either(
+                events -> {
+                    keep(id, lesson, events);
+                    return null;
+                },
+                refusal -> null);
+        return decision;
+    }
+
+    /** What one follower fails at is no reason for another not to be told. */
+    private void follow(LessonId id, List<LessonEvent> events) {
+        if (events.isEmpty()) {
+            return;
+        }
+        followers.forEach(one -> {
+            try {
+                one.after(id, events);
+            } catch (RuntimeException failed) {
+                LOG.error("What follows from events of lesson {} could not be done by {}", id, one, failed);
+            }
+        });
     }
 
     /** On a device that several use, whoever signs out is gone from it. */
@@ -144,27 +136,23 @@ public class LiveLessons implements DisposableBean {
                 .ifPresent(visit -> carryOut(id, new DoorOrder.Leave(visit.id()))));
     }
 
-    /** Who is on no list and tries door after door waits at every one of them from then on (need E7). */
-    private void noticeSweeps(LessonId id, List<LessonEvent> events) {
-        for (LessonEvent event : events) {
-            if (event instanceof DoorEvent.Knocked knocked && knocked.person().isEmpty()) {
-                sweeps.tried(new Sweep.Try(
-                                id,
-                                knocked.arrival().device(),
-                                knocked.arrival().claimedName(),
-                                knocked.at()))
-                        .ifPresent(sweep -> lessons.keySet().forEach(lesson -> {
-                            if (look(lesson).state().of(DOOR).isOpen()) {
-                                carryOut(lesson, new DoorOrder.NoticeSweep(sweep));
-                            }
-                        }));
-            }
-        }
+    /** What was erased is not remembered. */
+    @EventListener
+    void erased(Erasing.Told told) {
+        leave(told.lesson());
     }
 
-    /** Lessons in memory: those that were looked at since the start, and all that go on. */
-    List<LessonId> known() {
+    /** Lessons in memory. */
+    public List<LessonId> known() {
         return List.copyOf(lessons.keySet());
+    }
+
+    /** Those that are open. */
+    public List<LessonId> open() {
+        return lessons.entrySet().stream()
+                .filter(one -> one.getValue().snapshot().state().there().isOpen())
+                .map(Map.Entry::getKey)
+                .toList();
     }
 
     private void keep(LessonId id, LiveLesson lesson, List<LessonEvent> events) {
@@ -174,7 +162,7 @@ public class LiveLessons implements DisposableBean {
         int after = lesson.snapshot().events().size();
         try {
             lesson.happened(events, journal.append(id, after, lesson.hash(), events));
-        } catch (LessonJournal.NotKept notKept) {
+        } catch (Journal.NotKept notKept) {
             // It may be on the disk all the same: before the next order the record is read again.
             lesson.doubt();
             throw Problem.notKept(causes.of(notKept));
@@ -184,7 +172,7 @@ public class LiveLessons implements DisposableBean {
     /** Takes up what an append left on the disk of which nobody heard. */
     private void makeSure(LessonId id, LiveLesson lesson) {
         if (lesson.isInDoubt()) {
-            LessonJournal.Record record = journal.read(id);
+            Journal.Record record = journal.read(id);
             int known = lesson.snapshot().events().size();
             List<LessonEvent> more =
                     record.events().subList(known, record.events().size());
@@ -199,10 +187,10 @@ public class LiveLessons implements DisposableBean {
      * A lesson as it is now, unless its record is damaged: pages about many lessons skip such a one and say so, so that it stops
      * no other.
      */
-    public Optional<LiveLesson.Snapshot> lookIfReadable(LessonId id) {
+    public Optional<Snapshot> lookIfReadable(LessonId id) {
         try {
             return Optional.of(look(id));
-        } catch (LessonJournal.DamagedRecord damaged) {
+        } catch (Journal.DamagedRecord damaged) {
             if (reported.add(id)) {
                 LOG.error("{}. This lesson cannot go on; all others can.", damaged.getMessage());
             }
@@ -210,11 +198,18 @@ public class LiveLessons implements DisposableBean {
         }
     }
 
-    /** A lesson as it is now. @throws LessonJournal.DamagedRecord if it cannot be read */
-    public LiveLesson.Snapshot look(LessonId id) {
-        LiveLesson lesson = of(id);
+    /** A lesson as it is now; one that is over is not kept for it. @throws Journal.DamagedRecord if it cannot be read */
+    public Snapshot look(LessonId id) {
+        LiveLesson lesson = lessons.get(id);
+        if (lesson == null) {
+            LiveLesson read = read(id);
+            if (read.snapshot().state().there().isOver()) {
+                return read.snapshot();
+            }
+            lesson = of(id);
+        }
         // Without the lock where that is possible: it is held while an order goes to the disk.
-        if (lesson.revision() != database.revision()) {
+        if (lesson.revision() != planned.revision()) {
             synchronized (lesson) {
                 refresh(id, lesson);
             }
@@ -222,7 +217,7 @@ public class LiveLessons implements DisposableBean {
         return lesson.snapshot();
     }
 
-    /** Whether a lesson was looked at since the start, or goes on. */
+    /** Whether a lesson is in memory: it was looked at lately, or goes on. */
     public boolean isKnown(LessonId id) {
         return lessons.containsKey(id);
     }
@@ -236,7 +231,7 @@ public class LiveLessons implements DisposableBean {
 
     /** Pupils who are missing from a lesson now. */
     public List<Member> missing(LessonId id) {
-        LiveLesson.Snapshot seen = look(id);
+        Snapshot seen = look(id);
         return Due.missing(seen.plan(), seen.state());
     }
 
@@ -247,106 +242,82 @@ public class LiveLessons implements DisposableBean {
 
     /** The same, but nothing if its record is damaged. */
     public Optional<LessonState> stateIfReadable(LessonId id) {
-        return lookIfReadable(id).map(LiveLesson.Snapshot::state);
+        return lookIfReadable(id).map(Snapshot::state);
     }
 
     /** The lesson itself; it is read from the disk when somebody first asks. */
     LiveLesson of(LessonId id) {
-        return lessons.computeIfAbsent(id, this::load);
+        return lessons.computeIfAbsent(id, this::read);
     }
 
-    private LiveLesson load(LessonId id) {
-        long revision = database.revision();
-        LessonJournal.Record record = journal.read(id);
-        return new LiveLesson(plan(id, Parts.NEW.after(record.events())), rules(id), record, revision);
+    /** Lets somebody look on, in a lesson that stays in memory as long as they do. */
+    LiveLesson watchedBy(LessonId id, Viewer viewer) {
+        LiveLesson lesson = of(id);
+        while (!lesson.isWatchedBy(viewer)) {
+            lesson = of(id);
+        }
+        return lesson;
+    }
+
+    private LiveLesson read(LessonId id) {
+        long revision = planned.revision();
+        Journal.Record record = journal.read(id);
+        LessonState state = Parts.NEW.after(record.events());
+        return new LiveLesson(planned.plan(id, state, now()), planned.rules(id), record, revision);
     }
 
     /** Takes up what was changed in plan and rules, and tells it: whoever asks first must not keep it from those who look on. */
     private void refresh(LessonId id, LiveLesson lesson) {
-        long revision = database.revision();
+        long revision = planned.revision();
         if (lesson.revision() != revision) {
-            lesson.planned(plan(id, lesson.snapshot().state()), rules(id), revision);
+            lesson.planned(planned.plan(id, lesson.snapshot().state(), now()), planned.rules(id), revision);
             lesson.tell(tellers);
         }
-    }
-
-    private LessonPlan plan(LessonId id, LessonState state) {
-        LessonPlan plan = classes.plan(id, now()).orElseThrow(() -> Problem.notThere("This lesson"));
-        Map<PersonId, Member> gone = state.of(DOOR).visits().stream()
-                .filter(visit -> visit.person()
-                        .filter(person -> plan.member(person).isEmpty())
-                        .isPresent())
-                .map(visit ->
-                        new Member(visit.person().orElseThrow(), visit.arrival().claimedName(), visit.role()))
-                .collect(Collectors.toMap(Member::person, one -> one, (first, again) -> first, LinkedHashMap::new));
-        List<Member> left = List.copyOf(gone.values());
-        return with(left.isEmpty() ? plan : classes.withFormer(plan, left), id);
-    }
-
-    private LessonPlan with(LessonPlan plan, LessonId id) {
-        return plan.with(stances.of(id, now()), watched.now());
-    }
-
-    private Rulebook rules(LessonId id) {
-        return settings.ofLesson(id);
     }
 
     /** After a start, everyone who was in has a moment to come back; who does not has lost the connection. */
     @EventListener(ApplicationReadyEvent.class)
     void goOn() {
-        journal.begunAndNotOver().forEach(this::lookIfReadable);
+        for (LessonId id : journal.begunAndNotOver()) {
+            try {
+                lookIfReadable(id);
+            } catch (RuntimeException failed) {
+                // One that cannot go on is no reason for the school not to start.
+                LOG.error("Lesson {} could not be taken up again; all others are", id, failed);
+            }
+        }
         LOG.info("{} lessons go on where they were", lessons.size());
     }
 
-    /** Ends what ends by itself, and shows changed rules; a quarter of a second is soon enough for a countdown. */
-    @Scheduled(fixedDelay = 250)
-    void tick() {
-        lessons.forEach((id, lesson) -> {
-            try {
-                LiveLesson.Snapshot seen = lesson.snapshot();
-                boolean isBehind = lesson.revision() != database.revision();
-                if (!seen.state().of(DOOR).isOver() && (isBehind || seen.isDue(now()))) {
-                    carryOut(id, new LessonOrder.Tick());
-                }
-            } catch (RuntimeException | Error failed) {
-                LOG.error("The clock could not tick in lesson {}", id, failed);
-            }
-        });
-    }
-
-    /** Notices devices that have been without a line for a while; a quarter of all lessons at a time, each every two seconds. */
-    @Scheduled(initialDelay = SILENCE_MS, fixedDelay = 500)
-    void noticeSilence() {
-        int turn = silenceTurns++ % SILENCE_TURNS;
-        lessons.forEach((id, lesson) -> {
-            if (Math.floorMod(id.hashCode(), SILENCE_TURNS) == turn) {
-                try {
-                    noticeSilence(id, lesson);
-                } catch (RuntimeException | Error failed) {
-                    LOG.error("It could not be found out who is silent in lesson {}", id, failed);
-                }
-            }
-        });
-    }
-
-    private void noticeSilence(LessonId id, LiveLesson lesson) {
-        LessonState state = lesson.snapshot().state();
-        Set<VisitId> heard = lesson.viewers.stream()
-                .flatMap(viewer -> viewer.mine(state).stream())
-                .map(Visit::id)
-                .collect(Collectors.toSet());
-        for (Visit visit : state.of(DOOR).visits()) {
-            if (!visit.isLookedFor() || heard.contains(visit.id()) || isCarried(visit)) {
-                silent.remove(visit.id());
-            } else if (silent.merge(visit.id(), 1, Integer::sum) >= SILENT_ROUNDS) {
-                silent.remove(visit.id());
-                carryOut(id, new DoorOrder.LoseConnection(visit.id()));
+    /** Whether the clock, or a change of the plan, has something to do in a lesson; it is done. */
+    void tick(LessonId id) {
+        LiveLesson lesson = lessons.get(id);
+        if (lesson != null && !lesson.snapshot().state().there().isOver()) {
+            boolean isBehind = lesson.revision() != planned.revision();
+            if (isBehind || lesson.snapshot().isDue(now())) {
+                carryOut(id, new LessonOrder.Tick());
             }
         }
     }
 
-    private boolean isCarried(Visit visit) {
-        return classrooms.stream().anyMatch(one -> one.carries(visit.id()));
+    /** Lets go of what is over, or was never begun and whose time is past, as long as nobody looks on. */
+    void leaveWhatIsOver() {
+        Instant now = now();
+        lessons.forEach((id, lesson) -> {
+            Snapshot seen = lesson.snapshot();
+            boolean isPast = !seen.state().there().isOpen()
+                    && seen.plan().time().until().plus(REMEMBERED).isBefore(now);
+            if (seen.state().there().isOver() || isPast) {
+                leave(id);
+            }
+        });
+    }
+
+    private void leave(LessonId id) {
+        LiveLesson lesson = lessons.get(id);
+        if (lesson != null && lesson.leaves()) {
+            lessons.remove(id, lesson);
+        }
     }
 
     @Override
@@ -355,15 +326,15 @@ public class LiveLessons implements DisposableBean {
     }
 
     /** Where a visit belongs, if it is of a lesson in memory; null otherwise. It never moves, so it is looked up once. */
-    @org.jspecify.annotations.Nullable
+    @Nullable
     LessonId lessonOf(VisitId visit) {
-        LessonId known = whereabouts.get(visit);
+        LessonId known = whereabouts.getIfPresent(visit);
         if (known != null) {
             return known;
         }
         Optional<LessonId> found = lessons.entrySet().stream()
                 .filter(one ->
-                        one.getValue().snapshot().state().of(DOOR).visit(visit).isPresent())
+                        one.getValue().snapshot().state().there().visit(visit).isPresent())
                 .map(Map.Entry::getKey)
                 .findFirst();
         found.ifPresent(lesson -> whereabouts.put(visit, lesson));

@@ -2,16 +2,17 @@ package juricast.server.lesson;
 
 import static juricast.core.door.DoorPart.DOOR;
 
+import juricast.server.record.Journal;
 import org.springframework.stereotype.Component;
 
 /** How live lessons fare, in numbers, for whoever looks after the program. */
 @Component
 public class Pulse {
     private final LiveLessons lessons;
-    private final LessonJournal journal;
+    private final Journal journal;
     private final Viewers viewers;
 
-    Pulse(LiveLessons lessons, LessonJournal journal, Viewers viewers) {
+    Pulse(LiveLessons lessons, Journal journal, Viewers viewers) {
         this.lessons = lessons;
         this.journal = journal;
         this.viewers = viewers;

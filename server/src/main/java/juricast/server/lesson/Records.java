@@ -10,16 +10,17 @@ import juricast.core.identity.LessonId;
 import juricast.core.live.LessonEvent;
 import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
-import juricast.core.rules.Rulebook;
+import juricast.core.rules.PlannedRules;
+import juricast.server.record.Journal;
 import org.springframework.stereotype.Component;
 
 /** What happened in a lesson, whole: the register reads it, later the replay. */
 @Component
 public class Records {
     private final LiveLessons lessons;
-    private final LessonJournal journal;
+    private final Journal journal;
 
-    Records(LiveLessons lessons, LessonJournal journal) {
+    Records(LiveLessons lessons, Journal journal) {
         this.lessons = lessons;
         this.journal = journal;
     }
@@ -27,13 +28,13 @@ public class Records {
     /** The whole record of a lesson. @param openedAt nothing as long as nobody has opened it */
     public record Record(
             LessonPlan plan,
-            Rulebook rules,
+            PlannedRules rules,
             List<LessonEvent> events,
             Optional<Instant> openedAt,
             Optional<Instant> dismissedAt) {}
 
     public Record of(LessonId id) {
-        LiveLesson.Snapshot lesson = lessons.look(id);
+        Snapshot lesson = lessons.look(id);
         return new Record(
                 lesson.plan(),
                 lesson.rules(),
@@ -49,6 +50,6 @@ public class Records {
 
     /** Writes the whole record of a lesson that has none yet, before anybody looks at it: for lessons played ahead. */
     public void write(LessonId id, List<LessonEvent> events) {
-        journal.append(id, 0, LessonJournal.BEGINNING, events);
+        journal.write(id, events);
     }
 }

@@ -24,6 +24,7 @@ import juricast.server.classes.Classes;
 import juricast.server.people.People;
 import juricast.server.problems.Problem;
 import juricast.server.words.EventWords;
+import juricast.server.words.PartWords;
 import juricast.server.words.RuleWords;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -94,7 +95,7 @@ class ReplayController {
     @For({TEACHER, LEAD})
     Replay replay(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         Classes.Planned planned = allowed(lesson, caller);
-        LiveLesson.Snapshot live = lessons.look(planned.id());
+        Snapshot live = lessons.look(planned.id());
         List<LessonEvent> events = live.events();
         if (events.isEmpty()) {
             throw Problem.refused(
@@ -107,8 +108,12 @@ class ReplayController {
         var moments = new ArrayList<PastMoment>();
         LessonState state = Parts.NEW;
         for (LessonEvent event : events) {
-            moments.add(
-                    new PastMoment(moments.size() + 1, event.at(), words.of(event, live.plan(), state), weight(event)));
+            PartWords.Told told = words.of(event, live.plan(), state);
+            moments.add(new PastMoment(
+                    moments.size() + 1,
+                    event.at(),
+                    told.sentence(),
+                    told.weight().ordinal()));
             state = state.after(event);
         }
         List<Departure> departures = Departure.of(events, until);
@@ -156,41 +161,6 @@ class ReplayController {
                 .toList();
     }
 
-    /** What an adult looks for first: discipline and the room as a whole, then the door and rights, then the rest. */
-    private static int weight(LessonEvent event) {
-        return switch (LessonEventJson.kind(event)) {
-            case "Opened",
-                    "Dismissed",
-                    "Removed",
-                    "Stopped",
-                    "Resumed",
-                    "WentQuiet",
-                    "Supervised",
-                    "SweepNoticed",
-                    "StanceSwitched",
-                    "ChargeTaken",
-                    "GuestLetIn",
-                    "TakenOff",
-                    "KeptBack" -> 2;
-            case "AdultJoined",
-                    "Admitted",
-                    "TurnedAway",
-                    "Left",
-                    "ConnectionLost",
-                    "CameBack",
-                    "LiveSet",
-                    "PassGiven",
-                    "CurbGiven",
-                    "AllowedBack",
-                    "Held",
-                    "Released",
-                    "HandedOut",
-                    "Focused",
-                    "StopExplained" -> 1;
-            default -> 0;
-        };
-    }
-
     /** The lesson as it stood at a moment: everything that had happened by then and nothing after it. */
     @GetMapping("/at")
     @For({TEACHER, LEAD})
@@ -200,11 +170,11 @@ class ReplayController {
             @AuthenticationPrincipal SignedIn caller) {
         Classes.Planned planned = allowed(lesson, caller);
         Instant at = instant(moment);
-        LiveLesson.Snapshot live = lessons.look(planned.id());
+        Snapshot live = lessons.look(planned.id());
         List<LessonEvent> past = live.events().stream()
                 .takeWhile(event -> !event.at().isAfter(at))
                 .toList();
-        var then = new LiveLesson.Snapshot(live.plan(), live.rules(), Parts.NEW.after(past), past);
+        var then = new Snapshot(live.plan(), live.rules(), Parts.NEW.after(past), past);
         return desks.of(then, caller.person(), 0, at);
     }
 

@@ -21,8 +21,8 @@ import juricast.core.identity.PersonId;
 import juricast.core.identity.PlainName;
 import juricast.core.identity.VisitId;
 import juricast.core.limits.Limits;
-import juricast.core.live.LessonState;
 import juricast.core.live.Visit;
+import juricast.core.live.WhoIsThere;
 import juricast.core.rights.Appliance;
 import juricast.core.rights.RightsOrder;
 import juricast.core.rules.Catalogue;
@@ -153,7 +153,7 @@ class SeatController {
                 lesson.map(one -> one.time().until()).orElse(null),
                 near.stream()
                         // One that was dismissed before its time is over, and not the next.
-                        .filter(one -> one.time().from().isAfter(lessons.now()) && !is(one, LessonState::isOver))
+                        .filter(one -> one.time().from().isAfter(lessons.now()) && !is(one, WhoIsThere::isOver))
                         .map(one -> one.time().from())
                         .findFirst()
                         .orElse(null),
@@ -163,7 +163,8 @@ class SeatController {
                         .orElse(caller == null || caller.position() != Position.PUPIL ? null : caller.name()),
                 visit.orElse(null),
                 lesson.map(one -> houseRules.of(
-                                lessons.look(one.id()).rules(), one.time().from()))
+                                lessons.look(one.id()).rules().book(),
+                                one.time().from()))
                         .orElse(List.of()));
     }
 
@@ -376,11 +377,10 @@ class SeatController {
     @For(anyone = true)
     RuleWords.Why why(@PathVariable String visit, @PathVariable String rule, HttpServletRequest request) {
         SeatOrders.Mine mine = orders.mine(visit, request);
-        LiveLesson.Snapshot live = lessons.look(mine.lesson());
+        Snapshot live = lessons.look(mine.lesson());
         PersonId me = mine.person();
         Rule<?> asked = Catalogue.rightByKey(rule).orElseThrow(() -> Problem.notThere("This rule"));
-        return words.forPupils(
-                live.state().rulesFor(me, live.rules()), asked, live.plan().roleOf(me), lessons.now());
+        return words.forPupils(live.live().of(me), asked, live.plan().roleOf(me), lessons.now());
     }
 
     private JoinLinks.Led led(String token) {
@@ -431,19 +431,19 @@ class SeatController {
     private Optional<Classes.Planned> current(List<Classes.Planned> near) {
         Instant now = lessons.now();
         return near.stream()
-                .filter(one -> is(one, LessonState::isOpen))
+                .filter(one -> is(one, WhoIsThere::isOpen))
                 .findFirst()
                 .or(() -> near.stream()
                         .filter(one -> !now.isBefore(one.time().from().minus(LINK_LEADS_FROM))
                                 && now.isBefore(one.time().until().plus(LINK_LEADS_UNTIL))
-                                && !is(one, LessonState::isOver))
+                                && !is(one, WhoIsThere::isOver))
                         .findFirst());
     }
 
     /** Of a lesson whose record is damaged nothing is so; it is said when it is the one that is wanted. */
-    private boolean is(Classes.Planned lesson, Predicate<LessonState> so) {
+    private boolean is(Classes.Planned lesson, Predicate<WhoIsThere> so) {
         return lessons.lookIfReadable(lesson.id())
-                .map(LiveLesson.Snapshot::state)
+                .map(seen -> seen.state().there())
                 .filter(so)
                 .isPresent();
     }

@@ -20,8 +20,8 @@ import juricast.core.live.Visit;
 import juricast.core.rights.Appliance;
 import juricast.core.rules.Setting;
 import juricast.core.signals.Sign;
-import juricast.server.words.DoorWords;
 import juricast.server.words.RuleWords;
+import juricast.server.words.VerdictWords;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
@@ -29,11 +29,11 @@ import tools.jackson.databind.json.JsonMapper;
 /** A seat's view on the wire: only what the core's {@link SeatView} holds, in a pupil's words. */
 @Component
 class SeatJson {
-    private final DoorWords door;
+    private final VerdictWords door;
     private final RuleWords rules;
     private final JsonMapper json;
 
-    SeatJson(DoorWords door, RuleWords rules, JsonMapper json) {
+    SeatJson(VerdictWords door, RuleWords rules, JsonMapper json) {
         this.door = door;
         this.rules = rules;
         this.json = json;
@@ -108,14 +108,14 @@ class SeatJson {
             DeskJson.@Nullable FileLine file) {}
 
     /** The whole seat, with all its words. */
-    Seat of(LiveLesson.Snapshot lesson, VisitId visit, Instant now) {
+    Seat of(Snapshot lesson, VisitId visit, Instant now) {
         Looks looks = looks(lesson, visit, now);
         List<Heard> words = heard(SeatView.words(lesson.state(), visit, 0), lesson, visit);
         return new Seat(lesson.state().number(), now, looks.room, looks.own, words);
     }
 
     /** The same for a stream, with the words after a number. */
-    Shown shown(LiveLesson.Snapshot lesson, VisitId visit, int after, Instant now) {
+    Shown shown(Snapshot lesson, VisitId visit, int after, Instant now) {
         Looks looks = looks(lesson, visit, now);
         int number = lesson.state().number();
         return new Shown(
@@ -132,7 +132,7 @@ class SeatJson {
     private record Looks(Room room, Own own, Optional<PersonId> person) {}
 
     /** Made anew only when something but words is new: most of what thirty seats are told is words. */
-    private Looks looks(LiveLesson.Snapshot lesson, VisitId visit, Instant now) {
+    private Looks looks(Snapshot lesson, VisitId visit, Instant now) {
         LiveLesson.Seen seen = lesson.seen(now);
         return seen.shared().once(seen, visit, () -> {
             // Without the words, which are looked up each time.
@@ -143,7 +143,7 @@ class SeatJson {
         });
     }
 
-    private Room room(LiveLesson.Snapshot lesson, LiveLesson.Seen known, SeatView.Room seen) {
+    private Room room(Snapshot lesson, LiveLesson.Seen known, SeatView.Room seen) {
         return known.shared().once(seen, "on the wire", () -> {
             LessonPlan plan = lesson.plan();
             return new Room(
@@ -177,11 +177,12 @@ class SeatJson {
                 helping.chatPaused());
     }
 
-    private Own own(LiveLesson.Snapshot lesson, SeatView view) {
+    private Own own(Snapshot lesson, SeatView view) {
         return new Own(
                 view.status(),
                 view.reasons().stream()
-                        .map(code -> door.forArrival(code, lesson.plan(), lesson.rules()))
+                        .map(code -> door.forArrival(
+                                code, lesson.plan(), lesson.live().all()))
                         .toList(),
                 view.name().orElse(null),
                 view.shownName().orElse(null),
@@ -200,7 +201,7 @@ class SeatJson {
     }
 
     /** What was written to everybody reads the same for all but who wrote it, so it is encoded once. */
-    private String words(LiveLesson.Snapshot lesson, VisitId visit, Optional<PersonId> me, int after) {
+    private String words(Snapshot lesson, VisitId visit, Optional<PersonId> me, int after) {
         Written written = lesson.shared().once(lesson, after, () -> written(lesson, after));
         if (written.words.isEmpty()) {
             return "";
@@ -215,7 +216,7 @@ class SeatJson {
     /** What was written after a number. @param encoded as it reads for who wrote none of it; empty unless all is to all */
     private record Written(List<Words> words, boolean toAll, Set<PersonId> authors, String encoded) {}
 
-    private Written written(LiveLesson.Snapshot lesson, int after) {
+    private Written written(Snapshot lesson, int after) {
         List<Words> words = SeatView.wordsAfter(lesson.state(), after);
         boolean toAll = words.stream().allMatch(one -> one.to().kind() == Readers.Kind.CLASS);
         return new Written(
@@ -229,7 +230,7 @@ class SeatJson {
                         : "");
     }
 
-    private static List<Heard> heard(List<Words> all, LiveLesson.Snapshot lesson, VisitId visit) {
+    private static List<Heard> heard(List<Words> all, Snapshot lesson, VisitId visit) {
         Optional<PersonId> me = lesson.state().of(DOOR).visit(visit).flatMap(Visit::person);
         return all.stream()
                 .map(words -> heard(words, lesson.plan(), me.equals(Optional.of(words.from()))))

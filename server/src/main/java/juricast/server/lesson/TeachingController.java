@@ -22,8 +22,8 @@ import juricast.core.rights.Appliance;
 import juricast.core.rights.RightsEvent;
 import juricast.core.rights.RightsOrder;
 import juricast.core.rules.Catalogue;
+import juricast.core.rules.LiveRules;
 import juricast.core.rules.Rule;
-import juricast.core.rules.Rulebook;
 import juricast.core.signals.SignalsOrder;
 import juricast.core.supervision.SupervisionOrder;
 import juricast.server.access.For;
@@ -93,11 +93,11 @@ class TeachingController {
     @For({TEACHER, LEAD})
     List<StanceChange> changes(
             @PathVariable String lesson, @PathVariable String stance, @AuthenticationPrincipal SignedIn caller) {
-        LiveLesson.Snapshot live = lessons.look(desk.known(lesson, caller));
+        Snapshot live = lessons.look(desk.known(lesson, caller));
         Stance to = stance(new LessonId(lesson), stance);
-        Rulebook before = live.state().rules(live.rules());
-        Rulebook kept = after(live, to, true);
-        Rulebook dropped = after(live, to, false);
+        LiveRules before = live.live();
+        LiveRules kept = after(live, to, true);
+        LiveRules dropped = after(live, to, false);
         var changes = new ArrayList<StanceChange>();
         for (Rule<?> rule : Catalogue.ALL) {
             if (rule.roles().contains(Role.PUPIL)) {
@@ -112,13 +112,13 @@ class TeachingController {
         return changes;
     }
 
-    private Rulebook after(LiveLesson.Snapshot live, Stance to, boolean keepLive) {
+    private LiveRules after(Snapshot live, Stance to, boolean keepLive) {
         LessonState then =
                 live.state().after(new RightsEvent.StanceSwitched(to, keepLive, PersonId.PROGRAM, lessons.now()));
         return then.rules(live.rules());
     }
 
-    private String value(Rulebook book, Rule<?> rule) {
+    private String value(LiveRules book, Rule<?> rule) {
         return book.value(rule, Role.PUPIL, lessons.now()).text();
     }
 
@@ -221,7 +221,7 @@ class TeachingController {
     @Noted(value = "the captions, as a file", takenAway = true)
     @For({TEACHER, LEAD})
     String captions(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
-        LiveLesson.Snapshot live = lessons.look(desk.known(lesson, caller));
+        Snapshot live = lessons.look(desk.known(lesson, caller));
         return CaptionFile.of(live.events(), live.plan());
     }
 
@@ -288,7 +288,7 @@ class TeachingController {
                 lesson, caller, new BoardOrder.Wipe(Optional.ofNullable(of).map(PersonId::new), caller.person()));
     }
 
-    static Board board(LiveLesson.Snapshot live, PersonId me) {
+    static Board board(Snapshot live, PersonId me) {
         return new Board(
                 live.state().of(BOARD).changed(),
                 live.state().of(BOARD).lines().stream()

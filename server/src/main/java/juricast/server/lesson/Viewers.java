@@ -63,10 +63,9 @@ class Viewers implements DisposableBean {
             Viewer.View view,
             BooleanSupplier mayLook,
             Viewer.Line line) {
-        LiveLesson lesson = lessons.of(id);
         var viewer = new Viewer(audience, line, mine, last, view, mayLook, json);
+        LiveLesson lesson = lessons.watchedBy(id, viewer);
         open.put(viewer, lesson);
-        lesson.viewers.add(viewer);
         mine.in(lesson.snapshot().state()).stream()
                 .filter(visit -> visit.goesOn() && !visit.connected())
                 .forEach(visit -> lessons.carryOut(id, new DoorOrder.ComeBack(visit.id())));

@@ -12,6 +12,7 @@ import juricast.core.identity.PersonId;
 import juricast.server.data.Codes;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;
+import juricast.server.data.Topic;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -119,24 +120,26 @@ class Factors {
             return Optional.empty();
         }
         List<String> codes = Stream.generate(Codes::next).limit(RECOVERY_CODES).toList();
-        database.write(sql -> {
-            end(sql, person);
-            codes.forEach(one -> sql.sql("INSERT INTO recovery_code (person, hash) VALUES (:person, :hash)")
-                    .param("person", person.value())
-                    .param("hash", Ids.hash(Codes.plain(one)))
-                    .update());
-            return sql.sql("UPDATE person SET factor = :secret, factor_step = :step WHERE id = :id")
-                    .param("secret", secret)
-                    .param("step", step.getAsLong())
-                    .param("id", person.value())
-                    .update();
-        });
+        database.write(
+                sql -> {
+                    end(sql, person);
+                    codes.forEach(one -> sql.sql("INSERT INTO recovery_code (person, hash) VALUES (:person, :hash)")
+                            .param("person", person.value())
+                            .param("hash", Ids.hash(Codes.plain(one)))
+                            .update());
+                    return sql.sql("UPDATE person SET factor = :secret, factor_step = :step WHERE id = :id")
+                            .param("secret", secret)
+                            .param("step", step.getAsLong())
+                            .param("id", person.value())
+                            .update();
+                },
+                Topic.ACCOUNTS);
         offered.invalidate(person);
         return Optional.of(codes);
     }
 
     void end(PersonId person) {
-        database.write(sql -> end(sql, person));
+        database.write(sql -> end(sql, person), Topic.ACCOUNTS);
     }
 
     private static int end(JdbcClient sql, PersonId person) {

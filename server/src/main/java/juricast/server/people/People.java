@@ -13,6 +13,7 @@ import juricast.core.identity.PersonId;
 import juricast.core.roster.RosterChange;
 import juricast.server.access.Position;
 import juricast.server.data.Database;
+import juricast.server.data.Topic;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -117,56 +118,72 @@ public class People {
 
     /** Adds somebody with an account, reached by a code that counts once. @return false if the name to sign in with is taken */
     boolean addIfFree(Person person, String codeHash, Instant codeUntil) {
-        return database.write(sql -> {
-            boolean free = isFree(sql, person.signIn, person.id);
-            if (free) {
-                add(sql, person, codeHash);
-                sql.sql("UPDATE person SET code_until = :until WHERE id = :id")
-                        .param("until", codeUntil.toEpochMilli())
-                        .param("id", person.id.value())
-                        .update();
-            }
-            return free;
-        });
+        return database.write(
+                sql -> {
+                    boolean free = isFree(sql, person.signIn, person.id);
+                    if (free) {
+                        add(sql, person, codeHash);
+                        sql.sql("UPDATE person SET code_until = :until WHERE id = :id")
+                                .param("until", codeUntil.toEpochMilli())
+                                .param("id", person.id.value())
+                                .update();
+                    }
+                    return free;
+                },
+                Topic.PEOPLE,
+                Topic.ACCOUNTS);
     }
 
     /** Gives somebody an account, reached by a code that counts once. @return false if the name to sign in with is somebody else's */
     boolean setAccountIfFree(PersonId person, String signIn, String codeHash, Instant codeUntil) {
-        return database.write(sql -> isFree(sql, signIn, person)
-                && sql.sql("UPDATE person SET sign_in = :name, password = :hash, code_until = :until WHERE id = :id")
-                                .param("name", signIn)
-                                .param("hash", codeHash)
-                                .param("until", codeUntil.toEpochMilli())
-                                .param("id", person.value())
-                                .update()
-                        == 1);
+        return database.write(
+                sql -> isFree(sql, signIn, person)
+                        && sql.sql(
+                                                "UPDATE person SET sign_in = :name, password = :hash, code_until = :until WHERE id = :id")
+                                        .param("name", signIn)
+                                        .param("hash", codeHash)
+                                        .param("until", codeUntil.toEpochMilli())
+                                        .param("id", person.value())
+                                        .update()
+                                == 1,
+                Topic.PEOPLE,
+                Topic.ACCOUNTS);
     }
 
     /** A password of one's own. */
     void setPassword(PersonId person, String passwordHash) {
-        database.write(sql -> sql.sql("UPDATE person SET password = :hash, code_until = 0 WHERE id = :id")
-                .param("hash", passwordHash)
-                .param("id", person.value())
-                .update());
+        database.write(
+                sql -> sql.sql("UPDATE person SET password = :hash, code_until = 0 WHERE id = :id")
+                        .param("hash", passwordHash)
+                        .param("id", person.value())
+                        .update(),
+                Topic.PEOPLE,
+                Topic.ACCOUNTS);
     }
 
     /** Corrects what the school says of somebody. */
     void correct(PersonId person, String name, Position position, int year) {
-        database.write(sql -> sql.sql(
-                        "UPDATE person SET name = :name, position = :position, year = nullif(:year, 0) WHERE id = :id")
-                .param("name", name)
-                .param("position", position.name())
-                .param("year", year)
-                .param("id", person.value())
-                .update());
+        database.write(
+                sql -> sql.sql(
+                                "UPDATE person SET name = :name, position = :position, year = nullif(:year, 0) WHERE id = :id")
+                        .param("name", name)
+                        .param("position", position.name())
+                        .param("year", year)
+                        .param("id", person.value())
+                        .update(),
+                Topic.PEOPLE,
+                Topic.ACCOUNTS);
     }
 
     /** Ends an account from a moment on, or never. */
     void setEnd(PersonId person, Optional<Instant> ends) {
-        database.write(sql -> sql.sql("UPDATE person SET account_ends = nullif(:ends, 0) WHERE id = :id")
-                .param("ends", ends.map(Instant::toEpochMilli).orElse(0L))
-                .param("id", person.value())
-                .update());
+        database.write(
+                sql -> sql.sql("UPDATE person SET account_ends = nullif(:ends, 0) WHERE id = :id")
+                        .param("ends", ends.map(Instant::toEpochMilli).orElse(0L))
+                        .param("id", person.value())
+                        .update(),
+                Topic.PEOPLE,
+                Topic.ACCOUNTS);
     }
 
     private static boolean isFree(JdbcClient sql, String signIn, PersonId except) {

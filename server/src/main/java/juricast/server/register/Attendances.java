@@ -21,9 +21,9 @@ import juricast.core.register.RegisterLine;
 import juricast.core.time.Span;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
-import juricast.server.lesson.FinishedLessons;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.Records;
+import juricast.server.record.FinishedLessons;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -150,7 +150,7 @@ class Attendances {
     @Scheduled(initialDelay = 3000, fixedDelay = 5000)
     void goThrough() {
         List<LessonId> due =
-                finished.without("SELECT 1 FROM attendance_number WHERE kind = 'LESSON' AND id = lesson_event.lesson");
+                finished.without("SELECT 1 FROM attendance_number WHERE kind = 'LESSON' AND id = lesson_stage.lesson");
         for (LessonId id : due) {
             try {
                 keep(id);

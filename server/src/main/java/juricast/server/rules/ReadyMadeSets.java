@@ -10,6 +10,7 @@ import juricast.core.identity.ClassId;
 import juricast.core.identity.PersonId;
 import juricast.core.rules.Setting;
 import juricast.server.data.Database;
+import juricast.server.data.Topic;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -21,15 +22,17 @@ public class ReadyMadeSets {
     /** A new school begins with the sets that ship with the program, as if they had always been there. */
     ReadyMadeSets(Database database) {
         this.database = database;
-        database.write(sql -> {
-            boolean none = sql.sql("SELECT NOT EXISTS (SELECT 1 FROM ready_made)")
-                    .query(Boolean.class)
-                    .single();
-            if (none) {
-                ship(sql);
-            }
-            return none;
-        });
+        database.write(
+                sql -> {
+                    boolean none = sql.sql("SELECT NOT EXISTS (SELECT 1 FROM ready_made)")
+                            .query(Boolean.class)
+                            .single();
+                    if (none) {
+                        ship(sql);
+                    }
+                    return none;
+                },
+                Topic.RULES);
     }
 
     /** A set. @param owner the teacher it belongs to; empty for one of the school */
@@ -54,21 +57,23 @@ public class ReadyMadeSets {
 
     /** @return false if there is a set of that name */
     boolean add(Named set, List<Edit> says, Instant now) {
-        return database.write(sql -> {
-            boolean fits =
-                    sql.sql("INSERT INTO ready_made (id, name, purpose, owner) VALUES (:id, :name, :purpose, :owner)"
-                                            + " ON CONFLICT DO NOTHING")
+        return database.write(
+                sql -> {
+                    boolean fits = sql.sql(
+                                            "INSERT INTO ready_made (id, name, purpose, owner) VALUES (:id, :name, :purpose, :owner)"
+                                                    + " ON CONFLICT DO NOTHING")
                                     .param("id", set.id)
                                     .param("name", set.name)
                                     .param("purpose", set.purpose)
                                     .param("owner", set.owner)
                                     .update()
                             == 1;
-            if (fits) {
-                says.forEach(edit -> Settings.write(sql, edit, new PersonId(set.owner), now, now));
-            }
-            return fits;
-        });
+                    if (fits) {
+                        says.forEach(edit -> Settings.write(sql, edit, new PersonId(set.owner), now, now));
+                    }
+                    return fits;
+                },
+                Topic.RULES);
     }
 
     /** The classes that use a set now or later. */
@@ -83,19 +88,21 @@ public class ReadyMadeSets {
 
     /** Deletes a set that no class uses; what it said stays readable for the past. @return false if a class uses it */
     boolean delete(String id, Instant now) {
-        return database.write(sql -> sql.sql(
-                                """
+        return database.write(
+                        sql -> sql.sql(
+                                        """
                 UPDATE ready_made SET deleted = 1, name = name || ' (deleted ' || :now || ')' WHERE id = :id
                 AND NOT EXISTS (SELECT 1 FROM set_use WHERE set_id = :id AND until > :now)""")
-                        .param("id", id)
-                        .param("now", now.toEpochMilli())
-                        .update())
+                                .param("id", id)
+                                .param("now", now.toEpochMilli())
+                                .update(),
+                        Topic.RULES)
                 == 1;
     }
 
     /** Lets a class use a set from an instant on. It changes nothing if it uses it already. */
     void use(ClassId byClass, String set, PersonId by, Instant from) {
-        database.write(sql -> use(sql, byClass, set, by, from));
+        database.write(sql -> use(sql, byClass, set, by, from), Topic.RULES);
     }
 
     public static int use(JdbcClient sql, ClassId byClass, String set, PersonId by, Instant from) {
@@ -114,13 +121,15 @@ public class ReadyMadeSets {
 
     /** Ends the use of a set; what was to begin later never does. */
     void stopUsing(ClassId byClass, String set, Instant from) {
-        database.write(sql -> sql.sql(
-                        """
+        database.write(
+                sql -> sql.sql(
+                                """
                 UPDATE set_use SET until = max(since, :from) WHERE class = :class AND set_id = :set AND until > :from""")
-                .param("class", byClass.value())
-                .param("set", set)
-                .param("from", from.toEpochMilli())
-                .update());
+                        .param("class", byClass.value())
+                        .param("set", set)
+                        .param("from", from.toEpochMilli())
+                        .update(),
+                Topic.RULES);
     }
 
     private static void ship(JdbcClient sql) {

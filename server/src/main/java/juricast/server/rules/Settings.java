@@ -18,6 +18,7 @@ import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.rules.Condition;
+import juricast.core.rules.PlannedRules;
 import juricast.core.rules.Rule;
 import juricast.core.rules.RuleValue;
 import juricast.core.rules.Rulebook;
@@ -25,6 +26,7 @@ import juricast.core.rules.Setting;
 import juricast.core.rules.Setting.Force;
 import juricast.server.classes.Planning;
 import juricast.server.data.Database;
+import juricast.server.data.Topic;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -48,7 +50,7 @@ public class Settings {
 
     /** All that is written about rules; read again when anything was written. */
     public SchoolRules all() {
-        long revision = database.revision();
+        long revision = database.revision(Topic.RULES);
         Known last = known;
         if (last.revision != revision) {
             last = new Known(revision, read());
@@ -62,10 +64,10 @@ public class Settings {
         return all().of(planning.classOf(id));
     }
 
-    /** The rules of a lesson. */
-    public Rulebook ofLesson(LessonId id) {
+    /** The rules of a lesson, as planned. */
+    public PlannedRules ofLesson(LessonId id) {
         var lesson = planning.lesson(id);
-        return all().of(planning.classOf(lesson.ofClass()), lesson);
+        return new PlannedRules(all().of(planning.classOf(lesson.ofClass()), lesson));
     }
 
     /** The charter alone. */
@@ -133,17 +135,19 @@ public class Settings {
      * @return the edits about which somebody else has said something since; then nothing was changed
      */
     List<Edit> putInForce(List<Marked> edits, PersonId by, Instant now, Instant from) {
-        return database.write(sql -> {
-            List<Edit> overtaken = edits.stream()
-                    .filter(one -> !one.mark.equals(
-                            mark(sql, one.edit.place(), one.edit.rule(), one.edit.role(), one.edit.when(), now)))
-                    .map(Marked::edit)
-                    .toList();
-            if (overtaken.isEmpty()) {
-                edits.forEach(one -> write(sql, one.edit, by, now, from));
-            }
-            return overtaken;
-        });
+        return database.write(
+                sql -> {
+                    List<Edit> overtaken = edits.stream()
+                            .filter(one -> !one.mark.equals(mark(
+                                    sql, one.edit.place(), one.edit.rule(), one.edit.role(), one.edit.when(), now)))
+                            .map(Marked::edit)
+                            .toList();
+                    if (overtaken.isEmpty()) {
+                        edits.forEach(one -> write(sql, one.edit, by, now, from));
+                    }
+                    return overtaken;
+                },
+                Topic.RULES);
     }
 
     /** Writes one edit: what was said about the same gives way for as long as it counts. */

@@ -10,6 +10,7 @@ import juricast.core.live.RunningOrder;
 import juricast.core.live.Stance;
 import juricast.server.classes.Planning;
 import juricast.server.data.Database;
+import juricast.server.data.Topic;
 import org.springframework.stereotype.Component;
 
 /** Ready-made sets as stances of a lesson, and the running order of a class or of one lesson. */
@@ -49,7 +50,7 @@ public class Stances {
 
     /** All sets, as they are now. Every desk asks with every event, so they are read once a minute. */
     private List<Owned> all(Instant now) {
-        long revision = database.revision();
+        long revision = database.revision(Topic.RULES);
         long minute = now.getEpochSecond() / 60;
         Known last = known;
         if (last.revision != revision || last.minute != minute) {
@@ -111,25 +112,27 @@ public class Stances {
 
     /** Replaces the running order of a place, whole or not at all. */
     public void write(Place place, List<Written> steps, boolean byTheClock) {
-        database.write(sql -> {
-            sql.sql("DELETE FROM running_step WHERE place = :place")
-                    .param("place", place.text())
-                    .update();
-            sql.sql("INSERT INTO running_order (place, by_the_clock) VALUES (:place, :clock)"
-                            + " ON CONFLICT (place) DO UPDATE SET by_the_clock = excluded.by_the_clock")
-                    .param("place", place.text())
-                    .param("clock", byTheClock)
-                    .update();
-            for (int i = 0; i < steps.size(); i++) {
-                sql.sql("INSERT INTO running_step (place, position, set_id, minutes)"
-                                + " VALUES (:place, :position, :stance, :minutes)")
-                        .param("place", place.text())
-                        .param("position", i)
-                        .param("stance", steps.get(i).stance)
-                        .param("minutes", steps.get(i).minutes)
-                        .update();
-            }
-            return null;
-        });
+        database.write(
+                sql -> {
+                    sql.sql("DELETE FROM running_step WHERE place = :place")
+                            .param("place", place.text())
+                            .update();
+                    sql.sql("INSERT INTO running_order (place, by_the_clock) VALUES (:place, :clock)"
+                                    + " ON CONFLICT (place) DO UPDATE SET by_the_clock = excluded.by_the_clock")
+                            .param("place", place.text())
+                            .param("clock", byTheClock)
+                            .update();
+                    for (int i = 0; i < steps.size(); i++) {
+                        sql.sql("INSERT INTO running_step (place, position, set_id, minutes)"
+                                        + " VALUES (:place, :position, :stance, :minutes)")
+                                .param("place", place.text())
+                                .param("position", i)
+                                .param("stance", steps.get(i).stance)
+                                .param("minutes", steps.get(i).minutes)
+                                .update();
+                    }
+                    return null;
+                },
+                Topic.RULES);
     }
 }

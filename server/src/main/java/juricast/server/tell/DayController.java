@@ -12,6 +12,7 @@ import juricast.core.identity.Member;
 import juricast.core.identity.Role;
 import juricast.core.joining.WayIn;
 import juricast.core.live.LessonState;
+import juricast.core.live.WhoIsThere;
 import juricast.core.time.Span;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
@@ -134,9 +135,11 @@ class DayController {
         // Only what is near enough to be open is looked at: a look takes a lesson into memory.
         boolean isNear = !one.cancelled() && one.time().from().isBefore(now.plusSeconds(7200));
         Optional<LessonState> state = isNear ? live.stateIfReadable(one.id()) : Optional.empty();
-        boolean isOpen = state.filter(LessonState::isOpen).isPresent();
-        boolean isOver = state.filter(LessonState::isOver).isPresent()
-                || !isOpen && !one.time().until().isAfter(now);
+        boolean isOpen =
+                state.map(LessonState::there).filter(WhoIsThere::isOpen).isPresent();
+        boolean isOver =
+                state.map(LessonState::there).filter(WhoIsThere::isOver).isPresent()
+                        || !isOpen && !one.time().until().isAfter(now);
         Role role = members.stream()
                 .filter(member -> member.person().equals(caller.person()))
                 .map(Member::role)

@@ -21,6 +21,7 @@ import juricast.core.joining.WayIn;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Condition;
 import juricast.core.rules.Permission;
+import juricast.core.rules.PlannedRules;
 import juricast.core.rules.Rule;
 import juricast.core.rules.Rulebook;
 import juricast.core.rules.Setting;
@@ -117,7 +118,8 @@ class NoteController {
         Optional<Classes.Planned> next = classes.lessonsOf(found.id()).stream()
                 .filter(one -> one.time().until().isAfter(now))
                 .findFirst();
-        Rulebook rules = next.map(one -> settings.ofLesson(one.id())).orElseGet(() -> settings.ofClass(found.id()));
+        PlannedRules rules = next.map(one -> settings.ofLesson(one.id()))
+                .orElseGet(() -> new PlannedRules(settings.ofClass(found.id())));
         Instant at = next.map(one -> one.time().from()).filter(now::isBefore).orElse(now);
         String link = absolute(links.ofClass(found));
         var about = new JoiningNote.About(
@@ -146,7 +148,7 @@ class NoteController {
                     default -> "The link stays the same for the whole series.";
                 },
                 notes.shortOne(about),
-                notes.fullOne(about, rules, at));
+                notes.fullOne(about, rules.book(), at));
     }
 
     private String absolute(String path) {

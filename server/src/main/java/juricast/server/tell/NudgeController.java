@@ -42,7 +42,7 @@ class NudgeController {
         if (!classes.isInCharge(caller.person(), planned, lessons.now())) {
             access.seenBy(caller, planned.ofClass().value());
         }
-        if (!lessons.state(planned.id()).isOpen()) {
+        if (!lessons.state(planned.id()).there().isOpen()) {
             throw Problem.refused(
                     "not-open",
                     "This lesson is not open",

@@ -393,8 +393,7 @@ class Rounds {
                         """
                     SELECT lesson.*, class.title FROM lesson JOIN class ON class.id = lesson.class
                     WHERE cancelled = 0 AND ends < :now AND ends > :since AND starts > link_since
-                    AND (SELECT kind FROM lesson_event WHERE lesson = lesson.id AND kind IN ('Opened', 'Dismissed')
-                         ORDER BY number DESC LIMIT 1) IS NULL
+                    AND NOT EXISTS (SELECT 1 FROM lesson_stage WHERE lesson = lesson.id)
                     ORDER BY ends""")
                 .param("now", now.toEpochMilli())
                 .param("since", now.minus(NEWS).toEpochMilli())

@@ -20,6 +20,7 @@ import juricast.core.time.Span;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
 import juricast.server.data.School;
+import juricast.server.data.Topic;
 import juricast.server.problems.Problem;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -70,15 +71,18 @@ class Changes {
                 })
                 .sorted(order(from, first))
                 .toList();
-        return database.write(sql -> {
-            String change = Plan.begin(sql, what, why, by, clock.instant());
-            for (Plan.Wanted one : wanted) {
-                if (!Plan.change(sql, change, one)) {
-                    throw overtaken(one);
-                }
-            }
-            return change;
-        });
+        return database.write(
+                sql -> {
+                    String change = Plan.begin(sql, what, why, by, clock.instant());
+                    for (Plan.Wanted one : wanted) {
+                        if (!Plan.change(sql, change, one)) {
+                            throw overtaken(one);
+                        }
+                    }
+                    return change;
+                },
+                Topic.PLAN,
+                Topic.PEOPLE);
     }
 
     /** Those that move later go last first, so that none steps on the next. */
@@ -96,27 +100,34 @@ class Changes {
             String what,
             String why,
             PersonId by) {
-        return database.write(sql -> {
-            Instant now = clock.instant();
-            String change = Plan.begin(sql, what, why, by, now);
-            lessons.forEach(one -> Plan.cover(
-                    sql,
-                    change,
-                    one.id(),
-                    new InspectedLesson.Cover(adult, insteadOf, one.time().until()),
-                    now));
-            return change;
-        });
+        return database.write(
+                sql -> {
+                    Instant now = clock.instant();
+                    String change = Plan.begin(sql, what, why, by, now);
+                    lessons.forEach(one -> Plan.cover(
+                            sql,
+                            change,
+                            one.id(),
+                            new InspectedLesson.Cover(
+                                    adult, insteadOf, one.time().until()),
+                            now));
+                    return change;
+                },
+                Topic.PLAN,
+                Topic.PEOPLE);
     }
 
     /** Carries out mends together. @return the name of the change */
     String mend(List<Mend> mends, String what, PersonId by, RandomGenerator random) {
-        return database.write(sql -> {
-            String change = Plan.begin(sql, what, "The inspection found it.", by, clock.instant());
-            var step = new Step(sql, change, random);
-            mends.forEach(mend -> mend.match(step));
-            return change;
-        });
+        return database.write(
+                sql -> {
+                    String change = Plan.begin(sql, what, "The inspection found it.", by, clock.instant());
+                    var step = new Step(sql, change, random);
+                    mends.forEach(mend -> mend.match(step));
+                    return change;
+                },
+                Topic.PLAN,
+                Topic.PEOPLE);
     }
 
     private LocalDateTime local(Instant at) {

@@ -24,6 +24,7 @@ import juricast.server.classes.Classes;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;
 import juricast.server.data.School;
+import juricast.server.data.Topic;
 import juricast.server.problems.Problem;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -119,22 +120,25 @@ class Imports {
 
     /** Carries a change out as a whole. @param callOff whether what is missing is not to be held @return its name */
     String take(TimetableChange change, boolean callOff, String what, String why, PersonId by) {
-        return database.write(sql -> {
-            Instant now = clock.instant();
-            String name = Plan.begin(sql, what, why, by, now);
-            // First what is not held any more: it makes room for what comes in its place.
-            List<Plan.Wanted> wanted = Stream.concat(
-                            change.changed().stream()
-                                    .map(one -> new Plan.Wanted(planned(one.lesson()), one.time(), one.cancelled())),
-                            change.missing().stream()
-                                    .filter(one -> callOff)
-                                    .map(one -> new Plan.Wanted(planned(one), one.time(), true)))
-                    .sorted(java.util.Comparator.comparing((Plan.Wanted one) -> !one.cancelled()))
-                    .toList();
-            move(sql, name, wanted);
-            add(sql, name, change.added(), by, now);
-            return name;
-        });
+        return database.write(
+                sql -> {
+                    Instant now = clock.instant();
+                    String name = Plan.begin(sql, what, why, by, now);
+                    // First what is not held any more: it makes room for what comes in its place.
+                    List<Plan.Wanted> wanted = Stream.concat(
+                                    change.changed().stream()
+                                            .map(one -> new Plan.Wanted(
+                                                    planned(one.lesson()), one.time(), one.cancelled())),
+                                    change.missing().stream()
+                                            .filter(one -> callOff)
+                                            .map(one -> new Plan.Wanted(planned(one), one.time(), true)))
+                            .sorted(java.util.Comparator.comparing((Plan.Wanted one) -> !one.cancelled()))
+                            .toList();
+                    move(sql, name, wanted);
+                    add(sql, name, change.added(), by, now);
+                    return name;
+                },
+                Topic.PLAN);
     }
 
     /** A lesson may stand where another is to go, so those that can be moved are moved until none is left. */

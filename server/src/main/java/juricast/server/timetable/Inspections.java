@@ -15,6 +15,7 @@ import juricast.core.inspection.PlannedSchool;
 import juricast.core.inspection.Severity;
 import juricast.server.data.Database;
 import juricast.server.data.School;
+import juricast.server.data.Topic;
 import juricast.server.rules.Settings;
 import org.springframework.stereotype.Component;
 
@@ -46,7 +47,7 @@ class Inspections {
 
     /** From the beginning of today on. */
     Inspection now() {
-        long revision = database.revision();
+        long revision = database.revision(Topic.PLAN, Topic.RULES, Topic.PEOPLE);
         LocalDate today = school.date(clock.instant());
         Known last = known;
         if (last.revision != revision || !last.day.equals(today)) {

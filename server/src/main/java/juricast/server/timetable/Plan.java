@@ -29,6 +29,8 @@ import juricast.server.classes.Planning;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;
 import juricast.server.data.School;
+import juricast.server.data.Topic;
+import juricast.server.record.Stages;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -38,8 +40,10 @@ public class Plan {
     private final Database database;
     private final School school;
     private final Calendar calendar;
+    private final Stages stages;
 
-    Plan(Database database, School school, Calendar calendar) {
+    Plan(Database database, School school, Calendar calendar, Stages stages) {
+        this.stages = stages;
         this.database = database;
         this.school = school;
         this.calendar = calendar;
@@ -253,34 +257,41 @@ public class Plan {
 
     /** Adds a series with its lessons as one change; one that begins when another of the class does is left out. */
     Scheduled schedule(ClassId id, Series series, List<Series.Slot> slots, String what, PersonId by, Instant now) {
-        return database.write(sql -> {
-            String name = Ids.next();
-            sql.sql(
-                            """
+        return database.write(
+                sql -> {
+                    String name = Ids.next();
+                    sql.sql(
+                                    """
                     INSERT INTO series (id, class, first, minutes, zone, rule, made_by, made_at)
                     VALUES (:id, :class, :first, :minutes, :zone, :rule, :by, :at)""")
-                    .param("id", name)
-                    .param("class", id.value())
-                    .param("first", series.first().toString())
-                    .param("minutes", series.minutes())
-                    .param("zone", series.zone().getId())
-                    .param("rule", series.rule().map(Recurrence::text).orElse(""))
-                    .param("by", by.value())
-                    .param("at", now.toEpochMilli())
-                    .update();
-            String change = begin(sql, what, "Scheduled on the page of the class.", by, now);
-            int added = 0;
-            for (Series.Slot one : slots) {
-                var lesson = new LessonId(Ids.next());
-                if (Classes.insertLesson(
-                                sql, id, lesson, one.time(), name, one.slot().toString())
-                        == 1) {
-                    added++;
-                    noteAdded(sql, change, lesson, one.time());
-                }
-            }
-            return new Scheduled(change, added);
-        });
+                            .param("id", name)
+                            .param("class", id.value())
+                            .param("first", series.first().toString())
+                            .param("minutes", series.minutes())
+                            .param("zone", series.zone().getId())
+                            .param("rule", series.rule().map(Recurrence::text).orElse(""))
+                            .param("by", by.value())
+                            .param("at", now.toEpochMilli())
+                            .update();
+                    String change = begin(sql, what, "Scheduled on the page of the class.", by, now);
+                    int added = 0;
+                    for (Series.Slot one : slots) {
+                        var lesson = new LessonId(Ids.next());
+                        if (Classes.insertLesson(
+                                        sql,
+                                        id,
+                                        lesson,
+                                        one.time(),
+                                        name,
+                                        one.slot().toString())
+                                == 1) {
+                            added++;
+                            noteAdded(sql, change, lesson, one.time());
+                        }
+                    }
+                    return new Scheduled(change, added);
+                },
+                Topic.PLAN);
     }
 
     /** When the change is undone, the lesson is cancelled and not forgotten. */
@@ -392,12 +403,7 @@ public class Plan {
 
     /** Whether an adult has opened it, also before its time. */
     boolean isOpened(LessonId lesson) {
-        return database.read()
-                        .sql("SELECT count(*) FROM lesson_event WHERE lesson = :lesson AND kind = 'Opened'")
-                        .param("lesson", lesson.value())
-                        .query(Integer.class)
-                        .single()
-                > 0;
+        return stages.of(lesson).isPresent();
     }
 
     /** The lessons of a class that begin in a stretch of time and are not cancelled. */
@@ -494,59 +500,62 @@ public class Plan {
 
     /** Takes a change back as a whole, or does nothing. */
     Undone undo(String change, PersonId by, Instant now) {
-        return database.write(sql -> {
-            int begun = sql.sql(
-                            """
+        return database.write(
+                sql -> {
+                    int begun = sql.sql(
+                                    """
                     SELECT count(*) FROM lesson WHERE starts <= :now AND id IN (
                         SELECT lesson FROM lesson_change WHERE change = :change UNION
                         SELECT lesson FROM lesson_cover WHERE change = :change OR ended_by = :change)""")
-                    .param("change", change)
-                    .param("now", now.toEpochMilli())
-                    .query(Integer.class)
-                    .single();
-            int past = sql.sql("SELECT count(*) FROM lesson_change WHERE change = :change AND starts_before <= :now")
-                    .param("change", change)
-                    .param("now", now.toEpochMilli())
-                    .query(Integer.class)
-                    .single();
-            if (begun + past > 0) {
-                return Undone.HAS_BEGUN;
-            }
-            int wanted = sql.sql("SELECT count(*) FROM lesson_change WHERE change = :change")
-                    .param("change", change)
-                    .query(Integer.class)
-                    .single();
-            int fitting = sql.sql(
-                            """
+                            .param("change", change)
+                            .param("now", now.toEpochMilli())
+                            .query(Integer.class)
+                            .single();
+                    int past = sql.sql(
+                                    "SELECT count(*) FROM lesson_change WHERE change = :change AND starts_before <= :now")
+                            .param("change", change)
+                            .param("now", now.toEpochMilli())
+                            .query(Integer.class)
+                            .single();
+                    if (begun + past > 0) {
+                        return Undone.HAS_BEGUN;
+                    }
+                    int wanted = sql.sql("SELECT count(*) FROM lesson_change WHERE change = :change")
+                            .param("change", change)
+                            .query(Integer.class)
+                            .single();
+                    int fitting = sql.sql(
+                                    """
                     SELECT count(*) FROM lesson_change JOIN lesson ON lesson.id = lesson_change.lesson
                     WHERE change = :change AND starts = starts_after AND ends = ends_after AND cancelled = cancelled_after""")
-                    .param("change", change)
-                    .query(Integer.class)
-                    .single();
-            if (fitting != wanted) {
-                return Undone.CHANGED_SINCE;
-            }
-            sql.sql(
-                            """
+                            .param("change", change)
+                            .query(Integer.class)
+                            .single();
+                    if (fitting != wanted) {
+                        return Undone.CHANGED_SINCE;
+                    }
+                    sql.sql(
+                                    """
                     UPDATE lesson SET (starts, ends, cancelled) =
                         (SELECT starts_before, ends_before, cancelled_before FROM lesson_change
                          WHERE change = :change AND lesson = lesson.id)
                     WHERE id IN (SELECT lesson FROM lesson_change WHERE change = :change)""")
-                    .param("change", change)
-                    .update();
-            sql.sql("UPDATE lesson_cover SET ended_at = :now WHERE change = :change AND ended_at = 0")
-                    .param("change", change)
-                    .param("now", now.toEpochMilli())
-                    .update();
-            sql.sql("UPDATE lesson_cover SET ended_at = 0, ended_by = '' WHERE ended_by = :change")
-                    .param("change", change)
-                    .update();
-            sql.sql("UPDATE plan_change SET undone_by = :by, undone_at = :now WHERE id = :change")
-                    .param("change", change)
-                    .param("by", by.value())
-                    .param("now", now.toEpochMilli())
-                    .update();
-            return Undone.DONE;
-        });
+                            .param("change", change)
+                            .update();
+                    sql.sql("UPDATE lesson_cover SET ended_at = :now WHERE change = :change AND ended_at = 0")
+                            .param("change", change)
+                            .param("now", now.toEpochMilli())
+                            .update();
+                    sql.sql("UPDATE lesson_cover SET ended_at = 0, ended_by = '' WHERE ended_by = :change")
+                            .param("change", change)
+                            .update();
+                    sql.sql("UPDATE plan_change SET undone_by = :by, undone_at = :now WHERE id = :change")
+                            .param("change", change)
+                            .param("by", by.value())
+                            .param("now", now.toEpochMilli())
+                            .update();
+                    return Undone.DONE;
+                },
+                Topic.PLAN);
     }
 }

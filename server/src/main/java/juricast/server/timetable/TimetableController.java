@@ -257,8 +257,8 @@ class TimetableController {
                 .read()
                 .sql(
                         """
-                    SELECT lesson, max(kind = 'Dismissed') AS over FROM lesson_event JOIN lesson ON lesson.id = lesson
-                    WHERE ends > :from AND starts < :until AND kind IN ('Opened', 'Dismissed') GROUP BY lesson""")
+                    SELECT lesson, over IS NOT NULL FROM lesson_stage JOIN lesson ON lesson.id = lesson
+                    WHERE ends > :from AND starts < :until AND opened IS NOT NULL""")
                 .param("from", window.from().toEpochMilli())
                 .param("until", window.until().toEpochMilli())
                 .query((row, n) -> new Row(row.getString(1), row.getInt(2) == 1 ? State.OVER : State.LIVE))

@@ -15,6 +15,7 @@ import java.util.concurrent.TimeUnit;
 import juricast.server.data.Backup;
 import juricast.server.data.BackupFolder;
 import juricast.server.data.School;
+import juricast.server.data.SchoolFile;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
@@ -139,6 +140,7 @@ class Backups implements DisposableBean {
             damaged = made.damaged();
             for (BackupFolder.Kept old : all().stream().skip(keep).toList()) {
                 Files.deleteIfExists(old.file());
+                Files.deleteIfExists(SchoolFile.recordKey(old.file()));
             }
             return made;
         } catch (Backup.NotGood | IOException failed) {

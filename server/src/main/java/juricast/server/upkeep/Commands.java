@@ -13,7 +13,7 @@ import java.util.Optional;
 import juricast.server.data.Backup;
 import juricast.server.data.CannotStart;
 import juricast.server.data.SchoolFile;
-import juricast.server.lesson.LessonChains;
+import juricast.server.record.RecordChains;
 import org.slf4j.LoggerFactory;
 
 /** What is done to a school's file from the command line, whether or not the program runs on it: {@code backup} and {@code restore}. */
@@ -25,7 +25,7 @@ public final class Commands {
 
     private static final int TURN_MS = 100;
 
-    private final Backup.Chains chains = new LessonChains();
+    private final Backup.Chains chains = new RecordChains();
     private final PrintStream out;
 
     public Commands(PrintStream out) {
@@ -83,6 +83,9 @@ public final class Commands {
         Path part = school.toRestore().resolveSibling(school.toRestore().getFileName() + ".part");
         Files.createDirectories(part.getParent());
         Files.copy(from, part, StandardCopyOption.REPLACE_EXISTING);
+        if (Files.exists(SchoolFile.recordKey(from))) {
+            Files.copy(SchoolFile.recordKey(from), school.keyToRestore(), StandardCopyOption.REPLACE_EXISTING);
+        }
         Files.move(part, school.toRestore(), StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
         for (int turn = 0; turn < TURNS && Files.exists(school.toRestore()); turn++) {
             Optional<SchoolFile.Held> held = school.hold();

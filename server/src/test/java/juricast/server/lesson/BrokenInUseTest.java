@@ -328,7 +328,7 @@ class BrokenInUseTest {
                 "{\"steps\":[{\"stance\":\"settling\",\"minutes\":5},{\"stance\":\"explaining\",\"minutes\":20}],\"byTheClock\":false}");
         LiveLessons lessons = SERVER.bean(LiveLessons.class);
         SERVER.advance(Duration.ofMinutes(6));
-        lessons.tick();
+        SERVER.bean(LessonClock.class).tick();
         assertThat(lessons.look(here.id()).isDue(SERVER.now())).isFalse();
 
         SERVER.advance(Duration.ofMinutes(5));

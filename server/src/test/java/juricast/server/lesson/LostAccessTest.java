@@ -153,7 +153,7 @@ class LostAccessTest {
                 .isEqualTo(200);
 
         here.thora.delete(here.ofClass + "/adults/anton-prowse");
-        SERVER.bean(LiveLessons.class).tick();
+        SERVER.bean(LessonClock.class).tick();
 
         TestBrowser anew = SERVER.signedIn("anton-prowse");
         for (TestBrowser any : new TestBrowser[] {anton, anew}) {
@@ -170,6 +170,7 @@ class LostAccessTest {
         }
         assertThat(SERVER.bean(LiveLessons.class)
                         .state(here.id())
+                        .there()
                         .visitsOf(new juricast.core.identity.PersonId("anton-prowse")))
                 .noneMatch(visit -> visit.goesOn());
         assertThat(here.thora.get(here.lesson + "/replay").text())

@@ -89,7 +89,7 @@ class StreamTest {
         assertThat(ilse.post(desk + "/open", "{}").status()).isEqualTo(200);
 
         for (int round = 0; round < 32; round++) {
-            SERVER.bean(LiveLessons.class).noticeSilence();
+            SERVER.bean(LessonClock.class).noticeSilence();
         }
 
         assertThat(ilse.get(desk + "/desk").json().get("iAmIn").asBoolean()).isTrue();
@@ -155,7 +155,7 @@ class StreamTest {
         var viewer = new Viewer(
                 Viewer.Audience.SEAT,
                 line,
-                lesson -> lesson.visits(),
+                lesson -> lesson.there().visits(),
                 0,
                 after -> {
                     throw new IllegalStateException("a fault");
@@ -205,7 +205,7 @@ class StreamTest {
         return new Viewer(
                 Viewer.Audience.SEAT,
                 line,
-                lesson -> lesson.visits(),
+                lesson -> lesson.there().visits(),
                 0,
                 after -> {
                     int number = made.incrementAndGet();

@@ -15,13 +15,13 @@ import org.springframework.stereotype.Component;
 
 /** The table that turns reasons at the door into sentences: one column for adults, one for the arrival. */
 @Component
-public class DoorWords {
+public class VerdictWords {
     private final School school;
     private final Map<ReasonCode, Sentence> table = new EnumMap<>(ReasonCode.class);
 
     private record Sentence(String adults, String arrival) {}
 
-    DoorWords(School school) {
+    VerdictWords(School school) {
         this.school = school;
         put(ReasonCode.LESSON_OVER, "The lesson is over.", "This lesson is over. Your next one is on your own page.");
         put(

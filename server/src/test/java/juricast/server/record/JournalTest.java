@@ -1,9 +1,10 @@
-package juricast.server.lesson;
+package juricast.server.record;
 
+import static juricast.core.chat.ChatPart.CHAT;
+import static juricast.core.rights.RightsPart.RIGHTS;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
@@ -16,13 +17,10 @@ import juricast.core.rights.RightsOrder;
 import juricast.core.rules.RuleValue;
 import juricast.core.signals.SignalsEvent;
 import juricast.server.RunningServer;
-import juricast.server.classes.Classes;
-import juricast.server.data.Causes;
 import juricast.server.data.Database;
+import juricast.server.lesson.LessonsOnJournal;
+import juricast.server.lesson.LiveLessons;
 import juricast.server.problems.Problem;
-import juricast.server.rules.Settings;
-import juricast.server.rules.Stances;
-import juricast.server.rules.Watched;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -37,7 +35,7 @@ class LessonJournalTest {
     @RegisterExtension
     static final RunningServer SERVER = RunningServer.demo();
 
-    private final LessonJournal journal = SERVER.bean(LessonJournal.class);
+    private final Journal journal = SERVER.bean(Journal.class);
 
     @Test
     void what_was_written_is_read_again_the_same_after_a_restart() {
@@ -49,29 +47,9 @@ class LessonJournalTest {
 
         var after = SERVER.bean(LiveLessons.class).look(id).state();
         assertThat(after.number()).isEqualTo(before.number()).isGreaterThan(50);
-        assertThat(after.visits()).isEqualTo(before.visits());
-        assertThat(after.words()).isEqualTo(before.words());
-        assertThat(after.loans()).isEqualTo(before.loans());
-    }
-
-    @Test
-    void an_altered_event_and_a_missing_one_show() {
-        var altered = new LessonId("seabird-ecology-8-1.1-2");
-        var shortened = new LessonId("weather-lab-8-1.2-2");
-        Database database = SERVER.bean(Database.class);
-        assertThat(journal.read(altered).events()).isNotEmpty();
-
-        database.write(sql -> sql.sql("UPDATE lesson_event SET body = replace(body, 'ines-carrow', 'jory-pell')"
-                        + " WHERE lesson = '" + altered.value() + "'")
-                .update());
-        database.write(
-                sql -> sql.sql("DELETE FROM lesson_event WHERE number = 3 AND lesson = '" + shortened.value() + "'")
-                        .update());
-
-        assertThatThrownBy(() -> journal.read(altered)).isInstanceOf(LessonJournal.DamagedRecord.class);
-        assertThatThrownBy(() -> journal.read(shortened))
-                .isInstanceOf(LessonJournal.DamagedRecord.class)
-                .hasMessageContaining("event 4");
+        assertThat(after.there().visits()).isEqualTo(before.there().visits());
+        assertThat(after.of(CHAT)).isEqualTo(before.of(CHAT));
+        assertThat(after.of(RIGHTS)).isEqualTo(before.of(RIGHTS));
     }
 
     @Test
@@ -80,9 +58,11 @@ class LessonJournalTest {
         int last = journal.read(id).events().size();
         List<LessonEvent> event = List.of(new SignalsEvent.HandRaised(ORLA, RunningServer.START));
 
-        assertThatThrownBy(() -> journal.append(id, last - 1, "x", event)).isInstanceOf(LessonJournal.NotKept.class);
-        assertThatThrownBy(() -> journal.append(id, last + 1, "x", event)).isInstanceOf(LessonJournal.NotKept.class);
-        assertThat(journal.append(id, last, journal.read(id).hash(), event)).hasSize(64);
+        assertThatThrownBy(() -> journal.append(id, last - 1, new byte[] {1}, event))
+                .isInstanceOf(Journal.NotKept.class);
+        assertThatThrownBy(() -> journal.append(id, last + 1, new byte[] {1}, event))
+                .isInstanceOf(Journal.NotKept.class);
+        assertThat(journal.append(id, last, journal.read(id).hash(), event)).hasSize(32);
         assertThat(journal.read(id).events()).hasSize(last + 1);
     }
 
@@ -91,17 +71,16 @@ class LessonJournalTest {
     private static final LessonOrder OPEN =
             new RightsOrder.SetLive(RuleValue.parse("entry.door=knock"), new PersonId("pernel-ost"));
 
-    private LiveLessons lessonsOn(Database database, LessonJournal faulty) {
-        return new LiveLessons(
-                SERVER.bean(Classes.class),
-                SERVER.bean(Settings.class),
-                SERVER.bean(Stances.class),
-                SERVER.bean(Watched.class),
-                faulty,
+    private static Journal on(Database database, Duration longest) {
+        return new Journal(
                 database,
-                SERVER.bean(Causes.class),
-                SERVER.bean(Clock.class));
+                SERVER.bean(StoredEvents.class),
+                SERVER.provider(Follower.class),
+                RecordChains.chain(SERVER.file().toString()),
+                longest);
     }
+
+    private static final Duration USUAL = Duration.ofSeconds(15);
 
     static Stream<Arguments> faults() {
         return Stream.of(
@@ -116,8 +95,8 @@ class LessonJournalTest {
     void after_a_fault_of_memory_disk_or_thread_an_order_is_refused_with_the_cause_and_all_goes_on(
             Throwable fault, String said) throws Exception {
         Database faulty = Mockito.spy(SERVER.bean(Database.class));
-        var journalOnIt = new LessonJournal(faulty);
-        LiveLessons lessons = lessonsOn(faulty, journalOnIt);
+        Journal journalOnIt = on(faulty, USUAL);
+        LiveLessons lessons = LessonsOnJournal.of(SERVER, journalOnIt);
         var id = new LessonId("harbour-law-10-1.3-2");
         int before = lessons.look(id).state().number();
         // The batch, and then its only entry alone.
@@ -143,8 +122,8 @@ class LessonJournalTest {
     @Test
     void an_event_that_reached_the_disk_before_the_fault_is_taken_up_before_the_next_order() throws Exception {
         Database faulty = Mockito.spy(SERVER.bean(Database.class));
-        var journalOnIt = new LessonJournal(faulty);
-        LiveLessons lessons = lessonsOn(faulty, journalOnIt);
+        Journal journalOnIt = on(faulty, USUAL);
+        LiveLessons lessons = LessonsOnJournal.of(SERVER, journalOnIt);
         var id = new LessonId("harbour-law-10-1.3-2");
         int before = lessons.look(id).state().number();
         Mockito.doAnswer(call -> {
@@ -173,17 +152,17 @@ class LessonJournalTest {
                 })
                 .when(stuck)
                 .append(ArgumentMatchers.any());
-        var journalOnIt = new LessonJournal(stuck, Duration.ofMillis(200));
+        Journal journalOnIt = on(stuck, Duration.ofMillis(200));
         var id = new LessonId("harbour-law-10-1.3-2");
-        LessonJournal.Record record = journal.read(id);
+        Journal.Record record = journal.read(id);
         int last = record.events().size();
         List<LessonEvent> event = List.of(new SignalsEvent.HandRaised(ORLA, RunningServer.START));
 
         assertThatThrownBy(() -> journalOnIt.append(id, last, record.hash(), event))
-                .isInstanceOf(LessonJournal.NotKept.class);
+                .isInstanceOf(Journal.NotKept.class);
         assertThatThrownBy(() -> journalOnIt.append(id, last, record.hash(), event))
                 .as("one that is not being written yet never will be")
-                .isInstanceOf(LessonJournal.NotKept.class);
+                .isInstanceOf(Journal.NotKept.class);
         release.countDown();
         journalOnIt.destroy();
 

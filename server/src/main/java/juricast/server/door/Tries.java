@@ -1,4 +1,4 @@
-package juricast.server.lesson;
+package juricast.server.door;
 
 import java.util.ArrayDeque;
 import java.util.Deque;

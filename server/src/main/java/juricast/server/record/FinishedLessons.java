@@ -1,4 +1,4 @@
-package juricast.server.lesson;
+package juricast.server.record;
 
 import java.util.List;
 import juricast.core.identity.LessonId;
@@ -16,10 +16,10 @@ public class FinishedLessons {
         this.database = database;
     }
 
-    /** Some of those for which nothing is found yet. @param found a query on one lesson, {@code lesson_event.lesson} */
+    /** Some of those for which nothing is found yet. @param found a query on one lesson, {@code lesson_stage.lesson} */
     public List<LessonId> without(String found) {
         return database.read()
-                .sql("SELECT lesson FROM lesson_event WHERE kind = 'Dismissed' AND NOT EXISTS (%s) LIMIT :most"
+                .sql("SELECT lesson FROM lesson_stage WHERE over IS NOT NULL AND NOT EXISTS (%s) LIMIT :most"
                         .formatted(found))
                 .param("most", AT_ONCE)
                 .query((row, n) -> new LessonId(row.getString(1)))

@@ -1,0 +1,62 @@
+package juricast.server.lesson;
+
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.LessonState;
+import juricast.core.rules.PlannedRules;
+import juricast.server.classes.Classes;
+import juricast.server.data.Database;
+import juricast.server.data.Topic;
+import juricast.server.problems.Problem;
+import juricast.server.rules.Settings;
+import juricast.server.rules.Stances;
+import juricast.server.rules.Watched;
+import org.springframework.stereotype.Component;
+
+/** What was planned for a lesson: its people, its time, its running order, and its rules. */
+@Component
+class Planned {
+    private final Classes classes;
+    private final Settings settings;
+    private final Stances stances;
+    private final Watched watched;
+    private final Database database;
+
+    Planned(Classes classes, Settings settings, Stances stances, Watched watched, Database database) {
+        this.classes = classes;
+        this.settings = settings;
+        this.stances = stances;
+        this.watched = watched;
+        this.database = database;
+    }
+
+    /** Grows with every change of anything that a lesson is planned by. */
+    long revision() {
+        return database.revision(Topic.PLAN, Topic.RULES, Topic.PEOPLE);
+    }
+
+    PlannedRules rules(LessonId id) {
+        return settings.ofLesson(id);
+    }
+
+    /** @param state who came knows who was of the lesson and is no more @throws Problem if there is no such lesson */
+    LessonPlan plan(LessonId id, LessonState state, Instant now) {
+        LessonPlan plan = classes.plan(id, now).orElseThrow(() -> Problem.notThere("This lesson"));
+        Map<PersonId, Member> gone = state.there().visits().stream()
+                .filter(visit -> visit.person()
+                        .filter(person -> plan.member(person).isEmpty())
+                        .isPresent())
+                .map(visit ->
+                        new Member(visit.person().orElseThrow(), visit.arrival().claimedName(), visit.role()))
+                .collect(Collectors.toMap(Member::person, one -> one, (first, again) -> first, LinkedHashMap::new));
+        LessonPlan whole = gone.isEmpty() ? plan : classes.withFormer(plan, List.copyOf(gone.values()));
+        return whole.with(stances.of(id, now), watched.now());
+    }
+}

@@ -1,0 +1,18 @@
+package juricast.server.record;
+
+import java.util.List;
+import juricast.core.identity.LessonId;
+import juricast.core.live.LessonEvent;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+/** Whoever does something when something has happened in a lesson. */
+public interface Follower {
+    /**
+     * In one transaction with the events, so that after a crash neither is without the other. Nothing here may take long: all
+     * lessons of the school wait.
+     */
+    default void within(JdbcClient sql, LessonId lesson, List<LessonEvent> events) {}
+
+    /** Once they are on the disk and everybody who looks on was told; not again after a crash. */
+    default void after(LessonId lesson, List<LessonEvent> events) {}
+}

@@ -1,0 +1,75 @@
+package juricast.server.record;
+
+import java.time.Instant;
+import java.util.List;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.PersonId;
+import juricast.server.data.Database;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** What somebody may need again: as long as a hold lasts, the bodies of its events are not erased. */
+@Component
+public class Holds {
+    private final Database database;
+
+    Holds(Database database) {
+        this.database = database;
+    }
+
+    /** Events {@code first} to {@code last} of a lesson, both inclusive. @param why for whoever finds it later */
+    public record Hold(long id, LessonId lesson, int first, int last, String why, PersonId by, Instant at) {
+        public boolean covers(int number) {
+            return first <= number && number <= last;
+        }
+    }
+
+    /** @return its number @throws IllegalArgumentException if {@code last} is before {@code first}, or first is below 1 */
+    public long hold(LessonId lesson, int first, int last, String why, PersonId by, Instant at) {
+        if (first < 1 || last < first) {
+            throw new IllegalArgumentException("No events stand from %d to %d".formatted(first, last));
+        }
+        return database.append(sql -> sql.sql(
+                        """
+                INSERT INTO record_hold (lesson, first, last, why, by, at)
+                VALUES (:lesson, :first, :last, :why, :by, :at) RETURNING id""")
+                .param("lesson", lesson.value())
+                .param("first", first)
+                .param("last", last)
+                .param("why", why)
+                .param("by", by.value())
+                .param("at", at.toEpochMilli())
+                .query(Long.class)
+                .single());
+    }
+
+    /** @return whether it lasted until now */
+    public boolean release(long id, PersonId by, Instant at) {
+        return database.append(sql ->
+                sql.sql("UPDATE record_hold SET released = :at, released_by = :by WHERE id = :id AND released IS NULL")
+                                .param("id", id)
+                                .param("by", by.value())
+                                .param("at", at.toEpochMilli())
+                                .update()
+                        == 1);
+    }
+
+    /** Those that last. */
+    public List<Hold> of(LessonId lesson) {
+        return of(database.read(), lesson);
+    }
+
+    static List<Hold> of(JdbcClient sql, LessonId lesson) {
+        return sql.sql("SELECT * FROM record_hold WHERE lesson = :lesson AND released IS NULL ORDER BY id")
+                .param("lesson", lesson.value())
+                .query((row, n) -> new Hold(
+                        row.getLong("id"),
+                        lesson,
+                        row.getInt("first"),
+                        row.getInt("last"),
+                        row.getString("why"),
+                        new PersonId(row.getString("by")),
+                        Instant.ofEpochMilli(row.getLong("at"))))
+                .list();
+    }
+}

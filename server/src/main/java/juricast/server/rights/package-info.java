@@ -1,0 +1,2 @@
+/** Rights of a lesson on the way in, on the wire, on the disk and in words; what it decides stands in {@link juricast.core.rights}. */
+package juricast.server.rights;
