@@ -4,7 +4,9 @@ DROP INDEX lesson_event_dismissed;
 CREATE TABLE lesson_stage (
     lesson TEXT PRIMARY KEY REFERENCES lesson (id),
     opened INTEGER,
-    over   INTEGER
+    over   INTEGER,
+    -- Whether what was written in it was erased when its time had come.
+    forgot INTEGER NOT NULL DEFAULT 0 CHECK (forgot IN (0, 1))
 ) WITHOUT ROWID;
 INSERT INTO lesson_stage (lesson, opened, over)
 SELECT lesson,

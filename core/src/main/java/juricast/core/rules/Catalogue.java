@@ -309,9 +309,10 @@ public final class Catalogue {
     public static final Rule<Count> CHAT_KEPT = rule(
                     "chat.kept-days", CHAT, ValueType.fewerAreStricter(1, 3650, Unit.DAYS))
             .titled("How long the chat is kept")
-            .meaning("Days after the lesson, then its text is deleted; longer for an incident.")
+            .meaning("Days after the lesson, then its text and files are erased; longer where an incident holds them.")
             .because("Long enough to look into what happened, no longer.")
             .pupilsCallIt("how long the chat is kept")
+            .enforced(IN_THE_RECORD)
             .ofWholeLesson(new Count(180));
 
     public static final Rule<Permission> SHARE_SCREEN = rule("share.screen", SHARING, ValueType.PERMISSION)

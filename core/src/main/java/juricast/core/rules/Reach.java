@@ -35,7 +35,7 @@ public final class Reach {
 
     private static Moment moment(Rule<?> rule) {
         return switch (rule.enforced()) {
-            case IN_THE_REGISTER, IN_THE_INSPECTION -> Moment.OF_THE_PLAN;
+            case IN_THE_REGISTER, IN_THE_INSPECTION, IN_THE_RECORD -> Moment.OF_THE_PLAN;
             case ON_THE_OWN_PAGE, IN_THE_OUTBOX -> Moment.OF_THE_PLAN_BY_THE_CLOCK;
             case AT_SIGN_IN -> Moment.OF_THE_SCHOOL;
                 // What nothing asks for yet says so by itself; its conditions are for the day on which something does.

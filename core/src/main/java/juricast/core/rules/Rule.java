@@ -26,6 +26,8 @@ public final class Rule<V extends Value> {
         ON_THE_OWN_PAGE,
         /** When messages go out. */
         IN_THE_OUTBOX,
+        /** In what is kept of a lesson afterwards. */
+        IN_THE_RECORD,
         /** When somebody signs in, and in what is kept about that. */
         AT_SIGN_IN,
         /** Written down, explained and compared, but nothing asks for it yet. */

@@ -66,7 +66,7 @@ class ReachTest {
         for (Rule<?> rule : Catalogue.ALL) {
             List<Asked> asked =
                     switch (rule.enforced()) {
-                        case IN_THE_REGISTER, IN_THE_INSPECTION -> planned;
+                        case IN_THE_REGISTER, IN_THE_INSPECTION, IN_THE_RECORD -> planned;
                         case ON_THE_OWN_PAGE, IN_THE_OUTBOX -> byTheClock;
                         case AT_SIGN_IN -> List.of();
                         case AT_THE_DOOR, IN_THE_LESSON, IN_THE_CORRIDOR, NOT_YET -> live;

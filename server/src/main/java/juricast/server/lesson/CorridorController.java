@@ -8,7 +8,9 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import juricast.core.audience.CorridorView;
 import juricast.core.audience.DeskView;
 import juricast.core.identity.LessonId;
@@ -19,6 +21,7 @@ import juricast.server.access.SignedIn;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
 import juricast.server.people.People;
+import juricast.server.record.RecordWatch;
 import juricast.server.words.WorryWords;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -34,10 +37,18 @@ class CorridorController {
     private final LiveLessons lessons;
     private final Classes classes;
     private final Database database;
+    private final RecordWatch records;
     private final People people;
     private final WorryWords words;
 
-    CorridorController(LiveLessons lessons, Classes classes, Database database, People people, WorryWords words) {
+    CorridorController(
+            LiveLessons lessons,
+            Classes classes,
+            Database database,
+            People people,
+            WorryWords words,
+            RecordWatch records) {
+        this.records = records;
         this.lessons = lessons;
         this.classes = classes;
         this.database = database;
@@ -79,8 +90,10 @@ class CorridorController {
     Corridor corridor(@AuthenticationPrincipal SignedIn caller) {
         Instant now = lessons.now();
         List<Classes.Planned> around = classes.lessons(new Span(now.minus(Duration.ofHours(12)), now.plus(AROUND)));
+        List<CorridorView.Line> live =
+                around.stream().flatMap(one -> line(one, now).stream()).toList();
         CorridorView view = CorridorView.of(
-                around.stream().flatMap(one -> line(one, now).stream()).toList());
+                Stream.concat(live.stream(), damagedBesides(live, now)).toList());
         Map<String, Taken> taken = database
                 .read()
                 .sql("SELECT lesson, kind, since, taken_by FROM alert_taken WHERE taken_at > :from")
@@ -130,6 +143,16 @@ class CorridorController {
                         .param("now", now.toEpochMilli())
                         .update()));
         return corridor(caller);
+    }
+
+    /** Lessons of another day whose records were found damaged: nobody would open them to see it. */
+    private Stream<CorridorView.Line> damagedBesides(List<CorridorView.Line> told, Instant now) {
+        Set<LessonId> known = told.stream().map(line -> line.plan().lesson()).collect(Collectors.toSet());
+        return records.damaged().stream()
+                .map(RecordWatch.Damaged::lesson)
+                .filter(lesson -> !known.contains(lesson))
+                .flatMap(lesson -> classes.plan(lesson, now).stream())
+                .map(CorridorView::damaged);
     }
 
     /** The line of a lesson that goes on, or should. */

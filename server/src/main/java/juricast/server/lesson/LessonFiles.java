@@ -46,8 +46,8 @@ public class LessonFiles {
                 .update());
     }
 
-    /** Forgets a file that was refused after all. */
-    void drop(SentFile file) {
+    /** Forgets a file: one that was refused after all, or whose time is over. */
+    public void drop(SentFile file) {
         database.append(sql -> sql.sql("DELETE FROM lesson_file WHERE id = :id")
                 .param("id", file.id())
                 .update());

@@ -117,8 +117,9 @@ final class LiveLesson {
         hash = lastHash;
         LessonState next = snapshot.state().after(more);
         List<LessonEvent> all = Collections.unmodifiableList(new ArrayList<>(events));
-        boolean onlyWords =
-                next.parts().stream().allMatch(part -> part.equals(ChatPart.CHAT) || next.isSame(snapshot.state(), part));
-        snapshot = onlyWords ? snapshot.withWords(next, all) : new Snapshot(snapshot.plan(), snapshot.rules(), next, all);
+        boolean onlyWords = next.parts().stream()
+                .allMatch(part -> part.equals(ChatPart.CHAT) || next.isSame(snapshot.state(), part));
+        snapshot =
+                onlyWords ? snapshot.withWords(next, all) : new Snapshot(snapshot.plan(), snapshot.rules(), next, all);
     }
 }

@@ -41,6 +41,8 @@ public class Erasing {
             if (!isOver(sql, lesson)) {
                 throw new IllegalStateException("Lesson %s is not over".formatted(lesson.value()));
             }
+            // What is erased is overwritten in the file, and not only left out.
+            sql.sql("PRAGMA secure_delete = ON").query().singleRow();
             List<Holds.Hold> holds = Holds.of(sql, lesson);
             var erased = new ArrayList<Integer>();
             var held = new ArrayList<Integer>();

@@ -2,78 +2,49 @@ package juricast.server.record;
 
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalTime;
-import java.time.ZonedDateTime;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.TimeUnit;
 import juricast.core.identity.LessonId;
 import juricast.server.data.Database;
-import juricast.server.data.School;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.DisposableBean;
-import org.springframework.scheduling.concurrent.CustomizableThreadFactory;
 import org.springframework.stereotype.Component;
 
 /** Looks at every record each night, some at a time, so that damage is found when it is new and not when the record is needed. */
 @Component
-public class RecordWatch implements DisposableBean {
+public class RecordWatch implements AtNight {
     private static final Logger LOG = LoggerFactory.getLogger(RecordWatch.class);
     /** A few of them take less than a tenth of a second; between them lessons go on as if nobody looked. */
     private static final int AT_ONCE = 20;
 
-    private static final LocalTime BEGINS = LocalTime.of(1, 0);
-    private static final LocalTime ENDS = LocalTime.of(5, 0);
-
     private final Journal journal;
     private final Database database;
-    private final School school;
     private final Clock clock;
-    private final ScheduledExecutorService beside =
-            Executors.newSingleThreadScheduledExecutor(new CustomizableThreadFactory("records-"));
-
     private volatile boolean complete = true;
 
-    RecordWatch(Journal journal, Database database, School school, Clock clock) {
+    RecordWatch(Journal journal, Database database, Clock clock) {
         this.journal = journal;
         this.database = database;
-        this.school = school;
         this.clock = clock;
-        beside.scheduleWithFixedDelay(this::step, 20, 1, TimeUnit.SECONDS);
     }
 
     /** A damaged record. @param number the first event that is not as it was written */
     public record Damaged(LessonId lesson, int number) {}
 
-    /** A fault would end all further turns. */
-    private void step() {
-        try {
-            ZonedDateTime now = clock.instant().atZone(school.zone());
-            boolean isNight =
-                    !now.toLocalTime().isBefore(BEGINS) && now.toLocalTime().isBefore(ENDS);
-            if (isNight) {
-                look(now.with(BEGINS).toInstant());
-            }
-        } catch (RuntimeException | Error failed) {
-            LOG.error("Records could not be looked at; it is done again in a second", failed);
-        }
-    }
-
-    /** Looks at some that were not looked at since. @return whether there may be more */
-    public boolean look(Instant since) {
+    /** Looks at some that were not looked at since; with the last of them, at whether any is missing. */
+    @Override
+    public boolean step(Instant since) {
         List<LessonId> next = notSince(since);
         for (LessonId lesson : next) {
             Optional<Integer> damaged = journal.firstDamaged(lesson);
             damaged.ifPresent(number -> LOG.error("The record of lesson {} is damaged at event {}", lesson, number));
             note(lesson, damaged);
         }
-        if (next.size() < AT_ONCE) {
-            complete = journal.isComplete();
+        if (next.isEmpty()) {
+            return false;
         }
-        return next.size() == AT_ONCE;
+        complete = journal.isComplete();
+        return true;
     }
 
     private List<LessonId> notSince(Instant since) {
@@ -125,10 +96,5 @@ public class RecordWatch implements DisposableBean {
         return looks.records == looks.looks && looks.records > 0
                 ? Optional.of(Instant.ofEpochMilli(looks.oldest))
                 : Optional.empty();
-    }
-
-    @Override
-    public void destroy() {
-        beside.shutdownNow();
     }
 }

@@ -55,10 +55,9 @@ public class Stages implements Follower {
                 .sql("SELECT opened, over FROM lesson_stage WHERE lesson = :lesson AND opened IS NOT NULL")
                 .param("lesson", lesson.value())
                 .query((row, n) -> {
+                    Instant opened = Instant.ofEpochMilli(row.getLong("opened"));
                     long over = row.getLong("over");
-                    return new Stage(
-                            Instant.ofEpochMilli(row.getLong("opened")),
-                            row.wasNull() ? null : Instant.ofEpochMilli(over));
+                    return new Stage(opened, row.wasNull() ? null : Instant.ofEpochMilli(over));
                 })
                 .optional();
     }

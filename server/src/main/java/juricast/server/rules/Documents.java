@@ -200,6 +200,7 @@ class Documents {
                         case IN_THE_INSPECTION -> "in the inspection of planned lessons";
                         case ON_THE_OWN_PAGE -> "on everybody's own page";
                         case IN_THE_OUTBOX -> "in the outbox";
+                        case IN_THE_RECORD -> "in what is kept of a lesson";
                         case AT_SIGN_IN -> "at sign-in";
                         case NOT_YET -> "";
                     },

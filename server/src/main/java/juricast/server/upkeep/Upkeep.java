@@ -9,6 +9,7 @@ import juricast.server.data.BackupFolder;
 import juricast.server.data.Database;
 import juricast.server.data.DiskSpace;
 import juricast.server.lesson.Pulse;
+import juricast.server.record.RecordWatch;
 import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 
@@ -19,9 +20,11 @@ class Upkeep {
     private final Backups backups;
     private final DiskSpace disk;
     private final Database database;
+    private final RecordWatch records;
     private final Clock clock;
 
-    Upkeep(Pulse pulse, Backups backups, DiskSpace disk, Database database, Clock clock) {
+    Upkeep(Pulse pulse, Backups backups, DiskSpace disk, Database database, RecordWatch records, Clock clock) {
+        this.records = records;
         this.pulse = pulse;
         this.backups = backups;
         this.disk = disk;
@@ -44,6 +47,7 @@ class Upkeep {
         checks.add(new Check(
                 "file", reads, reads, reads ? "The school's file answers." : "The school's file does not answer."));
         checks.add(disk());
+        checks.add(records());
         checks.add(backup(clock.instant()));
         return checks;
     }
@@ -66,6 +70,28 @@ class Upkeep {
                         "The disk is nearly full: %,d MB are left. Make room before lessons cannot be kept."
                                 .formatted(megabytes))
                 : new Check("disk", true, true, "%,d MB are left on the disk.".formatted(megabytes));
+    }
+
+    private Check records() {
+        List<String> damaged = records.damaged().stream()
+                .map(one -> "lesson %s at event %d".formatted(one.lesson().value(), one.number()))
+                .toList();
+        if (!damaged.isEmpty() || !records.isComplete()) {
+            return new Check(
+                    "records",
+                    false,
+                    true,
+                    (damaged.isEmpty() ? "" : "Records that are damaged: " + String.join(", ", damaged) + ". ")
+                            + (records.isComplete() ? "" : "There are not as many records as were written. ")
+                            + "A backup may have them whole.");
+        }
+        return new Check(
+                "records",
+                true,
+                true,
+                records.allLookedAtSince()
+                        .map(at -> "All records are as they were written; the oldest look was at " + at + ".")
+                        .orElse("Records are looked at each night; not all have been yet."));
     }
 
     private Check backup(Instant now) {

@@ -79,7 +79,7 @@ class BackupTest {
         goOn.set(false);
         load.shutdown();
         assertThat(load.awaitTermination(30, TimeUnit.SECONDS)).isTrue();
-        assertThat(folder.toFile().list()).containsExactly("backup.db");
+        assertThat(folder.toFile().list()).containsExactlyInAnyOrder("backup.db", "backup.db.record-key");
 
         Path restored = folder.resolve("elsewhere").resolve("school.db");
         assertThat(command("restore", backup.toString(), "--juricast.data=" + restored))
