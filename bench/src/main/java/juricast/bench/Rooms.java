@@ -71,7 +71,7 @@ final class Rooms implements AutoCloseable {
         Room(String lesson, String door, String word, DeskLine desk, String teacher) {
             this.desk = desk;
             // As the pages do: they hear of what they ordered from their stream.
-            this.orderHead = "POST %s/words HTTP/1.1\r\nPrefer: return=minimal\r\nCookie: %s\r\nX-XSRF-TOKEN: %s\r\n"
+            this.orderHead = "POST %s/words HTTP/1.1\r\nCookie: %s\r\nX-XSRF-TOKEN: %s\r\n"
                     .formatted(lesson, teacher, token(teacher));
             this.lesson = lesson;
             this.door = door;

@@ -11,6 +11,9 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Supplier;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -47,11 +50,26 @@ public final class TestBrowser {
         return new TestBrowser(address, copied);
     }
 
-    /** An answer. */
-    public record Answer(int status, String text) {
+    /** An answer. @param view where the page is that an order was given from; empty if it was none */
+    public record Answer(int status, String text, Supplier<JsonNode> view) {
+        /** What came; after an order in a lesson, the desk or the seat as it is now, as the page would be told by its stream. */
         public JsonNode json() {
-            return JSON.readTree(text);
+            JsonNode came = JSON.readTree(text);
+            return came.isObject() && came.size() == 1 && came.has("number") ? view.get() : came;
         }
+    }
+
+    private static final Pattern LIVE = Pattern.compile("(/api/lessons/[^/]+|/api/seats/[^/]+)/.*");
+
+    private Supplier<JsonNode> viewBehind(URI order) {
+        Matcher live = LIVE.matcher(order.getPath());
+        return () -> {
+            if (!live.matches()) {
+                throw new AssertionError("No page is behind " + order);
+            }
+            String page = live.group(1);
+            return get(page.startsWith("/api/lessons") ? page + "/desk" : page).json();
+        };
     }
 
     public Answer get(String path) {
@@ -60,13 +78,6 @@ public final class TestBrowser {
 
     public Answer post(String path, String body) {
         return send("POST", path, body, "application/json");
-    }
-
-    /** Gives an order and wants nothing back but whether it was carried out, as a page does that has a stream. */
-    public Answer orders(String path) {
-        return send(request("POST", path, "{}", "application/json")
-                .header("Prefer", "return=minimal")
-                .build());
     }
 
     public Answer put(String path, String body) {
@@ -140,7 +151,7 @@ public final class TestBrowser {
     private Answer send(HttpRequest request) {
         try {
             HttpResponse<String> answer = client.send(request, HttpResponse.BodyHandlers.ofString());
-            return new Answer(answer.statusCode(), answer.body());
+            return new Answer(answer.statusCode(), answer.body(), viewBehind(request.uri()));
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);
         } catch (InterruptedException stopped) {

@@ -56,7 +56,7 @@ public record CorridorView(List<Line> lines) {
     /** One lesson. @param worries worst first, then oldest */
     public record Line(
             LessonPlan plan,
-            DeskView.Phase phase,
+            DoorDesk.Phase phase,
             List<Member> adultsIn,
             int present,
             int waiting,
@@ -110,7 +110,7 @@ public record CorridorView(List<Line> lines) {
                 .count();
         return new Line(
                 plan,
-                DeskView.phase(lesson),
+                DoorDesk.phase(lesson),
                 adults,
                 present,
                 lesson.of(DOOR).waiting().size(),
@@ -123,7 +123,7 @@ public record CorridorView(List<Line> lines) {
     public static Line damaged(LessonPlan plan) {
         return new Line(
                 plan,
-                DeskView.Phase.OPEN,
+                DoorDesk.Phase.OPEN,
                 List.of(),
                 0,
                 0,

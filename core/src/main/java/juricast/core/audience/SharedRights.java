@@ -11,7 +11,6 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
-import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Fact;
@@ -34,10 +33,8 @@ public final class SharedRights {
     private final Instant until;
     private final Map<Boolean, Rulebook> books = new ConcurrentHashMap<>();
     private final Map<Key, List<Ruling<Permission>>> known = new ConcurrentHashMap<>();
-    private final Map<Key, List<DeskView.Cell>> cells = new ConcurrentHashMap<>();
-    private final Map<Key, List<DeskView.Cell>> help = new ConcurrentHashMap<>();
-    private final Map<Key, SeatView.Room> rooms = new ConcurrentHashMap<>();
-    private final SeatView.Room outside;
+    private final Map<Key, List<RightsDesk.Cell>> cells = new ConcurrentHashMap<>();
+    private final Map<Key, List<RightsDesk.Cell>> help = new ConcurrentHashMap<>();
 
     private record Key(Role role, boolean hasAccount) {}
 
@@ -47,7 +44,6 @@ public final class SharedRights {
         all = rules.all();
         from = now;
         until = all.nextEdge(now);
-        outside = SeatView.fromOutside(lesson);
     }
 
     public static SharedRights of(LessonState lesson, PlannedRules planned, Instant now) {
@@ -79,29 +75,29 @@ public final class SharedRights {
     }
 
     /** The same as cells of the desk, with the pass or curb on each. */
-    List<DeskView.Cell> cells(PersonId person, Role role, Instant now) {
+    List<RightsDesk.Cell> cells(PersonId person, Role role, Instant now) {
         return shared(cells, person, role, () -> of(person, role, now).stream()
-                .map(ruling -> new DeskView.Cell(ruling, loan(person, ruling, now)))
+                .map(ruling -> new RightsDesk.Cell(ruling, loan(person, ruling, now)))
                 .toList());
     }
 
     /** What this person may do for who leads: a cell for each of {@link Catalogue#HELP} that speaks of the role. */
-    List<DeskView.Cell> help(PersonId person, Role role, Instant now) {
+    List<RightsDesk.Cell> help(PersonId person, Role role, Instant now) {
         return shared(help, person, role, () -> Catalogue.HELP.stream()
                 .filter(rule -> rule.speaksOf(role))
                 .map(rule -> book(person).ruling(rule, role, now))
-                .map(ruling -> new DeskView.Cell(ruling, loan(person, ruling, now)))
+                .map(ruling -> new RightsDesk.Cell(ruling, loan(person, ruling, now)))
                 .toList());
     }
 
     /** Those of {@link #help} that are given or lent. */
-    List<DeskView.Cell> helpGiven(PersonId person, Role role, Instant now) {
-        List<DeskView.Cell> all = help(person, role, now);
+    List<RightsDesk.Cell> helpGiven(PersonId person, Role role, Instant now) {
+        List<RightsDesk.Cell> all = help(person, role, now);
         boolean none = all.stream().allMatch(SharedRights::isNotGiven);
         return none ? List.of() : all.stream().filter(cell -> !isNotGiven(cell)).toList();
     }
 
-    private static boolean isNotGiven(DeskView.Cell cell) {
+    private static boolean isNotGiven(RightsDesk.Cell cell) {
         return cell.loan().isEmpty() && cell.ruling().value() != Permission.OPEN;
     }
 
@@ -117,13 +113,24 @@ public final class SharedRights {
                 : make.get();
     }
 
-    /** What this person sees of the room: one object for all who have neither pass nor curb and are of one role. */
-    SeatView.Room room(LessonPlan plan, PersonId person, Role role, Instant now) {
-        return shared(rooms, person, role, () -> SeatView.room(plan, lesson, this, person, role, now));
+    /**
+     * Whose rights are worked out together: all of one role with, or without, an account of the school share them, and who has a pass
+     * or a curb has rights of their own.
+     */
+    public Object sameAs(PersonId person, Role role) {
+        return lesson.of(RIGHTS).loans(person).isEmpty()
+                ? new Key(role, lesson.of(DOOR).hasAccount(person))
+                : person;
     }
 
-    SeatView.Room outside() {
-        return outside;
+    /** The rules as they are for everybody. */
+    public LiveRules rules() {
+        return rules;
+    }
+
+    /** When the clock next changes something in them. */
+    public Instant until() {
+        return until;
     }
 
     private static List<Ruling<Permission>> rights(Rulebook book, Role role, Instant now) {

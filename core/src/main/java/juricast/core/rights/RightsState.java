@@ -51,6 +51,11 @@ public record RightsState(
         return lent.to(person);
     }
 
+    /** Passes and curbs of everybody that have not been ended yet. */
+    public Map<PersonId, List<Setting>> allLoans() {
+        return lent.all();
+    }
+
     /** The pass or curb of one person on one right, if it is in force. */
     public Optional<Setting> loan(PersonId person, Rule<?> right, Instant now) {
         return lent.to(person, right).filter(loan -> loan.isInForce(now));

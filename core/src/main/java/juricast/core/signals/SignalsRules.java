@@ -38,7 +38,7 @@ record SignalsRules(SignalsState is, Room room) implements SignalsOrder.Cases<De
     public Decision showSign(SignalsOrder.ShowSign order) {
         return Acting.present(room, order.visit(), person -> room.who()
                 .right(person, Catalogue.REACTIONS)
-                .orElseGet(() -> Optional.ofNullable(is.signs().get(person)).equals(order.sign())
+                .orElseGet(() -> is.sign(person).equals(order.sign())
                         ? done()
                         : done(new SignalsEvent.SignShown(person, order.sign(), room.now()))));
     }
@@ -48,7 +48,7 @@ record SignalsRules(SignalsState is, Room room) implements SignalsOrder.Cases<De
         return room.who()
                 .adult(order.by(), Catalogue.HELP_STEER)
                 .orElseGet(() ->
-                        is.signs().isEmpty() ? done() : done(new SignalsEvent.SignsCleared(order.by(), room.now())));
+                        is.shown().isEmpty() ? done() : done(new SignalsEvent.SignsCleared(order.by(), room.now())));
     }
 
     @Override

@@ -1,8 +1,11 @@
 package juricast.core.signals;
 
 import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import juricast.core.identity.PersonId;
 import juricast.core.live.Copies;
 import juricast.core.live.Gone;
@@ -12,12 +15,29 @@ import juricast.core.live.WhoIsThere;
  * Hands and signals that are up now.
  *
  * @param hands raised hands and since when, longest first
- * @param signs signals that are shown now
+ * @param shown signals that are shown now, longest first
  * @param focused who was put before everybody, present or not
  */
-public record SignalsState(Map<PersonId, Instant> hands, Map<PersonId, Sign> signs, Optional<PersonId> focused)
+public record SignalsState(Map<PersonId, Instant> hands, List<Shown> shown, Optional<PersonId> focused)
         implements SignalsEvent.Cases<SignalsState> {
-    static final SignalsState NEW = new SignalsState(Map.of(), Map.of(), Optional.empty());
+    static final SignalsState NEW = new SignalsState(Map.of(), List.of(), Optional.empty());
+
+    /** A signal that somebody shows. */
+    public record Shown(PersonId person, Sign sign, Instant since) {}
+
+    /** The signal that somebody shows, if they do. */
+    public Optional<Sign> sign(PersonId person) {
+        return shown.stream()
+                .filter(one -> one.person.equals(person))
+                .map(Shown::sign)
+                .findFirst();
+    }
+
+    private List<Shown> without(Collection<PersonId> people) {
+        List<Shown> rest =
+                shown.stream().filter(one -> !people.contains(one.person)).toList();
+        return rest.size() == shown.size() ? shown : rest;
+    }
 
     /** Who is put before everybody, while present. */
     public Optional<PersonId> focus(WhoIsThere there) {
@@ -29,38 +49,39 @@ public record SignalsState(Map<PersonId, Instant> hands, Map<PersonId, Sign> sig
             return NEW;
         }
         Map<PersonId, Instant> handsLeft = Copies.without(hands, gone.who());
-        Map<PersonId, Sign> signsLeft = Copies.without(signs, gone.who());
+        List<Shown> signsLeft = without(gone.who());
         Optional<PersonId> stays = gone.how() == Gone.How.DISMISSED ? Optional.empty() : focused;
-        return handsLeft == hands && signsLeft == signs && stays.equals(focused)
+        return handsLeft == hands && signsLeft == shown && stays.equals(focused)
                 ? this
                 : new SignalsState(handsLeft, signsLeft, stays);
     }
 
     @Override
     public SignalsState handRaised(SignalsEvent.HandRaised event) {
-        return new SignalsState(Copies.with(hands, event.person(), event.at()), signs, focused);
+        return new SignalsState(Copies.with(hands, event.person(), event.at()), shown, focused);
     }
 
     @Override
     public SignalsState handLowered(SignalsEvent.HandLowered event) {
-        return new SignalsState(Copies.without(hands, event.person()), signs, focused);
+        return new SignalsState(Copies.without(hands, event.person()), shown, focused);
     }
 
     @Override
     public SignalsState signShown(SignalsEvent.SignShown event) {
-        Map<PersonId, Sign> next = event.sign()
-                .map(sign -> Copies.with(signs, event.person(), sign))
-                .orElseGet(() -> Copies.without(signs, event.person()));
+        List<Shown> others = without(Set.of(event.person()));
+        List<Shown> next = event.sign()
+                .map(sign -> Copies.plus(others, new Shown(event.person(), sign, event.at())))
+                .orElse(others);
         return new SignalsState(hands, next, focused);
     }
 
     @Override
     public SignalsState signsCleared(SignalsEvent.SignsCleared event) {
-        return new SignalsState(hands, Map.of(), focused);
+        return new SignalsState(hands, List.of(), focused);
     }
 
     @Override
     public SignalsState focused(SignalsEvent.Focused event) {
-        return new SignalsState(hands, signs, event.on());
+        return new SignalsState(hands, shown, event.on());
     }
 }

@@ -1,6 +1,7 @@
 package juricast.core.audience;
 
 import static juricast.core.lesson.LiveLesson.*;
+import static juricast.core.signals.SignalsPart.SIGNALS;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
@@ -30,7 +31,7 @@ class DeskViewTest {
         assertThat(cell(lesson, INES, 4).loan().orElseThrow().force()).isEqualTo(Force.PASS);
         assertThat(cell(lesson, JORY, 4).loan()).isEmpty();
         assertThat(cell(lesson, JORY, 1).ruling().value()).isEqualTo(Permission.CLOSED);
-        assertThat(lesson.desk().rights().get(4).value()).isEqualTo(Permission.ON_REQUEST);
+        assertThat(lesson.desk().rights().columns().get(4).value()).isEqualTo(Permission.ON_REQUEST);
 
         lesson.time("10:05");
         assertThat(cell(lesson, INES, 4).loan())
@@ -61,12 +62,12 @@ class DeskViewTest {
             lesson.order(new SignalsOrder.RaiseHand(visitOf(pupil)));
         }
 
-        assertThat(lesson.desk().hands()).containsExactly(JORY, KESTER, INES);
-        assertThat(lesson.seat("ines").handsBefore()).isEqualTo(2);
+        assertThat(lesson.state().of(SIGNALS).hands().keySet()).containsExactly(JORY, KESTER, INES);
+        assertThat(lesson.seat("ines").signals().handsBefore()).isEqualTo(2);
         lesson.order(new DoorOrder.LoseConnection(visitOf(KESTER)));
         lesson.order(new SignalsOrder.LowerHand(JORY, ORLA));
-        assertThat(lesson.desk().hands()).containsExactly(INES);
-        assertThat(lesson.seat("ines").handsBefore()).isZero();
+        assertThat(lesson.state().of(SIGNALS).hands().keySet()).containsExactly(INES);
+        assertThat(lesson.seat("ines").signals().handsBefore()).isZero();
     }
 
     @Test
@@ -76,26 +77,26 @@ class DeskViewTest {
                 .time("10:10");
         lesson.knock("second", "b").order(new DoorOrder.TurnAway(new VisitId("b"), ORLA));
 
-        assertThat(lesson.desk().refused())
+        assertThat(lesson.desk().door().refused())
                 .extracting(visit -> visit.arrival().claimedName())
                 .containsExactly("second", "first");
-        DeskView seen = lesson.desk();
+        DoorDesk seen = lesson.desk().door();
         assertThat(seen.until()).as("when the first of them goes").isEqualTo(at("10:30"));
-        assertThat(lesson.time("10:29").desk().refused()).isEqualTo(seen.refused());
-        assertThat(lesson.time("10:31").desk().refused()).hasSize(1);
-        assertThat(lesson.desk().until()).isEqualTo(at("10:40"));
+        assertThat(lesson.time("10:29").desk().door().refused()).isEqualTo(seen.refused());
+        assertThat(lesson.time("10:31").desk().door().refused()).hasSize(1);
+        assertThat(lesson.desk().door().until()).isEqualTo(at("10:40"));
     }
 
     @Test
     void who_lost_the_line_is_expected_back_for_a_while_and_otherwise_a_desk_stays_as_it_is() {
         var lesson = open().present(INES);
-        assertThat(lesson.desk().until()).isEqualTo(Instant.MAX);
+        assertThat(lesson.desk().door().until()).isEqualTo(Instant.MAX);
 
         lesson.time("10:05").order(new DoorOrder.LoseConnection(visitOf(INES)));
 
-        DeskView seen = lesson.desk();
+        DoorDesk seen = lesson.desk().door();
         assertThat(seen.until()).isAfter(at("10:05")).isBefore(at("10:30"));
-        assertThat(seen.rows()).extracting(DeskView.Row::backBy).contains(Optional.of(seen.until()));
+        assertThat(seen.rows()).extracting(DoorDesk.Row::backBy).contains(Optional.of(seen.until()));
     }
 
     @Test
@@ -106,27 +107,22 @@ class DeskViewTest {
         lesson.order(new RightsOrder.GivePass(INES, Catalogue.RENAME, minutes(5), ORLA))
                 .order(new DoorOrder.Rename(visitOf(INES), " Captain 🐙 "));
 
-        assertThat(lesson.seat("ines").shownName()).contains("Captain 🐙");
-        assertThat(lesson.desk().rows().get(0).member().name()).isEqualTo("Ines Carrow");
+        assertThat(lesson.seat("ines").door().shownName()).contains("Captain 🐙");
+        assertThat(lesson.desk().door().rows().get(0).member().name()).isEqualTo("Ines Carrow");
     }
 
     @Test
     void the_phases_follow_each_other() {
         var lesson = planned();
-        assertThat(lesson.desk().phase()).isEqualTo(DeskView.Phase.PLANNED);
+        assertThat(lesson.desk().door().phase()).isEqualTo(DoorDesk.Phase.PLANNED);
         lesson.order(new DoorOrder.Open(ORLA)).adult(ORLA);
-        assertThat(lesson.desk().phase()).isEqualTo(DeskView.Phase.OPEN);
+        assertThat(lesson.desk().door().phase()).isEqualTo(DoorDesk.Phase.OPEN);
         lesson.order(new EndingOrder.Dismiss(ORLA));
-        assertThat(lesson.desk().phase()).isEqualTo(DeskView.Phase.OVER);
-        assertThat(lesson.desk().adults()).noneMatch(DeskView.AdultRow::isIn);
+        assertThat(lesson.desk().door().phase()).isEqualTo(DoorDesk.Phase.OVER);
+        assertThat(lesson.desk().door().adults()).noneMatch(DoorDesk.AdultRow::isIn);
     }
 
-    private static DeskView.Cell cell(LiveLesson lesson, PersonId pupil, int right) {
-        return lesson.desk().rows().stream()
-                .filter(row -> row.member().person().equals(pupil))
-                .findFirst()
-                .orElseThrow()
-                .rights()
-                .get(right);
+    private static RightsDesk.Cell cell(LiveLesson lesson, PersonId pupil, int right) {
+        return lesson.desk().rights().pupils().get(pupil).rights().get(right);
     }
 }

@@ -49,7 +49,7 @@ class SeatViewTest {
 
         var seat = lesson.seat("double");
 
-        assertThat(seat.reasons()).contains(ReasonCode.NAME_SIMILAR, ReasonCode.ALREADY_HERE);
+        assertThat(seat.door().reasons()).contains(ReasonCode.NAME_SIMILAR, ReasonCode.ALREADY_HERE);
         assertThat(seat.toString()).doesNotContain("Carrow").doesNotContain("ines");
     }
 
@@ -81,16 +81,16 @@ class SeatViewTest {
                 .order(new DoorOrder.LoseConnection(visitOf(INES)))
                 .knock("Jory Pell", "jory");
 
-        assertThat(lesson.desk().rows())
-                .extracting(DeskView.Row::whereabouts)
+        assertThat(lesson.desk().door().rows())
+                .extracting(DoorDesk.Row::whereabouts)
                 .containsExactly(
-                        DeskView.Whereabouts.CONNECTION_LOST,
-                        DeskView.Whereabouts.WAITING,
-                        DeskView.Whereabouts.MISSING);
+                        DoorDesk.Whereabouts.CONNECTION_LOST,
+                        DoorDesk.Whereabouts.WAITING,
+                        DoorDesk.Whereabouts.MISSING);
 
         lesson.order(new DoorOrder.Admit(new VisitId("jory"), Optional.empty(), ORLA))
                 .order(new DoorOrder.Leave(visitOf(JORY)));
-        assertThat(lesson.desk().rows().get(1).whereabouts()).isEqualTo(DeskView.Whereabouts.GONE);
+        assertThat(lesson.desk().door().rows().get(1).whereabouts()).isEqualTo(DoorDesk.Whereabouts.GONE);
     }
 
     @Test
@@ -102,11 +102,11 @@ class SeatViewTest {
                 .order(new DoorOrder.Leave(visitOf(JORY)))
                 .time("10:12");
 
-        assertThat(lesson.desk().rows())
-                .extracting(DeskView.Row::backBy)
+        assertThat(lesson.desk().door().rows())
+                .extracting(DoorDesk.Row::backBy)
                 .containsExactly(Optional.of(at("10:13")), Optional.of(at("10:13")), Optional.empty());
-        assertThat(lesson.time("10:13").desk().rows())
-                .extracting(DeskView.Row::backBy)
+        assertThat(lesson.time("10:13").desk().door().rows())
+                .extracting(DoorDesk.Row::backBy)
                 .containsOnly(Optional.empty());
     }
 
@@ -128,13 +128,10 @@ class SeatViewTest {
                 .containsExactly(ChatPart.CHAT);
         var after = lesson.seat("ines");
         assertThat(after.words()).hasSize(before.words().size() + 1);
-        assertThat(after.room()).isEqualTo(before.room());
-        assertThat(after.classmates()).isEqualTo(before.classmates());
-        assertThat(List.of(after.on(), after.handSince(), after.handsBefore(), after.sign(), after.held()))
-                .isEqualTo(
-                        List.of(before.on(), before.handSince(), before.handsBefore(), before.sign(), before.held()));
-        assertThat(SeatView.words(lesson.state(), visitOf(INES), 0)).isEqualTo(after.words());
-        assertThat(SeatView.words(lesson.state(), visitOf(INES), was.number())).hasSize(1);
-        assertThat(SeatView.words(lesson.state(), new VisitId("nobody"), 0)).isEmpty();
+        assertThat(List.of(after.rights(), after.on(), after.signals(), after.chat(), after.door()))
+                .isEqualTo(List.of(before.rights(), before.on(), before.signals(), before.chat(), before.door()));
+        assertThat(ChatSeat.words(lesson.state(), visitOf(INES), 0)).isEqualTo(after.words());
+        assertThat(ChatSeat.words(lesson.state(), visitOf(INES), was.number())).hasSize(1);
+        assertThat(ChatSeat.words(lesson.state(), new VisitId("nobody"), 0)).isEmpty();
     }
 }

@@ -27,7 +27,7 @@ class DoorTest {
 
         assertThat(lesson.visit("ines").status()).isEqualTo(Status.WAITING);
         assertThat(lesson.visit("ines").verdict().reasons().get(0).code()).isEqualTo(ReasonCode.NO_ADULT_YET);
-        assertThat(lesson.desk().waiting()).hasSize(1);
+        assertThat(lesson.desk().door().waiting()).hasSize(1);
     }
 
     @Test
@@ -158,7 +158,7 @@ class DoorTest {
                 .knock("Jory Pell", "another device");
 
         assertThat(lesson.visit("another device").status()).isEqualTo(Status.TURNED_AWAY);
-        assertThat(lesson.desk().refused()).hasSize(1);
+        assertThat(lesson.desk().door().refused()).hasSize(1);
         assertThat(lesson.order(new DoorOrder.AllowBack(JORY, ORLA)).refused()).contains(Refusal.Common.RULE_CLOSED);
     }
 

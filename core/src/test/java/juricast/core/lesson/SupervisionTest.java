@@ -47,11 +47,11 @@ class SupervisionTest {
 
         lesson.time("10:02").order(new LessonOrder.Tick());
         assertThat(say(lesson).refused()).contains(Refusal.Common.RULE_CLOSED);
-        assertThat(lesson.seat("ines").room().quiet()).isTrue();
+        assertThat(lesson.seat("ines").quiet()).isTrue();
         assertThat(lesson.knock("Jory Pell", "jory").visit("jory").isWaiting()).isTrue();
 
         lesson.time("10:04").order(new DoorOrder.ComeBack(visitOf(ORLA)));
-        assertThat(lesson.seat("ines").room().quiet()).isFalse();
+        assertThat(lesson.seat("ines").quiet()).isFalse();
         assertThat(say(lesson).refused()).isEmpty();
         assertThat(lesson.state().of(DOOR).isPresent(JORY))
                 .as("the open door lets in again" + lesson)

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import juricast.core.audience.RightsSeat;
 import juricast.core.audience.SeatView;
 import juricast.core.board.BoardLine;
 import juricast.core.board.BoardOrder;
@@ -186,13 +187,12 @@ class TeachingTest {
                 .order(new SignalsOrder.ShowSign(visitOf(INES), Optional.of(Sign.SLOWER)))
                 .order(new SignalsOrder.ShowSign(visitOf(JORY), Optional.of(Sign.AGREE)))
                 .order(new SignalsOrder.ShowSign(visitOf(JORY), Optional.of(Sign.CANNOT_HEAR)));
-        assertThat(lesson.state().of(SIGNALS).signs())
-                .containsEntry(INES, Sign.SLOWER)
-                .containsEntry(JORY, Sign.CANNOT_HEAR);
+        assertThat(lesson.state().of(SIGNALS).sign(INES)).contains(Sign.SLOWER);
+        assertThat(lesson.state().of(SIGNALS).sign(JORY)).contains(Sign.CANNOT_HEAR);
 
         lesson.order(new DoorOrder.Leave(visitOf(JORY)))
                 .order(new SignalsOrder.ShowSign(visitOf(INES), Optional.empty()));
-        assertThat(lesson.state().of(SIGNALS).signs()).isEmpty();
+        assertThat(lesson.state().of(SIGNALS).shown()).isEmpty();
     }
 
     @Test
@@ -201,15 +201,12 @@ class TeachingTest {
                 .present(INES)
                 .order(new MaterialOrder.HandOut(INES, "my own", ""));
         assertThat(lesson.refused()).contains(Refusal.Common.RULE_CLOSED);
-        assertThat(lesson.seat("ines").room().materials())
-                .extracting(Material::title)
-                .containsExactly("Tide table");
+        assertThat(lesson.seat("ines").handouts()).extracting(Material::title).containsExactly("Tide table");
 
         int number = lesson.state().of(MATERIAL).handouts().get(0).number();
         assertThat(lesson.order(new MaterialOrder.TakeBack(number, ORLA))
                         .seat("ines")
-                        .room()
-                        .materials())
+                        .handouts())
                 .isEmpty();
     }
 
@@ -412,7 +409,7 @@ class TeachingTest {
     @Test
     void focus_needs_somebody_present_and_the_rule_and_ends_with_them() {
         var lesson = open().present(INES).order(new SignalsOrder.Focus(Optional.of(INES), ORLA));
-        assertThat(lesson.seat("ines").room().focus()).contains("Ines Carrow");
+        assertThat(lesson.seat("ines").focus()).contains("Ines Carrow");
         assertThat(lesson.order(new DoorOrder.Leave(visitOf(INES)))
                         .state()
                         .of(SIGNALS)
@@ -445,12 +442,10 @@ class TeachingTest {
                 .order(new MaterialOrder.Caption(visitOf(ORLA), "The tide turns at five."))
                 .order(new MaterialOrder.Caption(visitOf(INES), "no it does not"));
         assertThat(lesson.refused()).contains(Refusal.Common.RULE_CLOSED);
-        assertThat(lesson.seat("ines").room().captions())
-                .extracting(Caption::text)
-                .containsExactly("The tide turns at five.");
+        assertThat(lesson.seat("ines").captions()).extracting(Caption::text).containsExactly("The tide turns at five.");
 
         var closed = lesson.school("signals.captions", "closed", Force.USUAL).seat("ines");
-        assertThat(closed.room().captions()).isEmpty();
+        assertThat(closed.captions()).isEmpty();
     }
 
     @Test
@@ -475,8 +470,8 @@ class TeachingTest {
         return seatRight(lesson.seat("ines"), rule).ruling().value();
     }
 
-    private static SeatView.Right seatRight(SeatView seat, Rule<Permission> rule) {
-        return seat.room().rights().stream()
+    private static RightsSeat.Right seatRight(SeatView seat, Rule<Permission> rule) {
+        return seat.rights().rights().stream()
                 .filter(one -> one.ruling().rule().equals(rule))
                 .findFirst()
                 .orElseThrow();

@@ -13,7 +13,6 @@ import juricast.core.identity.PersonId;
 import juricast.core.keeping.Retention;
 import juricast.core.live.LessonEvent;
 import juricast.server.data.Database;
-import juricast.server.lesson.LessonFiles;
 import juricast.server.record.AtNight;
 import juricast.server.record.Erasing;
 import juricast.server.record.Journal;

@@ -13,7 +13,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import juricast.core.audience.DeskView;
+import juricast.core.audience.DoorDesk;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
@@ -103,7 +103,7 @@ class ClassController {
             String title,
             Instant starts,
             Instant ends,
-            DeskView.Phase phase,
+            DoorDesk.Phase phase,
             @Nullable Instant openedAt,
             List<String> adults,
             int pupils,
@@ -311,8 +311,8 @@ class ClassController {
                 one.title(),
                 one.time().from(),
                 one.time().until(),
-                stage.map(known -> known.isOver() ? DeskView.Phase.OVER : DeskView.Phase.OPEN)
-                        .orElse(DeskView.Phase.PLANNED),
+                stage.map(known -> known.isOver() ? DoorDesk.Phase.OVER : DoorDesk.Phase.OPEN)
+                        .orElse(DoorDesk.Phase.PLANNED),
                 stage.filter(known -> !known.isOver()).map(Stages.Stage::opened).orElse(null),
                 adultNames(members),
                 (int) members.stream()

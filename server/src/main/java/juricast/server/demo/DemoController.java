@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
-import juricast.core.audience.DeskView;
+import juricast.core.audience.DoorDesk;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.live.LessonState;
@@ -64,7 +64,7 @@ class DemoController {
     record Stage(int speed, Instant now, List<StageLesson> lessons, List<StageScript> scripts) {}
 
     /** A lesson on the stage. @param adults who runs it, to sign in as @param present how many of the class are in */
-    record StageLesson(String lesson, String title, DeskView.Phase phase, int present, List<StageCue> next) {}
+    record StageLesson(String lesson, String title, DoorDesk.Phase phase, int present, List<StageCue> next) {}
 
     record StageCue(Instant at, String text) {}
 
@@ -92,7 +92,7 @@ class DemoController {
         return new StageLesson(
                 one.lesson().value(),
                 classes.lesson(one.lesson()).map(Classes.Planned::title).orElse(""),
-                DeskView.phase(state),
+                DoorDesk.phase(state),
                 state.of(DOOR).occupants(),
                 one.next().stream()
                         .map(cue -> new StageCue(cue.at(), cue.text()))

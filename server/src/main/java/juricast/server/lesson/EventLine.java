@@ -16,7 +16,7 @@ import org.springframework.http.HttpHeaders;
  * A stream of server-sent events to one browser. Writing never waits for the browser: a line that cannot take more says so,
  * and tells when it can again, so that one pupil's weak connection holds up nobody else.
  */
-final class EventLine implements Viewer.Line, WriteListener, AsyncListener {
+public final class EventLine implements Viewer.Line, WriteListener, AsyncListener {
     private final AsyncContext context;
     private final ServletResponse response;
     private final ServletOutputStream out;
@@ -28,7 +28,7 @@ final class EventLine implements Viewer.Line, WriteListener, AsyncListener {
     private boolean over;
 
     /** Begins to answer a request as a stream, which lasts until one of both ends it. */
-    EventLine(HttpServletRequest request, HttpServletResponse response) throws IOException {
+    public EventLine(HttpServletRequest request, HttpServletResponse response) throws IOException {
         response.setContentType("text/event-stream;charset=UTF-8");
         response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
         this.response = unwrapped(response);

@@ -8,16 +8,11 @@ import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
-import java.util.concurrent.atomic.AtomicReference;
-import juricast.core.audience.SharedRights;
-import juricast.core.chat.ChatPart;
 import juricast.core.lesson.Parts;
 import juricast.core.live.LessonEvent;
 import juricast.core.live.LessonPlan;
-import juricast.core.live.LessonState;
 import juricast.core.rules.PlannedRules;
 import juricast.server.record.Journal;
-import org.jspecify.annotations.Nullable;
 
 /** One lesson in memory. Orders change it one at a time, under its own lock; readers take a {@link Snapshot}. */
 final class LiveLesson {
@@ -38,11 +33,8 @@ final class LiveLesson {
         events.addAll(record.events());
         hash = record.hash();
         this.revision = revision;
-        snapshot = new Snapshot(plan, rules, Parts.NEW.after(record.events()), List.copyOf(events));
+        snapshot = Snapshot.of(plan, rules, Parts.NEW.after(record.events()), List.copyOf(events));
     }
-
-    /** Rights, and what was made of them; all count until something but words is new. @param desk as it was last made */
-    record Seen(SharedRights rights, Shared shared, AtomicReference<DeskJson.@Nullable Standing> desk) {}
 
     /** Tells everyone who looks on, all of an audience in one go, the seats first. */
     void tell(Tellers tellers) {
@@ -107,7 +99,7 @@ final class LiveLesson {
 
     /** Takes up a plan and rules that were changed. */
     void planned(LessonPlan plan, PlannedRules rules, long asOf) {
-        snapshot = new Snapshot(plan, rules, snapshot.state(), snapshot.events());
+        snapshot = snapshot.then(plan, rules, snapshot.state(), snapshot.events());
         revision = asOf;
     }
 
@@ -115,11 +107,10 @@ final class LiveLesson {
     void happened(List<LessonEvent> more, byte[] lastHash) {
         events.addAll(more);
         hash = lastHash;
-        LessonState next = snapshot.state().after(more);
-        List<LessonEvent> all = Collections.unmodifiableList(new ArrayList<>(events));
-        boolean onlyWords = next.parts().stream()
-                .allMatch(part -> part.equals(ChatPart.CHAT) || next.isSame(snapshot.state(), part));
-        snapshot =
-                onlyWords ? snapshot.withWords(next, all) : new Snapshot(snapshot.plan(), snapshot.rules(), next, all);
+        snapshot = snapshot.then(
+                snapshot.plan(),
+                snapshot.rules(),
+                snapshot.state().after(more),
+                Collections.unmodifiableList(new ArrayList<>(events)));
     }
 }

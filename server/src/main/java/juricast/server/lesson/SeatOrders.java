@@ -10,39 +10,33 @@ import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
 import juricast.core.live.LessonOrder;
-import juricast.core.live.LessonPlan;
 import juricast.core.live.Visit;
 import juricast.server.access.Cookies;
 import juricast.server.access.Sessions;
 import juricast.server.access.SignedIn;
 import juricast.server.problems.Problem;
 import juricast.server.words.RefusalWords;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/** Gives a pupil's orders to a lesson and answers with the seat, for the device the visit belongs to and no other. */
+/** Gives a pupil's orders to a lesson, for the device the visit belongs to and no other. */
 @Component
-class SeatOrders {
+public class SeatOrders {
     private final LiveLessons lessons;
-    private final SeatJson seats;
     private final RefusalWords refusals;
-    private final Answers answers;
 
-    SeatOrders(LiveLessons lessons, SeatJson seats, RefusalWords refusals, Answers answers) {
+    SeatOrders(LiveLessons lessons, RefusalWords refusals) {
         this.lessons = lessons;
-        this.seats = seats;
         this.refusals = refusals;
-        this.answers = answers;
     }
 
     /** A visit of the calling device. @param caller who was signed in on it */
-    record Mine(LessonId lesson, VisitId visit, Visit now, Optional<SignedIn> caller) {
-        PersonId person() {
+    public record Mine(LessonId lesson, VisitId visit, Visit now, Optional<SignedIn> caller) {
+        public PersonId person() {
             return now.person().orElseThrow(() -> Problem.notThere("Your seat"));
         }
 
         /** Whether the seat may still be looked at from there: as long as the sign-in it came by goes on. */
-        BooleanSupplier goesOn(Sessions sessions) {
+        public BooleanSupplier goesOn(Sessions sessions) {
             return () -> !now.arrival().hasAccount()
                     || caller.flatMap(one -> sessions.named(one.session()))
                             .filter(one -> now.arrival().account().equals(Optional.of(one.person())))
@@ -51,7 +45,7 @@ class SeatOrders {
     }
 
     /** The visit, if it is the calling device's and person's. @throws Problem as if it were not there, if it is another's */
-    Mine mine(String visit, HttpServletRequest request) {
+    public Mine mine(String visit, HttpServletRequest request) {
         var id = new VisitId(visit);
         LessonId lesson = lessons.lessonOf(id);
         if (lesson == null) {
@@ -71,7 +65,7 @@ class SeatOrders {
      * Whether a visit is somebody's on a device. On one that several use, a visit of who is signed in is theirs alone, and one of who
      * only gave a name is not that of another who signs in there. A visitor's own link says who comes, whoever is signed in.
      */
-    static boolean isOf(Visit visit, DeviceId device, Optional<SignedIn> caller) {
+    public static boolean isOf(Visit visit, DeviceId device, Optional<SignedIn> caller) {
         if (!visit.arrival().device().equals(device)) {
             return false;
         }
@@ -84,16 +78,15 @@ class SeatOrders {
                 || visit.person().equals(who);
     }
 
-    /** The seat as the order left it, if it is wanted; see {@link Answers}. @throws Problem if it was refused */
-    SeatJson.@Nullable Seat order(Mine mine, LessonOrder order) {
-        carryOut(mine.lesson, order);
-        return answers.with(() -> seats.of(lessons.look(mine.lesson), mine.visit, lessons.now()));
+    /** @throws Problem if it was refused, in a pupil's words */
+    public Ordered order(Mine mine, LessonOrder order) {
+        return order(mine.lesson, order);
     }
 
-    void carryOut(LessonId lesson, LessonOrder order) {
+    public Ordered order(LessonId lesson, LessonOrder order) {
         lessons.carryOut(lesson, order).either(done -> null, refusal -> {
-            LessonPlan plan = lessons.look(lesson).plan();
-            throw refusals.problem(refusal, plan, true);
+            throw refusals.problem(refusal, lessons.look(lesson).plan(), true);
         });
+        return new Ordered(lessons.look(lesson).state().number());
     }
 }

@@ -5,7 +5,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 
 /** What was made once for all who look at one state of a lesson: thirty seats then cost little more than one. */
-final class Shared {
+public final class Shared {
     private final Map<Key, Object> made = new ConcurrentHashMap<>();
 
     /** One and the same object, not an equal one: comparing views field by field would cost what sharing saves. */
@@ -41,7 +41,7 @@ final class Shared {
      * @param kind what of it: anything with equality
      */
     @SuppressWarnings("unchecked")
-    <T> T once(Object one, Object kind, Supplier<T> make) {
+    public <T> T once(Object one, Object kind, Supplier<T> make) {
         var key = new Key(one, kind);
         Object known = made.get(key);
         if (known == null) {

@@ -25,9 +25,9 @@ import tools.jackson.databind.json.JsonMapper;
  * @param words a JSON array of what was written since the browser was last told; empty text if nothing was
  * @param shared remembers what was encoded
  */
-record Shown(int number, int told, Instant now, Record common, Record own, String words, Shared shared) {
+public record Shown(int number, int told, Instant now, Record common, Record own, String words, Shared shared) {
     /** For views that have nothing of their own. */
-    record Nothing() {}
+    public record Nothing() {}
 
     /** Written for every view, but no change of it. */
     private static final Set<String> APART = Set.of("number", "now", "words");

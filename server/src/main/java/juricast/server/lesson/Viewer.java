@@ -18,14 +18,14 @@ import tools.jackson.databind.json.JsonMapper;
  * what is outdated instead of piling it up; what is written is never skipped, because each view brings all words after
  * the last number that went out.
  */
-final class Viewer {
+public final class Viewer {
     /** Makes the view with the words after a number. */
-    interface View {
+    public interface View {
         Shown after(int wordsNumber);
     }
 
     /** The way to the browser. Nothing here ever waits. */
-    interface Line {
+    public interface Line {
         void begin(Runnable ready, Runnable ended);
 
         boolean isReady();
@@ -37,7 +37,7 @@ final class Viewer {
     }
 
     /** Who looks on; see {@link Tellers}. */
-    enum Audience {
+    public enum Audience {
         SEAT,
         DESK
     }
@@ -59,7 +59,7 @@ final class Viewer {
     private @Nullable Shown told;
 
     /** Whose visits a browser keeps connected; a desk is looked at before its adult has one. */
-    interface Mine {
+    public interface Mine {
         List<Visit> in(LessonState lesson);
     }
 

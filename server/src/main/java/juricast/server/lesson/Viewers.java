@@ -20,7 +20,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Opens lines to browsers and closes them. */
 @Component
-class Viewers implements DisposableBean {
+public class Viewers implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(Viewers.class);
     private static final int TURNS = 10;
     /** How often it is asked whether those who look on still may. */
@@ -54,7 +54,7 @@ class Viewers implements DisposableBean {
      * @param last the number the browser saw last, or 0
      * @param mayLook whether they still may
      */
-    void open(
+    public void open(
             LessonId id,
             String who,
             Viewer.Audience audience,

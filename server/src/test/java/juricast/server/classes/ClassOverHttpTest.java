@@ -119,8 +119,8 @@ class ClassOverHttpTest {
         JsonNode seat = stranger.get("/api/seats/" + knocked.json().get("visit").asString())
                 .json();
 
-        assertThat(seat.get("status").asString()).isEqualTo("TURNED_AWAY");
-        assertThat(seat.at("/why/0").asString()).contains("renewed");
+        assertThat(seat.at("/mine/door/status").asString()).isEqualTo("TURNED_AWAY");
+        assertThat(seat.at("/mine/door/why/0").asString()).contains("renewed");
         assertThat(stranger.get("/api/doorsteps/" + old.substring(0, 31) + (old.endsWith("x") ? "y" : "x"))
                         .json()
                         .get("title")

@@ -51,12 +51,12 @@ class DemoTest {
         // The third period began at 09:55; by 10:07 everything that is scripted before the start of the demo has
         // happened.
         JsonNode desk = orla.get(lesson + "/desk").json();
-        String waiting = desk.get("waiting").toString();
+        String waiting = desk.at("/door/waiting").toString();
 
         assertThat(waiting)
                 .contains("kestrel-tab-4", "already here on another device", "Wulf Harrowgate", "was removed earlier")
                 .contains("\"listed\":true");
-        assertThat(desk.get("pupils").toString()).contains("\"PASS\"", "\"CURB\"");
+        assertThat(desk.at("/rights/pupils").toString()).contains("\"PASS\"", "\"CURB\"");
 
         int before = desk.get("number").asInt();
         SERVER.advance(Duration.ofMinutes(20));

@@ -52,7 +52,7 @@ class BrokenInUseTest {
         assertThat(guest(visit, "Runa Fell", "Cousin of Ines, her mother rang").status())
                 .isEqualTo(200);
 
-        assertThat(runa.get(seat).json().get("status").asString()).isEqualTo("IN");
+        assertThat(runa.get(seat).json().at("/mine/door/status").asString()).isEqualTo("IN");
         assertThat(here.maren.get("/api/corridor").text()).contains("Runa Fell (Cousin of Ines, her mother rang)");
         assertThat(here.thora.get(here.lesson + "/replay").text()).contains("is a guest of this lesson");
         here.thora.post(here.lesson + "/dismiss", "{}");
@@ -79,7 +79,7 @@ class BrokenInUseTest {
         TestBrowser runa = SERVER.browser();
         String runaSeat = here.knocks(runa, "Runa Fell");
         guest(runaSeat.replace("/api/seats/", ""), "Runa Fell", "a net-maker");
-        JsonNode readers = ines.get(seat).json().get("classmates");
+        JsonNode readers = ines.get(seat).json().at("/mine/chat/classmates");
         JsonNode visitor = readers.valueStream()
                 .filter(one -> one.get("name").asString().equals("Runa Fell"))
                 .findFirst()
@@ -114,8 +114,10 @@ class BrokenInUseTest {
 
         here.thora.post(here.lesson + "/admit-all-listed", "{}");
 
-        assertThat(signedIn.get(inesSeat).json().get("status").asString()).isEqualTo("IN");
-        assertThat(stranger.get(takenName).json().get("status").asString()).isEqualTo("WAITING");
+        assertThat(signedIn.get(inesSeat).json().at("/mine/door/status").asString())
+                .isEqualTo("IN");
+        assertThat(stranger.get(takenName).json().at("/mine/door/status").asString())
+                .isEqualTo("WAITING");
     }
 
     @Test
@@ -144,11 +146,13 @@ class BrokenInUseTest {
         TestBrowser ines = SERVER.signedIn("ines-carrow");
         String seat = here.sits(ines, "Ines Carrow");
         here.thora.post(here.lesson + "/people/ines-carrow/remove", "{\"why\":\"shouting\"}");
-        assertThat(ines.get(seat).json().get("allowedBack").asBoolean()).isFalse();
+        assertThat(ines.get(seat).json().at("/mine/door/allowedBack").asBoolean())
+                .isFalse();
 
         here.thora.post(here.lesson + "/people/ines-carrow/allow-back", "{}");
 
-        assertThat(ines.get(seat).json().get("allowedBack").asBoolean()).isTrue();
+        assertThat(ines.get(seat).json().at("/mine/door/allowedBack").asBoolean())
+                .isTrue();
     }
 
     @Test
@@ -158,10 +162,10 @@ class BrokenInUseTest {
         here.maren.post(here.lesson + "/join", "{}");
 
         assertThat(ines.get(seat).json().get("observers").toString()).contains("Maren Oddlund");
-        assertThat(here.desk().at("/steering/observers").toString()).contains("Maren Oddlund");
+        assertThat(here.desk().at("/door/observers").toString()).contains("Maren Oddlund");
         sets("supervision.see-observers", "PUPIL", "", "no");
         assertThat(ines.get(seat).json().get("observers")).isEmpty();
-        assertThat(here.desk().at("/steering/observers").toString()).contains("Maren Oddlund");
+        assertThat(here.desk().at("/door/observers").toString()).contains("Maren Oddlund");
     }
 
     @Test
@@ -198,7 +202,7 @@ class BrokenInUseTest {
     }
 
     private static String rights(TestBrowser browser, String seat) {
-        JsonNode help = browser.get(seat).json().get("help");
+        JsonNode help = browser.get(seat).json().at("/rights/help");
         return help == null ? "" : help.toString();
     }
 

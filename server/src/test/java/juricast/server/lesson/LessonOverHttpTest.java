@@ -101,7 +101,7 @@ class LessonOverHttpTest {
                 .contains("Ines Carrow wrote to the adults")
                 .doesNotContain("SECRET");
         JsonNode then = thora.get(lesson + "/replay/at?moment=" + before).json();
-        assertThat(then.at("/steering").has("stoppedAt")).isFalse();
+        assertThat(then.at("/supervision").has("stoppedAt")).isFalse();
         assertThat(then.get("words")).as("nothing of what came later").isEmpty();
         assertThat(thora.get(lesson + "/replay/at?moment=yesterday").status()).isEqualTo(400);
         assertThat(SERVER.signedIn("anton-prowse").get(lesson + "/replay").status())
@@ -113,9 +113,10 @@ class LessonOverHttpTest {
     @Test
     void looking_opens_nothing_and_only_one_adult_opens() {
         thora.get(lesson + "/desk");
-        assertThat(thora.get(lesson + "/desk").json().get("phase").asString()).isEqualTo("PLANNED");
+        assertThat(thora.get(lesson + "/desk").json().at("/door/phase").asString())
+                .isEqualTo("PLANNED");
 
-        assertThat(thora.post(lesson + "/open", "{}").json().get("phase").asString())
+        assertThat(thora.post(lesson + "/open", "{}").json().at("/door/phase").asString())
                 .isEqualTo("OPEN");
         assertThat(thora.post(lesson + "/open", "{}").json().get("title").asString())
                 .contains("opened this lesson already");
@@ -156,17 +157,26 @@ class LessonOverHttpTest {
         assertThat(shown.without(apart)).isEqualTo(((ObjectNode) ines.get(seat).json()).without(apart));
 
         ines.put(seat + "/hand", "{}");
-        JsonNode hand = nextWith(told, "handSince");
-        assertThat(hand.propertyNames()).containsExactlyInAnyOrder("number", "now", "handSince");
-        int status = thora.orders(
-                        lesson + "/people/" + idOf(thora.get(lesson + "/desk").json(), "Ines Carrow") + "/lower-hand")
-                .status();
-        assertThat(status).as("who has a stream wants no view as the answer").isEqualTo(204);
+        JsonNode hand = nextWith(told, "mine");
+        assertThat(hand.propertyNames()).containsExactlyInAnyOrder("number", "now", "mine");
+        assertThat(hand.at("/mine/signals").has("handSince")).isTrue();
+        JsonNode ordered = new JsonMapper()
+                .readTree(thora.post(
+                                lesson + "/people/"
+                                        + idOf(thora.get(lesson + "/desk").json(), "Ines Carrow") + "/lower-hand",
+                                "{}")
+                        .text());
+        assertThat(ordered.propertyNames())
+                .as("the page hears the rest from its stream")
+                .containsExactly("number");
 
-        assertThat(nextWith(told, "handSince").get("handSince").isNull()).isTrue();
-        thora.orders(lesson + "/stop");
-        JsonNode stopped = nextWith(told, "stopped");
-        assertThat(stopped.get("stopped").asBoolean()).isTrue();
+        JsonNode lowered = nextWith(told, "mine");
+        assertThat(lowered.get("number").asInt())
+                .isGreaterThanOrEqualTo(ordered.get("number").asInt());
+        assertThat(lowered.at("/mine/signals").has("handSince")).isFalse();
+        thora.post(lesson + "/stop", "{}");
+        JsonNode stopped = nextWith(told, "supervision");
+        assertThat(stopped.at("/supervision/stopped").asBoolean()).isTrue();
         assertThat(stopped.propertyNames()).doesNotContain("title", "name", "words");
     }
 
@@ -195,7 +205,7 @@ class LessonOverHttpTest {
         assertThat(ines.upload(mine + "/files?to=CLASS", "tide.png", picture, "")
                         .status())
                 .isEqualTo(200);
-        JsonNode held = thora.get(lesson + "/desk").json().at("/held/0");
+        JsonNode held = thora.get(lesson + "/desk").json().at("/chat/held/0");
         assertThat(held.at("/file/kind").asString()).isEqualTo("pictures");
         int waits = held.get("number").asInt();
         assertThat(thora.get(lesson + "/files/" + waits).status()).isEqualTo(200);
@@ -241,7 +251,7 @@ class LessonOverHttpTest {
 
         ines.post(seat + "/words", "{\"to\":\"CLASS\",\"text\":\"Barnacle  BRAIN!\"}");
 
-        assertThat(thora.get(lesson + "/desk").json().at("/held/0/because").asString())
+        assertThat(thora.get(lesson + "/desk").json().at("/chat/held/0/because").asString())
                 .contains("word of the school's list");
     }
 
@@ -255,13 +265,14 @@ class LessonOverHttpTest {
             assertThat(statuses.keySet()).containsExactlyInAnyOrder(200, 429);
             assertThat(statuses.get(200)).isLessThanOrEqualTo(130);
             assertThat(desk.isConnected()).isTrue();
-            assertThat(thora.get(lesson + "/desk").json().get("waiting").size()).isEqualTo(statuses.get(200));
+            assertThat(thora.get(lesson + "/desk").json().at("/door/waiting").size())
+                    .isEqualTo(statuses.get(200));
 
             String seat = "/api/seats/" + knock(SERVER.signedIn("ines-carrow"), "Ines Carrow");
             thora.post(lesson + "/admit-all-listed", "{}");
             assertThat(thora.get(lesson + "/desk")
                             .json()
-                            .at("/pupils/1/whereabouts")
+                            .at("/door/pupils/1/whereabouts")
                             .asString())
                     .as("somebody of the class, signed in, from the same address; " + seat)
                     .isEqualTo("IN");
@@ -305,8 +316,9 @@ class LessonOverHttpTest {
             refused += status == 429 ? 1 : 0;
         }
         assertThat(refused).as("knocks of one device").isGreaterThan(25);
-        assertThat(thora.get(lesson + "/desk").json().get("waiting").size()).isLessThan(15);
-        assertThat(ines.get(seat).json().get("status").asString()).isEqualTo("IN");
+        assertThat(thora.get(lesson + "/desk").json().at("/door/waiting").size())
+                .isLessThan(15);
+        assertThat(ines.get(seat).json().at("/mine/door/status").asString()).isEqualTo("IN");
     }
 
     @Test
@@ -365,7 +377,7 @@ class LessonOverHttpTest {
 
         String changes = thora.get(lesson + "/stance/quiet-work/changes").text();
         assertThat(changes).contains("\"rule\":\"chat.class\",", "\"after\":\"closed\",\"heldByLive\":true");
-        assertThat(thora.get(lesson + "/desk").json().at("/steering/stance").isMissingNode())
+        assertThat(thora.get(lesson + "/desk").json().at("/course/stance").isMissingNode())
                 .isTrue();
 
         JsonNode kept = thora.post(lesson + "/stance", "{\"stance\":\"quiet-work\",\"keepLive\":true}")
@@ -374,7 +386,7 @@ class LessonOverHttpTest {
         JsonNode dropped = thora.post(lesson + "/stance", "{\"stance\":\"quiet-work\",\"keepLive\":false}")
                 .json();
         assertThat(column(dropped, "chat.class")).isEqualTo("closed");
-        assertThat(dropped.at("/steering/stance").asString()).isEqualTo("Quiet work");
+        assertThat(dropped.at("/course/stance").asString()).isEqualTo("Quiet work");
 
         JsonNode stopped =
                 thora.post(lesson + "/stop", "{\"why\":\"a stranger\"}").json();
@@ -394,17 +406,15 @@ class LessonOverHttpTest {
                         "{\"byTheClock\":false,\"steps\":[{\"stance\":\"settling\",\"minutes\":5},"
                                 + "{\"stance\":\"explaining\",\"minutes\":20}]}")
                 .json();
-        assertThat(planned.at("/steering/order/1/name").asString()).isEqualTo("Explaining");
-        assertThat(planned.at("/steering/due").isMissingNode())
-                .as("not open yet")
-                .isTrue();
+        assertThat(planned.at("/course/order/1/name").asString()).isEqualTo("Explaining");
+        assertThat(planned.at("/course/due").isMissingNode()).as("not open yet").isTrue();
 
         assertThat(thora.put(
                                 lesson + "/running-order",
                                 "{\"byTheClock\":true,\"steps\":[{\"stance\":\"settling\",\"minutes\":0}]}")
                         .status())
                 .isEqualTo(400);
-        assertThat(thora.get(lesson + "/desk").json().at("/steering/order").size())
+        assertThat(thora.get(lesson + "/desk").json().at("/course/order").size())
                 .as("nothing was half written")
                 .isEqualTo(2);
     }
@@ -421,14 +431,17 @@ class LessonOverHttpTest {
 
         ines.post(seat + "/words", "{\"to\":\"CLASS\",\"text\":\"see www.tides.example\"}");
         assertThat(jory.get(other).text()).contains("Tide table").doesNotContain("www.tides");
-        assertThat(ines.get(seat).json().get("held").asInt()).isEqualTo(1);
-        JsonNode held = thora.get(lesson + "/desk").json().at("/held/0");
+        assertThat(ines.get(seat).json().at("/mine/chat/held").asInt()).isEqualTo(1);
+        JsonNode held = thora.get(lesson + "/desk").json().at("/chat/held/0");
         assertThat(held.get("because").asString()).isEqualTo("holds a link");
         thora.post(lesson + "/held/" + held.get("number").asInt() + "/let-through", "{}");
         assertThat(jory.get(other).text()).contains("www.tides");
 
         ines.put(seat + "/sign/SLOWER", "{}");
-        assertThat(thora.get(lesson + "/desk").json().at("/signs/0/names/0").asString())
+        assertThat(thora.get(lesson + "/desk")
+                        .json()
+                        .at("/signals/signs/0/names/0")
+                        .asString())
                 .isEqualTo("Ines Carrow");
         assertThat(jory.get(other).text()).as("nobody else's signal").doesNotContain("SLOWER");
 
@@ -440,7 +453,8 @@ class LessonOverHttpTest {
         assertThat(thora.post(lesson + "/captions", "{\"text\":\"The tide --> turns.\"}")
                         .status())
                 .isEqualTo(200);
-        assertThat(ines.get(seat).json().at("/captions/0/text").asString()).isEqualTo("The tide --> turns.");
+        assertThat(ines.get(seat).json().at("/material/captions/0/text").asString())
+                .isEqualTo("The tide --> turns.");
         assertThat(thora.get(lesson + "/captions.vtt").text())
                 .startsWith("WEBVTT - Net Mending")
                 .contains("The tide → turns.");
@@ -457,7 +471,7 @@ class LessonOverHttpTest {
 
         assertThat(maren.post(lesson + "/join", "{}")
                         .json()
-                        .at("/steering/observing")
+                        .at("/mine/door/observing")
                         .asBoolean())
                 .isTrue();
         assertThat(maren.post(lesson + "/mute-all", "{\"keepMuted\":true}").status())
@@ -516,7 +530,7 @@ class LessonOverHttpTest {
     }
 
     private static String column(JsonNode desk, String rule) {
-        for (JsonNode column : desk.get("columns")) {
+        for (JsonNode column : desk.at("/rights/columns")) {
             if (column.get("rule").asString().equals(rule)) {
                 return column.get("value").asString();
             }
@@ -568,12 +582,12 @@ class LessonOverHttpTest {
         thora.post(lesson + "/open", "{}");
         String visit = knock(SERVER.browser(), "Somebody Else");
         thora.post(lesson + "/visits/" + visit + "/turn-away", "{}");
-        assertThat(said("one").get("refused").size()).isEqualTo(1);
+        assertThat(said("one").at("/door/refused").size()).isEqualTo(1);
 
         SERVER.advance(Duration.ofMinutes(31));
         try {
             JsonNode desk = said("two");
-            assertThat(desk.get("refused").size()).isZero();
+            assertThat(desk.at("/door/refused").size()).isZero();
             assertThat(desk.get("words").size()).isEqualTo(2);
         } finally {
             SERVER.advance(Duration.ofMinutes(-31));
@@ -628,7 +642,7 @@ class LessonOverHttpTest {
         String id = idOf(thora.get(lesson + "/desk").json(), "Ines Carrow");
         String lend = "{\"person\":\"%s\",\"rule\":\"help.door\",\"minutes\":10}".formatted(id);
         assertThat(thora.post(lesson + "/passes", lend).status()).isEqualTo(200);
-        JsonNode help = ines.get(seat).json().get("help");
+        JsonNode help = ines.get(seat).json().at("/rights/help");
         assertThat(help.at("/door")).hasSize(1);
         assertThat(help.at("/door/0/name").asString()).isEqualTo("Jory Pell");
         assertThat(help.toString()).doesNotContain("Wulf");
@@ -643,7 +657,7 @@ class LessonOverHttpTest {
         assertThat(ines.post(letIn + jory, "{}").status()).isEqualTo(200);
         assertThat(thora.get(lesson + "/desk")
                         .json()
-                        .at("/pupils/1/whereabouts")
+                        .at("/door/pupils/1/whereabouts")
                         .asString())
                 .isEqualTo("IN");
 
@@ -664,8 +678,8 @@ class LessonOverHttpTest {
 
         SERVER.signedIn("maren-oddlund").post(lesson + "/join", "{}");
         thora.post(lesson + "/people/" + id + "/last-word", "{}");
-        assertThat(jory.get(other).json().get("status").asString()).isEqualTo("DISMISSED");
-        assertThat(ines.get(seat).json().get("status").asString()).isEqualTo("IN");
+        assertThat(jory.get(other).json().at("/mine/door/status").asString()).isEqualTo("DISMISSED");
+        assertThat(ines.get(seat).json().at("/mine/door/status").asString()).isEqualTo("IN");
         assertThat(thora.get(lesson + "/desk").json().at("/ending/leaving/0").asString())
                 .isEqualTo("Jory Pell");
         jory.post(other + "/leave", "{}");
@@ -690,7 +704,7 @@ class LessonOverHttpTest {
     void a_teachers_own_set_is_a_stance_in_their_lessons_and_in_no_others() {
         thora.post("/api/sets", "{\"name\":\"Net repair %d\",\"copyOf\":\"set:explaining\"}".formatted(made));
         String mine = "Net repair " + made;
-        JsonNode stances = thora.get(lesson + "/desk").json().at("/steering/stances");
+        JsonNode stances = thora.get(lesson + "/desk").json().at("/course/stances");
         assertThat(stances.findValuesAsString("name")).contains("Explaining", mine);
 
         String id = "";
@@ -701,13 +715,13 @@ class LessonOverHttpTest {
         String switched = "{\"stance\":\"%s\",\"keepLive\":true}".formatted(id);
         assertThat(thora.post(lesson + "/stance", switched)
                         .json()
-                        .at("/steering/stance")
+                        .at("/course/stance")
                         .asString())
                 .isEqualTo(mine);
         TestBrowser ilse = SERVER.signedIn("ilse-brandt");
         String hers =
                 "/api/lessons/" + ilse.get("/api/today").json().at("/0/id").asString();
-        assertThat(ilse.get(hers + "/desk").json().at("/steering/stances").findValuesAsString("name"))
+        assertThat(ilse.get(hers + "/desk").json().at("/course/stances").findValuesAsString("name"))
                 .contains("Explaining")
                 .doesNotContain(mine);
         assertThat(ilse.post(hers + "/stance", switched).status()).isEqualTo(404);
@@ -739,7 +753,7 @@ class LessonOverHttpTest {
     }
 
     private static String idOf(JsonNode desk, String name) {
-        for (JsonNode pupil : desk.get("pupils")) {
+        for (JsonNode pupil : desk.at("/door/pupils")) {
             if (pupil.get("name").asString().equals(name)) {
                 return pupil.get("id").asString();
             }

@@ -175,7 +175,7 @@ class LostAccessTest {
                 .noneMatch(visit -> visit.goesOn());
         assertThat(here.thora.get(here.lesson + "/replay").text())
                 .contains("Anton Prowse no longer belongs to this lesson, and is out");
-        assertThat(ines.get(seat).json().get("status").asString()).isEqualTo("IN");
+        assertThat(ines.get(seat).json().at("/mine/door/status").asString()).isEqualTo("IN");
     }
 
     @Test
@@ -211,7 +211,7 @@ class LostAccessTest {
                         .post(here.lesson + "/people/ines-carrow/remove", "{\"why\":\"x\"}")
                         .status())
                 .isEqualTo(200);
-        assertThat(ines.get(seat).json().get("status").asString()).isEqualTo("REMOVED");
+        assertThat(ines.get(seat).json().at("/mine/door/status").asString()).isEqualTo("REMOVED");
         assertThat(here.maren.post(here.lesson + "/dismiss", "{}").status()).isEqualTo(200);
     }
 
@@ -222,7 +222,7 @@ class LostAccessTest {
         device.post(inesSeat + "/words", "{\"to\":\"ADULTS\",\"text\":\"I am Ines\"}");
         device.delete("/api/session");
         assertThat(here.desk()
-                        .get("pupils")
+                        .at("/door/pupils")
                         .valueStream()
                         .filter(row -> row.get("name").asString().equals("Ines Carrow"))
                         .map(row -> row.get("whereabouts").asString()))
@@ -234,7 +234,7 @@ class LostAccessTest {
         String jorySeat = here.sits(device, "Jory Pell");
         assertThat(jorySeat).isNotEqualTo(inesSeat);
         assertThat(device.get(inesSeat).status()).isEqualTo(404);
-        assertThat(device.get(jorySeat).json().get("name").asString()).isEqualTo("Jory Pell");
+        assertThat(device.get(jorySeat).json().at("/mine/door/name").asString()).isEqualTo("Jory Pell");
         assertThat(device.get(jorySeat).text()).doesNotContain("I am Ines");
     }
 
@@ -248,6 +248,6 @@ class LostAccessTest {
         assertThat(device.get(inesSeat).status()).isEqualTo(404);
         String jorySeat = here.sits(device, "Jory Pell");
         assertThat(jorySeat).isNotEqualTo(inesSeat);
-        assertThat(device.get(jorySeat).json().get("name").asString()).isEqualTo("Jory Pell");
+        assertThat(device.get(jorySeat).json().at("/mine/door/name").asString()).isEqualTo("Jory Pell");
     }
 }

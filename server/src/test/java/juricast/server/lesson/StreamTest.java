@@ -71,7 +71,7 @@ class StreamTest {
         SERVER.bean(LiveLessons.class).look(new juricast.core.identity.LessonId("tidal-navigation-8-1.3-2"));
 
         JsonNode news = next(told);
-        while (!news.at("/steering/written").toString().contains("\"minutes\":7")) {
+        while (!news.at("/course/written").toString().contains("\"minutes\":7")) {
             news = next(told);
         }
     }
@@ -92,7 +92,8 @@ class StreamTest {
             SERVER.bean(LessonClock.class).noticeSilence();
         }
 
-        assertThat(ilse.get(desk + "/desk").json().get("iAmIn").asBoolean()).isTrue();
+        assertThat(ilse.get(desk + "/desk").json().at("/mine/door/in").asBoolean())
+                .isTrue();
     }
 
     @Test

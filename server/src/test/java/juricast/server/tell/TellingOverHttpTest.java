@@ -163,7 +163,7 @@ class TellingOverHttpTest {
                 .get("visit")
                 .asString();
         JsonNode seat = tove.get("/api/seats/" + visit).json();
-        assertThat(seat.get("status").asString()).isEqualTo("WAITING");
+        assertThat(seat.at("/mine/door/status").asString()).isEqualTo("WAITING");
         assertThat(orla.get("/api/lessons/" + lesson + "/desk").text()).contains("Tove Saltmarsh");
 
         String renewed =

@@ -1,4 +1,4 @@
-package juricast.server.lesson;
+package juricast.server.chat;
 
 import juricast.core.chat.SentFile;
 import juricast.core.identity.LessonId;
@@ -53,7 +53,7 @@ public class LessonFiles {
                 .update());
     }
 
-    byte[] bytes(SentFile file) {
+    public byte[] bytes(SentFile file) {
         return database.read()
                 .sql("SELECT bytes FROM lesson_file WHERE id = :id")
                 .param("id", file.id())

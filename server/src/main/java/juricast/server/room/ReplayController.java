@@ -1,4 +1,4 @@
-package juricast.server.lesson;
+package juricast.server.room;
 
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.server.access.Position.LEAD;
@@ -21,6 +21,8 @@ import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.AccessToClasses;
 import juricast.server.classes.Classes;
+import juricast.server.lesson.LiveLessons;
+import juricast.server.lesson.Snapshot;
 import juricast.server.people.People;
 import juricast.server.problems.Problem;
 import juricast.server.words.EventWords;
@@ -174,7 +176,7 @@ class ReplayController {
         List<LessonEvent> past = live.events().stream()
                 .takeWhile(event -> !event.at().isAfter(at))
                 .toList();
-        var then = new Snapshot(live.plan(), live.rules(), Parts.NEW.after(past), past);
+        var then = Snapshot.of(live.plan(), live.rules(), Parts.NEW.after(past), past);
         return desks.of(then, caller.person(), 0, at);
     }
 

@@ -1,4 +1,4 @@
-package juricast.server.lesson;
+package juricast.server.chat;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;

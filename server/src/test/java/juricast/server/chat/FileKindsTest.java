@@ -1,4 +1,4 @@
-package juricast.server.lesson;
+package juricast.server.chat;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,14 +1,14 @@
-package juricast.server.lesson;
+package juricast.server.door;
 
 import java.time.Clock;
 import java.time.Duration;
 import java.util.Optional;
+import juricast.core.entry.Doorstep;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.PersonId;
 import juricast.server.access.KnownDevices;
 import juricast.server.access.TryLimit;
 import juricast.server.classes.Classes;
-import juricast.server.problems.Problem;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -63,19 +63,20 @@ class KnockLimits {
         return new Comer(at, device, address, member, isTrusted);
     }
 
-    /** Counts a knock with the right word that goes to the lesson. @throws Problem if there were too many */
-    void takeKnock(Comer comer) {
+    /** Counts a knock with the right word that goes to the lesson. @return false if there were too many */
+    boolean takeKnock(Comer comer) {
         if (!knocks.take(comer.key()) || !comer.isTrusted && isCrowded(comer.place())) {
-            throw tooMany();
+            return false;
         }
         // Only now, so that a flood of new devices is not remembered.
         devices.remember("class:" + comer.at.id(), comer.device);
+        return true;
     }
 
     /** Whether the word is right; counted before it is compared. @throws Problem if there were too many tries */
     boolean isRight(Comer comer, String said) {
         if (!words.take(comer.key()) || !comer.isTrusted && !guesses.take(comer.place())) {
-            throw tooMany();
+            throw DoorstepWords.problem(Doorstep.Refusal.TOO_MANY_KNOCKS);
         }
         boolean isRight = comer.at.word().isSaidBy(said);
         if (isRight) {
@@ -94,10 +95,5 @@ class KnockLimits {
             LOG.warn("More than {} knocks in a minute from {}: further ones are turned back unread", CROWD, place);
         }
         return isCrowded;
-    }
-
-    private static Problem tooMany() {
-        return Problem.tooMany(
-                "Too many tries", "Wait two minutes, then try again with the word your teacher gave you.");
     }
 }

@@ -1,4 +1,4 @@
-package juricast.server.lesson;
+package juricast.server.chat;
 
 import static juricast.core.chat.ChatPart.CHAT;
 import static juricast.server.access.Position.LEAD;
@@ -24,6 +24,11 @@ import juricast.server.access.For;
 import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
 import juricast.server.access.Takes;
+import juricast.server.lesson.DeskOrders;
+import juricast.server.lesson.LiveLessons;
+import juricast.server.lesson.Ordered;
+import juricast.server.lesson.SeatOrders;
+import juricast.server.lesson.Snapshot;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
@@ -53,7 +58,7 @@ class FileController {
     @PostMapping("/seats/{visit}/files")
     @Takes(Takes.FORM)
     @For(anyone = true)
-    SeatJson.@Nullable Seat sendFromSeat(
+    Ordered sendFromSeat(
             @PathVariable String visit,
             @RequestParam MultipartFile file,
             @RequestParam Readers.Kind to,
@@ -64,14 +69,14 @@ class FileController {
         return send(
                 mine.lesson(),
                 file,
-                sent -> new ChatOrder.SendFile(mine.visit(), LessonController.readers(to, person), sent),
+                sent -> new ChatOrder.SendFile(mine.visit(), ChatController.readers(to, person), sent),
                 order -> seats.order(mine, order));
     }
 
     @PostMapping("/lessons/{lesson}/files")
     @Takes(Takes.FORM)
     @For({TEACHER, LEAD})
-    DeskJson.@Nullable Desk sendFromDesk(
+    Ordered sendFromDesk(
             @PathVariable String lesson,
             @RequestParam MultipartFile file,
             @RequestParam Readers.Kind to,
@@ -83,7 +88,7 @@ class FileController {
         return send(
                 id,
                 file,
-                sent -> new ChatOrder.SendFile(visit, LessonController.readers(to, person), sent),
+                sent -> new ChatOrder.SendFile(visit, ChatController.readers(to, person), sent),
                 order -> desk.order(lesson, caller, order));
     }
 

@@ -1,4 +1,4 @@
-package juricast.server.lesson;
+package juricast.server.room;
 
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.server.access.Position.LEAD;
@@ -12,7 +12,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import juricast.core.audience.CorridorView;
-import juricast.core.audience.DeskView;
+import juricast.core.audience.DoorDesk;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.time.Span;
@@ -20,6 +20,8 @@ import juricast.server.access.For;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
+import juricast.server.lesson.LiveLessons;
+import juricast.server.lesson.Snapshot;
 import juricast.server.people.People;
 import juricast.server.record.RecordWatch;
 import juricast.server.words.WorryWords;
@@ -64,7 +66,7 @@ class CorridorController {
             String title,
             Instant starts,
             Instant ends,
-            DeskView.Phase phase,
+            DoorDesk.Phase phase,
             List<String> adults,
             List<String> adultsIn,
             int present,
@@ -107,7 +109,7 @@ class CorridorController {
         return new Corridor(
                 now,
                 (int) lines.stream()
-                        .filter(one -> one.phase == DeskView.Phase.OPEN)
+                        .filter(one -> one.phase == DoorDesk.Phase.OPEN)
                         .count(),
                 (int) lines.stream().filter(one -> one.alerts.isEmpty()).count(),
                 lines.stream().mapToInt(CorridorLine::present).sum(),

@@ -1,4 +1,4 @@
-package juricast.server.lesson;
+package juricast.server.material;
 
 import java.time.Duration;
 import java.time.Instant;

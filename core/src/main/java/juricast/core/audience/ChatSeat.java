@@ -1,0 +1,62 @@
+package juricast.core.audience;
+
+import static juricast.core.chat.ChatPart.CHAT;
+
+import java.time.Instant;
+import java.util.List;
+import juricast.core.chat.HeldWords;
+import juricast.core.chat.Readers;
+import juricast.core.chat.Words;
+import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.identity.VisitId;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.LessonState;
+import juricast.core.live.Visit;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Permission;
+
+/**
+ * What one person may write to whom.
+ *
+ * @param classmates whom this person may write to alone; empty unless the rules open it. With a visitor, or for one, the adults
+ *     read along
+ * @param held this person's own messages that wait for an adult
+ */
+public record ChatSeat(List<Member> classmates, List<HeldWords> held) {
+    public static final ChatSeat FROM_OUTSIDE = new ChatSeat(List.of(), List.of());
+
+    public static ChatSeat of(
+            LessonPlan plan, LessonState lesson, SharedRights rights, PersonId me, Role role, Instant now) {
+        boolean mayWriteToOne = rights.book(me).value(Catalogue.PRIVATE_CHAT, role, now) == Permission.OPEN;
+        return new ChatSeat(
+                mayWriteToOne
+                        ? plan.classList().stream()
+                                .filter(one -> !one.person().equals(me)
+                                        && lesson.there().isPresent(one.person()))
+                                .toList()
+                        : List.of(),
+                lesson.of(CHAT).held().stream()
+                        .filter(one -> one.from().equals(me))
+                        .toList());
+    }
+
+    /** Only what this arrival may read. @param after only words with a higher number are wanted */
+    public static List<Words> words(LessonState lesson, VisitId id, int after) {
+        return lesson.there()
+                .visit(id)
+                .filter(visit -> visit.status() == Visit.Status.IN)
+                .flatMap(Visit::person)
+                .map(me -> lesson.of(CHAT).after(after).stream()
+                        .filter(words -> mayRead(me, words))
+                        .toList())
+                .orElse(List.of());
+    }
+
+    private static boolean mayRead(PersonId me, Words words) {
+        return words.to().kind() == Readers.Kind.CLASS
+                || words.from().equals(me)
+                || words.to().one().filter(me::equals).isPresent();
+    }
+}

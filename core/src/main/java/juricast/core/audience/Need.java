@@ -1,0 +1,76 @@
+package juricast.core.audience;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.VisitId;
+import juricast.core.rules.Rule;
+
+/**
+ * One thing that asks for an adult now.
+ *
+ * @param since when it began to, by which needs are ordered
+ * @param until when it goes by itself, if it does
+ * @param visits who stands at the door, of needs there
+ * @param person whom it is about, if one person
+ * @param rule the right that is about to end
+ * @param number the message that waits
+ * @param about the stance that is planned, or the signal that is shown
+ */
+public record Need(
+        Kind kind,
+        Instant since,
+        Optional<Instant> until,
+        List<VisitId> visits,
+        Optional<PersonId> person,
+        Optional<Rule<?>> rule,
+        int number,
+        String about) {
+    /** What asks. */
+    public enum Kind {
+        /** Some on the class list wait, and only the door is between. */
+        LISTED,
+        /** Somebody waits of whom more is to be found out. */
+        UNSURE,
+        /** A message waits to be read. */
+        HELD,
+        /** The running order has another stance for now. */
+        STANCE,
+        /** A signal that asks an adult to do something. */
+        SIGN,
+        HAND,
+        /** Somebody's line was lost. */
+        LOST,
+        /** A pass ends within a minute. */
+        ENDING
+    }
+
+    public Need {
+        visits = List.copyOf(visits);
+    }
+
+    static Need of(Kind kind, Instant since) {
+        return new Need(kind, since, Optional.empty(), List.of(), Optional.empty(), Optional.empty(), 0, "");
+    }
+
+    Need at(List<VisitId> door) {
+        return new Need(kind, since, until, door, person, rule, number, about);
+    }
+
+    Need of(PersonId one) {
+        return new Need(kind, since, until, visits, Optional.of(one), rule, number, about);
+    }
+
+    Need about(String what) {
+        return new Need(kind, since, until, visits, person, rule, number, what);
+    }
+
+    Need numbered(int event) {
+        return new Need(kind, since, until, visits, person, rule, event, about);
+    }
+
+    Need ending(Rule<?> right, Instant at) {
+        return new Need(kind, since, Optional.of(at), visits, person, Optional.of(right), number, about);
+    }
+}

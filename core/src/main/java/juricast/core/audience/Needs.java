@@ -1,0 +1,147 @@
+package juricast.core.audience;
+
+import static juricast.core.chat.ChatPart.CHAT;
+import static juricast.core.door.DoorPart.DOOR;
+import static juricast.core.rights.RightsPart.RIGHTS;
+import static juricast.core.signals.SignalsPart.SIGNALS;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import juricast.core.chat.HeldWords;
+import juricast.core.identity.PersonId;
+import juricast.core.live.LessonPlan;
+import juricast.core.live.LessonState;
+import juricast.core.live.Room;
+import juricast.core.live.Stance;
+import juricast.core.live.Visit;
+import juricast.core.presence.Attendance;
+import juricast.core.rights.RightsPart;
+import juricast.core.rules.PlannedRules;
+import juricast.core.rules.Setting;
+import juricast.core.signals.Sign;
+
+/**
+ * The one queue that asks an adult for attention, oldest first: what is in it, from when on, and in which order is decided here and
+ * not on a screen.
+ */
+public record Needs(List<Need> list) {
+    /** How long before its end a pass is told, so that it can be made longer. */
+    static final Duration ENDS_SOON = Duration.ofMinutes(1);
+
+    /** Signals that ask an adult to do something; the others are only counted. */
+    private static final Set<Sign> ASKING = Set.of(Sign.CANNOT_HEAR, Sign.BREAK);
+
+    private static final Needs NONE = new Needs(List.of());
+
+    /** Of equally old ones the one that keeps somebody from the lesson goes first. */
+    private static final Comparator<Need> OLDEST_FIRST =
+            Comparator.comparing(Need::since).thenComparing(Need::kind);
+
+    /** @param door who is where, as it is shown beside it */
+    public static Needs of(LessonPlan plan, LessonState lesson, PlannedRules rules, DoorDesk door, Instant now) {
+        if (!lesson.there().isOpen()) {
+            return NONE;
+        }
+        List<Need> all = Stream.of(
+                        atTheDoor(lesson),
+                        held(lesson),
+                        stance(new Room(plan, lesson, rules, now)),
+                        signals(lesson),
+                        lost(door),
+                        ending(lesson, now))
+                .flatMap(needs -> needs)
+                .sorted(OLDEST_FIRST)
+                .toList();
+        return new Needs(all);
+    }
+
+    private static Stream<Need> atTheDoor(LessonState lesson) {
+        List<Visit> here =
+                lesson.of(DOOR).waiting().stream().filter(Visit::connected).toList();
+        List<Visit> listed = here.stream()
+                .filter(visit -> visit.verdict().onlyTheDoorIsBetween())
+                .toList();
+        Stream<Need> together = listed.stream()
+                .map(Visit::knockedAt)
+                .min(Comparator.naturalOrder())
+                .map(since -> Need.of(Need.Kind.LISTED, since)
+                        .at(listed.stream().map(Visit::id).toList()))
+                .stream();
+        Stream<Need> oneByOne = here.stream()
+                .filter(visit -> !listed.contains(visit))
+                .map(visit -> Need.of(Need.Kind.UNSURE, visit.knockedAt()).at(List.of(visit.id())));
+        return Stream.concat(together, oneByOne);
+    }
+
+    private static Stream<Need> held(LessonState lesson) {
+        return lesson.of(CHAT).held().stream().map(Needs::held);
+    }
+
+    private static Need held(HeldWords words) {
+        return Need.of(Need.Kind.HELD, words.at()).of(words.from()).numbered(words.number());
+    }
+
+    /** What the running order has for now; where it switches by the clock, nobody is asked. */
+    private static Stream<Need> stance(Room room) {
+        return RightsPart.dueStance(room.of(RIGHTS), room)
+                .filter(due -> !room.of(RIGHTS)
+                        .stance()
+                        .map(Stance::id)
+                        .equals(Optional.of(due.stance().id())))
+                .map(due -> Need.of(Need.Kind.STANCE, due.time().from())
+                        .about(due.stance().id()))
+                .stream();
+    }
+
+    private static Stream<Need> signals(LessonState lesson) {
+        Stream<Need> hands = lesson.of(SIGNALS).hands().entrySet().stream()
+                .map(hand -> Need.of(Need.Kind.HAND, hand.getValue()).of(hand.getKey()));
+        Stream<Need> signs = lesson.of(SIGNALS).shown().stream()
+                .filter(shown -> ASKING.contains(shown.sign()))
+                .map(shown -> Need.of(Need.Kind.SIGN, shown.since())
+                        .of(shown.person())
+                        .about(shown.sign().name()));
+        return Stream.concat(hands, signs);
+    }
+
+    private static Stream<Need> lost(DoorDesk door) {
+        return door.rows().stream()
+                .filter(row -> row.whereabouts() == DoorDesk.Whereabouts.CONNECTION_LOST)
+                .flatMap(row -> lastSeen(row.attendance()).stream()
+                        .map(at -> Need.of(Need.Kind.LOST, at).of(row.member().person())));
+    }
+
+    private static Optional<Instant> lastSeen(Attendance attendance) {
+        return attendance.lastOut();
+    }
+
+    private static Stream<Need> ending(LessonState lesson, Instant now) {
+        return passes(lesson)
+                .filter(pass -> !now.isBefore(pass.loan.until().minus(ENDS_SOON)) && now.isBefore(pass.loan.until()))
+                .map(pass -> Need.of(Need.Kind.ENDING, pass.loan.until().minus(ENDS_SOON))
+                        .of(pass.person)
+                        .ending(pass.loan.set().rule(), pass.loan.until()));
+    }
+
+    /** When the clock alone next puts something into the queue. */
+    public static Instant next(LessonState lesson, Instant now) {
+        return passes(lesson)
+                .map(pass -> pass.loan.until().minus(ENDS_SOON))
+                .filter(now::isBefore)
+                .min(Comparator.naturalOrder())
+                .orElse(Instant.MAX);
+    }
+
+    private record Pass(PersonId person, Setting loan) {}
+
+    private static Stream<Pass> passes(LessonState lesson) {
+        return lesson.of(RIGHTS).allLoans().entrySet().stream().flatMap(entry -> entry.getValue().stream()
+                .filter(loan -> loan.force() == Setting.Force.PASS)
+                .map(loan -> new Pass(entry.getKey(), loan)));
+    }
+}

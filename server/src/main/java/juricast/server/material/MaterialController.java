@@ -1,0 +1,75 @@
+package juricast.server.material;
+
+import static juricast.server.access.Position.LEAD;
+import static juricast.server.access.Position.TEACHER;
+
+import juricast.core.identity.VisitId;
+import juricast.core.material.MaterialOrder;
+import juricast.server.access.For;
+import juricast.server.access.Noted;
+import juricast.server.access.SignedIn;
+import juricast.server.lesson.DeskOrders;
+import juricast.server.lesson.LiveLessons;
+import juricast.server.lesson.Ordered;
+import juricast.server.lesson.Snapshot;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What adults hand out and take back, and captions. */
+@RestController
+@RequestMapping("/api")
+class MaterialController {
+    private final LiveLessons lessons;
+    private final DeskOrders desk;
+
+    MaterialController(LiveLessons lessons, DeskOrders desk) {
+        this.lessons = lessons;
+        this.desk = desk;
+    }
+
+    record MaterialRequest(@Nullable String title, @Nullable String body) {}
+
+    record CaptionRequest(@Nullable String text) {}
+
+    @PostMapping("/lessons/{lesson}/materials")
+    @For({TEACHER, LEAD})
+    Ordered handOut(
+            @PathVariable String lesson, @RequestBody MaterialRequest given, @AuthenticationPrincipal SignedIn caller) {
+        return desk.order(
+                lesson, caller, new MaterialOrder.HandOut(caller.person(), text(given.title), text(given.body)));
+    }
+
+    @DeleteMapping("/lessons/{lesson}/materials/{number}")
+    @For({TEACHER, LEAD})
+    Ordered takeBack(@PathVariable String lesson, @PathVariable int number, @AuthenticationPrincipal SignedIn caller) {
+        return desk.order(lesson, caller, new MaterialOrder.TakeBack(number, caller.person()));
+    }
+
+    @PostMapping("/lessons/{lesson}/captions")
+    @For({TEACHER, LEAD})
+    Ordered caption(
+            @PathVariable String lesson, @RequestBody CaptionRequest said, @AuthenticationPrincipal SignedIn caller) {
+        VisitId visit = desk.presence(desk.known(lesson, caller), caller);
+        return desk.order(lesson, caller, new MaterialOrder.Caption(visit, text(said.text)));
+    }
+
+    /** All captions of the lesson as WebVTT, timed from its opening. */
+    @GetMapping(path = "/lessons/{lesson}/captions.vtt", produces = "text/vtt;charset=UTF-8")
+    @Noted(value = "the captions, as a file", takenAway = true)
+    @For({TEACHER, LEAD})
+    String captions(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
+        Snapshot live = lessons.look(desk.known(lesson, caller));
+        return CaptionFile.of(live.events(), live.plan());
+    }
+
+    private static String text(@Nullable String given) {
+        return given == null ? "" : given;
+    }
+}

@@ -1,0 +1,61 @@
+package juricast.server.material;
+
+import static juricast.core.door.DoorPart.DOOR;
+import static juricast.core.material.MaterialPart.MATERIAL;
+import static juricast.core.rights.RightsPart.RIGHTS;
+
+import java.time.Instant;
+import java.util.List;
+import juricast.core.audience.SeatView;
+import juricast.core.audience.SharedRights;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.material.Caption;
+import juricast.server.lesson.Snapshot;
+
+/** Material and captions on the wire. */
+public final class MaterialJson {
+    private static final int LATEST = 3;
+
+    private MaterialJson() {}
+
+    /** What hangs for everybody to find, and the latest captions where they may be read. */
+    public record MaterialShown(List<Handout> handouts, List<CaptionLine> captions) {}
+
+    public record Handout(int number, Instant at, String by, String title, String body) {}
+
+    public record CaptionLine(int number, Instant at, String by, String text) {}
+
+    public static final MaterialShown FROM_OUTSIDE = new MaterialShown(List.of(), List.of());
+
+    public static MaterialShown desk(Snapshot at) {
+        return at.piece(
+                "material desk",
+                "all",
+                List.of(MATERIAL),
+                () -> shown(at, at.state().of(MATERIAL).captions()));
+    }
+
+    public static MaterialShown seat(Snapshot at, PersonId me, Role role, Instant now) {
+        SharedRights rights = at.rights(now);
+        return at.ruled(
+                "material seat",
+                rights.sameAs(me, role),
+                List.of(DOOR, RIGHTS, MATERIAL),
+                now,
+                () -> shown(at, SeatView.captions(at.state(), rights, me, role, now)));
+    }
+
+    private static MaterialShown shown(Snapshot at, List<Caption> captions) {
+        return new MaterialShown(
+                at.state().of(MATERIAL).handouts().stream()
+                        .map(one -> new Handout(
+                                one.number(), one.at(), at.plan().nameOf(one.by()), one.title(), one.body()))
+                        .toList(),
+                captions.stream()
+                        .skip(Math.max(0, captions.size() - LATEST))
+                        .map(one -> new CaptionLine(
+                                one.number(), one.at(), at.plan().nameOf(one.by()), one.text()))
+                        .toList());
+    }
+}

@@ -1,0 +1,95 @@
+package juricast.server.room;
+
+import java.time.Instant;
+import java.util.List;
+import juricast.core.identity.PersonId;
+import juricast.server.board.BoardJson;
+import juricast.server.chat.ChatJson;
+import juricast.server.door.DoorJson;
+import juricast.server.ending.EndingJson;
+import juricast.server.lesson.Shown;
+import juricast.server.lesson.Snapshot;
+import juricast.server.material.MaterialJson;
+import juricast.server.rights.RightsJson;
+import juricast.server.signals.SignalsJson;
+import juricast.server.supervision.SupervisionJson;
+import org.springframework.stereotype.Component;
+
+/** The desk on the wire: one object for each part, so that what is new in one is told alone. */
+@Component
+class DeskJson {
+    private final DoorJson door;
+    private final RightsJson rights;
+    private final ChatJson chat;
+    private final NeedsJson needs;
+
+    DeskJson(DoorJson door, RightsJson rights, ChatJson chat, NeedsJson needs) {
+        this.door = door;
+        this.rights = rights;
+        this.chat = chat;
+        this.needs = needs;
+    }
+
+    /**
+     * A live lesson for its adults.
+     *
+     * @param course stances, switched and planned
+     * @param needs what asks for an adult now, oldest first
+     * @param words those written after the number the browser knows
+     */
+    record Desk(
+            int number,
+            Instant now,
+            String lesson,
+            String title,
+            Instant starts,
+            Instant ends,
+            DoorJson.DeskDoor door,
+            RightsJson.DeskRights rights,
+            RightsJson.DeskCourse course,
+            SignalsJson.DeskSignals signals,
+            ChatJson.DeskChat chat,
+            BoardJson.BoardChanged board,
+            MaterialJson.MaterialShown material,
+            SupervisionJson.DeskSupervision supervision,
+            EndingJson.DeskEnding ending,
+            List<NeedsJson.NeedLine> needs,
+            DeskMine mine,
+            List<ChatJson.Message> words) {}
+
+    /** What is the asking adult's own. */
+    record DeskMine(String me, DoorJson.DeskMineDoor door, SupervisionJson.DeskMineSupervision supervision) {}
+
+    Desk of(Snapshot at, PersonId me, int after, Instant now) {
+        return make(at, me, now, ChatJson.messages(at, after));
+    }
+
+    private Desk make(Snapshot at, PersonId me, Instant now, List<ChatJson.Message> words) {
+        return new Desk(
+                at.state().number(),
+                now,
+                at.plan().lesson().value(),
+                at.plan().title(),
+                at.plan().time().from(),
+                at.plan().time().until(),
+                door.desk(at, now),
+                rights.desk(at, now),
+                rights.course(at, now),
+                SignalsJson.desk(at),
+                chat.desk(at),
+                BoardJson.changed(at),
+                MaterialJson.desk(at),
+                SupervisionJson.desk(at),
+                EndingJson.desk(at),
+                needs.of(at, now),
+                new DeskMine(me.value(), DoorJson.deskMine(at, me), SupervisionJson.deskMine(at, me)),
+                words);
+    }
+
+    /** The same for a stream. */
+    Shown shown(Snapshot at, PersonId me, int after, Instant now) {
+        Desk desk = make(at, me, now, List.of());
+        return new Shown(
+                desk.number, desk.number, now, desk, new Shown.Nothing(), chat.messagesJson(at, after), at.shared());
+    }
+}

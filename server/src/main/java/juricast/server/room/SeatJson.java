@@ -1,0 +1,151 @@
+package juricast.server.room;
+
+import static juricast.core.board.BoardPart.BOARD;
+import static juricast.core.door.DoorPart.DOOR;
+import static juricast.core.material.MaterialPart.MATERIAL;
+import static juricast.core.rights.RightsPart.RIGHTS;
+import static juricast.core.signals.SignalsPart.SIGNALS;
+import static juricast.core.supervision.SupervisionPart.SUPERVISION;
+
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import juricast.core.audience.DoorSeat;
+import juricast.core.audience.SeatView;
+import juricast.core.audience.SharedRights;
+import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.identity.VisitId;
+import juricast.core.live.Visit;
+import juricast.server.board.BoardJson;
+import juricast.server.chat.ChatJson;
+import juricast.server.door.DoorJson;
+import juricast.server.lesson.Shown;
+import juricast.server.lesson.Snapshot;
+import juricast.server.material.MaterialJson;
+import juricast.server.rights.RightsJson;
+import juricast.server.signals.SignalsJson;
+import juricast.server.supervision.SupervisionJson;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/**
+ * A seat on the wire: one object for each part of what all with the same rights see alike, made and encoded once for all of them,
+ * and one, with a piece for each part, of what is this person's own.
+ */
+@Component
+class SeatJson {
+    private final DoorJson door;
+    private final RightsJson rights;
+    private final ChatJson chat;
+
+    SeatJson(DoorJson door, RightsJson rights, ChatJson chat) {
+        this.door = door;
+        this.rights = rights;
+        this.chat = chat;
+    }
+
+    /** A lesson as one arrival sees it. */
+    record Seat(int number, Instant now, @JsonUnwrapped Room room, SeatMine mine, List<ChatJson.Heard> words) {}
+
+    /** What all with the same rights see alike. @param observers who looks on, where these people may see it */
+    record Room(
+            String title,
+            Instant starts,
+            Instant ends,
+            List<String> adults,
+            List<String> observers,
+            RightsJson.SeatRights rights,
+            SignalsJson.SeatSignals signals,
+            BoardJson.BoardChanged board,
+            MaterialJson.MaterialShown material,
+            SupervisionJson.SeatSupervision supervision) {}
+
+    /** What is one arrival's own. Of those who are not inside there is only the door. */
+    record SeatMine(
+            DoorJson.SeatMineDoor door,
+            RightsJson.@Nullable SeatMineRights rights,
+            SignalsJson.@Nullable SeatMineSignals signals,
+            ChatJson.@Nullable SeatMineChat chat) {}
+
+    /** As a stream tells it: what is one's own is one field beside the others. */
+    private record Own(SeatMine mine) {}
+
+    /** The whole seat, with all its words. @throws IllegalArgumentException if there is no such visit */
+    Seat of(Snapshot at, VisitId id, Instant now) {
+        Visit visit = SeatView.visit(at.state(), id);
+        return new Seat(
+                at.state().number(), now, room(at, visit, now), mine(at, visit, now), ChatJson.heard(at, id, 0));
+    }
+
+    /** The same for a stream, with the words after a number. */
+    Shown shown(Snapshot at, VisitId id, int after, Instant now) {
+        Visit visit = SeatView.visit(at.state(), id);
+        boolean isIn = visit.status() == Visit.Status.IN;
+        int number = at.state().number();
+        return new Shown(
+                number,
+                isIn ? number : after,
+                now,
+                room(at, visit, now),
+                new Own(mine(at, visit, now)),
+                isIn ? chat.heardJson(at, id, visit.person(), after) : "",
+                at.shared());
+    }
+
+    private Room room(Snapshot at, Visit visit, Instant now) {
+        if (visit.status() != Visit.Status.IN) {
+            return at.piece("seat outside", "all", List.of(SUPERVISION), () -> outside(at));
+        }
+        PersonId me = visit.person().orElseThrow();
+        Role role = SeatView.roleOf(at.plan(), visit);
+        SharedRights shared = at.rights(now);
+        return at.ruled(
+                "seat",
+                shared.sameAs(me, role),
+                List.of(DOOR, SIGNALS, RIGHTS, BOARD, MATERIAL, SUPERVISION),
+                now,
+                () -> new Room(
+                        at.plan().title(),
+                        at.plan().time().from(),
+                        at.plan().time().until(),
+                        adults(at),
+                        DoorSeat.observers(at.plan(), at.state(), shared, me, role, now),
+                        rights.seat(at, me, role, now),
+                        SignalsJson.seat(at),
+                        BoardJson.changed(at),
+                        MaterialJson.seat(at, me, role, now),
+                        SupervisionJson.seat(at)));
+    }
+
+    private static Room outside(Snapshot at) {
+        return new Room(
+                at.plan().title(),
+                at.plan().time().from(),
+                at.plan().time().until(),
+                adults(at),
+                List.of(),
+                RightsJson.FROM_OUTSIDE,
+                new SignalsJson.SeatSignals(null),
+                BoardJson.FROM_OUTSIDE,
+                MaterialJson.FROM_OUTSIDE,
+                SupervisionJson.fromOutside(at));
+    }
+
+    private static List<String> adults(Snapshot at) {
+        return at.plan().adults().stream().map(Member::name).toList();
+    }
+
+    private SeatMine mine(Snapshot at, Visit visit, Instant now) {
+        Optional<PersonId> inside = visit.person().filter(person -> visit.status() == Visit.Status.IN);
+        DoorJson.SeatMineDoor mine = door.seatMine(at, visit);
+        return inside.map(me -> new SeatMine(
+                        mine,
+                        RightsJson.seatMine(at, me),
+                        SignalsJson.seatMine(at, me),
+                        chat.seatMine(at, visit, me, SeatView.roleOf(at.plan(), visit), now)))
+                .orElseGet(() -> new SeatMine(mine, null, null, null));
+    }
+}
