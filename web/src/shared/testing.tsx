@@ -41,14 +41,20 @@ type Answer = unknown | { problem: Record<string, unknown> }
 /** Answers requests by "METHOD path"; what is not listed is a fault of the test. Returns what was asked. */
 export function serve(answers: Record<string, Answer>): Asked[] {
   const asked: Asked[] = []
-  vi.stubGlobal('fetch', (path: string, init: { method: string; body?: string | FormData }) => {
-    asked.push({ method: init.method, path, body: typeof init.body === 'string' ? JSON.parse(init.body) : init.body })
-    const answer = answers[`${init.method} ${path}`]
-    if (answer === undefined) return Promise.reject(new Error(`Nobody answers ${init.method} ${path}`))
+  vi.stubGlobal('fetch', async (to: string | Request, init?: { method: string; body?: string | FormData }) => {
+    const { method, path, body } = to instanceof Request ? await asSent(to) : { path: to, method: 'GET', body: '', ...init }
+    asked.push({ method, path, body: typeof body === 'string' && body ? JSON.parse(body) : body || undefined })
+    const answer = answers[`${method} ${path}`]
+    if (answer === undefined) throw new Error(`Nobody answers ${method} ${path}`)
     const problem = (answer as { problem?: { status: number } }).problem
-    return Promise.resolve(new Response(JSON.stringify(problem ?? answer), { status: problem?.status ?? 200 }))
+    return new Response(JSON.stringify(problem ?? answer), { status: problem?.status ?? 200 })
   })
   return asked
+}
+
+async function asSent(request: Request) {
+  const { pathname, search } = new URL(request.url)
+  return { method: request.method, path: pathname + search, body: await request.text() }
 }
 
 /** Shows something as the application would, at an address. @param route the pattern of the address, if it has parts */

@@ -1,5 +1,5 @@
 import { Box, Flex, Grid } from '@chakra-ui/react'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { useParams } from 'react-router'
 import { useLive } from '../../shared/live/useLive'
 import type { Desk, Message } from '../../shared/api/types'
@@ -7,18 +7,18 @@ import { useNow } from '../../shared/time'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
 import { WhySheet } from '../../shared/ui/Why'
-import { useOrders, type Order } from './api'
+import { useOrders, type Order } from '../../lesson/orders'
 import { useDeskKeys } from './hooks/useDeskKeys'
 import { useStaying } from './hooks/useStaying'
 import { DeskHead } from './parts/DeskHead'
 import { NeedsYou } from './parts/NeedsYou'
-import { OpeningNote, OverNote } from './parts/OpeningNote'
+import { OpeningNote } from '../../lesson/door/OpeningNote'
+import { OverNote } from '../../lesson/ending/OverNote'
 import { Panels } from './parts/Panels'
-import { RoomBanner } from './parts/RoomBanner'
+import { RoomBanner } from '../../lesson/supervision/RoomBanner'
 import { Score } from './parts/Score'
-import { Muted, passesToSpeak } from './parts/Muted'
+import { Muted, passesToSpeak } from '../../lesson/rights/Muted'
 import { NoDesk } from './parts/NoDesk'
-import { needs } from './queue'
 
 /** One live lesson, for its adults: who is here, who waits and why, what each may do, and what needs somebody now. */
 export default function DeskScreen() {
@@ -42,8 +42,7 @@ function LiveDesk({ lesson }: { lesson: string }) {
     else if (order.do === 'undo-mute-all') setMuted(null)
     orders.mutate(order)
   }
-  const queue = useMemo(() => (desk?.phase === 'OPEN' ? needs(desk, now) : []), [desk, now])
-  useDeskKeys(desk, queue, give)
+  useDeskKeys(desk, give)
   useStaying(desk)
   useEffect(() => {
     if (desk) document.title = `${desk.title} · desk`
@@ -52,7 +51,7 @@ function LiveDesk({ lesson }: { lesson: string }) {
   if (!desk) return <LoadingNote what="the lesson" />
   const rightsPath = (rule: string, person?: string) =>
     `/api/lessons/${encodeURIComponent(lesson)}/why/${rule}${person ? `?person=${encodeURIComponent(person)}` : ''}`
-  const live = desk.phase === 'OPEN'
+  const live = desk.door.phase === 'OPEN'
   return (
     <Flex direction="column" h={{ base: 'auto', lg: '100vh' }} minH="0">
       <DeskHead
@@ -92,9 +91,9 @@ function LiveDesk({ lesson }: { lesson: string }) {
           borderColor="lineStrong"
           aria-label="What needs you"
         >
-          {desk.phase === 'PLANNED' && <OpeningNote desk={desk} now={now} give={give} busy={orders.isPending} />}
-          {desk.phase === 'OVER' && <OverNote desk={desk} />}
-          {live && <NeedsYou queue={queue} desk={desk} now={now} give={give} onWhy={(rule) => setWhy(rightsPath(rule))} />}
+          {desk.door.phase === 'PLANNED' && <OpeningNote desk={desk} now={now} give={give} busy={orders.isPending} />}
+          {desk.door.phase === 'OVER' && <OverNote desk={desk} />}
+          {live && <NeedsYou desk={desk} now={now} give={give} onWhy={(rule) => setWhy(rightsPath(rule))} />}
           {live && <Panels desk={desk} lesson={lesson} give={give} onWhy={() => setWhy(rightsPath('chat.class'))} />}
         </Flex>
         <Score desk={desk} now={now} give={give} onWhy={(rule, person) => setWhy(rightsPath(rule, person))} />

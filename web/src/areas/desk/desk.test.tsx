@@ -4,19 +4,19 @@ import { describe, expect, it, vi } from 'vitest'
 import type { Desk, Waiting } from '../../shared/api/types'
 import { serve, show } from '../../shared/testing'
 import { Look } from '../../shared/theme/Look'
-import type { Order } from './api'
+import type { Order } from '../../lesson/orders'
 import { useDeskKeys } from './hooks/useDeskKeys'
 import { DeskHead } from './parts/DeskHead'
 import { NeedsYou } from './parts/NeedsYou'
-import { Adults } from './parts/Lending'
-import { OpeningNote, OverNote } from './parts/OpeningNote'
-import { Material } from './parts/Panels'
-import { RoomBanner } from './parts/RoomBanner'
-import { RunningOrderPlan } from './parts/RunningOrderPlan'
+import { Adults } from '../../lesson/rights/Lending'
+import { OpeningNote } from '../../lesson/door/OpeningNote'
+import { OverNote } from '../../lesson/ending/OverNote'
+import { Material } from '../../lesson/material/Material'
+import { RoomBanner } from '../../lesson/supervision/RoomBanner'
+import { RunningOrderPlan } from '../../lesson/rights/RunningOrderPlan'
 import { Score } from './parts/Score'
-import { StanceButton } from './parts/StanceButton'
-import { needs } from './queue'
-import { aDesk as desk, aPupil as pupil, at, NOW } from './testing'
+import { StanceButton } from '../../lesson/rights/StanceButton'
+import { aDesk as desk, aNeed as need, aPupil as pupil, at, NOW } from '../../lesson/testing'
 
 function waiting(name: string, since: string, more: Partial<Waiting> = {}): Waiting {
   return {
@@ -25,68 +25,39 @@ function waiting(name: string, since: string, more: Partial<Waiting> = {}): Wait
     since: at(since),
     connected: true,
     listed: false,
-    reasons: [{ text: 'No such name on the class list.' }],
+    reasons: [{ code: 'NOT_ON_LIST', text: 'No such name on the class list.', matters: true }],
     ...more,
   }
 }
 
-describe('the queue that needs somebody', () => {
-  it('is oldest first, with the class list as one entry and everybody unsure on their own', () => {
-    const queue = needs(
-      desk({
-        pupils: [pupil('Ines Carrow', { handSince: at('10:16:30') })],
-        waiting: [
-          waiting('kestrel-tab-4', '10:15:00'),
-          waiting('Bo Lindqvar', '10:16:00', { listed: true }),
-          waiting('Sefa Mauri', '10:14:00', { listed: true }),
-          waiting('gone again', '10:10:00', { connected: false }),
-        ],
-      }),
-      NOW,
-    )
-
-    expect(queue.map((need) => need.key)).toEqual(['listed', 'visit of kestrel-tab-4', 'hand ines-carrow'])
-    expect(queue[0]?.kind === 'listed' && queue[0].waiting.length).toBe(2)
-  })
-
-  it('tells of a pass in its last minute, not before, and never of a curb', () => {
-    const lent = (until: string, loan: 'PASS' | 'CURB') =>
-      desk({
-        pupils: [pupil('Jory Pell', { cells: [{ rule: 'voice.speak', value: 'open', bound: false, loan, until: at(until) }] })],
-      })
-
-    expect(needs(lent('10:18:01', 'PASS'), NOW)).toHaveLength(0)
-    expect(needs(lent('10:18:00', 'PASS'), NOW)).toMatchObject([{ kind: 'ending', title: 'Speak' }])
-    expect(needs(lent('10:17:30', 'CURB'), NOW)).toHaveLength(0)
-  })
-
-  it('tells who lost the connection, since when', () => {
-    const lost = pupil('Mira Solberg', {
-      whereabouts: 'CONNECTION_LOST',
-      stays: [{ from: at('10:05:00'), until: at('10:12:00') }],
-    })
-
-    expect(needs(desk({ pupils: [lost] }), NOW)).toMatchObject([{ kind: 'lost', since: Date.parse(at('10:12:00')) }])
-  })
-})
-
 describe('the cards', () => {
   const showCards = (shown: Desk, onWhy: (rule: string) => void = () => {}) => {
     const give = vi.fn<(order: Order) => void>()
-    show(<NeedsYou queue={needs(shown, NOW)} desk={shown} now={NOW} give={give} onWhy={onWhy} />)
+    show(<NeedsYou desk={shown} now={NOW} give={give} onWhy={onWhy} />)
     return give
   }
 
   it('open the chain of the rule behind a reason at the door', async () => {
     const onWhy = vi.fn<(rule: string) => void>()
     showCards(
-      desk({ waiting: [waiting('Zeb', '10:16:00', { reasons: [{ text: 'Zeb was removed.', rule: 'entry.re-entry' }] })] }),
+      desk({
+        waiting: [
+          waiting('Zeb', '10:16:00', {
+            reasons: [
+              { code: 'REMOVED_EARLIER', text: 'Zeb was removed.', rule: 'entry.re-entry', matters: true },
+              { code: 'DOOR_KNOCK', text: 'Everyone knocks.', rule: 'entry.door', matters: false },
+            ],
+          }),
+        ],
+        needs: [need('UNSURE', 'Somebody waits', { visits: ['visit of Zeb'] })],
+      }),
       onWhy,
     )
 
     await userEvent.click(screen.getByRole('button', { name: 'Why: Zeb was removed.' }))
 
     expect(onWhy).toHaveBeenCalledWith('entry.re-entry')
+    expect(screen.queryByText(/Everyone knocks/)).toBeNull()
   })
 
   it('bring what is held to the adult, who lets it through or keeps it back', async () => {
@@ -99,7 +70,7 @@ describe('the cards', () => {
       text: 'www.tides',
       because: 'holds a link',
     }
-    const give = showCards(desk({ held: [held] }))
+    const give = showCards(desk({ held: [held], needs: [need('HELD', 'Ines wrote', { number: 7 })] }))
 
     expect(screen.getByText(/It holds a link/)).toBeTruthy()
     await userEvent.click(screen.getByRole('button', { name: 'Let through' }))
@@ -113,7 +84,12 @@ describe('the cards', () => {
 
   it('show a held file to the adult before anyone else', () => {
     const held = { number: 9, at: at('10:16:00'), person: 'ines', name: 'Ines Carrow', to: 'the class', text: 'tide.png' }
-    showCards(desk({ held: [{ ...held, because: 'is a file', file: { kind: 'pictures', bytes: 900 } }] }))
+    showCards(
+      desk({
+        held: [{ ...held, because: 'is a file', file: { kind: 'pictures', bytes: 900 } }],
+        needs: [need('HELD', 'Ines wrote', { number: 9 })],
+      }),
+    )
 
     expect(screen.getByText('Ines Carrow sends a file to the class')).toBeTruthy()
     expect(screen.getByRole('link', { name: 'tide.png' }).getAttribute('href')).toMatch(/\/files\/9$/)
@@ -138,7 +114,7 @@ describe('the cards', () => {
       createOscillator = () => new Tone()
     }
     vi.stubGlobal('AudioContext', Sound)
-    const card = (shown: Desk) => <NeedsYou queue={needs(shown, NOW)} desk={shown} now={NOW} give={() => {}} onWhy={() => {}} />
+    const card = (shown: Desk) => <NeedsYou desk={shown} now={NOW} give={() => {}} onWhy={() => {}} />
     const one = desk({ waiting: [waiting('Bo Lindqvar', '10:16:00')] })
     const two = desk({ waiting: [waiting('Bo Lindqvar', '10:16:00'), waiting('Sefa Mauri', '10:16:30')] })
 
@@ -159,8 +135,8 @@ describe('the cards', () => {
   })
 
   it('propose the planned stance, and count signals without making work of them', async () => {
-    const steering = { ...desk().steering, due: 'discussion' }
-    const give = showCards(desk({ steering, signs: [{ sign: 'SLOWER', count: 2, names: ['Ines Carrow', 'Jory Pell'] }] }))
+    const planned = need('STANCE', 'Discussion is planned now', { stance: 'discussion' })
+    const give = showCards(desk({ needs: [planned], signs: [{ sign: 'SLOWER', count: 2, names: ['Ines Carrow', 'Jory Pell'] }] }))
 
     expect(screen.getByRole('status', { name: 'Signals' }).textContent).toContain('2 slower')
     await userEvent.click(screen.getByRole('button', { name: /Switch to Discussion/ }))
@@ -184,6 +160,7 @@ describe('the cards', () => {
         waiting: ['Bo Lindqvar', 'Sefa Mauri'].map((name) =>
           waiting(name, '10:16:00', { listed: true, person: name, personName: name }),
         ),
+        needs: [need('LISTED', '2 wait', { visits: ['visit of Bo Lindqvar', 'visit of Sefa Mauri'] })],
       }),
     )
 
@@ -202,6 +179,7 @@ describe('the cards', () => {
       desk({
         pupils: [pupil('Ines Carrow'), pupil('Kester Tabb', { whereabouts: 'MISSING' })],
         waiting: [waiting('kestrel-tab-4', '10:15:00')],
+        needs: [need('UNSURE', 'Somebody waits', { visits: ['visit of kestrel-tab-4'] })],
       }),
     )
 
@@ -214,7 +192,12 @@ describe('the cards', () => {
   })
 
   it('call on a raised hand for two minutes and say how often the pupil has spoken', async () => {
-    const give = showCards(desk({ pupils: [pupil('Wen Ostrander', { handSince: at('10:16:30'), timesSpoken: 2 })] }))
+    const give = showCards(
+      desk({
+        pupils: [pupil('Wen Ostrander', { handSince: at('10:16:30'), timesSpoken: 2 })],
+        needs: [need('HAND', 'Wen Ostrander raises a hand', { person: 'wen-ostrander' })],
+      }),
+    )
 
     expect(screen.getByText('Has spoken 2 times.')).toBeTruthy()
     expect(screen.getByText('0:30')).toBeTruthy()
@@ -231,7 +214,7 @@ describe('the cards', () => {
             visit: 'x',
             name: 'Zeb Corran',
             at: at('10:16:00'),
-            reasons: [{ text: 'Zeb Corran was removed.', rule: 'entry.re-entry' }],
+            reasons: [{ code: 'REMOVED_FOR_GOOD', text: 'Zeb Corran was removed.', rule: 'entry.re-entry', matters: true }],
           },
         ],
       }),
@@ -267,7 +250,7 @@ describe('the head', () => {
   })
 
   it('offers only coming in to an adult who is not in the room', () => {
-    showHead(desk({ iAmIn: false }))
+    showHead(desk({ mine: { in: false } }))
 
     expect(screen.getByRole('button', { name: 'Come in' })).toBeTruthy()
     expect(screen.queryByRole('button', { name: 'Dismiss class' })).toBeNull()
@@ -298,7 +281,7 @@ describe('a stance', () => {
 describe('the banner', () => {
   it('says that everything is stopped and brings back what was', async () => {
     const give = vi.fn<(order: Order) => void>()
-    show(<RoomBanner desk={desk({ steering: { ...desk().steering, stoppedAt: at('10:16:00') } })} now={NOW} give={give} />)
+    show(<RoomBanner desk={desk({ supervision: { stoppedAt: at('10:16:00') } })} now={NOW} give={give} />)
 
     await userEvent.click(screen.getByRole('button', { name: 'Bring back what was' }))
 
@@ -306,8 +289,8 @@ describe('the banner', () => {
   })
 
   it('tells how long no adult is in, and offers nothing to order to who only looks on', () => {
-    const steering = { ...desk().steering, observing: true, aloneSince: at('10:15:00'), stoppedAt: at('10:16:00') }
-    show(<RoomBanner desk={desk({ steering })} now={NOW} give={() => {}} />)
+    const supervision = { aloneSince: at('10:15:00'), stoppedAt: at('10:16:00') }
+    show(<RoomBanner desk={desk({ supervision, mine: { observing: true } })} now={NOW} give={() => {}} />)
 
     expect(screen.getByText(/for 2:00 now/)).toBeTruthy()
     expect(screen.queryByRole('button')).toBeNull()
@@ -318,7 +301,7 @@ describe('the panels', () => {
   it('hand material out and take it back', async () => {
     const give = vi.fn<(order: Order) => void>()
     const materials = [{ number: 5, at: at('10:10:00'), by: 'Orla Venn', title: 'Tide table', body: 'page 4' }]
-    show(<Material desk={desk({ materials })} give={give} />)
+    show(<Material desk={desk({ handouts: materials })} give={give} />)
 
     await userEvent.click(screen.getByRole('button', { name: 'Take back' }))
     await userEvent.type(screen.getByLabelText('What you hand out'), 'Chart 7')
@@ -336,7 +319,7 @@ describe('the panels', () => {
     // By the clock it lasts to the end of the lesson; written are its fifteen minutes.
     const order = [{ stance: 'explaining', name: 'Explaining', from: at('10:05:00'), until: at('10:55:00') }]
     const written = [{ stance: 'explaining', name: 'Explaining', minutes: 15 }]
-    show(<RunningOrderPlan desk={desk({ steering: { ...desk().steering, order, written } })} give={give} />)
+    show(<RunningOrderPlan desk={desk({ course: { order, written } })} give={give} />)
     expect(screen.getByText('15 of 50 min; the last stance lasts to the end.')).toBeTruthy()
 
     await userEvent.selectOptions(screen.getByLabelText('Stance to add'), 'Discussion')
@@ -431,13 +414,13 @@ describe('the opening', () => {
 
 describe('the keys', () => {
   function Keys({ shown, give }: { shown: Desk; give: (order: Order) => void }) {
-    useDeskKeys(shown, needs(shown, NOW), give)
+    useDeskKeys(shown, give)
     return <input aria-label="box" />
   }
 
   it('work while nothing is typed, and are letters while something is', async () => {
     const give = vi.fn<(order: Order) => void>()
-    show(<Keys shown={desk({ pupils: [pupil('Wen Ostrander', { handSince: at('10:16:30') })] })} give={give} />)
+    show(<Keys shown={desk({ needs: [need('HAND', 'Wen raises a hand', { person: 'wen-ostrander' })] })} give={give} />)
 
     await userEvent.keyboard('adms')
     await userEvent.type(screen.getByLabelText('box'), 'adms')
@@ -465,7 +448,7 @@ describe('the keys', () => {
 
   it('are not for who only looks on', async () => {
     const give = vi.fn<(order: Order) => void>()
-    show(<Keys shown={desk({ steering: { ...desk().steering, observing: true } })} give={give} />)
+    show(<Keys shown={desk({ mine: { observing: true } })} give={give} />)
 
     await userEvent.keyboard('adms')
 
@@ -513,7 +496,7 @@ describe('lending and ending', () => {
   })
 
   it('offers lending to nobody but who leads, and tells a helper what to ask first for', () => {
-    const helping = desk({ adults: [orla, tam], me: 'tam', steering: { ...desk().steering, leading: false } })
+    const helping = desk({ adults: [orla, tam], me: 'tam', mine: { leading: false } })
     show(
       <>
         <Adults desk={helping} live give={vi.fn()} />
@@ -565,8 +548,7 @@ describe('lending and ending', () => {
   it('asks why everything was stopped, once it is, and asks only once', async () => {
     const give = vi.fn()
     const press = userEvent.setup()
-    const stopped = (because?: string) =>
-      desk({ steering: { ...desk().steering, stoppedAt: at('10:16:00'), stoppedBecause: because } })
+    const stopped = (because?: string) => desk({ supervision: { stoppedAt: at('10:16:00'), stoppedBecause: because } })
     const { unmount } = show(<RoomBanner desk={stopped('')} now={NOW} give={give} />)
     await press.type(screen.getByLabelText('Why everything is stopped, for the record'), 'shouting{Enter}')
     expect(give).toHaveBeenCalledWith({ do: 'stop', why: 'shouting' })

@@ -3,12 +3,12 @@ import userEvent from '@testing-library/user-event'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import type { Waiting } from '../../shared/api/types'
 import { show } from '../../shared/testing'
-import { mayOrder, type Order } from './api'
+import { mayOrder, type Order } from '../../lesson/orders'
 import { DeskHead } from './parts/DeskHead'
-import { Muted, passesToSpeak } from './parts/Muted'
+import { Muted, passesToSpeak } from '../../lesson/rights/Muted'
 import { NeedsYou } from './parts/NeedsYou'
-import { RoomBanner } from './parts/RoomBanner'
-import { aDesk, aPupil, NOW } from './testing'
+import { RoomBanner } from '../../lesson/supervision/RoomBanner'
+import { aNeed, aDesk, aPupil, NOW } from '../../lesson/testing'
 
 afterEach(() => vi.useRealTimers())
 
@@ -19,21 +19,13 @@ describe('somebody on no list', () => {
     since: new Date(NOW - 60_000).toISOString(),
     connected: true,
     listed: false,
-    reasons: [{ text: 'No such name on the class list.' }],
+    reasons: [{ code: 'NOT_ON_LIST', text: 'No such name on the class list.', matters: true }],
   }
 
   it('is let in as a guest with a note to the lead, also when everyone on the list is here', async () => {
     const give = vi.fn<(order: Order) => void>()
-    const desk = aDesk({ waiting: [waiting] })
-    show(
-      <NeedsYou
-        queue={[{ kind: 'unsure', key: 'v', since: NOW - 60_000, waiting }]}
-        desk={desk}
-        now={NOW}
-        give={give}
-        onWhy={() => {}}
-      />,
-    )
+    const desk = aDesk({ waiting: [waiting], needs: [aNeed('UNSURE', 'Somebody waits', { visits: ['v'] })] })
+    show(<NeedsYou desk={desk} now={NOW} give={give} onWhy={() => {}} />)
 
     await userEvent.click(screen.getByRole('button', { name: 'Let in as…' }))
     expect(screen.getByText(/Everyone on the class list is here/)).toBeTruthy()
@@ -69,13 +61,13 @@ describe('mute all', () => {
 })
 
 describe('a safeguarding lead', () => {
-  const steering = { ...aDesk().steering, leading: false, observing: true, overseeing: true }
+  const mine = { in: false, leading: false, observing: true, overseeing: true }
 
   it('may stop and dismiss without being in', async () => {
     const give = vi.fn<(order: Order) => void>()
-    const desk = aDesk({ iAmIn: false, me: 'maren', steering })
+    const desk = aDesk({ me: 'maren', mine })
     expect(mayOrder(desk)).toBe(true)
-    expect(mayOrder({ ...desk, steering: { ...steering, overseeing: false } })).toBe(false)
+    expect(mayOrder(aDesk({ me: 'maren', mine: { ...mine, overseeing: false } }))).toBe(false)
     show(<DeskHead desk={desk} now={NOW} connected give={give} busy={false} onWhy={() => {}} />)
 
     await userEvent.click(screen.getByRole('button', { name: /Stop everything/ }))
@@ -85,9 +77,7 @@ describe('a safeguarding lead', () => {
   })
 
   it('is seen by the adults while looking on', () => {
-    show(
-      <RoomBanner desk={aDesk({ steering: { ...aDesk().steering, observers: ['Maren Oddlund'] } })} now={NOW} give={() => {}} />,
-    )
+    show(<RoomBanner desk={aDesk({ observers: ['Maren Oddlund'] })} now={NOW} give={() => {}} />)
     expect(screen.getByText('Maren Oddlund looks on.')).toBeTruthy()
   })
 })

@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { get } from '../../shared/api/http'
 import type { Desk, PastMoment, Replay } from '../../shared/api/types'
+import { rows, type PupilRow } from '../../lesson/rows'
 import { useSchoolTime } from '../../shared/time'
 import { Key } from '../../shared/ui/Key'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
@@ -133,7 +134,7 @@ function TimeLine({
   )
 }
 
-const WHERE: Record<Desk['pupils'][number]['whereabouts'], string> = {
+const WHERE: Record<PupilRow['whereabouts'], string> = {
   MISSING: 'not come',
   WAITING: 'at the door',
   IN: 'in',
@@ -144,14 +145,14 @@ const WHERE: Record<Desk['pupils'][number]['whereabouts'], string> = {
 
 function AsItWas({ desk, at }: { desk: Desk; at: number }) {
   const time = useSchoolTime()
-  const adults = desk.adults.filter((one) => one.in)
+  const adults = desk.door.adults.filter((one) => one.in)
   return (
     <Box>
       <chakra.p mb="6px">
         <strong>{time.clock(at)}</strong>: door {desk.door.value}
-        {desk.steering.stance && `, stance ${desk.steering.stance}`}
-        {desk.steering.stoppedAt && ', everything stopped'}
-        {desk.steering.quiet && ', quiet without an adult'};{' '}
+        {desk.course.stance && `, stance ${desk.course.stance}`}
+        {desk.supervision.stoppedAt && ', everything stopped'}
+        {desk.supervision.quiet && ', quiet without an adult'};{' '}
         {adults.length > 0 ? `${adults.map((one) => one.name).join(', ')} in the room` : 'no adult in the room'}
       </chakra.p>
       <Box overflowX="auto" tabIndex={0} role="region" aria-label="The class as it was">
@@ -166,7 +167,7 @@ function AsItWas({ desk, at }: { desk: Desk; at: number }) {
             <chakra.tr fontSize="11.5px" color="ink2">
               <th>Pupil</th>
               <th>Where</th>
-              {desk.columns.map((one) => (
+              {desk.rights.columns.map((one) => (
                 <chakra.th key={one.rule} css={{ textAlign: 'center !important' }} maxW="76px" lineHeight="1.15">
                   {one.title}
                 </chakra.th>
@@ -175,7 +176,7 @@ function AsItWas({ desk, at }: { desk: Desk; at: number }) {
             </chakra.tr>
           </thead>
           <tbody>
-            {desk.pupils.map((pupil) => (
+            {rows(desk).map((pupil) => (
               <chakra.tr key={pupil.id} color={pupil.whereabouts === 'IN' ? 'ink' : 'ink3'}>
                 <chakra.td whiteSpace="nowrap">{pupil.name}</chakra.td>
                 <chakra.td whiteSpace="nowrap" fontSize="12.5px">

@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import type { Replay } from '../../shared/api/types'
+import { aDesk, aPupil } from '../../lesson/testing'
 import { serve, show, standingOf } from '../../shared/testing'
 import ReplayScreen from './ReplayScreen'
 
@@ -29,23 +30,18 @@ const REPLAY: Replay = {
   keepers: [{ by: 'Orla Venn', orders: 1, minutes: 5 }],
 }
 
-const desk = (stopped: boolean) => ({
-  door: { value: 'open', bound: false },
-  columns: [{ rule: 'voice.speak', title: 'Speak', value: 'open', bound: false }],
-  adults: [{ id: 'orla', name: 'Orla Venn', role: 'LEAD_ADULT', in: true, leads: true, help: [] }],
-  pupils: [
-    {
-      id: 'ines',
-      name: 'Ines Carrow',
-      whereabouts: 'IN',
-      microphone: true,
-      camera: false,
-      screen: false,
-      cells: [{ rule: 'voice.speak', value: stopped ? 'closed' : 'open', bound: false, loan: 'NONE' }],
-    },
-  ],
-  steering: { stoppedAt: stopped ? '2026-09-14T10:20:00Z' : undefined, quiet: false },
-})
+const desk = (stopped: boolean) =>
+  aDesk({
+    door: { value: 'open', bound: false },
+    columns: [{ rule: 'voice.speak', title: 'Speak', value: 'open', bound: false }],
+    pupils: [
+      aPupil('Ines Carrow', {
+        microphone: true,
+        cells: [{ rule: 'voice.speak', value: stopped ? 'closed' : 'open', bound: false, loan: 'NONE' }],
+      }),
+    ],
+    supervision: stopped ? { stoppedAt: '2026-09-14T10:20:00Z' } : {},
+  })
 
 describe('the replay', () => {
   it('shows the class and its rights as they were, scrubbed by keys, and what was against the plan', async () => {

@@ -1,22 +1,22 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
-import { useMutation } from '@tanstack/react-query'
 import { useEffect, useState, type ReactNode } from 'react'
 import { useParams } from 'react-router'
-import { remove } from '../../shared/api/http'
 import type { Heard, Seat } from '../../shared/api/types'
-import { Board } from '../../shared/board/Board'
+import { Board } from '../../lesson/board/Board'
 import { useLive } from '../../shared/live/useLive'
 import { countdown, useNow, useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { WhySheet } from '../../shared/ui/Why'
-import { useActs } from './api'
-import { HandButton } from './parts/HandButton'
-import { Helping } from './parts/Helping'
-import { Captions, HandedOut, Now, Signals } from './parts/Now'
-import { Rights } from './parts/Rights'
-import { SeatWords } from './parts/SeatWords'
+import { useActs } from '../../lesson/orders'
+import { HandButton } from '../../lesson/signals/HandButton'
+import { Helping } from '../../lesson/rights/Helping'
+import { Captions, HandedOut } from '../../lesson/material/SeatMaterial'
+import { Signals } from '../../lesson/signals/SeatSigns'
+import { Now } from '../../lesson/supervision/Now'
+import { Rights } from '../../lesson/rights/SeatRights'
+import { SeatWords } from '../../lesson/chat/SeatWords'
 import { Quiet } from './Quiet'
 
 /** A pupil's place in a lesson, from the wait at the door to the goodbye. */
@@ -34,7 +34,7 @@ export default function SeatScreen() {
       No connection. Your seat is kept; trying again…
     </Box>
   )
-  switch (seat.status) {
+  switch (seat.mine.door.status) {
     case 'IN':
       return <Inside seat={seat} visit={visit} line={line} now={now} />
     case 'WAITING':
@@ -75,7 +75,7 @@ function Waiting({ seat, visit, now }: { seat: Seat; visit: string; now: number 
         {before > 0 ? `Begins at ${time.clock(seat.starts)}, in ${countdown(before)}.` : `Began at ${time.clock(seat.starts)}.`}
       </chakra.p>
       <Box aria-live="polite" bg="verdict.waitSoft" borderLeft="4px solid" borderColor="verdict.wait" px="14px" py="10px">
-        {seat.why.slice(0, 1).map((reason) => (
+        {seat.mine.door.why.slice(0, 1).map((reason) => (
           <Flex key={reason} gap="10px" align="baseline" fontSize="18px">
             <VerdictMark verdict="wait" size={15} />
             <span>{reason}</span>
@@ -120,14 +120,14 @@ const GOODBYE: Record<string, string> = {
 
 function Outside({ seat, visit }: { seat: Seat; visit: string }) {
   const { mutate: act } = useActs(visit)
-  const dismissed = seat.status === 'DISMISSED'
+  const dismissed = seat.mine.door.status === 'DISMISSED'
   // The teacher sees who has not gone yet: this page says that it has.
   useEffect(() => {
     if (dismissed) act({ do: 'leave' })
   }, [dismissed, act])
-  const refused = seat.status === 'TURNED_AWAY' || seat.status === 'REMOVED'
+  const refused = seat.mine.door.status === 'TURNED_AWAY' || seat.mine.door.status === 'REMOVED'
   return (
-    <Quiet title={GOODBYE[seat.status] ?? 'The lesson is over'}>
+    <Quiet title={GOODBYE[seat.mine.door.status] ?? 'The lesson is over'}>
       <chakra.p color="ink2">{seat.title}</chakra.p>
       {refused && (
         <Flex
@@ -142,23 +142,23 @@ function Outside({ seat, visit }: { seat: Seat; visit: string }) {
         >
           <VerdictMark verdict="away" size={15} />
           <span>
-            {seat.allowedBack
+            {seat.mine.door.allowedBack
               ? 'You were sent out, and may come back now.'
-              : seat.status === 'REMOVED'
+              : seat.mine.door.status === 'REMOVED'
                 ? 'Your teacher decided this and will talk with you. If you are unwell or upset, tell an adult at home.'
-                : (seat.why[0] ?? 'Your teacher decided this.')}
+                : (seat.mine.door.why[0] ?? 'Your teacher decided this.')}
           </span>
         </Flex>
       )}
-      {seat.status === 'DISMISSED' && (
+      {seat.mine.door.status === 'DISMISSED' && (
         <chakra.p my="12px">Thank you for coming. Your attendance is noted; you need not do anything.</chakra.p>
       )}
-      {seat.allowedBack && (
+      {seat.mine.door.allowedBack && (
         <chakra.p role="status" my="12px" bg="mark" color="onMark" px="12px" py="8px" fontWeight="650">
           Your teacher lets you come back. Open the link in your joining note again and knock.
         </chakra.p>
       )}
-      {seat.status !== 'DISMISSED' && seat.status !== 'REMOVED' && (
+      {seat.mine.door.status !== 'DISMISSED' && seat.mine.door.status !== 'REMOVED' && (
         <chakra.p my="12px">You can open the link in your joining note again and knock.</chakra.p>
       )}
       <chakra.a href="/today" textDecoration="underline">
@@ -173,7 +173,6 @@ function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: R
   const time = useSchoolTime()
   const [why, setWhy] = useState<string | null>(null)
   const [board, setBoard] = useState(false)
-  const wipe = useMutation({ mutationFn: () => remove(`/api/seats/${encodeURIComponent(visit)}/board`) })
   const left = Date.parse(seat.ends) - now
   return (
     <Flex direction="column" minH="100%" h={{ base: 'auto', md: '100vh' }} fontSize="16px">
@@ -195,7 +194,7 @@ function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: R
         </chakra.span>
         <Box flex="1" />
         <chakra.span fontSize="14px" color="ink2">
-          {seat.shownName ?? seat.name}
+          {seat.mine.door.shownName ?? seat.mine.door.name}
         </chakra.span>
         <Button onClick={() => acts.mutate({ do: 'leave' })}>Leave the lesson</Button>
       </Flex>
@@ -245,9 +244,9 @@ function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: R
           {board && (
             <Board
               path={`/api/seats/${encodeURIComponent(visit)}/board`}
-              number={seat.board}
-              mayDraw={seat.rights.some((right) => right.rule === 'share.draw' && right.value === 'open')}
-              onWipeOwn={() => wipe.mutate()}
+              number={seat.board.changed}
+              mayDraw={seat.rights.rights.some((right) => right.rule === 'share.draw' && right.value === 'open')}
+              onWipeOwn={() => acts.mutate({ do: 'wipe-own' })}
             />
           )}
           <Flex
@@ -262,9 +261,9 @@ function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: R
             px="20px"
             color="ink2"
           >
-            {seat.showing ? (
+            {seat.rights.showing ? (
               <span>
-                <strong>{seat.showing}</strong> shows a screen
+                <strong>{seat.rights.showing}</strong> shows a screen
               </span>
             ) : (
               'Nothing is shown at the moment. Listen to your teacher.'

@@ -4,18 +4,38 @@ import { describe, expect, it, vi } from 'vitest'
 import type { Seat, SeatRight } from '../../shared/api/types'
 import { serve, show, standingOf } from '../../shared/testing'
 import DoorstepScreen from './DoorstepScreen'
-import type { Act } from './api'
-import { HandButton } from './parts/HandButton'
-import { Helping } from './parts/Helping'
-import { Captions, HandedOut, Now, Signals } from './parts/Now'
-import { Rights } from './parts/Rights'
-import { SeatWords } from './parts/SeatWords'
+import type { Act } from '../../lesson/orders'
+import { HandButton } from '../../lesson/signals/HandButton'
+import { Helping } from '../../lesson/rights/Helping'
+import { Captions, HandedOut } from '../../lesson/material/SeatMaterial'
+import { Signals } from '../../lesson/signals/SeatSigns'
+import { Now } from '../../lesson/supervision/Now'
+import { Rights } from '../../lesson/rights/SeatRights'
+import { SeatWords } from '../../lesson/chat/SeatWords'
 
 function right(rule: string, title: string, value: string, more: Partial<SeatRight> = {}): SeatRight {
   return { rule, title, value, bound: false, loan: 'NONE', line: 'as you like', ...more }
 }
 
-function seat(more: Partial<Seat> = {}): Seat {
+/** What a test wants to be otherwise than at a usual seat, whichever part it belongs to. */
+interface Otherwise {
+  rights?: SeatRight[]
+  help?: NonNullable<Seat['rights']['help']>
+  stance?: string
+  showing?: string
+  focus?: string
+  handouts?: Seat['material']['handouts']
+  captions?: Seat['material']['captions']
+  quiet?: boolean
+  stopped?: boolean
+  on?: Partial<NonNullable<Seat['mine']['rights']>>
+  signals?: Partial<NonNullable<Seat['mine']['signals']>>
+  chat?: Partial<NonNullable<Seat['mine']['chat']>>
+  words?: Seat['words']
+}
+
+function seat(more: Otherwise = {}): Seat {
+  const usual = [right('voice.speak', 'Speak', 'on-request'), right('chat.class', 'Write to the whole class', 'open')]
   return {
     number: 4,
     now: '2026-09-14T10:17:00Z',
@@ -23,25 +43,24 @@ function seat(more: Partial<Seat> = {}): Seat {
     starts: '2026-09-14T10:05:00Z',
     ends: '2026-09-14T10:55:00Z',
     adults: ['Orla Venn'],
-    status: 'IN',
-    why: [],
-    name: 'Ines Carrow',
-    rights: [right('voice.speak', 'Speak', 'on-request'), right('chat.class', 'Write to the whole class', 'open')],
-    microphone: false,
-    camera: false,
-    screen: false,
-    handsBefore: 0,
-    allowedBack: false,
     observers: [],
-    classmates: [],
-    quiet: false,
-    stopped: false,
-    materials: [],
-    captions: [],
-    board: 0,
-    held: 0,
-    words: [],
-    ...more,
+    rights: {
+      rights: more.rights ?? usual,
+      ...(more.help ? { help: more.help } : {}),
+      ...(more.stance ? { stance: more.stance } : {}),
+      ...(more.showing ? { showing: more.showing } : {}),
+    },
+    signals: more.focus ? { focus: more.focus } : {},
+    board: { changed: 0 },
+    material: { handouts: more.handouts ?? [], captions: more.captions ?? [] },
+    supervision: { quiet: more.quiet ?? false, stopped: more.stopped ?? false },
+    mine: {
+      door: { status: 'IN', why: [], name: 'Ines Carrow', allowedBack: false },
+      rights: { microphone: false, camera: false, screen: false, ...more.on },
+      signals: { handsBefore: 0, ...more.signals },
+      chat: { classmates: [], held: 0, ...more.chat },
+    },
+    words: more.words ?? [],
   }
 }
 
@@ -55,7 +74,13 @@ describe('the hand', () => {
     expect(raise).toHaveBeenCalledTimes(2)
     unmount()
 
-    show(<HandButton seat={seat({ handSince: '2026-09-14T10:16:00Z', handsBefore: 1 })} onRaise={raise} onLower={lower} />)
+    show(
+      <HandButton
+        seat={seat({ signals: { handSince: '2026-09-14T10:16:00Z', handsBefore: 1 } })}
+        onRaise={raise}
+        onLower={lower}
+      />,
+    )
     expect(screen.getByRole('button', { name: /one is before you/ }).getAttribute('aria-pressed')).toBe('true')
     await userEvent.keyboard('h')
     expect(lower).toHaveBeenCalledTimes(1)
@@ -71,7 +96,7 @@ describe('what is happening', () => {
   })
 
   it('tells the stance, who is in focus and that a message waits', () => {
-    show(<Now seat={seat({ stance: 'Explaining', focus: 'Ines Carrow', held: 1 })} />)
+    show(<Now seat={seat({ stance: 'Explaining', focus: 'Ines Carrow', chat: { held: 1 } })} />)
 
     expect(
       screen.getByText('Now: Explaining · You are in focus for everyone · A message of yours waits for a teacher'),
@@ -80,7 +105,7 @@ describe('what is happening', () => {
 
   it('gives one signal at a time, and takes it back by the same button', async () => {
     const act = vi.fn()
-    show(<Signals seat={seat({ sign: 'SLOWER' })} act={act} />)
+    show(<Signals seat={seat({ signals: { sign: 'SLOWER' } })} act={act} />)
 
     await userEvent.click(screen.getByRole('button', { name: 'I cannot hear' }))
     await userEvent.click(screen.getByRole('button', { name: 'Slower' }))
@@ -98,7 +123,7 @@ describe('what is happening', () => {
     })
     show(
       <HandedOut
-        seat={seat({ materials: [hung(1, 'Chart', 'https://charts.halvorn.example/7'), hung(2, 'Note', 'javascript:alert(1)')] })}
+        seat={seat({ handouts: [hung(1, 'Chart', 'https://charts.halvorn.example/7'), hung(2, 'Note', 'javascript:alert(1)')] })}
       />,
     )
 
@@ -135,7 +160,7 @@ describe('what I may do', () => {
   })
 
   it('always lets me switch off what is on, also when the right has gone', () => {
-    show(<Rights seat={seat({ microphone: true })} act={() => {}} onWhy={() => {}} />)
+    show(<Rights seat={seat({ on: { microphone: true } })} act={() => {}} onWhy={() => {}} />)
 
     expect(screen.getByRole('button', { name: 'Mute me' })).toBeTruthy()
   })
@@ -165,7 +190,7 @@ describe('writing', () => {
 
   it('empties the box when the server has the text, and sends it where it was meant to go', async () => {
     const asked = serve({ 'POST /api/seats/v/words': seat() })
-    show(<SeatWords seat={seat({ classmates: [{ id: 'jory', name: 'Jory Pell', readAlong: false }] })} visit="v" />)
+    show(<SeatWords seat={seat({ chat: { classmates: [{ id: 'jory', name: 'Jory Pell', readAlong: false }] } })} visit="v" />)
 
     await userEvent.selectOptions(screen.getByLabelText('To whom'), 'to Jory Pell alone')
     await userEvent.type(screen.getByRole('textbox', { name: 'Write' }), 'psst{Enter}')

@@ -14,7 +14,7 @@ export class Problem extends Error {
   }
 }
 
-const NO_LINE: ProblemBody = {
+export const NO_LINE: ProblemBody = {
   type: '/problems/no-line',
   title: 'Juricast cannot be reached',
   status: 0,
@@ -29,10 +29,8 @@ export const put = <T>(path: string, body: unknown = {}) => send<T>('PUT', path,
 export const remove = <T>(path: string) => send<T>('DELETE', path)
 
 async function send<T>(method: string, path: string, body?: unknown): Promise<T> {
-  // Live pages hear of what they ordered from their stream; see Answers.java.
   const headers: Record<string, string> = {
     Accept: 'application/json',
-    Prefer: 'return=minimal',
     'X-XSRF-TOKEN': csrfToken(),
   }
   // A form says its own type; a file goes as it is.
@@ -50,7 +48,7 @@ async function send<T>(method: string, path: string, body?: unknown): Promise<T>
   return (text ? JSON.parse(text) : undefined) as T
 }
 
-function problemIn(text: string, status: number): ProblemBody {
+export function problemIn(text: string, status: number): ProblemBody {
   try {
     return { ...NO_LINE, ...(JSON.parse(text) as ProblemBody) }
   } catch {
@@ -59,6 +57,6 @@ function problemIn(text: string, status: number): ProblemBody {
 }
 
 /** The server sets it as a cookie with the first answer and wants it back with every change. */
-function csrfToken(): string {
+export function csrfToken(): string {
   return /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? ''
 }

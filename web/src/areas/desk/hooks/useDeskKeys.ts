@@ -1,10 +1,7 @@
 import { useLayoutEffect, useRef } from 'react'
+import { WRITE_BOX } from '../../../lesson/chat/WordsPanel'
 import type { Desk } from '../../../shared/api/types'
-import { mayOrder, type Give } from '../api'
-import type { Need } from '../queue'
-
-/** Where the keys write: the box with this id gets the focus. */
-export const WRITE_BOX = 'write-to-the-class'
+import { mayOrder, type Give } from '../../../lesson/orders'
 
 /** Escape twice within this time stops everything. */
 const TWICE_MS = 700
@@ -13,29 +10,29 @@ const TWICE_MS = 700
  * The desk by keyboard, while nothing is being typed: D door, A all on the list, S next hand speaks, M mute, N next stance,
  * W write; Escape twice stops everything, also from within a box.
  */
-export function useDeskKeys(desk: Desk | undefined, queue: Need[], give: Give) {
+export function useDeskKeys(desk: Desk | undefined, give: Give) {
   const escaped = useRef(0)
   // Together with what is shown, so that a key never acts on the queue of a moment ago.
   useLayoutEffect(() => {
-    if (desk?.phase !== 'OPEN' || !mayOrder(desk)) return
+    if (desk?.door.phase !== 'OPEN' || !mayOrder(desk)) return
     const press = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement
       // An Escape that closes a sheet or a menu is not the first half of a stop.
       if (event.key === 'Escape' && !event.repeat && !target.closest('[role=dialog], [role=menu]')) {
         const twice = event.timeStamp - escaped.current < TWICE_MS
         escaped.current = twice ? 0 : event.timeStamp
-        if (twice && !desk.steering.stoppedAt) give({ do: 'stop', why: '' })
+        if (twice && !desk.supervision.stoppedAt) give({ do: 'stop', why: '' })
         return
       }
       const typing = target.closest('input, textarea, select, [role=dialog], [role=menu]')
       if (typing || event.ctrlKey || event.metaKey || event.altKey) return
-      const hand = queue.find((need) => need.kind === 'hand')
+      const hand = desk.needs.find((need) => need.kind === 'HAND')
       const keys: Record<string, () => void> = {
         a: () => give({ do: 'admit-all-listed' }),
         d: () => give({ do: 'set', rule: 'entry.door', value: desk.door.value === 'shut' ? 'knock' : 'shut' }),
         m: () => give({ do: 'mute-all', keepMuted: true }),
-        s: () => hand && give({ do: 'pass', person: hand.pupil.id, rule: 'voice.speak', minutes: 2 }),
-        n: () => desk.steering.due && give({ do: 'stance', stance: desk.steering.due, keepLive: false }),
+        s: () => hand?.person && give({ do: 'pass', person: hand.person, rule: 'voice.speak', minutes: 2 }),
+        n: () => desk.course.due && give({ do: 'stance', stance: desk.course.due, keepLive: false }),
         w: () => document.getElementById(WRITE_BOX)?.focus(),
       }
       const act = keys[event.key.toLowerCase()]

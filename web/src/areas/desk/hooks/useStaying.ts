@@ -4,11 +4,11 @@ import type { Desk } from '../../../shared/api/types'
 /** Whoever closes or reloads the page of a live room with pupils in it is asked first: it would leave them behind. */
 export function useStaying(desk: Desk | undefined) {
   const holds =
-    desk?.phase === 'OPEN' &&
-    desk.iAmIn &&
-    !desk.steering.observing &&
-    desk.pupils.some((pupil) => pupil.whereabouts === 'IN') &&
-    !desk.adults.some((adult) => adult.in && adult.id !== desk.me)
+    desk?.door.phase === 'OPEN' &&
+    desk.mine.door.in &&
+    !desk.mine.door.observing &&
+    desk.door.pupils.some((pupil) => pupil.whereabouts === 'IN') &&
+    !desk.door.adults.some((adult) => adult.in && adult.id !== desk.mine.me)
   useEffect(() => {
     if (!holds) return
     const ask = (event: BeforeUnloadEvent) => event.preventDefault()

@@ -7,10 +7,10 @@ import { countdown, useSchoolTime } from '../../../shared/time'
 import { Button } from '../../../shared/ui/Button'
 import { Key } from '../../../shared/ui/Key'
 import { Sheet } from '../../../shared/ui/Sheet'
-import { mayOrder, type Give } from '../api'
-import { Choice, DeskMenu, Opener } from './DeskMenu'
-import { Adults } from './Lending'
-import { StanceButton } from './StanceButton'
+import { mayOrder, type Give } from '../../../lesson/orders'
+import { Choice, DeskMenu, Opener } from '../../../lesson/DeskMenu'
+import { Adults } from '../../../lesson/rights/Lending'
+import { StanceButton } from '../../../lesson/rights/StanceButton'
 
 interface DeskHeadProps {
   desk: Desk
@@ -28,7 +28,7 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
   const [dismissing, setDismissing] = useState(false)
   const time = useSchoolTime()
   const left = Date.parse(desk.ends) - now
-  const live = desk.phase === 'OPEN'
+  const live = desk.door.phase === 'OPEN'
   return (
     <Flex
       align="center"
@@ -84,30 +84,30 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
             Mute all <Key>M</Key>
           </Button>
           <StanceButton desk={desk} lesson={desk.lesson} give={give} />
-          {!desk.steering.stoppedAt && (
+          {!desk.supervision.stoppedAt && (
             <Button look="stop" onClick={() => give({ do: 'stop', why: '' })}>
               Stop everything <Key>Esc Esc</Key>
             </Button>
           )}
-          {desk.iAmIn && !desk.steering.observing && <MoreButton desk={desk} give={give} />}
+          {desk.mine.door.in && !desk.mine.door.observing && <MoreButton desk={desk} give={give} />}
           <Button look="main" disabled={busy} onClick={() => setDismissing(true)}>
             Dismiss class
           </Button>
         </>
       )}
-      {live && !desk.iAmIn && (
+      {live && !desk.mine.door.in && (
         <Button look="main" disabled={busy} onClick={() => give({ do: 'join' })}>
-          {desk.steering.observing ? 'Look in' : 'Come in'}
+          {desk.mine.door.observing ? 'Look in' : 'Come in'}
         </Button>
       )}
-      {live && desk.steering.observing && desk.iAmIn && (
+      {live && desk.mine.door.observing && desk.mine.door.in && (
         <>
           <chakra.span fontSize="13px" color="ink2">
-            {desk.steering.overseeing
+            {desk.mine.door.overseeing
               ? 'You look on, and may act at any time.'
               : 'You look on. Orders are for the adults of the lesson.'}
           </chakra.span>
-          {desk.steering.mayTakeCharge && (
+          {desk.mine.supervision.mayTakeCharge && (
             <Button look="main" disabled={busy} onClick={() => give({ do: 'take-charge' })}>
               Take charge
             </Button>
@@ -118,7 +118,7 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
       <Sheet title="Dismiss the class?" open={dismissing} onClose={() => setDismissing(false)}>
         <p>
           Everyone is out at once, the door is shut, chat and board are kept, and the register is drafted from what was counted.
-          {desk.waiting.length > 0 && ` ${desk.waiting.length} who wait at the door are told that the lesson is over.`}
+          {desk.door.waiting.length > 0 && ` ${desk.door.waiting.length} who wait at the door are told that the lesson is over.`}
         </p>
         <Flex gap="8px" mt="14px">
           <Button
@@ -140,8 +140,8 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
 /** Back to one's own page; not out of a room one is in without a word about what becomes of it. */
 function WayBack({ desk }: { desk: Desk }) {
   const [asked, setAsked] = useState(false)
-  const holds = desk.phase === 'OPEN' && desk.iAmIn && !desk.steering.observing
-  const others = desk.adults.filter((adult) => adult.in && adult.id !== desk.me).length
+  const holds = desk.door.phase === 'OPEN' && desk.mine.door.in && !desk.mine.door.observing
+  const others = desk.door.adults.filter((adult) => adult.in && adult.id !== desk.mine.me).length
   return (
     <>
       <Link
@@ -180,7 +180,8 @@ function WayBack({ desk }: { desk: Desk }) {
 /** What is needed less often. */
 function MoreButton({ desk, give }: { desk: Desk; give: Give }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null)
-  const { light, showing, focus } = desk.steering
+  const { light, showing } = desk.rights
+  const { focus } = desk.signals
   const close = () => {
     anchor?.focus()
     setAnchor(null)
@@ -196,9 +197,9 @@ function MoreButton({ desk, give }: { desk: Desk; give: Give }) {
         <Choice value="light" onSelect={() => give({ do: 'light', on: !light })}>
           {light ? 'End the light lesson' : 'Light lesson: cameras off for weak links'}
         </Choice>
-        {showing && desk.pupils.some((one) => one.id === showing) ? (
+        {showing && desk.door.pupils.some((one) => one.id === showing) ? (
           <Choice value="stop" onSelect={() => give({ do: 'turn-off', person: showing, what: 'SCREEN' })}>
-            Stop {desk.steering.showingName}’s sharing
+            Stop {desk.rights.showingName}’s sharing
           </Choice>
         ) : showing ? (
           <Choice value="stop" onSelect={() => give({ do: 'stop-showing' })}>

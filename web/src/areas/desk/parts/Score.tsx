@@ -1,13 +1,14 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import { memo, useCallback, useState } from 'react'
-import type { Desk, DeskPupil } from '../../../shared/api/types'
+import { memo, useCallback, useMemo, useState } from 'react'
+import type { Desk } from '../../../shared/api/types'
+import { rows, type PupilRow } from '../../../lesson/rows'
 import { useSchoolTime } from '../../../shared/time'
 import { Strip } from '../../../shared/ui/Strip'
-import { mayOrder, type Give } from '../api'
-import { DeskMenu } from './DeskMenu'
-import { ClassRight, ClassRightMenu, PupilRight, PupilRightMenu } from './RightCells'
-import { Nudge } from './Nudge'
-import { LastWord, MoreForPupil, Removal, RowMenu, TrustMenu } from './RowMenu'
+import { mayOrder, type Give } from '../../../lesson/orders'
+import { DeskMenu } from '../../../lesson/DeskMenu'
+import { ClassRight, ClassRightMenu, PupilRight, PupilRightMenu } from '../../../lesson/rights/RightCells'
+import { Nudge } from '../../../lesson/door/Nudge'
+import { LastWord, MoreForPupil, Removal, RowMenu, TrustMenu } from '../../../lesson/door/RowMenu'
 
 const SHORT: Record<string, string> = {
   'voice.speak': 'Speak',
@@ -32,7 +33,7 @@ interface ScoreProps {
 /** The class list as a score: each pupil a line of presence over the lesson's time, and what each may do beside it. */
 export function Score({ desk, now, give, onWhy }: ScoreProps) {
   const from = Date.parse(desk.starts) - 6 * 60_000
-  const until = Math.max(Date.parse(desk.ends), Math.min(now, Date.parse(desk.dismissedAt ?? desk.now)))
+  const until = Math.max(Date.parse(desk.ends), Math.min(now, Date.parse(desk.door.dismissedAt ?? desk.now)))
   const [asked, setAsked] = useState<Asked | null>(null)
   const [removing, setRemoving] = useState<string | null>(null)
   const [keeping, setKeeping] = useState<string | null>(null)
@@ -41,13 +42,14 @@ export function Score({ desk, now, give, onWhy }: ScoreProps) {
     asked?.anchor.focus()
     setAsked(null)
   }
-  const pupilOf = (id: string | null | undefined) => desk.pupils.find((pupil) => pupil.id === id)
-  const count = (where: DeskPupil['whereabouts']) => desk.pupils.filter((pupil) => pupil.whereabouts === where).length
+  const pupils = useMemo(() => rows(desk), [desk])
+  const pupilOf = (id: string | null | undefined) => pupils.find((pupil) => pupil.id === id)
+  const count = (where: PupilRow['whereabouts']) => pupils.filter((pupil) => pupil.whereabouts === where).length
   const here = count('IN')
-  const live = desk.phase === 'OPEN' && mayOrder(desk)
+  const live = desk.door.phase === 'OPEN' && mayOrder(desk)
   const rest = [
     [count('WAITING'), 'wait'],
-    [desk.phase === 'PLANNED' ? 0 : count('MISSING'), 'missing'],
+    [desk.door.phase === 'PLANNED' ? 0 : count('MISSING'), 'missing'],
     [count('CONNECTION_LOST'), 'lost the line'],
     [count('REMOVED'), 'removed'],
     [count('GONE'), 'gone'],
@@ -77,20 +79,20 @@ export function Score({ desk, now, give, onWhy }: ScoreProps) {
           >
             <Box role="columnheader">
               <chakra.h2 fontSize="15px" aria-live="polite">
-                {here} of {desk.pupils.length} here
+                {here} of {pupils.length} here
               </chakra.h2>
               <chakra.span fontSize="12px" color="ink2">
                 {rest
                   .filter(([many]) => many > 0)
                   .map(([many, what]) => `${many} ${what}`)
-                  .join(' · ') || (desk.phase === 'OPEN' ? 'everyone is in' : 'nobody is at the door')}
+                  .join(' · ') || (desk.door.phase === 'OPEN' ? 'everyone is in' : 'nobody is at the door')}
                 {live && count('MISSING') > 0 && <Nudge lesson={desk.lesson} />}
               </chakra.span>
             </Box>
             <Box role="columnheader" aria-label="Presence over time">
               <Axis desk={desk} from={from} until={until} now={now} />
             </Box>
-            {desk.columns.map((column) => (
+            {desk.rights.columns.map((column) => (
               <Box role="columnheader" key={column.rule} textAlign="center">
                 <ClassRight
                   column={column}
@@ -105,8 +107,8 @@ export function Score({ desk, now, give, onWhy }: ScoreProps) {
           </Box>
         </Box>
         <Box role="rowgroup" flex="1" overflowY="auto" minH="0">
-          {desk.pupils.length === 0 && <Box p="14px">Nobody is on the class list yet. Import a roster on the class page.</Box>}
-          {desk.pupils.map((pupil, place) => (
+          {pupils.length === 0 && <Box p="14px">Nobody is on the class list yet. Import a roster on the class page.</Box>}
+          {pupils.map((pupil, place) => (
             <Row
               key={pupil.id}
               pupil={pupil}
@@ -114,7 +116,7 @@ export function Score({ desk, now, give, onWhy }: ScoreProps) {
               until={until}
               now={Math.floor(now / 5000) * 5000}
               live={live}
-              begun={desk.phase !== 'PLANNED'}
+              begun={desk.door.phase !== 'PLANNED'}
               fifth={place % 5 === 4}
               ask={ask}
             />
@@ -167,7 +169,7 @@ interface Asked {
 
 interface OrdersProps extends Omit<ScoreProps, 'now'> {
   asked: Asked | null
-  pupil: DeskPupil | undefined
+  pupil: PupilRow | undefined
   live: boolean
   onRemove: (person: string) => void
   onKeep: (person: string) => void
@@ -176,7 +178,7 @@ interface OrdersProps extends Omit<ScoreProps, 'now'> {
 
 /** What can be ordered where the menu was opened, as things stand now. */
 function Orders({ asked, desk, pupil, live, give, onWhy, onRemove, onKeep, onTrust }: OrdersProps) {
-  const column = desk.columns.find((one) => one.rule === asked?.rule)
+  const column = desk.rights.columns.find((one) => one.rule === asked?.rule)
   const cell = pupil?.cells.find((one) => one.rule === asked?.rule)
   if (pupil && cell) {
     const title = SHORT[cell.rule] ?? cell.rule
@@ -201,7 +203,7 @@ function Orders({ asked, desk, pupil, live, give, onWhy, onRemove, onKeep, onTru
 /** The stance and what follows it, in words. */
 function StanceLine({ desk, now }: { desk: Desk; now: number }) {
   const time = useSchoolTime()
-  const { stance, order, byTheClock } = desk.steering
+  const { stance, order, byTheClock } = desk.course
   const next = order.find((step) => Date.parse(step.from) > now)
   if (!stance && !next) return null
   return (
@@ -245,9 +247,9 @@ function Axis({ desk, from, until, now }: { desk: Desk; from: number; until: num
   const place = (instant: number) => `${(100 * (instant - from)) / (until - from)}%`
   const start = Date.parse(desk.starts)
   const ticks = Array.from({ length: Math.ceil((until - start) / 600_000) }, (_, i) => start + i * 600_000)
-  const shown = now >= from && now <= until && desk.phase !== 'OVER'
+  const shown = now >= from && now <= until && desk.door.phase !== 'OVER'
   return (
-    <Box position="relative" h={desk.steering.order.length > 0 ? '50px' : '34px'} mr="14px" fontFamily="mono">
+    <Box position="relative" h={desk.course.order.length > 0 ? '50px' : '34px'} mr="14px" fontFamily="mono">
       {shown && (
         <Box
           position="absolute"
@@ -264,8 +266,8 @@ function Axis({ desk, from, until, now }: { desk: Desk; from: number; until: num
           {time.clock(now)}
         </Box>
       )}
-      {desk.steering.order.map((step) => {
-        const running = desk.steering.stance === step.name && now >= Date.parse(step.from) && now < Date.parse(step.until)
+      {desk.course.order.map((step) => {
+        const running = desk.course.stance === step.name && now >= Date.parse(step.from) && now < Date.parse(step.until)
         return (
           <Box
             key={step.from}
@@ -308,7 +310,7 @@ function Axis({ desk, from, until, now }: { desk: Desk; from: number; until: num
 }
 
 interface RowProps {
-  pupil: DeskPupil
+  pupil: PupilRow
   from: number
   until: number
   now: number
@@ -319,7 +321,7 @@ interface RowProps {
   ask: (anchor: HTMLElement, rule?: string, person?: string) => void
 }
 
-const WHERE: Partial<Record<DeskPupil['whereabouts'], string>> = {
+const WHERE: Partial<Record<PupilRow['whereabouts'], string>> = {
   MISSING: 'missing',
   WAITING: 'waits',
   CONNECTION_LOST: 'line lost',
@@ -397,12 +399,17 @@ const Row = memo(
     )
   },
   (before, after) =>
-    JSON.stringify(before.pupil) === JSON.stringify(after.pupil) &&
+    isSame(before.pupil, after.pupil) &&
     before.now === after.now &&
     before.live === after.live &&
     before.begun === after.begun &&
     before.until === after.until,
 )
+
+/** Whether a row is what it was: what no part has news of is told as it was. */
+function isSame(before: PupilRow, after: PupilRow) {
+  return JSON.stringify(before) === JSON.stringify(after)
+}
 
 /** What goes on has no end yet. */
 function instants(stretches: { from: string; until?: string }[], now: number) {

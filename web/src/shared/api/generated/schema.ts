@@ -1003,10 +1003,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["board_1"];
+        get: operations["board"];
         put?: never;
         post?: never;
-        delete: operations["wipe_1"];
+        delete: operations["wipe"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1021,7 +1021,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["draw_1"];
+        post: operations["draw"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1229,7 +1229,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["leave_1"];
+        post: operations["leave"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1501,7 +1501,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["lowerHand_1"];
+        post: operations["lowerHand"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1517,7 +1517,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["turnOff_1"];
+        post: operations["turnOff"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1885,7 +1885,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["say_1"];
+        post: operations["say"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2331,10 +2331,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["board"];
+        get: operations["boardAtSeat"];
         put?: never;
         post?: never;
-        delete: operations["wipe"];
+        delete: operations["wipeOwn"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2349,7 +2349,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["draw"];
+        post: operations["drawAtSeat"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2398,7 +2398,7 @@ export interface paths {
         get?: never;
         put: operations["raiseHand"];
         post?: never;
-        delete: operations["lowerHand"];
+        delete: operations["lowerOwnHand"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2461,7 +2461,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["leave"];
+        post: operations["leaveSeat"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2493,7 +2493,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["turnOff"];
+        post: operations["turnOwnOff"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2589,7 +2589,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["say"];
+        post: operations["sayAtSeat"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2956,6 +2956,10 @@ export interface components {
             /** Format: int32 */
             number: number;
         };
+        BoardChanged: {
+            /** Format: int32 */
+            changed: number;
+        };
         CalendarPage: {
             closes: string;
             days: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
@@ -3186,41 +3190,30 @@ export interface components {
             value?: string;
         };
         Desk: {
-            adults: components["schemas"]["DeskAdult"][];
-            captions: components["schemas"]["CaptionLine"][];
-            columns: components["schemas"]["Column"][];
-            /** Format: date-time */
-            dismissedAt?: string;
-            door: components["schemas"]["DoorValue"];
-            ending: components["schemas"]["Ending"];
+            board: components["schemas"]["BoardChanged"];
+            chat: components["schemas"]["DeskChat"];
+            course: components["schemas"]["DeskCourse"];
+            door: components["schemas"]["DeskDoor"];
+            ending: components["schemas"]["DeskEnding"];
             /** Format: date-time */
             ends: string;
-            held: components["schemas"]["HeldMessage"][];
-            help: components["schemas"]["Column"][];
-            iAmIn: boolean;
             lesson: string;
-            materials: components["schemas"]["Handout"][];
-            me: string;
+            material: components["schemas"]["MaterialShown"];
+            mine: components["schemas"]["DeskMine"];
+            needs: components["schemas"]["NeedLine"][];
             /** Format: date-time */
             now: string;
             /** Format: int32 */
             number: number;
-            /** Format: date-time */
-            openedAt?: string;
-            /** @enum {string} */
-            phase: "PLANNED" | "OPEN" | "OVER";
-            pupils: components["schemas"]["Pupil"][];
-            refused: components["schemas"]["Refused"][];
-            signs: components["schemas"]["SignCount"][];
+            rights: components["schemas"]["DeskRights"];
+            signals: components["schemas"]["DeskSignals"];
             /** Format: date-time */
             starts: string;
-            steering: components["schemas"]["Steering"];
+            supervision: components["schemas"]["DeskSupervision"];
             title: string;
-            waiting: components["schemas"]["Waiting"][];
             words: components["schemas"]["Message"][];
         };
         DeskAdult: {
-            help: components["schemas"]["Cell"][];
             id: string;
             in: boolean;
             leads: boolean;
@@ -3228,21 +3221,111 @@ export interface components {
             /** @enum {string} */
             role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
         };
+        DeskChat: {
+            held: components["schemas"]["HeldMessage"][];
+        };
+        DeskCourse: {
+            byTheClock: boolean;
+            due?: string;
+            order: components["schemas"]["OrderStep"][];
+            stance?: string;
+            /** Format: date-time */
+            stanceSince?: string;
+            stances: components["schemas"]["StanceChoice"][];
+            written: components["schemas"]["WrittenStep"][];
+        };
+        DeskDoor: {
+            adults: components["schemas"]["DeskAdult"][];
+            bound: boolean;
+            /** Format: date-time */
+            dismissedAt?: string;
+            observers: string[];
+            /** Format: date-time */
+            openedAt?: string;
+            /** @enum {string} */
+            phase: "PLANNED" | "OPEN" | "OVER";
+            pupils: components["schemas"]["DeskPupil"][];
+            refused: components["schemas"]["Refused"][];
+            value: string;
+            waiting: components["schemas"]["Waiting"][];
+        };
+        DeskEnding: {
+            closing: components["schemas"]["ClosingLine"][];
+            lastWord?: string;
+            leaving: string[];
+        };
+        DeskMine: {
+            door: components["schemas"]["DeskMineDoor"];
+            me: string;
+            supervision: components["schemas"]["DeskMineSupervision"];
+        };
+        DeskMineDoor: {
+            in: boolean;
+            leading: boolean;
+            observing: boolean;
+            overseeing: boolean;
+        };
+        DeskMineSupervision: {
+            mayTakeCharge: boolean;
+        };
+        DeskPupil: {
+            agreed?: boolean;
+            /** Format: date-time */
+            backBy?: string;
+            id: string;
+            name: string;
+            removedWhy?: string;
+            shownName?: string;
+            stays: components["schemas"]["DeskStretch"][];
+            waits: components["schemas"]["DeskStretch"][];
+            /** @enum {string} */
+            whereabouts: "MISSING" | "WAITING" | "IN" | "CONNECTION_LOST" | "GONE" | "REMOVED";
+        };
+        DeskRights: {
+            columns: components["schemas"]["Column"][];
+            help: components["schemas"]["Column"][];
+            helpers: {
+                [key: string]: components["schemas"]["Cell"][];
+            };
+            light: boolean;
+            /** Format: int32 */
+            liveOrders: number;
+            pupils: {
+                [key: string]: components["schemas"]["PupilRights"];
+            };
+            showing?: string;
+            showingName?: string;
+        };
+        DeskSignals: {
+            focus?: string;
+            hands: components["schemas"]["Hand"][];
+            of: {
+                [key: string]: "AGREE" | "DISAGREE" | "SLOWER" | "FASTER" | "BREAK" | "CANNOT_HEAR";
+            };
+            signs: components["schemas"]["SignCount"][];
+        };
         DeskStretch: {
             /** Format: date-time */
             from: string;
             /** Format: date-time */
             until?: string;
         };
+        DeskSupervision: {
+            /** Format: date-time */
+            aloneSince?: string;
+            quiet: boolean;
+            /** Format: date-time */
+            stoppedAt?: string;
+            stoppedBecause?: string;
+        };
         DoorReason: {
+            /** @enum {string} */
+            code: "LESSON_OVER" | "LINK_RETIRED" | "REMOVED_FOR_GOOD" | "REMOVED_EARLIER" | "NO_VISITORS" | "TURNED_AWAY_EARLIER" | "SWEEP" | "NAME_UNCLEAR" | "NAME_SIMILAR" | "NOT_ON_LIST" | "NO_SECOND_DEVICE" | "ALREADY_HERE" | "VISITOR" | "ROOM_IS_FULL" | "TOO_EARLY" | "NO_ADULT_YET" | "DOOR_SHUT" | "DOOR_KNOCK" | "ON_CLASS_LIST";
+            matters: boolean;
             rule?: string;
             text: string;
         };
-        DoorValue: {
-            bound: boolean;
-            value: string;
-        };
-        Doorstep: {
+        DoorstepPage: {
             adults: string[];
             desk?: string;
             /** Format: date-time */
@@ -3292,11 +3375,6 @@ export interface components {
         };
         EndRequest: {
             ends?: string;
-        };
-        Ending: {
-            closing: components["schemas"]["ClosingLine"][];
-            lastWord?: string;
-            leaving: string[];
         };
         FactLine: {
             fact: string;
@@ -3373,6 +3451,11 @@ export interface components {
         GuestRequest: {
             name: string;
             note: string;
+        };
+        Hand: {
+            person: string;
+            /** Format: date-time */
+            since: string;
         };
         HandOverRequest: {
             why: string;
@@ -3746,6 +3829,10 @@ export interface components {
             body?: string;
             title?: string;
         };
+        MaterialShown: {
+            captions: components["schemas"]["CaptionLine"][];
+            handouts: components["schemas"]["Handout"][];
+        };
         Me: {
             id: string;
             /** @enum {string} */
@@ -3816,7 +3903,7 @@ export interface components {
             title: string;
         };
         NameRequest: {
-            name: string;
+            name?: string;
         };
         Named: {
             id: string;
@@ -3827,6 +3914,22 @@ export interface components {
             first: string;
             last: string;
             name: string;
+        };
+        NeedLine: {
+            key: string;
+            /** @enum {string} */
+            kind: "LISTED" | "UNSURE" | "HELD" | "STANCE" | "SIGN" | "HAND" | "LOST" | "ENDING";
+            /** Format: int32 */
+            number: number;
+            person?: string;
+            rule?: string;
+            says: string;
+            /** Format: date-time */
+            since: string;
+            stance?: string;
+            /** Format: date-time */
+            until?: string;
+            visits: string[];
         };
         Needing: {
             before: components["schemas"]["Rate"];
@@ -3879,6 +3982,10 @@ export interface components {
             stance: string;
             /** Format: date-time */
             until: string;
+        };
+        Ordered: {
+            /** Format: int32 */
+            number: number;
         };
         OutboxPage: {
             messages: components["schemas"]["SentLine"][];
@@ -3977,30 +4084,6 @@ export interface components {
             staying: number;
             wrong: components["schemas"]["WrongRow"][];
         };
-        Pupil: {
-            agreed?: boolean;
-            /** Format: date-time */
-            backBy?: string;
-            camera: boolean;
-            cells: components["schemas"]["Cell"][];
-            /** Format: date-time */
-            handSince?: string;
-            help: components["schemas"]["Cell"][];
-            id: string;
-            microphone: boolean;
-            name: string;
-            removedWhy?: string;
-            screen: boolean;
-            shownName?: string;
-            /** @enum {string} */
-            sign?: "AGREE" | "DISAGREE" | "SLOWER" | "FASTER" | "BREAK" | "CANNOT_HEAR";
-            stays: components["schemas"]["DeskStretch"][];
-            /** Format: int32 */
-            timesSpoken: number;
-            waits: components["schemas"]["DeskStretch"][];
-            /** @enum {string} */
-            whereabouts: "MISSING" | "WAITING" | "IN" | "CONNECTION_LOST" | "GONE" | "REMOVED";
-        };
         PupilLine: {
             code: string;
             corrected: boolean;
@@ -4037,6 +4120,15 @@ export interface components {
             person?: string;
             /** Format: int32 */
             year?: number;
+        };
+        PupilRights: {
+            camera: boolean;
+            cells: components["schemas"]["Cell"][];
+            help: components["schemas"]["Cell"][];
+            microphone: boolean;
+            screen: boolean;
+            /** Format: int32 */
+            timesSpoken: number;
         };
         Rate: {
             /** Format: int32 */
@@ -4104,7 +4196,7 @@ export interface components {
             limits: components["schemas"]["Limits"];
         };
         RemoveRequest: {
-            why: string;
+            why?: string;
         };
         Renaming: {
             from: string;
@@ -4195,13 +4287,7 @@ export interface components {
         };
         SayRequest: {
             person?: string;
-            text: string;
-            /** @enum {string} */
-            to: "CLASS" | "ADULTS" | "ONE";
-        };
-        SaySeatRequest: {
-            person?: string;
-            text: string;
+            text?: string;
             /** @enum {string} */
             to: "CLASS" | "ADULTS" | "ONE";
         };
@@ -4229,45 +4315,22 @@ export interface components {
         };
         Seat: {
             adults: string[];
-            allowedBack: boolean;
-            /** Format: int32 */
-            board: number;
-            camera: boolean;
-            captions: components["schemas"]["CaptionLine"][];
-            classmates: components["schemas"]["Reader"][];
+            board: components["schemas"]["BoardChanged"];
             /** Format: date-time */
             ends: string;
-            focus?: string;
-            /** Format: date-time */
-            handSince?: string;
-            /** Format: int32 */
-            handsBefore: number;
-            /** Format: int32 */
-            held: number;
-            help?: components["schemas"]["SeatHelp"];
-            materials: components["schemas"]["Handout"][];
-            microphone: boolean;
-            name?: string;
+            material: components["schemas"]["MaterialShown"];
+            mine: components["schemas"]["SeatMine"];
             /** Format: date-time */
             now: string;
             /** Format: int32 */
             number: number;
             observers: string[];
-            quiet: boolean;
-            rights: components["schemas"]["Right"][];
-            screen: boolean;
-            showing?: string;
-            shownName?: string;
-            /** @enum {string} */
-            sign?: "AGREE" | "DISAGREE" | "SLOWER" | "FASTER" | "BREAK" | "CANNOT_HEAR";
-            stance?: string;
+            rights: components["schemas"]["SeatRights"];
+            signals: components["schemas"]["SeatSignals"];
             /** Format: date-time */
             starts: string;
-            /** @enum {string} */
-            status: "WAITING" | "IN" | "LEFT" | "TURNED_AWAY" | "REMOVED" | "DISMISSED";
-            stopped: boolean;
+            supervision: components["schemas"]["SeatSupervision"];
             title: string;
-            why: string[];
             words: components["schemas"]["Heard"][];
         };
         SeatHelp: {
@@ -4275,6 +4338,51 @@ export interface components {
             door: components["schemas"]["AtDoor"][];
             hands: components["schemas"]["Classmate"][];
             rights: components["schemas"]["Right"][];
+        };
+        SeatMine: {
+            chat?: components["schemas"]["SeatMineChat"];
+            door: components["schemas"]["SeatMineDoor"];
+            rights?: components["schemas"]["SeatMineRights"];
+            signals?: components["schemas"]["SeatMineSignals"];
+        };
+        SeatMineChat: {
+            classmates: components["schemas"]["Reader"][];
+            /** Format: int32 */
+            held: number;
+        };
+        SeatMineDoor: {
+            allowedBack: boolean;
+            name?: string;
+            shownName?: string;
+            /** @enum {string} */
+            status: "WAITING" | "IN" | "LEFT" | "TURNED_AWAY" | "REMOVED" | "DISMISSED";
+            why: string[];
+        };
+        SeatMineRights: {
+            camera: boolean;
+            microphone: boolean;
+            screen: boolean;
+        };
+        SeatMineSignals: {
+            /** Format: date-time */
+            handSince?: string;
+            /** Format: int32 */
+            handsBefore: number;
+            /** @enum {string} */
+            sign?: "AGREE" | "DISAGREE" | "SLOWER" | "FASTER" | "BREAK" | "CANNOT_HEAR";
+        };
+        SeatRights: {
+            help?: components["schemas"]["SeatHelp"];
+            rights: components["schemas"]["Right"][];
+            showing?: string;
+            stance?: string;
+        };
+        SeatSignals: {
+            focus?: string;
+        };
+        SeatSupervision: {
+            quiet: boolean;
+            stopped: boolean;
         };
         SentLine: {
             /** Format: date-time */
@@ -4408,35 +4516,6 @@ export interface components {
             now: string;
             school: string;
             zone: string;
-        };
-        Steering: {
-            /** Format: date-time */
-            aloneSince?: string;
-            /** Format: int32 */
-            board: number;
-            byTheClock: boolean;
-            due?: string;
-            focus?: string;
-            leading: boolean;
-            light: boolean;
-            /** Format: int32 */
-            liveOrders: number;
-            mayTakeCharge: boolean;
-            observers: string[];
-            observing: boolean;
-            order: components["schemas"]["OrderStep"][];
-            overseeing: boolean;
-            quiet: boolean;
-            showing?: string;
-            showingName?: string;
-            stance?: string;
-            /** Format: date-time */
-            stanceSince?: string;
-            stances: components["schemas"]["StanceChoice"][];
-            /** Format: date-time */
-            stoppedAt?: string;
-            stoppedBecause?: string;
-            written: components["schemas"]["WrittenStep"][];
         };
         StopRequest: {
             why?: string;
@@ -6006,7 +6085,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Doorstep"];
+                    "*/*": components["schemas"]["DoorstepPage"];
                 };
             };
         };
@@ -6285,12 +6364,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
     };
-    board_1: {
+    board: {
         parameters: {
             query?: never;
             header?: never;
@@ -6312,7 +6391,7 @@ export interface operations {
             };
         };
     };
-    wipe_1: {
+    wipe: {
         parameters: {
             query?: {
                 of?: string;
@@ -6331,12 +6410,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
     };
-    draw_1: {
+    draw: {
         parameters: {
             query?: never;
             header?: never;
@@ -6383,7 +6462,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -6431,7 +6510,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -6497,7 +6576,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -6529,7 +6608,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -6578,7 +6657,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -6601,7 +6680,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -6624,7 +6703,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -6646,12 +6725,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
     };
-    leave_1: {
+    leave: {
         parameters: {
             query?: never;
             header?: never;
@@ -6668,7 +6747,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -6694,7 +6773,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -6720,7 +6799,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -6823,7 +6902,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -6846,7 +6925,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -6872,7 +6951,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -6894,7 +6973,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -6938,7 +7017,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -6961,7 +7040,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -6984,7 +7063,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -7010,7 +7089,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -7033,7 +7112,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -7056,7 +7135,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -7080,12 +7159,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
     };
-    lowerHand_1: {
+    lowerHand: {
         parameters: {
             query?: never;
             header?: never;
@@ -7103,12 +7182,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
     };
-    turnOff_1: {
+    turnOff: {
         parameters: {
             query?: never;
             header?: never;
@@ -7127,7 +7206,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -7154,7 +7233,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -7433,7 +7512,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -7459,7 +7538,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -7481,7 +7560,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -7507,7 +7586,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -7556,7 +7635,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -7578,7 +7657,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -7605,7 +7684,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -7632,7 +7711,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -7655,7 +7734,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -7685,7 +7764,7 @@ export interface operations {
             };
         };
     };
-    say_1: {
+    say: {
         parameters: {
             query?: never;
             header?: never;
@@ -7706,7 +7785,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Desk"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -8467,7 +8546,7 @@ export interface operations {
             };
         };
     };
-    board: {
+    boardAtSeat: {
         parameters: {
             query?: never;
             header?: never;
@@ -8489,7 +8568,7 @@ export interface operations {
             };
         };
     };
-    wipe: {
+    wipeOwn: {
         parameters: {
             query?: never;
             header?: never;
@@ -8511,7 +8590,7 @@ export interface operations {
             };
         };
     };
-    draw: {
+    drawAtSeat: {
         parameters: {
             query?: never;
             header?: never;
@@ -8564,7 +8643,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Seat"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -8609,12 +8688,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Seat"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
     };
-    lowerHand: {
+    lowerOwnHand: {
         parameters: {
             query?: never;
             header?: never;
@@ -8631,7 +8710,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Seat"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -8657,7 +8736,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Seat"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -8680,7 +8759,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Seat"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -8703,7 +8782,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Seat"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -8726,12 +8805,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Seat"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
     };
-    leave: {
+    leaveSeat: {
         parameters: {
             query?: never;
             header?: never;
@@ -8748,7 +8827,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Seat"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -8774,12 +8853,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Seat"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
     };
-    turnOff: {
+    turnOwnOff: {
         parameters: {
             query?: never;
             header?: never;
@@ -8797,7 +8876,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Seat"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -8820,7 +8899,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Seat"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -8842,7 +8921,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Seat"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -8865,7 +8944,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Seat"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -8915,7 +8994,7 @@ export interface operations {
             };
         };
     };
-    say: {
+    sayAtSeat: {
         parameters: {
             query?: never;
             header?: never;
@@ -8926,7 +9005,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SaySeatRequest"];
+                "application/json": components["schemas"]["SayRequest"];
             };
         };
         responses: {
@@ -8936,7 +9015,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Seat"];
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };

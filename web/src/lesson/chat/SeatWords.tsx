@@ -1,0 +1,106 @@
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { useState } from 'react'
+import type { Heard, Seat } from '../../shared/api/types'
+import { Button } from '../../shared/ui/Button'
+import { Select, TextArea } from '../../shared/ui/Fields'
+import { Key } from '../../shared/ui/Key'
+import { ProblemNote } from '../../shared/ui/Notes'
+import { FileChooser, SentFile } from '../../shared/ui/SentFile'
+import { useLatestInSight } from '../../shared/ui/useLatestInSight'
+import { useActs } from '../orders'
+
+/** What is written, and the box. What is refused is said at once, and the text stays (need F3). */
+export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {
+  const mayAll = seat.rights.rights.find((right) => right.rule === 'chat.class')?.value === 'open'
+  const [to, setTo] = useState('CLASS')
+  const [text, setText] = useState('')
+  const say = useActs(visit)
+  const log = useLatestInSight<HTMLDivElement>(seat.words.length)
+  const kind = to === 'CLASS' || to === 'ADULTS' ? to : 'ONE'
+  const whose = { to: kind, person: kind === 'ONE' ? to : null } as const
+  const send = () => say.mutate({ do: 'say', ...whose, text }, { onSuccess: () => setText('') })
+  return (
+    <Grid
+      as="section"
+      aria-label="Words"
+      templateColumns={{ base: '1fr', lg: '1fr 372px' }}
+      bg="sheet"
+      borderTop="1.5px solid"
+      borderColor="ink"
+      flex={{ base: 'none', md: '0 0 250px' }}
+      minH="0"
+    >
+      <Flex direction="column" minH="0" maxH={{ base: '260px', md: '250px' }} px="14px">
+        <chakra.h2 fontSize="17px" py="8px">
+          Words
+        </chakra.h2>
+        <Box ref={log} overflowY="auto" flex="1" role="log" aria-label="What is written" tabIndex={0}>
+          {seat.words.length === 0 && <Box color="ink2">Nothing is written yet.</Box>}
+          {seat.words.map((heard) => (
+            <Box key={heard.number} py="4px" borderBottom="1px dotted" borderColor="line" overflowWrap="anywhere">
+              <strong>{heard.mine ? 'You' : heard.from}</strong> <chakra.span color="ink2">{whom(heard, seat)}:</chakra.span>{' '}
+              <SentFile
+                text={heard.text}
+                file={heard.file}
+                href={`/api/seats/${encodeURIComponent(visit)}/files/${heard.number}`}
+              />
+            </Box>
+          ))}
+        </Box>
+      </Flex>
+      <chakra.form
+        borderLeft={{ lg: '1px solid' }}
+        borderColor={{ lg: 'line' }}
+        px="14px"
+        py="10px"
+        overflowY="auto"
+        onSubmit={(event) => {
+          event.preventDefault()
+          send()
+        }}
+      >
+        <ProblemNote problem={say.error} compact />
+        <Select aria-label="To whom" value={to} onChange={(event) => setTo(event.target.value)} mb="6px">
+          <option value="CLASS">to the whole class{mayAll ? '' : ' (closed now)'}</option>
+          <option value="ADULTS">to your teachers</option>
+          {seat.mine.chat?.classmates.map((one) => (
+            <option key={one.id} value={one.id}>
+              to {one.name} {one.readAlong ? '(the adults read along)' : 'alone'}
+            </option>
+          ))}
+        </Select>
+        <TextArea
+          aria-label="Write"
+          rows={3}
+          resize="none"
+          maxLength={1200}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter' && !event.shiftKey && !event.nativeEvent.isComposing) {
+              event.preventDefault()
+              send()
+            }
+          }}
+        />
+        <Flex justify="space-between" align="center" mt="4px" fontSize="14px" color="ink2">
+          <FileChooser disabled={say.isPending} onChoose={(file) => say.mutate({ do: 'file', ...whose, file })} />
+          <chakra.span flex="1" px="8px">
+            {seat.mine.chat?.classmates.some((one) => one.id === to && one.readAlong)
+              ? 'Kept with the lesson; the adults read along.'
+              : 'Kept with the lesson.'}
+          </chakra.span>
+          <Button type="submit" disabled={say.isPending || text.trim() === ''}>
+            Send <Key>Enter</Key>
+          </Button>
+        </Flex>
+      </chakra.form>
+    </Grid>
+  )
+}
+
+function whom(heard: Heard, seat: Seat): string {
+  if (heard.to === 'CLASS') return 'to all'
+  if (heard.to === 'ADULTS') return 'to your teachers'
+  return heard.toName === seat.mine.door.name ? 'to you' : `to ${heard.toName}`
+}

@@ -1,0 +1,118 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useState } from 'react'
+import type { Desk, Message } from '../../shared/api/types'
+import { useSchoolTime } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+import { Select, TextInput } from '../../shared/ui/Fields'
+import { Key } from '../../shared/ui/Key'
+import { ProblemNote } from '../../shared/ui/Notes'
+import { FileChooser, SentFile } from '../../shared/ui/SentFile'
+import { useLatestInSight } from '../../shared/ui/useLatestInSight'
+import { useOrders } from '../orders'
+
+/** Where the keys write: the box with this id gets the focus. */
+export const WRITE_BOX = 'write-to-the-class'
+
+const CHAT: Record<string, string> = {
+  open: 'pupils write to all',
+  'on-request': 'pupils write to adults only',
+  closed: 'pupils write to adults only',
+}
+
+/** What is written, and the box to write in. Text stays in the box until the server has it. */
+export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string; onWhy: () => void }) {
+  const [text, setText] = useState('')
+  const [to, setTo] = useState('')
+  const say = useOrders(lesson)
+  const log = useLatestInSight<HTMLDivElement>(desk.words.length)
+  const time = useSchoolTime()
+  const chat = desk.rights.columns.find((column) => column.rule === 'chat.class')?.value ?? 'open'
+  const send = () =>
+    say.mutate(to ? { do: 'say', to: 'ONE', person: to, text } : { do: 'say', to: 'CLASS', person: null, text }, {
+      onSuccess: () => setText(''),
+    })
+  return (
+    <Flex direction="column" flex="1" minH="0">
+      <Flex px="14px" fontSize="12px" color="ink2" gap="4px" align="baseline">
+        {CHAT[chat]} ·{' '}
+        <Button look="quiet" fontSize="12px" onClick={onWhy} aria-label="Why may pupils write so?">
+          why
+        </Button>
+        {desk.mine.door.in && !desk.mine.door.observing && (
+          <chakra.span ml="auto">
+            <FileChooser
+              disabled={say.isPending}
+              onChoose={(file) => say.mutate({ do: 'file', to: to ? 'ONE' : 'CLASS', person: to || null, file })}
+            />
+          </chakra.span>
+        )}
+      </Flex>
+      <Box ref={log} flex="1" overflowY="auto" px="14px" tabIndex={0} role="log" aria-label="Words of the lesson">
+        {desk.words.length === 0 && <Box color="ink2">Nothing is written yet.</Box>}
+        {desk.words.map((words) => (
+          <Said
+            key={words.number}
+            words={words}
+            clock={time.clock(words.at)}
+            href={`/api/lessons/${encodeURIComponent(lesson)}/files/${words.number}`}
+          />
+        ))}
+      </Box>
+      <ProblemNote problem={say.error} compact />
+      {desk.mine.door.in && !desk.mine.door.observing && (
+        <chakra.form
+          display="flex"
+          gap="6px"
+          p="8px 10px"
+          onSubmit={(event) => {
+            event.preventDefault()
+            send()
+          }}
+        >
+          <Select
+            w="92px"
+            flexShrink={0}
+            aria-label="To whom"
+            value={to}
+            onChange={(event) => setTo(event.target.value)}
+            px="4px"
+          >
+            <option value="">to all</option>
+            {desk.door.pupils
+              .filter((pupil) => pupil.whereabouts === 'IN')
+              .map((pupil) => (
+                <option key={pupil.id} value={pupil.id}>
+                  {pupil.name}
+                </option>
+              ))}
+          </Select>
+          <TextInput
+            id={WRITE_BOX}
+            aria-label={to ? 'Write to one pupil' : 'Write to the class'}
+            placeholder={to ? 'A private word' : 'Write to all'}
+            value={text}
+            maxLength={1000}
+            onChange={(event) => setText(event.target.value)}
+            onKeyDown={(event) => event.key === 'Escape' && event.currentTarget.blur()}
+          />
+          <Button type="submit" disabled={say.isPending}>
+            Send <Key>W</Key>
+          </Button>
+        </chakra.form>
+      )}
+    </Flex>
+  )
+}
+
+function Said({ words, clock, href }: { words: Message; clock: string; href: string }) {
+  const whom = words.to === 'CLASS' ? 'to all' : words.to === 'ADULTS' ? 'to adults' : `to ${words.toName}`
+  return (
+    <Box py="2px" borderBottom="1px dotted" borderColor="line" overflowWrap="anywhere">
+      <chakra.span fontFamily="mono" fontSize="12px" color="ink3" mr="6px">
+        {clock}
+      </chakra.span>
+      <strong>{words.fromName}</strong> <chakra.span color="ink2">{whom}:</chakra.span>{' '}
+      <SentFile text={words.text} file={words.file} href={href} />
+    </Box>
+  )
+}

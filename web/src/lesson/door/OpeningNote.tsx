@@ -1,0 +1,57 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import type { Desk } from '../../shared/api/types'
+import { countdown, useSchoolTime } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+import { DeviceCheck } from '../../shared/devices/DeviceCheck'
+import { VerdictMark } from '../../shared/ui/VerdictMark'
+import type { Give } from '../orders'
+import { RunningOrderPlan } from '../rights/RunningOrderPlan'
+
+/** Getting ready: who knocks is seen, nobody is let in, and looking opens nothing (need D1). */
+export function OpeningNote({ desk, now, give, busy }: { desk: Desk; now: number; give: Give; busy: boolean }) {
+  const time = useSchoolTime()
+  const before = Date.parse(desk.starts) - now
+  return (
+    <Box px="14px" py="12px" overflowY="auto">
+      <chakra.h2 fontSize="17px" mb="4px">
+        Not open yet
+      </chakra.h2>
+      <chakra.p color="ink2" mb="12px">
+        {before > 0
+          ? `Begins in ${countdown(before)}, at ${time.clock(desk.starts)}.`
+          : `Should have begun at ${time.clock(desk.starts)}.`}{' '}
+        Nobody is in. When you open, you are in first; pupils then wait or walk in as the door says.
+      </chakra.p>
+      <Button look="main" size="large" disabled={busy} onClick={() => give({ do: 'open' })}>
+        Open the lesson
+      </Button>
+      <Box mt="12px">
+        <DeviceCheck />
+      </Box>
+      <chakra.h2 fontSize="15px" mt="18px" mb="4px">
+        Who knocks
+      </chakra.h2>
+      {desk.door.waiting.length === 0 && <chakra.p color="ink2">Nobody yet.</chakra.p>}
+      <Box aria-live="polite">
+        {desk.door.waiting.map((one) => (
+          <Flex key={one.visit} gap="7px" py="3px" borderBottom="1px dotted" borderColor="line">
+            <VerdictMark verdict="wait" />
+            <Box flex="1" overflowWrap="anywhere">
+              {one.name}
+              {!one.person && (
+                <chakra.span fontSize="12px" color="verdict.wait">
+                  {' '}
+                  not on the class list
+                </chakra.span>
+              )}
+            </Box>
+            <chakra.span fontFamily="mono" fontSize="12px" color="ink2">
+              {countdown(now - Date.parse(one.since))}
+            </chakra.span>
+          </Flex>
+        ))}
+      </Box>
+      <RunningOrderPlan desk={desk} give={give} />
+    </Box>
+  )
+}

@@ -1,0 +1,46 @@
+import { Box, chakra } from '@chakra-ui/react'
+import { useState } from 'react'
+import type { Seat } from '../../shared/api/types'
+import { Button } from '../../shared/ui/Button'
+
+/** What was handed out, for latecomers too. */
+export function HandedOut({ seat }: { seat: Seat }) {
+  if (seat.material.handouts.length === 0) return null
+  return (
+    <Box as="section" aria-label="Handed out" bg="sheet" border="1px solid" borderColor="lineStrong" px="14px" py="8px">
+      <chakra.h2 fontSize="17px">Handed out</chakra.h2>
+      {seat.material.handouts.map((one) => (
+        <Box key={one.number} py="3px" overflowWrap="anywhere">
+          <strong>{one.title}</strong>{' '}
+          {/^https?:\/\//.test(one.body) ? (
+            <chakra.a href={one.body} target="_blank" rel="noreferrer noopener" textDecoration="underline">
+              {one.body}
+            </chakra.a>
+          ) : (
+            one.body
+          )}
+        </Box>
+      ))}
+    </Box>
+  )
+}
+
+/** Captions, for who switches them on. */
+export function Captions({ seat }: { seat: Seat }) {
+  const [on, setOn] = useState(false)
+  return (
+    <Box>
+      <Button size="small" aria-pressed={on} onClick={() => setOn(!on)}>
+        {on ? 'Captions off' : 'Captions on'}
+      </Button>
+      {on && (
+        <Box role="log" aria-label="Captions" bg="ink" color="sheet" px="12px" py="6px" mt="6px" fontSize="18px">
+          {seat.material.captions.length === 0 && 'Nobody writes captions at the moment.'}
+          {seat.material.captions.map((one) => (
+            <Box key={one.number}>{one.text}</Box>
+          ))}
+        </Box>
+      )}
+    </Box>
+  )
+}

@@ -1,0 +1,83 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import type { ReactNode } from 'react'
+import type { Seat } from '../../shared/api/types'
+import { useSchoolTime } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+import type { Act } from '../orders'
+
+/** What a pupil helps with who was trusted with it; it is gone as soon as the right is. */
+export function Helping({ seat, act }: { seat: Seat; act: (act: Act) => void }) {
+  const time = useSchoolTime()
+  const help = seat.rights.help
+  if (!help) return null
+  const may = (rule: string) => help.rights.some((right) => right.rule === rule)
+  return (
+    <Box as="section" aria-label="You help" mx="16px" mb="16px" px="12px" py="10px" border="1.5px solid" borderColor="ink">
+      <chakra.h2 fontSize="18px">You help</chakra.h2>
+      <chakra.p fontSize="14px" color="ink2" mb="6px">
+        {help.rights
+          .map((right) => `${right.title.toLowerCase()}${right.until ? ` until ${time.clock(right.until)}` : ''}`)
+          .join(', ')}
+        .
+      </chakra.p>
+      {may('help.door') && (
+        <Task title="At the door" none="Nobody of the class waits.">
+          {help.door.map((one) => (
+            <Line key={one.visit} name={one.name}>
+              <Button size="small" onClick={() => act({ do: 'let-in', arrival: one.visit })}>
+                Let in<chakra.span srOnly> {one.name}</chakra.span>
+              </Button>
+            </Line>
+          ))}
+        </Task>
+      )}
+      {may('help.hands') && (
+        <Task title="Raised hands" none="No hand is up.">
+          {help.hands.map((one) => (
+            <Line key={one.id} name={one.name}>
+              <Button size="small" onClick={() => act({ do: 'call-on', person: one.id })}>
+                Let speak<chakra.span srOnly> {one.name}</chakra.span>
+              </Button>
+              <Button size="small" onClick={() => act({ do: 'lower', person: one.id })}>
+                Lower<chakra.span srOnly> the hand of {one.name}</chakra.span>
+              </Button>
+            </Line>
+          ))}
+        </Task>
+      )}
+      {may('help.chat') && (
+        <Button onClick={() => act({ do: 'pause-chat', paused: !help.chatPaused })}>
+          {help.chatPaused ? 'End the pause of the class chat' : 'Pause the class chat'}
+        </Button>
+      )}
+    </Box>
+  )
+}
+
+function Task({ title, none, children }: { title: string; none: string; children: ReactNode[] }) {
+  return (
+    <Box mb="8px" aria-live="polite">
+      <chakra.h3 fontSize="14px" fontWeight="650">
+        {title}
+      </chakra.h3>
+      {children.length === 0 ? (
+        <chakra.p fontSize="14px" color="ink2">
+          {none}
+        </chakra.p>
+      ) : (
+        children
+      )}
+    </Box>
+  )
+}
+
+function Line({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <Flex align="center" gap="6px" py="3px" borderBottom="1px dotted" borderColor="line">
+      <chakra.span flex="1" overflowWrap="anywhere">
+        {name}
+      </chakra.span>
+      {children}
+    </Flex>
+  )
+}

@@ -1,0 +1,127 @@
+import { Box, chakra } from '@chakra-ui/react'
+import { memo } from 'react'
+import type { Desk, DeskCell } from '../../shared/api/types'
+import type { PupilRow } from '../rows'
+import { countdown, useNow } from '../../shared/time'
+import { Shutter, shutterWords } from '../../shared/ui/Shutter'
+import type { Give } from '../orders'
+import { Choice, MenuHead, Opener } from '../DeskMenu'
+
+const VALUES = ['open', 'on-request', 'closed']
+
+export type Column = Desk['rights']['columns'][number]
+
+interface MenuProps {
+  live: boolean
+  give: Give
+  onWhy: (rule: string, person?: string) => void
+}
+
+/** A heading: a right for the whole class. */
+export function ClassRight({ column, short, onOpen }: { column: Column; short: string; onOpen: (at: HTMLElement) => void }) {
+  return (
+    <Opener title={column.title} onOpen={onOpen}>
+      <Box fontSize="12px" lineHeight="1.15">
+        {short}
+        <chakra.span srOnly> for the class: </chakra.span>
+        <Box mt="2px" mb="1px">
+          <Shutter value={column.value} bound={column.bound} size={18} />
+        </Box>
+        <chakra.span fontSize="10.5px" color="ink2">
+          {column.value.replace('-', ' ')}
+        </chakra.span>
+        {column.bound && <chakra.span srOnly>, binding</chakra.span>}
+      </Box>
+    </Opener>
+  )
+}
+
+/** What can be ordered about a right of the whole class. */
+export function ClassRightMenu({ column, live, give, onWhy }: MenuProps & { column: Column }) {
+  return (
+    <>
+      <MenuHead>{column.title}</MenuHead>
+      {live &&
+        VALUES.filter((value) => value !== column.value).map((value) => (
+          <Choice key={value} value={value} onSelect={() => give({ do: 'set', rule: column.rule, value })}>
+            <Shutter value={value} /> {value.replace('-', ' ')} for all pupils
+          </Choice>
+        ))}
+      <Choice value="why" onSelect={() => onWhy(column.rule)}>
+        Why is it so?
+      </Choice>
+    </>
+  )
+}
+
+interface PupilRightProps {
+  name: string
+  cell: DeskCell
+  title: string
+  onOpen: (at: HTMLElement) => void
+}
+
+/** A cell: a right of one pupil, with the clock of a pass or curb. */
+export const PupilRight = memo(function PupilRight({ name, cell, title, onOpen }: PupilRightProps) {
+  const label = `${name}, ${title}: ${shutterWords(cell.value, cell.bound, cell.loan)}`
+  return (
+    <Opener title={label} onOpen={onOpen}>
+      <chakra.span whiteSpace="nowrap">
+        <chakra.span srOnly>{label}</chakra.span>
+        <Shutter value={cell.value} bound={cell.bound} loan={cell.loan} size={13} />
+        {cell.until && <Clock until={cell.until} pass={cell.loan === 'PASS'} />}
+      </chakra.span>
+    </Opener>
+  )
+})
+
+/** What can be ordered about a right of one pupil. */
+export function PupilRightMenu({
+  pupil,
+  cell,
+  title,
+  live,
+  give,
+  onWhy,
+}: MenuProps & { pupil: PupilRow; cell: DeskCell; title: string }) {
+  const lend = (kind: 'pass' | 'curb', minutes: number) => give({ do: kind, person: pupil.id, rule: cell.rule, minutes })
+  const mayAct = live && pupil.whereabouts === 'IN'
+  return (
+    <>
+      <MenuHead>
+        {pupil.name}: {title}
+      </MenuHead>
+      {mayAct && cell.loan !== 'NONE' && (
+        <Choice value="end" onSelect={() => give({ do: 'end-loan', person: pupil.id, rule: cell.rule })}>
+          End the {cell.loan === 'PASS' ? 'pass' : 'curb'} now
+        </Choice>
+      )}
+      {mayAct &&
+        cell.value !== 'open' &&
+        [2, 5, 15].map((minutes) => (
+          <Choice key={minutes} value={`pass ${minutes}`} onSelect={() => lend('pass', minutes)}>
+            <Shutter value="open" loan="PASS" /> pass for {minutes} min
+          </Choice>
+        ))}
+      {mayAct &&
+        cell.value !== 'closed' &&
+        [5, 15].map((minutes) => (
+          <Choice key={minutes} value={`curb ${minutes}`} onSelect={() => lend('curb', minutes)}>
+            <Shutter value="closed" loan="CURB" /> close for {minutes} min
+          </Choice>
+        ))}
+      <Choice value="why" onSelect={() => onWhy(cell.rule, pupil.id)}>
+        Why is it so?
+      </Choice>
+    </>
+  )
+}
+
+function Clock({ until, pass }: { until: string; pass: boolean }) {
+  const now = useNow()
+  return (
+    <chakra.span fontFamily="mono" fontSize="11px" ml="3px" color={pass ? 'verdict.in' : 'verdict.away'}>
+      {countdown(Date.parse(until) - now)}
+    </chakra.span>
+  )
+}

@@ -1,0 +1,82 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useState } from 'react'
+import type { Desk } from '../../shared/api/types'
+import { Button } from '../../shared/ui/Button'
+import { Select, TextInput } from '../../shared/ui/Fields'
+import type { Give } from '../orders'
+
+/** The planned sequence of stances of this lesson: changed here, seen by the adults only. */
+export function RunningOrderPlan({ desk, give }: { desk: Desk; give: Give }) {
+  const { written, stances, byTheClock } = desk.course
+  // As it was written, not as it falls: the last lasts to the end, and what has no time left is still planned.
+  const planned = written.map(({ stance, minutes }) => ({ stance, minutes }))
+  const length = Math.round((Date.parse(desk.ends) - Date.parse(desk.starts)) / 60_000)
+  const sum = planned.reduce((all, step) => all + step.minutes, 0)
+  const [stance, setStance] = useState('')
+  const [minutes, setMinutes] = useState('10')
+  const write = (steps: typeof planned, clock = byTheClock) => give({ do: 'running-order', steps, byTheClock: clock })
+  const nameOf = (id: string) => stances.find((one) => one.id === id)?.name ?? id
+  return (
+    <Box mt="18px">
+      <chakra.h2 fontSize="15px" mb="4px">
+        Running order
+      </chakra.h2>
+      {planned.length === 0 && <chakra.p color="ink2">None planned. Add a stance for each phase, or switch by hand.</chakra.p>}
+      {planned.map((step, place) => (
+        <Flex key={`${step.stance} ${place}`} align="center" gap="8px" py="2px" borderBottom="1px dotted" borderColor="line">
+          <Box flex="1">{nameOf(step.stance)}</Box>
+          <chakra.span fontFamily="mono" fontSize="12.5px">
+            {step.minutes} min
+          </chakra.span>
+          <Button size="small" onClick={() => write(planned.filter((_, other) => other !== place))}>
+            Take out
+          </Button>
+        </Flex>
+      ))}
+      <chakra.form
+        display="flex"
+        gap="6px"
+        mt="6px"
+        onSubmit={(event) => {
+          event.preventDefault()
+          write([...planned, { stance, minutes: Number(minutes) }])
+          setStance('')
+        }}
+      >
+        <Select aria-label="Stance to add" value={stance} required onChange={(event) => setStance(event.target.value)}>
+          <option value="">a stance</option>
+          {stances.map((one) => (
+            <option key={one.id} value={one.id}>
+              {one.name}
+            </option>
+          ))}
+        </Select>
+        <TextInput
+          aria-label="Minutes"
+          type="number"
+          min={1}
+          max={240}
+          w="70px"
+          value={minutes}
+          onChange={(event) => setMinutes(event.target.value)}
+        />
+        <Button type="submit">Add</Button>
+      </chakra.form>
+      {planned.length > 0 && (
+        <chakra.p fontSize="12.5px" color={sum > length ? 'verdict.away' : 'ink2'} mt="4px">
+          {sum > length
+            ? `${sum} min are planned, the lesson lasts ${length}: what is beyond its end does not come.`
+            : sum < length
+              ? `${sum} of ${length} min; the last stance lasts to the end.`
+              : `${sum} min, as long as the lesson.`}
+        </chakra.p>
+      )}
+      {planned.length > 0 && (
+        <chakra.label display="flex" gap="6px" mt="6px" fontSize="13px">
+          <input type="checkbox" checked={byTheClock} onChange={(event) => write(planned, event.target.checked)} />
+          Switch by the clock, without asking me
+        </chakra.label>
+      )}
+    </Box>
+  )
+}

@@ -1,0 +1,105 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useState } from 'react'
+import type { Seat, SeatRight } from '../../shared/api/types'
+import { countdown, useNow } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+import { TextInput } from '../../shared/ui/Fields'
+import { Shutter, shutterWords } from '../../shared/ui/Shutter'
+import type { Act } from '../orders'
+
+type Appliance = 'MICROPHONE' | 'CAMERA' | 'SCREEN'
+
+const APPLIANCES: Record<string, { what: Appliance; is: 'microphone' | 'camera' | 'screen'; on: string; off: string }> = {
+  'voice.speak': { what: 'MICROPHONE', is: 'microphone', on: 'Switch my microphone on', off: 'Mute me' },
+  'voice.camera': { what: 'CAMERA', is: 'camera', on: 'Switch my camera on', off: 'Switch it off' },
+  'share.screen': { what: 'SCREEN', is: 'screen', on: 'Show my screen', off: 'Stop showing' },
+}
+
+/** What I may do now, why not, and until when: always in the same place, in the same order. */
+export function Rights({ seat, act, onWhy }: { seat: Seat; act: (act: Act) => void; onWhy: (rule: string) => void }) {
+  return (
+    <>
+      <chakra.h2 fontSize="17px" px="18px" pb="6px">
+        What you may do now
+      </chakra.h2>
+      <Box aria-live="polite">
+        {seat.rights.rights.map((right) => (
+          <Right key={right.rule} right={right} seat={seat} act={act} onWhy={() => onWhy(right.rule)} />
+        ))}
+      </Box>
+    </>
+  )
+}
+
+function Right({ right, seat, act, onWhy }: { right: SeatRight; seat: Seat; act: (act: Act) => void; onWhy: () => void }) {
+  const now = useNow()
+  const appliance = APPLIANCES[right.rule]
+  const isOn = appliance ? !!seat.mine.rights?.[appliance.is] : false
+  return (
+    <Flex
+      gap="12px"
+      px="18px"
+      py="8px"
+      borderTop="1px solid"
+      borderColor="line"
+      bg={right.loan === 'PASS' ? 'verdict.inSoft' : right.loan === 'CURB' ? 'verdict.awaySoft' : 'transparent'}
+    >
+      <Box pt="2px">
+        <Shutter value={right.value} bound={right.bound} loan={right.loan} size={18} />
+      </Box>
+      <Box flex="1">
+        <chakra.strong fontFamily="heading" fontSize="16.5px" fontWeight="650">
+          {right.title}
+        </chakra.strong>
+        <chakra.span srOnly>: {shutterWords(right.value, right.bound, right.loan)}</chakra.span>
+        {right.until && (
+          <chakra.span fontFamily="mono" fontSize="15px" ml="8px">
+            {countdown(Date.parse(right.until) - now)}
+          </chakra.span>
+        )}
+        <chakra.span fontSize="14px" color="ink2" display="block">
+          {right.line} ·{' '}
+          <Button look="quiet" fontSize="14px" onClick={onWhy} aria-label={`Why: ${right.title}`}>
+            why
+          </Button>
+        </chakra.span>
+        {appliance && (right.value === 'open' || isOn) && (
+          <Button
+            mt="4px"
+            aria-pressed={isOn}
+            look={isOn ? 'main' : 'plain'}
+            onClick={() => act({ do: isOn ? 'off' : 'on', what: appliance.what })}
+          >
+            {isOn ? appliance.off : appliance.on}
+          </Button>
+        )}
+        {right.rule === 'names.rename' && right.value === 'open' && <Rename act={act} />}
+      </Box>
+    </Flex>
+  )
+}
+
+function Rename({ act }: { act: (act: Act) => void }) {
+  const [name, setName] = useState('')
+  return (
+    <chakra.form
+      display="flex"
+      gap="6px"
+      mt="4px"
+      onSubmit={(event) => {
+        event.preventDefault()
+        act({ do: 'rename', name })
+        setName('')
+      }}
+    >
+      <TextInput
+        aria-label="The name others shall see"
+        maxLength={80}
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        required
+      />
+      <Button type="submit">Change it</Button>
+    </chakra.form>
+  )
+}

@@ -1,0 +1,35 @@
+import { Button } from '../../shared/ui/Button'
+import { Key } from '../../shared/ui/Key'
+import { Actions, Small, Title, type CardProps, type Cards } from '../cards'
+
+/** Passes that end, and the stance that is planned. */
+export const rightsNeeds: Cards = { ENDING: Ending, STANCE: Planned }
+
+function Ending({ need, give }: CardProps) {
+  const order = { person: need.person ?? '', rule: need.rule ?? '' }
+  return (
+    <>
+      <Title>{need.says}</Title>
+      <Actions>
+        <Button onClick={() => give({ do: 'pass', ...order, minutes: 2 })}>2 min more</Button>
+        <Button onClick={() => give({ do: 'end-loan', ...order })}>End now</Button>
+      </Actions>
+    </>
+  )
+}
+
+function Planned({ need, desk, give }: CardProps) {
+  const stance = desk.course.stances.find((one) => one.id === need.stance)
+  if (!stance) return null
+  return (
+    <>
+      <Title>{need.says}</Title>
+      <Small>By the running order. Nothing changes until you say so.</Small>
+      <Actions>
+        <Button onClick={() => give({ do: 'stance', stance: stance.id, keepLive: false })}>
+          Switch to {stance.name} <Key>N</Key>
+        </Button>
+      </Actions>
+    </>
+  )
+}

@@ -1,0 +1,38 @@
+import { Button } from '../../shared/ui/Button'
+import { Key } from '../../shared/ui/Key'
+import { Actions, Small, Title, type CardProps, type Cards } from '../cards'
+
+/** Raised hands, and signals that ask an adult to do something. */
+export const signalsNeeds: Cards = { HAND: Hand, SIGN: Asks }
+
+function Hand({ need, desk, give }: CardProps) {
+  const person = need.person ?? ''
+  return (
+    <>
+      <Title>{need.says}</Title>
+      <Small>{spoken(desk.rights.pupils[person]?.timesSpoken ?? 0)}</Small>
+      <Actions>
+        <Button onClick={() => give({ do: 'pass', person, rule: 'voice.speak', minutes: 2 })}>
+          Let speak 2 min <Key>S</Key>
+        </Button>
+        <Button onClick={() => give({ do: 'lower-hand', person })}>Lower</Button>
+      </Actions>
+    </>
+  )
+}
+
+function Asks({ need, give }: CardProps) {
+  const ask = 'I saw your signal. Write to me what is wrong.'
+  return (
+    <>
+      <Title>{need.says}</Title>
+      <Actions>
+        <Button onClick={() => give({ do: 'say', to: 'ONE', person: need.person ?? null, text: ask })}>Ask what is wrong</Button>
+      </Actions>
+    </>
+  )
+}
+
+function spoken(times: number): string {
+  return times === 0 ? 'Has not spoken yet in this lesson.' : times === 1 ? 'Has spoken once.' : `Has spoken ${times} times.`
+}

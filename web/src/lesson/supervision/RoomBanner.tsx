@@ -1,0 +1,124 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useState, type ReactNode } from 'react'
+import type { Desk } from '../../shared/api/types'
+import { countdown, useSchoolTime } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+import { TextInput } from '../../shared/ui/Fields'
+import { mayOrder, type Give } from '../orders'
+import { titleOf } from '../rights/Lending'
+
+/** What holds for the whole room and must not be overlooked; nothing else stands here. */
+export function RoomBanner({ desk, now, give }: { desk: Desk; now: number; give: Give }) {
+  const time = useSchoolTime()
+  const { stoppedAt, stoppedBecause, aloneSince, quiet } = desk.supervision
+  const { light, showingName } = desk.rights
+  const { leading } = desk.mine.door
+  const { focus } = desk.signals
+  const orders = mayOrder(desk)
+  const name =
+    desk.door.pupils.find((pupil) => pupil.id === focus)?.name ?? desk.door.adults.find((adult) => adult.id === focus)?.name
+  const me = orders && !leading ? desk.door.adults.find((adult) => adult.id === desk.mine.me) : undefined
+  const askFirst = ((me && desk.rights.helpers[me.id]) ?? [])
+    .filter((cell) => cell.value !== 'open')
+    .map((cell) => titleOf(desk, cell.rule).toLowerCase())
+    .join(', ')
+  return (
+    <Box role="status">
+      {stoppedAt && (
+        <Line grave>
+          Everything is stopped since {time.clock(stoppedAt)}: all muted, chat, drawing and sharing closed, the door shut. Pupils
+          can still write to you.
+          {orders && (
+            <Button size="small" onClick={() => give({ do: 'resume' })}>
+              Bring back what was
+            </Button>
+          )}
+          {stoppedBecause ? (
+            <chakra.span fontWeight="400">Because: {stoppedBecause}</chakra.span>
+          ) : (
+            orders && <Because give={give} />
+          )}
+        </Line>
+      )}
+      {desk.ending.lastWord && (
+        <Line grave>
+          A last word with {desk.ending.lastWord}. All others have gone; nobody comes in. Dismiss when it is said.
+        </Line>
+      )}
+      {me && !leading && (
+        <Line>
+          {desk.door.adults.find((adult) => adult.leads && adult.in)?.name ?? 'The lead adult'} leads. You help; stopping
+          everything and removing somebody are always yours.{askFirst && ` Ask first for: ${askFirst}.`}
+        </Line>
+      )}
+      {aloneSince && (
+        <Line grave>
+          No adult is in the room, for {countdown(now - Date.parse(aloneSince))} now.{' '}
+          {quiet ? 'It has gone quiet by itself; the lead was told.' : 'It will go quiet by itself.'}
+        </Line>
+      )}
+      {desk.door.observers.length > 0 && (
+        <Line>
+          {desk.door.observers.join(' and ')} {desk.door.observers.length === 1 ? 'looks' : 'look'} on.
+        </Line>
+      )}
+      {(light || name || showingName) && (
+        <Line>
+          {[
+            light && 'Light lesson: cameras are closed',
+            name && `${name} is in focus`,
+            showingName && `${showingName} shows something`,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </Line>
+      )}
+    </Box>
+  )
+}
+
+/** Why everything was stopped, written once the room is calm. */
+function Because({ give }: { give: Give }) {
+  const [why, setWhy] = useState('')
+  return (
+    <chakra.form
+      display="flex"
+      gap="6px"
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (why.trim()) give({ do: 'stop', why })
+      }}
+    >
+      <TextInput
+        aria-label="Why everything is stopped, for the record"
+        placeholder="What happened? For the record"
+        value={why}
+        maxLength={500}
+        w="230px"
+        onChange={(event) => setWhy(event.target.value)}
+      />
+      <Button size="small" type="submit" disabled={!why.trim()}>
+        Note it
+      </Button>
+    </chakra.form>
+  )
+}
+
+function Line({ grave = false, children }: { grave?: boolean; children: ReactNode }) {
+  return (
+    <Flex
+      gap="12px"
+      align="center"
+      wrap="wrap"
+      px="16px"
+      py="4px"
+      fontSize="13.5px"
+      fontWeight={grave ? 600 : 400}
+      bg={grave ? 'verdict.awaySoft' : 'sheet'}
+      borderBottom="1px solid"
+      borderColor={grave ? 'verdict.away' : 'line'}
+    >
+      {children}
+    </Flex>
+  )
+}
