@@ -1,84 +1,192 @@
 package juricast.core.lesson;
 
+import static juricast.core.chat.ChatPart.CHAT;
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.lesson.LiveLesson.*;
 import static juricast.core.rights.RightsPart.RIGHTS;
+import static juricast.core.signals.SignalsPart.SIGNALS;
+import static juricast.core.supervision.SupervisionPart.SUPERVISION;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
-import juricast.core.door.DoorOrder;
-import juricast.core.ending.EndingOrder;
+import java.util.Set;
+import java.util.stream.Collectors;
 import juricast.core.identity.PersonId;
-import juricast.core.identity.VisitId;
 import juricast.core.live.LessonOrder;
 import juricast.core.live.LessonState;
+import juricast.core.live.Part;
+import juricast.core.live.PlaceId;
+import juricast.core.live.Visit;
 import juricast.core.rights.Appliance;
-import juricast.core.rights.RightsOrder;
 import juricast.core.rules.Catalogue;
-import juricast.core.rules.RuleValue;
+import juricast.core.rules.Permission;
+import juricast.core.rules.PlannedRules;
+import juricast.core.rules.Rulebook;
+import juricast.core.rules.Setting;
 import juricast.core.rules.Setting.Force;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
+import net.jqwik.api.Combinators;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
+import org.junit.jupiter.api.Test;
 
-/** Whatever is ordered in whatever order, some things never happen. */
+/** Whatever is ordered in whatever order, by whomever and of whichever part, some things never happen. */
 class LessonProperties {
-    @Property(tries = 400)
-    void what_must_never_happen_never_does(@ForAll("orders") List<Integer> choices) {
-        var lesson =
-                open().school("entry.re-entry", "never", Force.BINDING).school("share.screen", "closed", Force.BINDING);
-        int second = 0;
-        for (int choice : choices) {
-            play(lesson.time("10:%02d:%02d".formatted(second / 60, second % 60)), choice);
-            second += 20;
-            LessonState state = lesson.state();
-
-            for (PersonId pupil : List.of(INES, JORY, KESTER)) {
-                assertThat(state.of(DOOR).removal(pupil).isPresent()
-                                && state.of(DOOR).isPresent(pupil))
-                        .as("nobody removed is present" + lesson)
-                        .isFalse();
-                assertThat(state.of(RIGHTS).on(pupil))
-                        .as("no pass gives what a binding rule closes" + lesson)
-                        .doesNotContain(Appliance.SCREEN);
-                assertThat(state.of(RIGHTS).on(pupil).isEmpty()
-                                || state.of(DOOR).isPresent(pupil))
-                        .as("nothing is on of somebody who is not there" + lesson)
-                        .isTrue();
-            }
-            assertThat(state.of(DOOR).isOver() && !state.of(DOOR).present().isEmpty())
-                    .as("nobody is left in a dismissed lesson" + lesson)
-                    .isFalse();
-        }
-    }
-
-    private static void play(LiveLesson lesson, int choice) {
-        PersonId pupil = List.of(INES, JORY, KESTER).get(choice % 3);
-        VisitId visit = visitOf(pupil);
-        switch (choice / 3) {
-            case 0 -> lesson.knock(lesson.plan().nameOf(pupil), pupil.value());
-            case 1 -> lesson.order(new DoorOrder.Admit(visit, Optional.of(pupil), ORLA));
-            case 2 -> lesson.order(new DoorOrder.AdmitAllListed(ORLA));
-            case 3 -> lesson.order(new DoorOrder.Remove(pupil, "", ORLA));
-            case 4 -> lesson.order(new RightsOrder.GivePass(pupil, Catalogue.SHARE_SCREEN, minutes(1), ORLA));
-            case 5 -> lesson.order(new RightsOrder.TurnOn(visit, Appliance.SCREEN));
-            case 6 -> lesson.order(new RightsOrder.GivePass(pupil, Catalogue.SPEAK, minutes(1), ORLA));
-            case 7 -> lesson.order(new RightsOrder.TurnOn(visit, Appliance.MICROPHONE));
-            case 8 -> lesson.order(new DoorOrder.LoseConnection(visit));
-            case 9 -> lesson.order(new DoorOrder.ComeBack(visit));
-            case 10 -> lesson.order(new DoorOrder.Leave(visit));
-            case 11 -> lesson.order(new RightsOrder.SetLive(RuleValue.parse("entry.door=open"), ORLA));
-            case 12 -> lesson.order(new LessonOrder.Tick());
-            case 13 -> lesson.order(new DoorOrder.AllowBack(pupil, ORLA));
-            default -> lesson.order(new EndingOrder.Dismiss(choice % 3 == 0 ? ORLA : pupil));
-        }
-    }
+    /** One order and how long after the one before. */
+    record Step(int kind, int whom, int who, int seconds) {}
 
     @Provide
-    Arbitrary<List<Integer>> orders() {
-        return Arbitraries.integers().between(0, 44).list().ofMinSize(5).ofMaxSize(60);
+    Arbitrary<List<Step>> steps() {
+        return Combinators.combine(
+                        Arbitraries.integers().between(0, AnyOrder.KINDS - 1),
+                        Arbitraries.integers().between(0, 2),
+                        Arbitraries.integers().between(0, 3),
+                        Arbitraries.integers().between(0, 40))
+                .as(Step::new)
+                .list()
+                .ofMinSize(10)
+                .ofMaxSize(70);
+    }
+
+    private static LiveLesson lesson() {
+        return open().observedBy(MAREN)
+                .school("entry.re-entry", "never", Force.BINDING)
+                .school("share.screen", "closed", Force.BINDING)
+                .school("supervision.alone-minutes", "1", Force.USUAL);
+    }
+
+    @Property(tries = 400)
+    void what_must_never_happen_never_does(@ForAll("steps") List<Step> steps) {
+        LiveLesson lesson = lesson();
+        int second = 0;
+        for (Step step : steps) {
+            second += step.seconds;
+            lesson.time("10:%02d:%02d".formatted(second / 60 % 60, second % 60));
+            lesson.order(AnyOrder.of(step.kind, step.whom, step.who));
+            check(lesson);
+        }
+    }
+
+    private static void check(LiveLesson lesson) {
+        LessonState state = lesson.state();
+        for (PersonId pupil : List.of(INES, JORY, KESTER)) {
+            boolean isThere = state.there().isPresent(pupil);
+            assertThat(state.of(DOOR).removal(pupil).isPresent() && isThere)
+                    .as("nobody removed is present" + lesson)
+                    .isFalse();
+            assertThat(state.of(RIGHTS).on(pupil))
+                    .as("no pass, stance or live order gives what a binding rule closes" + lesson)
+                    .doesNotContain(Appliance.SCREEN, Appliance.WHOLE_SCREEN);
+            if (!isThere) {
+                assertThat(state.of(RIGHTS).on(pupil))
+                        .as("nothing is on" + lesson)
+                        .isEmpty();
+                assertThat(state.of(SIGNALS).hands())
+                        .as("no hand is up" + lesson)
+                        .doesNotContainKey(pupil);
+                assertThat(state.of(SIGNALS).sign(pupil))
+                        .as("no signal is shown" + lesson)
+                        .isEmpty();
+            }
+        }
+        assertThat(state.of(RIGHTS).withSomethingOn().stream()
+                        .filter(person -> state.of(RIGHTS).on(person).stream().anyMatch(Appliance::isShowing)))
+                .as("one person at a time shows" + lesson)
+                .hasSizeLessThan(2);
+        if (state.there().isOver()) {
+            assertThat(state.of(DOOR).present()).as("nobody is left" + lesson).isEmpty();
+            assertThat(state.of(RIGHTS).withSomethingOn()).isEmpty();
+            assertThat(state.of(SUPERVISION).imposed()).isEmpty();
+        }
+        boolean isAlone = state.there().aloneSince(PlaceId.TOGETHER).isPresent();
+        assertThat(isAlone && state.there().anAdultIsIn())
+                .as("nobody is alone with an adult in" + lesson)
+                .isFalse();
+        if (state.of(SUPERVISION).stopped().isPresent()) {
+            assertThat(lesson.rulebookNow()
+                            .of(INES)
+                            .value(Catalogue.SPEAK, juricast.core.identity.Role.PUPIL, lesson.now()))
+                    .as("who is stopped does not speak" + lesson)
+                    .isEqualTo(Permission.CLOSED);
+        }
+        assertThat(state.of(DOOR).visits().stream().filter(Visit::goesOn).map(visit -> visit.arrival()
+                        .device()))
+                .as("one device is one visit" + lesson)
+                .doesNotHaveDuplicates();
+        assertThat(state.of(CHAT).held().stream().map(one -> one.number()))
+                .as("what waits was written" + lesson)
+                .allMatch(number -> number <= state.number());
+    }
+
+    /** What follows by itself follows at once: the clock finds nothing left to do in the same moment. */
+    @Property(tries = 200)
+    void after_an_order_nothing_more_follows_in_the_same_moment(@ForAll("steps") List<Step> steps) {
+        LiveLesson lesson = lesson();
+        int second = 0;
+        for (Step step : steps) {
+            second += step.seconds;
+            lesson.time("10:%02d:%02d".formatted(second / 60 % 60, second % 60));
+            lesson.order(AnyOrder.of(step.kind, step.whom, step.who)).order(new LessonOrder.Tick());
+            int before = lesson.events().size();
+
+            lesson.order(new LessonOrder.Tick());
+
+            assertThat(lesson.events())
+                    .as("the second tick in a moment" + lesson)
+                    .hasSize(before);
+        }
+    }
+
+    /** The rules are not made anew for each event; what is taken on from the state before must be what the parts say now. */
+    @Property(tries = 200)
+    void live_rules_are_what_all_parts_impose_and_know_now(@ForAll("steps") List<Step> steps) {
+        LiveLesson lesson = lesson();
+        PlannedRules planned = lesson.rulebook();
+        LessonState state = lesson.state();
+        int second = 0;
+        for (Step step : steps) {
+            second += step.seconds;
+            lesson.time("10:%02d:%02d".formatted(second / 60 % 60, second % 60));
+            state.rules(planned);
+            int known = lesson.events().size();
+            lesson.order(AnyOrder.of(step.kind, step.whom, step.who));
+            state = state.after(lesson.events().subList(known, lesson.events().size()));
+
+            Rulebook fresh = planned.with(imposed(state), state.rules(planned).situation());
+            assertThat(state.rules(planned).all().settings())
+                    .as("as the parts say" + lesson)
+                    .isEqualTo(fresh.settings());
+            assertThat(state.rules(planned).situation().present())
+                    .isEqualTo((int) state.of(DOOR).present().keySet().stream()
+                            .filter(List.of(INES, JORY, KESTER)::contains)
+                            .count());
+        }
+    }
+
+    private static List<Setting> imposed(LessonState state) {
+        var all = new ArrayList<Setting>();
+        Parts.ALL.forEach(part -> all.addAll(imposed(part, state)));
+        return all;
+    }
+
+    private static <S> List<Setting> imposed(Part<S, ?, ?> part, LessonState state) {
+        return part.imposes(state.of(part), PlaceId.TOGETHER);
+    }
+
+    @Test
+    void every_order_of_every_part_is_tried() {
+        Set<Class<?>> all = new ClassFileImporter()
+                .withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("juricast.core").stream()
+                        .filter(one -> one.isAssignableTo(LessonOrder.class) && !one.isInterface())
+                        .map(JavaClass::reflect)
+                        .collect(Collectors.toCollection(HashSet::new));
+        assertThat(AnyOrder.tried()).isEqualTo(all);
     }
 }

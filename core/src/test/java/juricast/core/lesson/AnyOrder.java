@@ -1,0 +1,125 @@
+package juricast.core.lesson;
+
+import static juricast.core.lesson.LiveLesson.*;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import juricast.core.board.BoardOrder;
+import juricast.core.chat.ChatOrder;
+import juricast.core.chat.Readers;
+import juricast.core.chat.SentFile;
+import juricast.core.door.DoorOrder;
+import juricast.core.ending.EndingOrder;
+import juricast.core.entry.Arrival;
+import juricast.core.entry.Sweep;
+import juricast.core.identity.DeviceId;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
+import juricast.core.identity.VisitId;
+import juricast.core.live.LessonOrder;
+import juricast.core.live.Stance;
+import juricast.core.material.MaterialOrder;
+import juricast.core.rights.Appliance;
+import juricast.core.rights.RightsOrder;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Condition;
+import juricast.core.rules.RuleValue;
+import juricast.core.signals.Sign;
+import juricast.core.signals.SignalsOrder;
+import juricast.core.supervision.SupervisionOrder;
+
+/** One of each order there is, by whomever and about whomever, for tests that try them in any row. */
+final class AnyOrder {
+    private static final List<PersonId> PUPILS = List.of(INES, JORY, KESTER);
+    private static final List<PersonId> GIVERS = List.of(ORLA, TAM, MAREN, INES);
+    private static final Stance STANCE = new Stance(
+            "discussion",
+            "Discussion",
+            List.of(
+                    new Stance.Part(RuleValue.parse("voice.speak=open"), Role.PUPIL, Condition.ALWAYS),
+                    new Stance.Part(RuleValue.parse("entry.door=open"), Role.PUPIL, Condition.ALWAYS)));
+
+    private AnyOrder() {}
+
+    /** How many kinds of orders are tried; as many as {@link #kinds} has. */
+    static final int KINDS = kinds(0, 0).size();
+
+    /** @param kind which order, from 0 @param pupil about which pupil @param giver by whom */
+    static LessonOrder of(int kind, int pupil, int giver) {
+        return List.copyOf(kinds(pupil, giver).values()).get(kind);
+    }
+
+    static Set<Class<?>> tried() {
+        return kinds(0, 0).keySet();
+    }
+
+    private static Map<Class<?>, LessonOrder> kinds(int whom, int who) {
+        PersonId pupil = PUPILS.get(whom % PUPILS.size());
+        PersonId by = GIVERS.get(who % GIVERS.size());
+        VisitId visit = visitOf(pupil);
+        var all = new LinkedHashMap<Class<?>, LessonOrder>();
+        for (LessonOrder order : List.of(
+                new LessonOrder.Tick(),
+                new DoorOrder.Open(by),
+                new DoorOrder.Join(visitOf(by), new DeviceId("desk of " + by), by),
+                knock(pupil),
+                new DoorOrder.Admit(visit, Optional.of(pupil), by),
+                new DoorOrder.AdmitGuest(visit, pupil, "her cousin", by),
+                new DoorOrder.AdmitAllListed(by),
+                new DoorOrder.TurnAway(visit, by),
+                new DoorOrder.Leave(who % 3 == 0 ? visitOf(by) : visit),
+                new DoorOrder.LoseConnection(who % 2 == 0 ? visit : visitOf(by)),
+                new DoorOrder.ComeBack(who % 2 == 0 ? visit : visitOf(by)),
+                new DoorOrder.Rename(visit, "Captain"),
+                new DoorOrder.Remove(pupil, "shouting", by),
+                new DoorOrder.AllowBack(pupil, by),
+                new DoorOrder.NoticeSweep(
+                        new Sweep(new DeviceId(pupil.value()), "wolf", Set.of(new LessonId("a"), new LessonId("b")))),
+                new SignalsOrder.RaiseHand(visit),
+                new SignalsOrder.LowerHand(pupil, by),
+                new SignalsOrder.ShowSign(visit, Optional.of(Sign.values()[who % Sign.values().length])),
+                new SignalsOrder.ClearSigns(by),
+                new SignalsOrder.Focus(who % 2 == 0 ? Optional.of(pupil) : Optional.empty(), by),
+                new RightsOrder.TurnOn(visit, Appliance.values()[who % Appliance.values().length]),
+                new RightsOrder.TurnOff(pupil, Appliance.MICROPHONE, by),
+                new RightsOrder.MuteAll(who % 2 == 0, by),
+                new RightsOrder.UndoMuteAll(by),
+                new RightsOrder.SetLive(RuleValue.parse(who % 2 == 0 ? "entry.door=open" : "voice.speak=open"), by),
+                new RightsOrder.GivePass(pupil, Catalogue.SHARE_SCREEN, minutes(1 + who), by),
+                new RightsOrder.GiveCurb(pupil, Catalogue.SPEAK, minutes(1), by),
+                new RightsOrder.EndLoan(pupil, Catalogue.SPEAK, by),
+                new RightsOrder.SwitchStance(STANCE, who % 2 == 0, by),
+                new RightsOrder.Lighten(who % 2 == 0, by),
+                new ChatOrder.Say(visit, who % 2 == 0 ? Readers.CLASS : Readers.ADULTS, "see www.tides"),
+                new ChatOrder.SendFile(visit, Readers.CLASS, new SentFile("f", "tide.png", "pictures", 100)),
+                new ChatOrder.Release(1 + who * 7, who % 2 == 0, by),
+                new BoardOrder.Draw(visit, List.of(0, 0, 10, 10)),
+                new BoardOrder.Wipe(who % 2 == 0 ? Optional.of(pupil) : Optional.empty(), by),
+                new MaterialOrder.HandOut(by, "Chart", "page 4"),
+                new MaterialOrder.TakeBack(1 + who * 5, by),
+                new MaterialOrder.Caption(visitOf(by), "the tide turns"),
+                new SupervisionOrder.StopEverything("a fight", by),
+                new SupervisionOrder.Resume(by),
+                new SupervisionOrder.TakeCharge(by),
+                new EndingOrder.KeepBack(pupil, by),
+                new EndingOrder.Dismiss(by))) {
+            all.put(order.getClass(), order);
+        }
+        return all;
+    }
+
+    private static LessonOrder knock(PersonId pupil) {
+        String device = pupil.value();
+        return new DoorOrder.Knock(new Arrival(
+                new VisitId(device),
+                new DeviceId(device),
+                pupil.equals(INES) ? "Ines Carrow" : pupil.equals(JORY) ? "Jory Pell" : "Somebody Else",
+                Optional.empty(),
+                Arrival.Link.CURRENT,
+                true));
+    }
+}
