@@ -1,8 +1,5 @@
 import type { Cards } from './cards'
-import { chatNeeds } from './chat/needs'
-import { doorNeeds } from './door/needs'
-import { rightsNeeds } from './rights/needs'
-import { signalsNeeds } from './signals/needs'
+import { PAGES } from './parts'
 
 /** How each need is shown, by the part that knows it. */
-export const CARDS: Required<Cards> = { ...doorNeeds, ...rightsNeeds, ...signalsNeeds, ...chatNeeds } as Required<Cards>
+export const CARDS = Object.assign({}, ...PAGES.map((page) => page.cards ?? {})) as Required<Cards>

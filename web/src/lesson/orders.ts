@@ -1,38 +1,21 @@
 import { useMutation } from '@tanstack/react-query'
 import type { Desk } from '../shared/api/types'
-import { boardActs, boardOrders } from './board/orders'
-import { chatActs, chatOrders } from './chat/orders'
-import { doorActs, doorOrders } from './door/orders'
-import { endingOrders } from './ending/orders'
-import { materialOrders } from './material/orders'
-import { rightsActs, rightsOrders } from './rights/orders'
-import { sender, type OrderOf } from './send'
-import { signalsActs, signalsOrders } from './signals/orders'
-import { supervisionOrders } from './supervision/orders'
+import { PARTS } from './parts'
+import { sender, type OrderOf, type Sends } from './send'
 
-const ORDERS = {
-  ...doorOrders,
-  ...rightsOrders,
-  ...signalsOrders,
-  ...chatOrders,
-  ...boardOrders,
-  ...materialOrders,
-  ...supervisionOrders,
-  ...endingOrders,
-}
-
-const ACTS = { ...doorActs, ...rightsActs, ...signalsActs, ...chatActs, ...boardActs }
+type Orders<P> = P extends { orders: infer S extends Sends } ? OrderOf<S> : never
+type Acts<P> = P extends { acts: infer S extends Sends } ? OrderOf<S> : never
 
 /** What a teacher can order from the desk. The desk itself changes when the stream says so. */
-export type Order = OrderOf<typeof ORDERS>
+export type Order = Orders<(typeof PARTS)[number]>
 
 export type Give = (order: Order) => void
 
 /** What a pupil can do at the own seat. */
-export type Act = OrderOf<typeof ACTS>
+export type Act = Acts<(typeof PARTS)[number]>
 
-const order = sender(ORDERS)
-const act = sender(ACTS)
+const order = sender<Order>(PARTS.map((part) => part.orders))
+const act = sender<Act>(PARTS.map((part) => part.acts))
 
 /** Gives orders to one lesson. */
 export function useOrders(lesson: string) {

@@ -22,17 +22,19 @@ const token: Middleware = {
 client.use(token)
 
 /** What every order of a part is: to a lesson or a seat, with its own fields. */
-type Sends = Record<string, (to: string, order: never) => Promise<unknown>>
+export type Sends = Record<string, (to: string, order: never) => Promise<unknown>>
 
-/** All orders of some parts, told apart by what they do. */
+/** All orders of a part, told apart by what they do. */
 export type OrderOf<S extends Sends> = {
   [K in keyof S]: S[K] extends (to: string, order: infer O) => unknown ? { do: K } & (unknown extends O ? object : O) : never
 }[keyof S]
 
-/** Gives one order to where it belongs. */
-export function sender<S extends Sends>(sends: S) {
-  return (to: string, order: OrderOf<S>): Promise<unknown> => {
-    const send = sends[order.do] as (to: string, order: unknown) => Promise<unknown>
+/** Gives one order to where it belongs. @param parts the orders of each part */
+export function sender<O extends { do: string }>(parts: Sends[]) {
+  const sends = Object.assign({}, ...parts) as Record<string, (to: string, order: O) => Promise<unknown>>
+  return (to: string, order: O): Promise<unknown> => {
+    const send = sends[order.do]
+    if (!send) throw new Error(`No part knows how to ${order.do}`)
     return send(to, order)
   }
 }

@@ -16,6 +16,7 @@ export function aPupil(name: string, more: Partial<PupilRow> = {}): PupilRow {
     camera: false,
     screen: false,
     timesSpoken: 0,
+    marks: [],
     cells: [{ rule: 'voice.speak', value: 'on-request', bound: false, loan: 'NONE' }],
     help: [],
     ...more,
@@ -45,6 +46,7 @@ export interface Otherwise {
   captions?: Desk['material']['captions']
   supervision?: Partial<Desk['supervision']>
   ending?: Partial<Desk['ending']>
+  merits?: Desk['merits']['of']
   needs?: Need[]
   me?: string
   mine?: Partial<Desk['mine']['door']>
@@ -123,6 +125,7 @@ export function aDesk(more: Otherwise = {}): Desk {
     material: { handouts: more.handouts ?? [], captions: more.captions ?? [] },
     supervision: { quiet: false, ...more.supervision },
     ending: { leaving: [], closing: [], ...more.ending },
+    merits: { of: more.merits ?? {} },
     needs: more.needs ?? [],
     mine: {
       me: more.me ?? 'orla',

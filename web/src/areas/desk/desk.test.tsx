@@ -377,6 +377,9 @@ describe('the score', () => {
     expect(items).toEqual([
       'Mute',
       'Put in focus for everyone',
+      'Merit for a good question',
+      'Merit for helping others',
+      'Merit for good work',
       'Trust with helping…',
       'A last word, all others out…',
       'Remove from the lesson…',

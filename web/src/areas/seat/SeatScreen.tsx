@@ -13,6 +13,7 @@ import { useActs } from '../../lesson/orders'
 import { HandButton } from '../../lesson/signals/HandButton'
 import { Helping } from '../../lesson/rights/Helping'
 import { Captions, HandedOut } from '../../lesson/material/SeatMaterial'
+import { PAGES } from '../../lesson/parts'
 import { Signals } from '../../lesson/signals/SeatSigns'
 import { Now } from '../../lesson/supervision/Now'
 import { Rights } from '../../lesson/rights/SeatRights'
@@ -229,6 +230,7 @@ function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: R
           <Box px="16px">
             <ProblemNote problem={acts.error} />
           </Box>
+          {PAGES.map(({ AtSeat }, place) => AtSeat && <AtSeat key={place} seat={seat} />)}
           <Helping seat={seat} act={acts.mutate} />
           <Signals seat={seat} act={acts.mutate} />
           <Rights seat={seat} act={acts.mutate} onWhy={(rule) => setWhy(`/api/seats/${encodeURIComponent(visit)}/why/${rule}`)} />

@@ -59,6 +59,7 @@ function seat(more: Otherwise = {}): Seat {
       rights: { microphone: false, camera: false, screen: false, ...more.on },
       signals: { handsBefore: 0, ...more.signals },
       chat: { classmates: [], held: 0, ...more.chat },
+      merits: { reasons: [] },
     },
     words: more.words ?? [],
   }

@@ -7,6 +7,7 @@ import { Button } from '../../shared/ui/Button'
 import { Labelled, TextInput } from '../../shared/ui/Fields'
 import { Sheet } from '../../shared/ui/Sheet'
 import type { Give } from '../orders'
+import { PAGES } from '../parts'
 import { Choice, MenuHead, Opener } from '../DeskMenu'
 import { FOR_PUPILS, Lend } from '../rights/Lending'
 
@@ -65,6 +66,7 @@ export function RowMenu({ desk, pupil, give, onRemove, onKeep, onTrust }: RowMen
           Put in focus for everyone
         </Choice>
       )}
+      {isIn && PAGES.map(({ InRowMenu }, place) => InRowMenu && <InRowMenu key={place} desk={desk} pupil={pupil} give={give} />)}
       {isIn && desk.mine.door.leading && (
         <Choice value="trust" stays onSelect={onTrust}>
           Trust with helping…

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { memo, useCallback, useMemo, useState } from 'react'
 import type { Desk } from '../../../shared/api/types'
+import type { Mark } from '../../../lesson/part'
 import { rows, type PupilRow } from '../../../lesson/rows'
 import { useSchoolTime } from '../../../shared/time'
 import { Strip } from '../../../shared/ui/Strip'
@@ -370,9 +371,9 @@ const Row = memo(
               {pupil.backBy && Date.parse(pupil.backBy) > now && `, back by ${time.clock(pupil.backBy)}`}
             </chakra.span>
           )}
-          {pupil.microphone && <On word="speaks" />}
-          {pupil.screen && <On word="shows" />}
-          {pupil.help.length > 0 && <On word="helps" />}
+          {pupil.marks.map((mark) => (
+            <On key={mark.words} mark={mark} />
+          ))}
         </Box>
         <Box role="cell" position="relative" h="20px" mr="14px">
           <Strip
@@ -416,19 +417,21 @@ function instants(stretches: { from: string; until?: string }[], now: number) {
   return stretches.map((one) => ({ from: Date.parse(one.from), until: one.until ? Date.parse(one.until) : now }))
 }
 
-function On({ word }: { word: string }) {
+function On({ mark }: { mark: Mark }) {
   return (
     <chakra.span
       fontSize="11px"
       flexShrink={0}
-      color="verdict.in"
+      color={mark.quiet ? 'ink2' : 'verdict.in'}
       fontWeight="650"
-      border="1px solid"
+      border={mark.quiet ? 'none' : '1px solid'}
       borderColor="verdict.in"
-      px="3px"
+      px={mark.quiet ? '0' : '3px'}
       lineHeight="14px"
+      title={mark.words}
     >
-      {word}
+      <span aria-hidden>{mark.short}</span>
+      <chakra.span srOnly>{mark.words}</chakra.span>
     </chakra.span>
   )
 }

@@ -1508,6 +1508,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/people/{person}/merits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["give"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/people/{person}/off/{what}": {
         parameters: {
             query?: never;
@@ -3199,6 +3215,7 @@ export interface components {
             ends: string;
             lesson: string;
             material: components["schemas"]["MaterialShown"];
+            merits: components["schemas"]["DeskMerits"];
             mine: components["schemas"]["DeskMine"];
             needs: components["schemas"]["NeedLine"][];
             /** Format: date-time */
@@ -3253,6 +3270,11 @@ export interface components {
             closing: components["schemas"]["ClosingLine"][];
             lastWord?: string;
             leaving: string[];
+        };
+        DeskMerits: {
+            of: {
+                [key: string]: number;
+            };
         };
         DeskMine: {
             door: components["schemas"]["DeskMineDoor"];
@@ -3856,6 +3878,9 @@ export interface components {
             /** Format: int32 */
             mends: number;
         };
+        MeritRequest: {
+            reason: string;
+        };
         Message: {
             /** Format: date-time */
             at: string;
@@ -4342,6 +4367,7 @@ export interface components {
         SeatMine: {
             chat?: components["schemas"]["SeatMineChat"];
             door: components["schemas"]["SeatMineDoor"];
+            merits?: components["schemas"]["SeatMineMerits"];
             rights?: components["schemas"]["SeatMineRights"];
             signals?: components["schemas"]["SeatMineSignals"];
         };
@@ -4357,6 +4383,9 @@ export interface components {
             /** @enum {string} */
             status: "WAITING" | "IN" | "LEFT" | "TURNED_AWAY" | "REMOVED" | "DISMISSED";
             why: string[];
+        };
+        SeatMineMerits: {
+            reasons: string[];
         };
         SeatMineRights: {
             camera: boolean;
@@ -7175,6 +7204,33 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    give: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeritRequest"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {

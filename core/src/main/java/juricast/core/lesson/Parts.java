@@ -8,6 +8,7 @@ import juricast.core.ending.EndingPart;
 import juricast.core.live.LessonState;
 import juricast.core.live.Part;
 import juricast.core.material.MaterialPart;
+import juricast.core.merits.MeritsPart;
 import juricast.core.rights.RightsPart;
 import juricast.core.signals.SignalsPart;
 import juricast.core.supervision.SupervisionPart;
@@ -22,6 +23,7 @@ public final class Parts {
             BoardPart.BOARD,
             MaterialPart.MATERIAL,
             SupervisionPart.SUPERVISION,
+            MeritsPart.MERITS,
             EndingPart.ENDING);
 
     /** A lesson in which nothing has happened yet. */

@@ -23,6 +23,7 @@ import juricast.core.identity.VisitId;
 import juricast.core.live.LessonOrder;
 import juricast.core.live.Stance;
 import juricast.core.material.MaterialOrder;
+import juricast.core.merits.MeritsOrder;
 import juricast.core.rights.Appliance;
 import juricast.core.rights.RightsOrder;
 import juricast.core.rules.Catalogue;
@@ -102,6 +103,7 @@ final class AnyOrder {
                 new MaterialOrder.HandOut(by, "Chart", "page 4"),
                 new MaterialOrder.TakeBack(1 + who * 5, by),
                 new MaterialOrder.Caption(visitOf(by), "the tide turns"),
+                new MeritsOrder.Give(pupil, "a good question", by),
                 new SupervisionOrder.StopEverything("a fight", by),
                 new SupervisionOrder.Resume(by),
                 new SupervisionOrder.TakeCharge(by),

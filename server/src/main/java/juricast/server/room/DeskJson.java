@@ -10,6 +10,7 @@ import juricast.server.ending.EndingJson;
 import juricast.server.lesson.Shown;
 import juricast.server.lesson.Snapshot;
 import juricast.server.material.MaterialJson;
+import juricast.server.merits.MeritsJson;
 import juricast.server.rights.RightsJson;
 import juricast.server.signals.SignalsJson;
 import juricast.server.supervision.SupervisionJson;
@@ -53,6 +54,7 @@ class DeskJson {
             MaterialJson.MaterialShown material,
             SupervisionJson.DeskSupervision supervision,
             EndingJson.DeskEnding ending,
+            MeritsJson.DeskMerits merits,
             List<NeedsJson.NeedLine> needs,
             DeskMine mine,
             List<ChatJson.Message> words) {}
@@ -81,6 +83,7 @@ class DeskJson {
                 MaterialJson.desk(at),
                 SupervisionJson.desk(at),
                 EndingJson.desk(at),
+                MeritsJson.desk(at),
                 needs.of(at, now),
                 new DeskMine(me.value(), DoorJson.deskMine(at, me), SupervisionJson.deskMine(at, me)),
                 words);

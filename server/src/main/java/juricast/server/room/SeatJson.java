@@ -25,6 +25,7 @@ import juricast.server.door.DoorJson;
 import juricast.server.lesson.Shown;
 import juricast.server.lesson.Snapshot;
 import juricast.server.material.MaterialJson;
+import juricast.server.merits.MeritsJson;
 import juricast.server.rights.RightsJson;
 import juricast.server.signals.SignalsJson;
 import juricast.server.supervision.SupervisionJson;
@@ -68,7 +69,8 @@ class SeatJson {
             DoorJson.SeatMineDoor door,
             RightsJson.@Nullable SeatMineRights rights,
             SignalsJson.@Nullable SeatMineSignals signals,
-            ChatJson.@Nullable SeatMineChat chat) {}
+            ChatJson.@Nullable SeatMineChat chat,
+            MeritsJson.@Nullable SeatMineMerits merits) {}
 
     /** As a stream tells it: what is one's own is one field beside the others. */
     private record Own(SeatMine mine) {}
@@ -145,7 +147,8 @@ class SeatJson {
                         mine,
                         RightsJson.seatMine(at, me),
                         SignalsJson.seatMine(at, me),
-                        chat.seatMine(at, visit, me, SeatView.roleOf(at.plan(), visit), now)))
-                .orElseGet(() -> new SeatMine(mine, null, null, null));
+                        chat.seatMine(at, visit, me, SeatView.roleOf(at.plan(), visit), now),
+                        MeritsJson.seatMine(at, me)))
+                .orElseGet(() -> new SeatMine(mine, null, null, null, null));
     }
 }

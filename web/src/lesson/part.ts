@@ -1,0 +1,22 @@
+import type { ReactNode } from 'react'
+import type { Desk, Seat } from '../shared/api/types'
+import type { Cards } from './cards'
+import type { PupilRow } from './rows'
+
+/** What is seen of a pupil in the class list beside the name. @param words for who does not see it */
+export interface Mark {
+  short: string
+  words: string
+  quiet?: boolean
+}
+
+/** What one part of a lesson adds to the pages of desk and seat. Orders and acts stand in its `orders`. */
+export interface PagePart {
+  cards?: Cards
+  /** Beside the name of a pupil. */
+  marks?: (desk: Desk, person: string) => Mark[]
+  /** In the menu of a pupil who is in. */
+  InRowMenu?: (props: { desk: Desk; pupil: PupilRow; give: (order: never) => void }) => ReactNode
+  /** At a pupil's own seat, among what they may do. */
+  AtSeat?: (props: { seat: Seat }) => ReactNode
+}

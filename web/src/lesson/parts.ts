@@ -1,0 +1,31 @@
+import { boardActs, boardOrders } from './board/orders'
+import { chatNeeds } from './chat/needs'
+import { chatActs, chatOrders } from './chat/orders'
+import { doorNeeds } from './door/needs'
+import { doorActs, doorOrders } from './door/orders'
+import { endingOrders } from './ending/orders'
+import { materialOrders } from './material/orders'
+import { merits } from './merits/Merits'
+import type { PagePart } from './part'
+import { rightsMarks } from './rights/marks'
+import { rightsNeeds } from './rights/needs'
+import { rightsActs, rightsOrders } from './rights/orders'
+import { signalsNeeds } from './signals/needs'
+import { signalsActs, signalsOrders } from './signals/orders'
+import { supervisionOrders } from './supervision/orders'
+
+/** The parts of a lesson, as the pages know them: a line for each. */
+export const PARTS = [
+  { orders: doorOrders, acts: doorActs, page: { cards: doorNeeds } },
+  { orders: signalsOrders, acts: signalsActs, page: { cards: signalsNeeds } },
+  { orders: rightsOrders, acts: rightsActs, page: { cards: rightsNeeds, marks: rightsMarks } },
+  { orders: chatOrders, acts: chatActs, page: { cards: chatNeeds } },
+  { orders: boardOrders, acts: boardActs, page: {} },
+  { orders: materialOrders, acts: {}, page: {} },
+  { orders: supervisionOrders, acts: {}, page: {} },
+  { orders: endingOrders, acts: {}, page: {} },
+  merits,
+] as const
+
+/** What the parts add to the pages, in their order. */
+export const PAGES: readonly PagePart[] = PARTS.map((part) => part.page as PagePart)
