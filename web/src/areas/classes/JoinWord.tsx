@@ -114,7 +114,10 @@ function Strength({ check }: { check: WordCheck }) {
           ? 'No other class has a word near it.'
           : `Nearest: ${check.neighbours
               .slice(0, 3)
-              .map((one) => `${one.word} (${one.ofClass}, ${one.soundsAlike ? 'sounds alike' : `${one.letters} letters apart`})`)
+              .map(
+                (one) =>
+                  `${one.word ?? 'a word'} (${one.ofClass}, ${one.soundsAlike ? 'sounds alike' : `${one.letters} letters apart`})`,
+              )
               .join('; ')}.`}
       </p>
       {check.fault && (

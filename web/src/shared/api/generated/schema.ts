@@ -4735,7 +4735,7 @@ export interface components {
             letters: number;
             ofClass: string;
             soundsAlike: boolean;
-            word: string;
+            word?: string;
         };
         WordRequest: {
             word: string;

@@ -278,7 +278,7 @@ final class Rooms implements AutoCloseable {
         int order = turn.incrementAndGet();
         String body = "{\"to\":\"CLASS\",\"text\":\"order " + order + "\"}";
         room.desk.give(room.orderHead, body, answer -> {
-            if (answer.startsWith("HTTP/1.1 204")) {
+            if (answer.startsWith("HTTP/1.1 200")) {
                 answers.add((System.nanoTime() - due) / 1000);
                 room.acknowledged.add(order);
                 done.complete(null);

@@ -8,6 +8,7 @@ import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import juricast.server.access.SignedIn;
 import org.springframework.web.bind.annotation.RestController;
 
 @AnalyzeClasses(packages = "juricast", importOptions = DoNotIncludeTests.class)
@@ -43,4 +44,18 @@ class ArchitectureTest {
             .should()
             .bePackagePrivate()
             .because("a controller translates; what others need belongs on a type that decides, keeps or shows");
+
+    @ArchTest
+    static final ArchRule who_may_read_what_is_asked_of_the_table = noClasses()
+            .that()
+            .resideInAnyPackage(
+                    "juricast.server.register..",
+                    "juricast.server.room..",
+                    "juricast.server.keeping..",
+                    "juricast.server.tell..",
+                    "juricast.server.people..")
+            .should()
+            .callMethod(SignedIn.class, "isLead")
+            .because(
+                    "one table says who may read what about whom, and a second place would come to say something else");
 }

@@ -9,7 +9,7 @@ import juricast.server.access.SignedIn;
 import juricast.server.problems.Problem;
 import org.springframework.stereotype.Component;
 
-/** Whose class it is: its adults change it, the safeguarding lead sees all. */
+/** Who may change a class. Who may read what of it is for {@link Reading}. */
 @Component
 public class AccessToClasses {
     private final Classes classes;
@@ -21,14 +21,19 @@ public class AccessToClasses {
     }
 
     /** The class, for one of its adults or the safeguarding lead; 403 for others. */
-    public Classes.SchoolClass seenBy(SignedIn caller, String id) {
+    public Classes.SchoolClass ofAdultsOrLead(SignedIn caller, String id) {
         return caller.isLead() ? find(id) : runBy(caller, id);
+    }
+
+    /** Whether this is one of its adults, who change what is in it. */
+    public boolean runs(SignedIn caller, ClassId id) {
+        return classes.runBy(caller.person(), clock.instant()).contains(id);
     }
 
     /** The class, for one of its adults; 403 for others. */
     public Classes.SchoolClass runBy(SignedIn caller, String id) {
         Classes.SchoolClass found = find(id);
-        if (!isAdultOf(caller, found.id())) {
+        if (!runs(caller, found.id())) {
             throw Problem.notYours(
                     "You are not an adult of “%s”".formatted(found.title()),
                     "Ask one of its adults, or the safeguarding lead.");
@@ -38,7 +43,7 @@ public class AccessToClasses {
 
     /** The class, for who decides about its adults: its lead adult, or the safeguarding lead; 403 for others. */
     Classes.SchoolClass ledBy(SignedIn caller, String id) {
-        Classes.SchoolClass found = seenBy(caller, id);
+        Classes.SchoolClass found = ofAdultsOrLead(caller, id);
         List<Member> members = classes.members(found.id(), clock.instant());
         if (!decides(caller, members)) {
             throw Problem.notYours(
@@ -57,12 +62,6 @@ public class AccessToClasses {
         return caller.isLead()
                 || members.stream()
                         .anyMatch(one -> one.person().equals(caller.person()) && one.role() == Role.LEAD_ADULT);
-    }
-
-    private boolean isAdultOf(SignedIn caller, ClassId id) {
-        return classes.members(id, clock.instant()).stream()
-                .anyMatch(one ->
-                        one.person().equals(caller.person()) && one.role().isAdultInCharge());
     }
 
     private Classes.SchoolClass find(String id) {

@@ -23,6 +23,7 @@ import juricast.core.identity.Role;
 import juricast.core.joining.JoinWord;
 import juricast.core.joining.LinkKey;
 import juricast.core.limits.Limits;
+import juricast.core.reading.Matter;
 import juricast.core.time.Span;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
@@ -40,6 +41,7 @@ import org.springframework.web.bind.annotation.*;
 @RequestMapping("/api")
 class ClassController {
 
+    private final Reading reading;
     private final AccessToClasses access;
     private final Classes classes;
     private final People people;
@@ -50,6 +52,7 @@ class ClassController {
     private final Clock clock;
 
     ClassController(
+            Reading reading,
             AccessToClasses access,
             Classes classes,
             People people,
@@ -58,6 +61,7 @@ class ClassController {
             JoinLinks links,
             Calendar calendar,
             Clock clock) {
+        this.reading = reading;
         this.access = access;
         this.classes = classes;
         this.people = people;
@@ -118,8 +122,7 @@ class ClassController {
         var day = new Span(
                 date.atStartOfDay(school.zone()).toInstant(),
                 date.plusDays(1).atStartOfDay(school.zone()).toInstant());
-        Set<ClassId> seen = (caller.isLead() ? classes.all() : classes.of(caller.person(), now))
-                .stream().map(Classes.SchoolClass::id).collect(Collectors.toSet());
+        Set<ClassId> seen = reading.titles(caller, Matter.CLASS).keySet();
         Set<LessonId> covered = classes.coveredBy(caller.person(), day).stream()
                 .map(Classes.Planned::id)
                 .collect(Collectors.toSet());
@@ -133,8 +136,9 @@ class ClassController {
     @For({TEACHER, LEAD})
     List<ClassLine> list(@AuthenticationPrincipal SignedIn caller) {
         Instant now = clock.instant();
-        return (caller.isLead() ? classes.all() : classes.of(caller.person(), now))
-                .stream().map(one -> classLine(one, now)).toList();
+        return reading.classes(caller, Matter.CLASS).stream()
+                .map(one -> classLine(one, now))
+                .toList();
     }
 
     /** Adults who could help with a class. */
@@ -184,7 +188,7 @@ class ClassController {
     @For({TEACHER, LEAD})
     ClassPage rename(
             @PathVariable String id, @RequestBody TitleRequest wanted, @AuthenticationPrincipal SignedIn caller) {
-        ClassId found = access.seenBy(caller, id).id();
+        ClassId found = access.ofAdultsOrLead(caller, id).id();
         String title = title(wanted.title);
         if (!classes.rename(found, title)) {
             throw taken(title);
@@ -215,7 +219,7 @@ class ClassController {
     @GetMapping("/classes/{id}")
     @For({TEACHER, LEAD})
     ClassPage page(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
-        Classes.SchoolClass found = access.seenBy(caller, id);
+        Classes.SchoolClass found = reading.ofClass(caller, Matter.CLASS, id);
         Instant now = clock.instant();
         List<Member> members = classes.members(found.id(), now);
         List<Classes.Planned> lessons = classes.lessonsOf(found.id());
@@ -253,7 +257,7 @@ class ClassController {
     @For({TEACHER, LEAD})
     ClassPage setSubject(
             @PathVariable String id, @RequestBody SubjectRequest wanted, @AuthenticationPrincipal SignedIn caller) {
-        classes.setSubject(access.seenBy(caller, id).id(), subject(wanted.subject));
+        classes.setSubject(access.ofAdultsOrLead(caller, id).id(), subject(wanted.subject));
         return page(id, caller);
     }
 

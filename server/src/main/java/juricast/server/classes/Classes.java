@@ -82,6 +82,25 @@ public class Classes {
                 .list();
     }
 
+    /** The classes of which somebody is in charge at that moment. */
+    List<ClassId> runBy(PersonId person, Instant now) {
+        return database.read()
+                .sql(
+                        """
+                    SELECT class FROM class_member WHERE person = :person AND role IN ('LEAD_ADULT', 'SECOND_ADULT')
+                    AND since <= :now AND until > :now""")
+                .param("person", person.value())
+                .param("now", now.toEpochMilli())
+                .query((row, n) -> new ClassId(row.getString(1)))
+                .list();
+    }
+
+    /** Whether somebody is in charge of this lesson without being an adult of its class. */
+    boolean isCoveredBy(LessonId lesson, PersonId person) {
+        return planning.covers(lesson).stream()
+                .anyMatch(one -> one.adult().person().equals(person));
+    }
+
     /** Who belongs to a class at that moment: adults first, then pupils by name. */
     public List<Member> members(ClassId id, Instant now) {
         return members(id, "", now);

@@ -18,6 +18,7 @@ import juricast.core.identity.PersonId;
 import juricast.core.identity.PlainName;
 import juricast.core.identity.Role;
 import juricast.core.limits.Limits;
+import juricast.core.reading.Matter;
 import juricast.core.roster.RosterChange;
 import juricast.server.access.For;
 import juricast.server.access.Position;
@@ -39,6 +40,7 @@ class MembersController {
     private static final int CANDIDATES = 20;
     private static final int MOST_YEARS_OF_TRUST = 2;
 
+    private final Reading reading;
     private final AccessToClasses access;
     private final Classes classes;
     private final ClassController pages;
@@ -48,6 +50,7 @@ class MembersController {
     private final Clock clock;
 
     MembersController(
+            Reading reading,
             AccessToClasses access,
             Classes classes,
             ClassController pages,
@@ -55,6 +58,7 @@ class MembersController {
             School school,
             Database database,
             Clock clock) {
+        this.reading = reading;
         this.access = access;
         this.classes = classes;
         this.pages = pages;
@@ -98,7 +102,7 @@ class MembersController {
     @For({TEACHER, LEAD})
     void removeAdult(@PathVariable String id, @PathVariable String person, @AuthenticationPrincipal SignedIn caller) {
         boolean goes = caller.person().value().equals(person);
-        Classes.SchoolClass found = goes ? access.seenBy(caller, id) : access.ledBy(caller, id);
+        Classes.SchoolClass found = goes ? access.ofAdultsOrLead(caller, id) : access.ledBy(caller, id);
         Member known = member(found, new PersonId(person))
                 .filter(one -> one.role().isAdultInCharge())
                 .orElseThrow(() -> Problem.notThere("This adult"));
@@ -169,7 +173,7 @@ class MembersController {
             @PathVariable String id,
             @RequestParam(defaultValue = "") String name,
             @AuthenticationPrincipal SignedIn caller) {
-        Classes.SchoolClass found = access.seenBy(caller, id);
+        Classes.SchoolClass found = reading.ofClass(caller, Matter.CLASS_LIST, id);
         String wanted =
                 name.substring(0, Math.min(name.length(), Limits.NAME)).strip().toLowerCase(Locale.ROOT);
         Set<PersonId> mine = classes.members(found.id(), clock.instant()).stream()
@@ -189,7 +193,7 @@ class MembersController {
     @For({TEACHER, LEAD})
     ClassController.ClassPage addPupil(
             @PathVariable String id, @RequestBody PupilRequest wanted, @AuthenticationPrincipal SignedIn caller) {
-        Classes.SchoolClass found = access.seenBy(caller, id);
+        Classes.SchoolClass found = access.ofAdultsOrLead(caller, id);
         if (wanted.person != null) {
             PersonId known = people.find(new PersonId(wanted.person))
                     .filter(one -> one.position() == Position.PUPIL)
@@ -240,7 +244,7 @@ class MembersController {
     @For({TEACHER, LEAD})
     ClassController.ClassPage removePupil(
             @PathVariable String id, @PathVariable String person, @AuthenticationPrincipal SignedIn caller) {
-        Classes.SchoolClass found = access.seenBy(caller, id);
+        Classes.SchoolClass found = access.ofAdultsOrLead(caller, id);
         PersonId pupil = pupil(found, person);
         database.write(sql -> {
             Classes.part(sql, found.id(), pupil, clock.instant());
@@ -257,7 +261,7 @@ class MembersController {
             @PathVariable String person,
             @RequestBody TrustRequest wanted,
             @AuthenticationPrincipal SignedIn caller) {
-        Classes.SchoolClass found = access.seenBy(caller, id);
+        Classes.SchoolClass found = access.ofAdultsOrLead(caller, id);
         PersonId pupil = pupil(found, person);
         String lesson = wanted.lesson == null ? "" : lesson(found, wanted.lesson);
         Instant until = lastDay(wanted.until);
@@ -272,7 +276,7 @@ class MembersController {
             @PathVariable String person,
             @RequestParam(defaultValue = "") String lesson,
             @AuthenticationPrincipal SignedIn caller) {
-        Classes.SchoolClass found = access.seenBy(caller, id);
+        Classes.SchoolClass found = access.ofAdultsOrLead(caller, id);
         classes.endTrust(found.id(), lesson, new PersonId(person), clock.instant());
         return pages.page(id, caller);
     }

@@ -12,6 +12,7 @@ import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.PlainName;
 import juricast.core.limits.Limits;
+import juricast.core.reading.Matter;
 import juricast.core.rules.Fact;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
@@ -32,6 +33,7 @@ class PlanController {
     private final Planning planning;
     private final Classes classes;
     private final JoinLinks links;
+    private final Reading reading;
     private final AccessToClasses access;
     private final School school;
     private final Addresses addresses;
@@ -40,6 +42,7 @@ class PlanController {
             Planning planning,
             Classes classes,
             JoinLinks links,
+            Reading reading,
             AccessToClasses access,
             School school,
             Addresses addresses) {
@@ -47,6 +50,7 @@ class PlanController {
         this.planning = planning;
         this.classes = classes;
         this.links = links;
+        this.reading = reading;
         this.access = access;
         this.school = school;
     }
@@ -74,8 +78,7 @@ class PlanController {
     @GetMapping
     @For({LEAD, TEACHER})
     LessonPlanPage plan(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
-        Classes.Planned planned = known(lesson);
-        access.seenBy(caller, planned.ofClass().value());
+        Classes.Planned planned = reading.ofLesson(caller, Matter.PLAN, lesson);
         PlannedLesson known = planning.lesson(planned.id());
         return new LessonPlanPage(
                 lesson,
@@ -83,7 +86,7 @@ class PlanController {
                 planned.ofClass().value(),
                 school.day(planned.time().from()),
                 school.clockTime(planned.time().from()),
-                !caller.isLead(),
+                access.runs(caller, planned.ofClass()),
                 planning.invited(planned.id()).stream().map(Member::name).toList(),
                 planning.invited(planned.id()).stream()
                         .map(one -> new InvitedVisitor(

@@ -12,6 +12,7 @@ import juricast.core.identity.ClassId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
+import juricast.core.reading.Matter;
 import juricast.core.roster.RosterChange;
 import juricast.core.roster.RosterReading;
 import juricast.server.access.For;
@@ -37,13 +38,16 @@ import org.springframework.web.multipart.MultipartFile;
 @RestController
 @RequestMapping("/api/classes/{id}/roster")
 class RosterController {
+    private final Reading reading;
     private final AccessToClasses access;
     private final Classes classes;
     private final People people;
     private final Database database;
     private final Clock clock;
 
-    RosterController(AccessToClasses access, Classes classes, People people, Database database, Clock clock) {
+    RosterController(
+            Reading reading, AccessToClasses access, Classes classes, People people, Database database, Clock clock) {
+        this.reading = reading;
         this.access = access;
         this.classes = classes;
         this.people = people;
@@ -73,7 +77,7 @@ class RosterController {
     @Noted(value = "the roster, as a table", takenAway = true)
     @For({TEACHER, LEAD})
     ResponseEntity<byte[]> table(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
-        Classes.SchoolClass found = access.seenBy(caller, id);
+        Classes.SchoolClass found = reading.ofClass(caller, Matter.CLASS_LIST, id);
         Set<PersonId> mine = classes.members(found.id(), clock.instant()).stream()
                 .filter(one -> !one.role().isAdultInCharge())
                 .map(Member::person)

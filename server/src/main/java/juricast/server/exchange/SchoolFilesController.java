@@ -25,9 +25,11 @@ class SchoolFilesController {
     private static final int SHOWN = 60;
 
     private final SchoolExchange exchange;
+    private final SchoolSheets sheets;
 
-    SchoolFilesController(SchoolExchange exchange) {
+    SchoolFilesController(SchoolExchange exchange, SchoolSheets sheets) {
         this.exchange = exchange;
+        this.sheets = sheets;
     }
 
     /**
@@ -55,7 +57,7 @@ class SchoolFilesController {
     ResponseEntity<byte[]> write() {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"school.zip\"")
-                .body(exchange.write());
+                .body(sheets.write());
     }
 
     @PostMapping(path = "/preview", consumes = MediaType.ALL_VALUE)

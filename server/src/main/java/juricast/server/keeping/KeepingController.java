@@ -8,17 +8,17 @@ import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.PersonId;
 import juricast.core.keeping.Departure;
 import juricast.core.keeping.Drift;
 import juricast.core.keeping.Kept;
+import juricast.core.reading.Matter;
 import juricast.core.rules.Rule;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
-import juricast.server.classes.Classes;
 import juricast.server.classes.Period;
+import juricast.server.classes.Reading;
 import juricast.server.data.School;
 import juricast.server.people.People;
 import juricast.server.words.RuleWords;
@@ -34,14 +34,14 @@ class KeepingController {
     private static final int LESSONS_SHOWN = 40;
 
     private final Keepings keepings;
-    private final Classes classes;
+    private final Reading reading;
     private final People people;
     private final School school;
     private final Clock clock;
 
-    KeepingController(Keepings keepings, Classes classes, People people, School school, Clock clock) {
+    KeepingController(Keepings keepings, Reading reading, People people, School school, Clock clock) {
         this.keepings = keepings;
-        this.classes = classes;
+        this.reading = reading;
         this.people = people;
         this.school = school;
         this.clock = clock;
@@ -92,8 +92,7 @@ class KeepingController {
             @AuthenticationPrincipal SignedIn caller) {
         Instant now = clock.instant();
         var period = Period.of(from, until, school.zone(), now, USUAL_DAYS);
-        Map<ClassId, String> titles = (caller.isLead() ? classes.all() : classes.of(caller.person(), now))
-                .stream().collect(Collectors.toMap(Classes.SchoolClass::id, Classes.SchoolClass::title));
+        Map<ClassId, String> titles = reading.titles(caller, Matter.KEEPING);
         List<Kept> lessons = keepings.of(period.span()).stream()
                 .filter(one -> titles.containsKey(one.ofClass()))
                 .toList();

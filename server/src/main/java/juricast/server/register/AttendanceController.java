@@ -7,12 +7,13 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import juricast.core.reading.Matter;
 import juricast.core.register.Mark;
 import juricast.server.access.For;
 import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
-import juricast.server.classes.AccessToClasses;
 import juricast.server.classes.Period;
+import juricast.server.classes.Reading;
 import juricast.server.data.School;
 import juricast.server.files.Download;
 import juricast.server.files.TableFile;
@@ -30,15 +31,14 @@ class AttendanceController {
 
     private final AttendancePages pages;
     private final RegisterPapers papers;
-    private final AccessToClasses access;
+    private final Reading reading;
     private final School school;
     private final Clock clock;
 
-    AttendanceController(
-            AttendancePages pages, RegisterPapers papers, AccessToClasses access, School school, Clock clock) {
+    AttendanceController(AttendancePages pages, RegisterPapers papers, Reading reading, School school, Clock clock) {
         this.pages = pages;
         this.papers = papers;
-        this.access = access;
+        this.reading = reading;
         this.school = school;
         this.clock = clock;
     }
@@ -51,7 +51,7 @@ class AttendanceController {
             @RequestParam(defaultValue = "") String from,
             @RequestParam(defaultValue = "") String until,
             @AuthenticationPrincipal SignedIn caller) {
-        return pages.classGrid(access.seenBy(caller, id), period(from, until));
+        return pages.classGrid(reading.ofClass(caller, Matter.ATTENDANCE, id), period(from, until));
     }
 
     /** The same as a table: a line for each pupil, a column for each lesson. */

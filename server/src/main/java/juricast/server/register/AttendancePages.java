@@ -13,15 +13,18 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import juricast.core.attendance.Attended;
 import juricast.core.attendance.Attention;
 import juricast.core.attendance.Tally;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.PersonId;
+import juricast.core.reading.Matter;
 import juricast.core.register.Expectation;
 import juricast.core.register.Mark;
 import juricast.core.register.RegisterCodes;
@@ -30,6 +33,7 @@ import juricast.server.access.Position;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.Classes;
 import juricast.server.classes.Period;
+import juricast.server.classes.Reading;
 import juricast.server.data.School;
 import juricast.server.people.People;
 import juricast.server.problems.Problem;
@@ -44,6 +48,7 @@ class AttendancePages {
     private final Attendances attendances;
     private final LessonFacts facts;
     private final RegisterSettings settings;
+    private final Reading reading;
     private final Classes classes;
     private final People people;
     private final School school;
@@ -53,6 +58,7 @@ class AttendancePages {
             Attendances attendances,
             LessonFacts facts,
             RegisterSettings settings,
+            Reading reading,
             Classes classes,
             People people,
             School school,
@@ -60,6 +66,7 @@ class AttendancePages {
         this.attendances = attendances;
         this.facts = facts;
         this.settings = settings;
+        this.reading = reading;
         this.classes = classes;
         this.people = people;
         this.school = school;
@@ -266,18 +273,12 @@ class AttendancePages {
         People.Person pupil = people.find(new PersonId(person))
                 .filter(one -> one.position() == Position.PUPIL)
                 .orElseThrow(() -> Problem.notThere("This pupil"));
-        Map<ClassId, String> titles = titles(caller);
         Instant now = clock.instant();
-        List<Attended> lines = attendances.ofPupil(pupil.id(), period.span()).stream()
-                .filter(one -> titles.containsKey(one.ofClass()))
-                .toList();
-        boolean isMine = !lines.isEmpty()
-                || caller.isLead()
-                || classes.of(pupil.id(), now).stream().anyMatch(one -> titles.containsKey(one.id()));
-        if (!isMine) {
-            throw Problem.notYours(
-                    "%s is in none of your classes".formatted(pupil.name()), "Ask the safeguarding lead.");
-        }
+        List<Attended> all = attendances.ofPupil(pupil.id(), period.span());
+        Map<ClassId, String> titles =
+                reading.ofPupil(caller, Matter.ATTENDANCE, pupil.id(), pupil.name(), classesOf(pupil.id(), all, now));
+        List<Attended> lines =
+                all.stream().filter(one -> titles.containsKey(one.ofClass())).toList();
         LessonFacts.Known known = facts.of(period.span());
         Map<String, String> codes = codes(attendances.writtenCodes(pupil.id(), period.span()));
         return new PupilPage(
@@ -308,9 +309,12 @@ class AttendancePages {
                 reasons(Attention.of(lines, settings.thresholds(), now)));
     }
 
-    private Map<ClassId, String> titles(SignedIn caller) {
-        return (caller.isLead() ? classes.all() : classes.of(caller.person(), clock.instant()))
-                .stream().collect(Collectors.toMap(Classes.SchoolClass::id, Classes.SchoolClass::title));
+    /** Where the pupil is now, and where they were expected in that time. */
+    private Set<ClassId> classesOf(PersonId pupil, List<Attended> lines, Instant now) {
+        return Stream.concat(
+                        classes.of(pupil, now).stream().map(Classes.SchoolClass::id),
+                        lines.stream().map(Attended::ofClass))
+                .collect(Collectors.toSet());
     }
 
     /** Who of the school needs attention; of the last eight weeks. */
@@ -361,7 +365,7 @@ class AttendancePages {
 
     /** What the caller may see of everybody; those of whom nothing is seen are left out. */
     private Map<PersonId, List<Attended>> seen(SignedIn caller, Span window) {
-        Map<ClassId, String> titles = titles(caller);
+        Map<ClassId, String> titles = reading.titles(caller, Matter.ATTENDANCE);
         var seen = new HashMap<PersonId, List<Attended>>();
         attendances.ofAll(window).forEach((person, lines) -> {
             List<Attended> some = lines.stream()
@@ -378,7 +382,7 @@ class AttendancePages {
     LessonsBehind behind(By by, String of, SignedIn caller) {
         Span window = lately(clock.instant());
         LessonFacts.Known known = facts.of(window);
-        Map<ClassId, String> titles = titles(caller);
+        Map<ClassId, String> titles = reading.titles(caller, Matter.ATTENDANCE);
         List<Attended> lines = seen(caller, window).values().stream()
                 .flatMap(List::stream)
                 .filter(one -> key(one, by, known).equals(Optional.of(of)))

@@ -9,6 +9,7 @@ import java.util.Arrays;
 import java.util.List;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
+import juricast.core.reading.Matter;
 import juricast.core.register.Correction;
 import juricast.core.register.Mark;
 import juricast.core.register.Register;
@@ -19,6 +20,7 @@ import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.AccessToClasses;
 import juricast.server.classes.Classes;
+import juricast.server.classes.Reading;
 import juricast.server.data.School;
 import juricast.server.files.Download;
 import juricast.server.files.TableFile;
@@ -38,6 +40,7 @@ class RegisterController {
     private final Records records;
     private final LiveLessons lessons;
     private final Classes classes;
+    private final Reading reading;
     private final AccessToClasses access;
     private final Corrections corrections;
     private final Signatures signatures;
@@ -52,6 +55,7 @@ class RegisterController {
             Records records,
             LiveLessons lessons,
             Classes classes,
+            Reading reading,
             AccessToClasses access,
             Corrections corrections,
             Signatures signatures,
@@ -64,6 +68,7 @@ class RegisterController {
         this.records = records;
         this.lessons = lessons;
         this.classes = classes;
+        this.reading = reading;
         this.access = access;
         this.corrections = corrections;
         this.signatures = signatures;
@@ -138,8 +143,7 @@ class RegisterController {
     @Noted("the register")
     @For({TEACHER, LEAD})
     RegisterPage register(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
-        Classes.Planned planned = planned(lesson);
-        access.seenBy(caller, planned.ofClass().value());
+        Classes.Planned planned = reading.ofLesson(caller, Matter.REGISTER, lesson);
         Records.Record record = records.of(planned.id());
         Register register = attendances.register(planned, record);
         List<Correction> written = corrections.of(planned.id());
@@ -153,7 +157,8 @@ class RegisterController {
                 record.openedAt().isPresent(),
                 attendances.endOf(planned.id(), record).isEmpty(),
                 planned.cancelled(),
-                !caller.isLead() && signatures.of(planned.id()).isEmpty(),
+                access.runs(caller, planned.ofClass())
+                        && signatures.of(planned.id()).isEmpty(),
                 codes.all().stream()
                         .map(one -> new RegisterSettingsController.CodeLine(one.code(), one.meaning(), one.mark()))
                         .toList(),
@@ -267,7 +272,7 @@ class RegisterController {
             @RequestBody ReopenRegisterRequest wanted,
             @AuthenticationPrincipal SignedIn caller) {
         Classes.Planned planned = planned(lesson);
-        access.seenBy(caller, planned.ofClass().value());
+        access.ofAdultsOrLead(caller, planned.ofClass().value());
         String reason = wanted.reason == null ? "" : wanted.reason.strip();
         if (reason.isEmpty() || reason.length() > Correction.REASON_LIMIT) {
             throw Problem.notReadable(

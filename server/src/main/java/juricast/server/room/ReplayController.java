@@ -10,17 +10,17 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import juricast.core.identity.LessonId;
 import juricast.core.keeping.Departure;
 import juricast.core.lesson.Parts;
 import juricast.core.live.LessonEvent;
 import juricast.core.live.LessonState;
 import juricast.core.presence.Supervision;
+import juricast.core.reading.Matter;
 import juricast.server.access.For;
 import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
-import juricast.server.classes.AccessToClasses;
 import juricast.server.classes.Classes;
+import juricast.server.classes.Reading;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.Snapshot;
 import juricast.server.people.People;
@@ -39,22 +39,14 @@ class ReplayController {
     private final LiveLessons lessons;
     private final DeskJson desks;
     private final EventWords words;
-    private final Classes classes;
-    private final AccessToClasses access;
+    private final Reading reading;
     private final People people;
 
-    ReplayController(
-            LiveLessons lessons,
-            DeskJson desks,
-            EventWords words,
-            Classes classes,
-            AccessToClasses access,
-            People people) {
+    ReplayController(LiveLessons lessons, DeskJson desks, EventWords words, Reading reading, People people) {
         this.lessons = lessons;
         this.desks = desks;
         this.words = words;
-        this.classes = classes;
-        this.access = access;
+        this.reading = reading;
         this.people = people;
     }
 
@@ -96,7 +88,7 @@ class ReplayController {
     @Noted("the replay")
     @For({TEACHER, LEAD})
     Replay replay(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
-        Classes.Planned planned = allowed(lesson, caller);
+        Classes.Planned planned = reading.ofLesson(caller, Matter.REPLAY, lesson);
         Snapshot live = lessons.look(planned.id());
         List<LessonEvent> events = live.events();
         if (events.isEmpty()) {
@@ -170,7 +162,7 @@ class ReplayController {
             @PathVariable String lesson,
             @RequestParam(defaultValue = "") String moment,
             @AuthenticationPrincipal SignedIn caller) {
-        Classes.Planned planned = allowed(lesson, caller);
+        Classes.Planned planned = reading.ofLesson(caller, Matter.REPLAY, lesson);
         Instant at = instant(moment);
         Snapshot live = lessons.look(planned.id());
         List<LessonEvent> past = live.events().stream()
@@ -190,12 +182,5 @@ class ReplayController {
                     "Write it as 2026-09-14T10:05:00Z.",
                     List.of(new Problem.Wrong("moment", "a moment")));
         }
-    }
-
-    private Classes.Planned allowed(String lesson, SignedIn caller) {
-        Classes.Planned planned =
-                classes.lesson(new LessonId(lesson)).orElseThrow(() -> Problem.notThere("This lesson"));
-        access.seenBy(caller, planned.ofClass().value());
-        return planned;
     }
 }

@@ -2,20 +2,24 @@ package juricast.server.rules;
 
 import juricast.core.charter.Place;
 import juricast.core.identity.LessonId;
+import juricast.core.reading.Matter;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.AccessToClasses;
 import juricast.server.classes.Classes;
+import juricast.server.classes.Reading;
 import juricast.server.problems.Problem;
 import org.springframework.stereotype.Component;
 
 /** Who may read and who may change the rules of a place. */
 @Component
 class RulesAccess {
+    private final Reading reading;
     private final AccessToClasses classes;
     private final Classes lessons;
     private final ReadyMadeSets sets;
 
-    RulesAccess(AccessToClasses classes, Classes lessons, ReadyMadeSets sets) {
+    RulesAccess(Reading reading, AccessToClasses classes, Classes lessons, ReadyMadeSets sets) {
+        this.reading = reading;
         this.classes = classes;
         this.lessons = lessons;
         this.sets = sets;
@@ -25,8 +29,8 @@ class RulesAccess {
     Place seen(SignedIn caller, String text) {
         Place place = Place.parse(text).orElseThrow(() -> Problem.notThere("This place"));
         switch (place.kind()) {
-            case CLASS -> classes.seenBy(caller, place.id());
-            case LESSON -> classes.seenBy(caller, classOf(place));
+            case CLASS -> reading.ofClass(caller, Matter.RULES, place.id());
+            case LESSON -> reading.ofLesson(caller, Matter.RULES, place.id());
             case SET -> sets.find(place.id()).orElseThrow(() -> Problem.notThere("This set"));
             case YEAR -> {
                 if (!place.id().matches("[1-9]|1[0-3]")) {

@@ -11,16 +11,22 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import juricast.core.charter.Edit;
 import juricast.core.charter.Place;
 import juricast.core.charter.SchoolRules;
 import juricast.core.charter.SetUse;
 import juricast.core.identity.ClassId;
+import juricast.core.identity.PersonId;
+import juricast.core.reading.About;
+import juricast.core.reading.Matter;
+import juricast.core.reading.Reader;
 import juricast.core.rules.Setting;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.AccessToClasses;
 import juricast.server.classes.Classes;
+import juricast.server.classes.Reading;
 import juricast.server.data.Ids;
 import juricast.server.problems.Problem;
 import juricast.server.words.ConditionWords;
@@ -40,6 +46,7 @@ class SetsController {
     private final Settings settings;
     private final Consequences consequences;
     private final RulesAccess access;
+    private final Reading reading;
     private final AccessToClasses classAccess;
     private final Classes classes;
     private final Clock clock;
@@ -49,6 +56,7 @@ class SetsController {
             Settings settings,
             Consequences consequences,
             RulesAccess access,
+            Reading reading,
             AccessToClasses classAccess,
             Classes classes,
             Clock clock) {
@@ -56,6 +64,7 @@ class SetsController {
         this.settings = settings;
         this.consequences = consequences;
         this.access = access;
+        this.reading = reading;
         this.classAccess = classAccess;
         this.classes = classes;
         this.clock = clock;
@@ -74,15 +83,22 @@ class SetsController {
     /** @param copyOf a place whose own settings the new set begins with: another set, or a class; nothing for an empty one */
     record NewSet(@Nullable String name, @Nullable String purpose, @Nullable String copyOf) {}
 
+    private static boolean mayRead(Reader reader, ReadyMadeSets.Named set) {
+        return set.owner().isEmpty()
+                ? reader.mayReadAll(Matter.CHARTER)
+                : reader.mayRead(Matter.OWN_SETS, About.person(new PersonId(set.owner()), Set.of()));
+    }
+
     @GetMapping("/sets")
     @For({LEAD, TEACHER})
     List<ReadySet> sets(@AuthenticationPrincipal SignedIn caller) {
         Instant now = now();
         SchoolRules rules = settings.all();
+        Reader reader = reading.reader(caller);
         Map<ClassId, String> titles = new HashMap<>();
         classes.all().forEach(one -> titles.put(one.id(), one.title()));
         return sets.all().stream()
-                .filter(one -> one.owner().isEmpty() || one.isOf(caller.person()) || caller.isLead())
+                .filter(one -> mayRead(reader, one))
                 .map(one -> new ReadySet(
                         one.id(),
                         one.name(),
@@ -163,7 +179,7 @@ class SetsController {
             @PathVariable String set,
             @RequestParam(defaultValue = "true") boolean use,
             @AuthenticationPrincipal SignedIn caller) {
-        ClassId of = classAccess.seenBy(caller, id).id();
+        ClassId of = reading.ofClass(caller, Matter.RULES, id).id();
         known(set);
         Instant now = now();
         SchoolRules before = settings.all();

@@ -7,9 +7,11 @@ import static juricast.server.access.Position.TEACHER;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import juricast.core.reading.Matter;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.AccessToClasses;
+import juricast.server.classes.Reading;
 import juricast.server.data.Addresses;
 import juricast.server.tell.Feeds.Feed;
 import juricast.server.tell.Feeds.Kind;
@@ -24,13 +26,15 @@ import org.springframework.web.bind.annotation.*;
 @RestController
 class FeedController {
     private final Feeds feeds;
+    private final Reading reading;
     private final AccessToClasses access;
     private final Addresses addresses;
     private final Clock clock;
 
-    FeedController(Feeds feeds, AccessToClasses access, Addresses addresses, Clock clock) {
+    FeedController(Feeds feeds, Reading reading, AccessToClasses access, Addresses addresses, Clock clock) {
         this.addresses = addresses;
         this.feeds = feeds;
+        this.reading = reading;
         this.access = access;
         this.clock = clock;
     }
@@ -54,7 +58,8 @@ class FeedController {
     @GetMapping("/api/classes/{id}/feed")
     @For({TEACHER, LEAD})
     FeedAddress ofClass(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
-        return address(new Feed(Kind.CLASS, access.seenBy(caller, id).id().value()));
+        return address(new Feed(
+                Kind.CLASS, reading.ofClass(caller, Matter.CLASS, id).id().value()));
     }
 
     @PostMapping("/api/classes/{id}/feed/renew")

@@ -14,10 +14,12 @@ import java.util.Set;
 import java.util.stream.Stream;
 import juricast.core.charter.Edit;
 import juricast.core.charter.Place;
+import juricast.core.identity.ClassId;
 import juricast.core.identity.Member;
 import juricast.core.identity.Role;
 import juricast.core.joining.JoinWord;
 import juricast.core.joining.WayIn;
+import juricast.core.reading.Matter;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Condition;
 import juricast.core.rules.Permission;
@@ -31,6 +33,7 @@ import juricast.server.access.SignedIn;
 import juricast.server.classes.AccessToClasses;
 import juricast.server.classes.Classes;
 import juricast.server.classes.JoinLinks;
+import juricast.server.classes.Reading;
 import juricast.server.data.Addresses;
 import juricast.server.data.Database;
 import juricast.server.files.QrCode;
@@ -49,6 +52,7 @@ class NoteController {
     private static final int SUGGESTIONS = 4;
     private static final int LONGEST_WORD = 40;
 
+    private final Reading reading;
     private final AccessToClasses access;
     private final Classes classes;
     private final JoinLinks links;
@@ -59,6 +63,7 @@ class NoteController {
     private final Clock clock;
 
     NoteController(
+            Reading reading,
             AccessToClasses access,
             Classes classes,
             JoinLinks links,
@@ -68,6 +73,7 @@ class NoteController {
             Database database,
             Clock clock) {
         this.addresses = addresses;
+        this.reading = reading;
         this.access = access;
         this.classes = classes;
         this.links = links;
@@ -103,8 +109,13 @@ class NoteController {
     record WordCheck(
             String word, double bits, int wantedBits, List<WordNeighbour> neighbours, @Nullable String fault) {}
 
-    /** A word of another class that is near. @param letters in how many letters it differs */
-    record WordNeighbour(String ofClass, String word, int letters, boolean soundsAlike) {}
+    /**
+     * A word of another class that is near.
+     *
+     * @param word nothing for a class whose way in the caller may not read
+     * @param letters in how many letters it differs
+     */
+    record WordNeighbour(String ofClass, @Nullable String word, int letters, boolean soundsAlike) {}
 
     record WordRequest(String word) {}
 
@@ -113,7 +124,7 @@ class NoteController {
     @GetMapping("/joining")
     @For({TEACHER, LEAD})
     Joining joining(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
-        Classes.SchoolClass found = access.seenBy(caller, id);
+        Classes.SchoolClass found = reading.ofClass(caller, Matter.WAY_IN, id);
         Instant now = clock.instant();
         Optional<Classes.Planned> next = classes.lessonsOf(found.id()).stream()
                 .filter(one -> one.time().until().isAfter(now))
@@ -161,7 +172,7 @@ class NoteController {
     ResponseEntity<String> qrCode(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.noStore())
-                .body(QrCode.svg(absolute(links.ofClass(access.seenBy(caller, id)))));
+                .body(QrCode.svg(absolute(links.ofClass(reading.ofClass(caller, Matter.WAY_IN, id)))));
     }
 
     /** How good a word would be; without one, how good the present one is. */
@@ -171,17 +182,17 @@ class NoteController {
             @PathVariable String id,
             @RequestParam(defaultValue = "") String of,
             @AuthenticationPrincipal SignedIn caller) {
-        Classes.SchoolClass found = access.seenBy(caller, id);
-        return check(found, of.isBlank() ? found.word() : new JoinWord(plain(of)));
+        Classes.SchoolClass found = reading.ofClass(caller, Matter.WAY_IN, id);
+        return check(caller, found, of.isBlank() ? found.word() : new JoinWord(plain(of)));
     }
 
     /** Words that could be taken. */
     @GetMapping("/word/suggestions")
     @For({TEACHER, LEAD})
     List<WordCheck> suggestions(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
-        Classes.SchoolClass found = access.seenBy(caller, id);
+        Classes.SchoolClass found = reading.ofClass(caller, Matter.WAY_IN, id);
         Set<JoinWord> taken = classes.joinWords();
-        return Stream.generate(() -> check(found, JoinWord.choose(new SecureRandom(), taken)))
+        return Stream.generate(() -> check(caller, found, JoinWord.choose(new SecureRandom(), taken)))
                 .limit(50)
                 .filter(one -> one.fault == null)
                 .limit(SUGGESTIONS)
@@ -195,7 +206,7 @@ class NoteController {
             @PathVariable String id, @RequestBody WordRequest wanted, @AuthenticationPrincipal SignedIn caller) {
         Classes.SchoolClass found = access.runBy(caller, id);
         var word = new JoinWord(plain(wanted.word == null ? "" : wanted.word));
-        String fault = check(found, word).fault;
+        String fault = check(caller, found, word).fault;
         if (fault != null) {
             throw Problem.refused(
                     "word-not-good", fault, "The word is as it was.", "Choose another, or take one that is proposed.");
@@ -204,19 +215,20 @@ class NoteController {
             Classes.renameWord(sql, found.id(), word);
             return null;
         });
-        return check(access.runBy(caller, id), word);
+        return check(caller, access.runBy(caller, id), word);
     }
 
     private static String plain(String word) {
         return word.strip().toLowerCase(java.util.Locale.ROOT).replaceAll("\\s+", "-");
     }
 
-    private WordCheck check(Classes.SchoolClass found, JoinWord word) {
+    private WordCheck check(SignedIn caller, Classes.SchoolClass found, JoinWord word) {
         Rulebook rules = settings.ofClass(found.id());
         Instant now = clock.instant();
         int bits = rules.value(Catalogue.WORD_STRENGTH, Rule.ANSWERS, now).number();
         int letters = rules.value(Catalogue.WORD_DISTANCE, Rule.ANSWERS, now).number();
         JoinWord.Said said = word.said();
+        Set<ClassId> known = reading.titles(caller, Matter.WAY_IN).keySet();
         var near = new ArrayList<WordNeighbour>();
         boolean tooNear = false;
         for (Classes.SchoolClass other : classes.all()) {
@@ -227,7 +239,11 @@ class NoteController {
             boolean alike = said.heard().equals(otherSaid.heard());
             // Those within twice the distance are shown: the nearest one can be told from none at all.
             if (said.isNearerThan(letters * 2 + 1, otherSaid)) {
-                near.add(new WordNeighbour(other.title(), other.word().text(), word.distanceTo(other.word()), alike));
+                near.add(new WordNeighbour(
+                        other.title(),
+                        known.contains(other.id()) ? other.word().text() : null,
+                        word.distanceTo(other.word()),
+                        alike));
             }
             tooNear |= said.isNearerThan(letters, otherSaid);
         }

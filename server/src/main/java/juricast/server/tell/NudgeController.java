@@ -40,7 +40,7 @@ class NudgeController {
         Classes.Planned planned =
                 classes.lesson(new LessonId(lesson)).orElseThrow(() -> Problem.notThere("This lesson"));
         if (!classes.isInCharge(caller.person(), planned, lessons.now())) {
-            access.seenBy(caller, planned.ofClass().value());
+            access.ofAdultsOrLead(caller, planned.ofClass().value());
         }
         if (!lessons.state(planned.id()).there().isOpen()) {
             throw Problem.refused(

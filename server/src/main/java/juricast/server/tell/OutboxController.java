@@ -3,7 +3,6 @@ package juricast.server.tell;
 import static juricast.server.access.Position.LEAD;
 import static juricast.server.access.Position.TEACHER;
 
-import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -11,12 +10,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import juricast.core.identity.ClassId;
 import juricast.core.limits.Limits;
+import juricast.core.reading.Matter;
 import juricast.core.telling.Template;
 import juricast.server.access.For;
 import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
-import juricast.server.classes.Classes;
+import juricast.server.classes.Reading;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -30,13 +31,11 @@ class OutboxController {
     private static final int LONGEST_BODY = 2000;
 
     private final Outbox outbox;
-    private final Classes classes;
-    private final Clock clock;
+    private final Reading reading;
 
-    OutboxController(Outbox outbox, Classes classes, Clock clock) {
+    OutboxController(Outbox outbox, Reading reading) {
         this.outbox = outbox;
-        this.classes = classes;
-        this.clock = clock;
+        this.reading = reading;
     }
 
     /** @param more whether there are older ones */
@@ -60,11 +59,9 @@ class OutboxController {
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "9007199254740991") long before,
             @AuthenticationPrincipal SignedIn caller) {
-        Optional<Set<String>> of = caller.isLead()
-                ? Optional.empty()
-                : Optional.of(classes.of(caller.person(), clock.instant()).stream()
-                        .map(one -> one.id().value())
-                        .collect(Collectors.toSet()));
+        Optional<Set<String>> of = reading.only(caller, Matter.MESSAGES)
+                .map(all -> all.stream().map(ClassId::value).collect(Collectors.toSet()));
+        boolean invitations = reading.mayReadAll(caller, Matter.INVITATIONS);
         List<Outbox.Sent> sent = outbox.sent(of, Optional.ofNullable(kind), name.strip(), before, PAGE + 1);
         return new OutboxPage(
                 sent.stream()
@@ -75,7 +72,7 @@ class OutboxController {
                                 one.name(),
                                 one.way(),
                                 one.subject(),
-                                caller.isLead() || one.kind() != MessageKind.INVITATION
+                                invitations || one.kind() != MessageKind.INVITATION
                                         ? one.body()
                                         : "(the invitation with its link)",
                                 one.at()))

@@ -14,11 +14,13 @@ import java.util.TreeMap;
 import juricast.core.exchange.TimetableChange;
 import juricast.core.exchange.TimetableReading;
 import juricast.core.identity.ClassId;
+import juricast.core.reading.Matter;
 import juricast.core.time.Span;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
 import juricast.server.access.Takes;
 import juricast.server.classes.Classes;
+import juricast.server.classes.Reading;
 import juricast.server.data.School;
 import juricast.server.data.WrittenDay;
 import juricast.server.files.TableFile;
@@ -45,6 +47,7 @@ class ImportController {
 
     private final Imports imports;
     private final Plan plan;
+    private final Reading reading;
     private final Seen seen;
     private final Inspections inspections;
     private final Classes classes;
@@ -54,6 +57,7 @@ class ImportController {
     ImportController(
             Imports imports,
             Plan plan,
+            Reading reading,
             Seen seen,
             Inspections inspections,
             Classes classes,
@@ -61,6 +65,7 @@ class ImportController {
             JsonMapper json) {
         this.imports = imports;
         this.plan = plan;
+        this.reading = reading;
         this.seen = seen;
         this.inspections = inspections;
         this.classes = classes;
@@ -158,11 +163,11 @@ class ImportController {
             @RequestParam String from, @RequestParam String until, @AuthenticationPrincipal SignedIn caller) {
         Span window = window(from, until);
         var inspection = inspections.now();
-        var mine = Seen.mine(caller, inspection.school());
+        var shown = reading.titles(caller, Matter.TIMETABLE).keySet();
         var names = seen.names(inspection);
         var rows = plan.within(window).stream()
                 .filter(one -> inspection.school().classes().containsKey(one.ofClass()))
-                .filter(one -> caller.isLead() || mine.contains(one.ofClass()))
+                .filter(one -> shown.contains(one.ofClass()))
                 .map(one -> {
                     var of = inspection.school().classes().get(one.ofClass());
                     return List.of(

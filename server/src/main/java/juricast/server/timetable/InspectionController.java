@@ -16,8 +16,10 @@ import juricast.core.inspection.Finding;
 import juricast.core.inspection.Inspection;
 import juricast.core.inspection.Mend;
 import juricast.core.limits.Limits;
+import juricast.core.reading.Matter;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
+import juricast.server.classes.Reading;
 import juricast.server.data.Ids;
 import juricast.server.data.School;
 import juricast.server.data.WrittenDay;
@@ -37,15 +39,23 @@ class InspectionController {
 
     private final Inspections inspections;
     private final Changes changes;
+    private final Reading reading;
     private final Seen seen;
     private final School school;
     private final DraftedRules rules;
     private final Clock clock;
 
     InspectionController(
-            Inspections inspections, Changes changes, Seen seen, School school, DraftedRules rules, Clock clock) {
+            Inspections inspections,
+            Changes changes,
+            Reading reading,
+            Seen seen,
+            School school,
+            DraftedRules rules,
+            Clock clock) {
         this.inspections = inspections;
         this.changes = changes;
+        this.reading = reading;
         this.seen = seen;
         this.school = school;
         this.rules = rules;
@@ -88,19 +98,19 @@ class InspectionController {
     InspectionPage page(@AuthenticationPrincipal SignedIn caller) {
         Inspection inspection = inspections.now();
         Map<String, Inspections.Acceptance> accepted = inspections.accepted();
-        List<Finding> all = seen.of(caller, inspection.findings(), inspection.school());
+        List<Finding> all = seen.of(caller, inspection.findings());
         List<Finding> open = Inspections.open(inspection, accepted.keySet());
         FindingWords.Names names = seen.names(inspection);
         return new InspectionPage(
                 inspection.school().size(),
-                seen.lines(seen.of(caller, open, inspection.school()), names, accepted),
+                seen.lines(seen.of(caller, open), names, accepted),
                 seen.lines(
                         all.stream()
                                 .filter(one -> accepted.containsKey(one.key()))
                                 .toList(),
                         names,
                         accepted),
-                caller.isLead() ? inspections.trend(open, TREND_DAYS) : List.of());
+                reading.mayReadAll(caller, Matter.WEAK_SPOTS) ? inspections.trend(open, TREND_DAYS) : List.of());
     }
 
     /**
@@ -122,13 +132,13 @@ class InspectionController {
         Set<String> have = keys(after.findings());
         return new DraftEffect(
                 seen.lines(
-                        seen.of(caller, after.findings(), after.school()).stream()
+                        seen.of(caller, after.findings()).stream()
                                 .filter(one -> !had.contains(one.key()))
                                 .toList(),
                         names,
                         Map.of()),
                 seen.lines(
-                        seen.of(caller, before.findings(), before.school()).stream()
+                        seen.of(caller, before.findings()).stream()
                                 .filter(one -> !have.contains(one.key()))
                                 .toList(),
                         names,

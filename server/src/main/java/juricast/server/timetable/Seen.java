@@ -4,21 +4,23 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Collectors;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.inspection.Finding;
-import juricast.core.inspection.InspectedClass;
 import juricast.core.inspection.Inspection;
 import juricast.core.inspection.Mend;
-import juricast.core.inspection.PlannedSchool;
 import juricast.core.inspection.Severity;
+import juricast.core.reading.About;
+import juricast.core.reading.Matter;
+import juricast.core.reading.Reader;
 import juricast.core.time.Span;
 import juricast.server.access.SignedIn;
+import juricast.server.classes.Reading;
 import juricast.server.people.People;
 import juricast.server.words.FindingWords;
 import org.jspecify.annotations.Nullable;
@@ -27,11 +29,13 @@ import org.springframework.stereotype.Component;
 /** Findings as somebody may see them: the safeguarding lead all of them, an adult those of the own lessons. */
 @Component
 class Seen {
+    private final Reading reading;
     private final People people;
     private final FindingWords words;
     private final Clock clock;
 
-    Seen(People people, FindingWords words, Clock clock) {
+    Seen(Reading reading, People people, FindingWords words, Clock clock) {
+        this.reading = reading;
         this.people = people;
         this.words = words;
         this.clock = clock;
@@ -69,22 +73,18 @@ class Seen {
             Inspections.@Nullable Acceptance accepted) {}
 
     /** The findings about the classes that this adult belongs to, or about the lessons in which they cover. */
-    List<Finding> of(SignedIn caller, List<Finding> findings, PlannedSchool school) {
-        if (caller.isLead()) {
-            return findings;
-        }
-        Set<ClassId> mine = mine(caller, school);
+    List<Finding> of(SignedIn caller, List<Finding> findings) {
+        Reader reader = reading.reader(caller);
         return findings.stream()
-                .filter(one -> mine.contains(one.ofClass())
-                        || one.otherClass().filter(mine::contains).isPresent())
+                .filter(one -> reader.mayRead(Matter.WEAK_SPOTS, about(one)))
                 .toList();
     }
 
-    static Set<ClassId> mine(SignedIn caller, PlannedSchool school) {
-        return school.classes().values().stream()
-                .filter(one -> one.adults().contains(caller.person()))
-                .map(InspectedClass::id)
-                .collect(Collectors.toSet());
+    private static About about(Finding finding) {
+        // A class may clash with itself.
+        var classes = new HashSet<>(Set.of(finding.ofClass()));
+        finding.otherClass().ifPresent(classes::add);
+        return About.classes(classes);
     }
 
     /** Names and times that the words of a school's findings need. */
@@ -150,7 +150,7 @@ class Seen {
     /** What this person may mend: the lead everything, an adult only what changes lessons of the own classes. */
     List<Finding> mendable(SignedIn caller, Inspection inspection) {
         FindingWords.Names names = names(inspection);
-        Set<ClassId> mine = mine(caller, inspection.school());
+        Set<ClassId> mine = reading.reader(caller).adultOf();
         return inspection.findings().stream()
                 .filter(one -> one.mend().filter(mend -> isToCome(mend, names)).isPresent())
                 .filter(one -> caller.isLead()

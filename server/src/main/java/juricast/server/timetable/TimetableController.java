@@ -14,7 +14,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import juricast.core.identity.ClassId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.inspection.Finding;
@@ -24,6 +23,9 @@ import juricast.core.inspection.Inspection;
 import juricast.core.inspection.PlannedSchool;
 import juricast.core.inspection.Severity;
 import juricast.core.limits.Limits;
+import juricast.core.reading.About;
+import juricast.core.reading.Matter;
+import juricast.core.reading.Reader;
 import juricast.core.time.Span;
 import juricast.core.timetable.SchoolCalendar;
 import juricast.core.timetable.Series;
@@ -32,6 +34,7 @@ import juricast.server.access.Position;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.AccessToClasses;
 import juricast.server.classes.Calendar;
+import juricast.server.classes.Reading;
 import juricast.server.data.Database;
 import juricast.server.data.School;
 import juricast.server.data.WrittenDay;
@@ -54,6 +57,7 @@ class TimetableController {
     private final Seen seen;
     private final Appearing appearing;
     private final Calendar calendar;
+    private final Reading reading;
     private final AccessToClasses access;
     private final People people;
     private final School school;
@@ -67,6 +71,7 @@ class TimetableController {
             Seen seen,
             Appearing appearing,
             Calendar calendar,
+            Reading reading,
             AccessToClasses access,
             People people,
             School school,
@@ -78,6 +83,7 @@ class TimetableController {
         this.seen = seen;
         this.appearing = appearing;
         this.calendar = calendar;
+        this.reading = reading;
         this.access = access;
         this.people = people;
         this.school = school;
@@ -171,7 +177,13 @@ class TimetableController {
                         .map(day -> day(day, known))
                         .toList(),
                 boxes(window, first.datesUntil(first.plusDays(days)).toList(), caller),
-                plan.changes(caller.isLead() ? Optional.empty() : Optional.of(caller.person()), CHANGES_SHOWN).stream()
+                plan
+                        .changes(
+                                reading.mayReadAll(caller, Matter.TIMETABLE)
+                                        ? Optional.empty()
+                                        : Optional.of(caller.person()),
+                                CHANGES_SHOWN)
+                        .stream()
                         .map(one -> new PlanChange(
                                 one.id(), one.what(), one.why(), one.by(), one.at(), one.lessons(), one.undone()))
                         .toList());
@@ -188,12 +200,13 @@ class TimetableController {
         PlannedSchool planned = inspection.school();
         Map<LessonId, List<Finding>> found = findings(inspection, days);
         var names = seen.names(inspection, days);
-        Set<ClassId> mine = Seen.mine(caller, planned);
         Map<LessonId, Plan.Made> reasons = plan.reasons(window);
         Map<LessonId, List<InspectedLesson.Cover>> covers = plan.covers(window.from());
         Map<String, State> stages = stages(window);
+        Reader reader = reading.reader(caller, coveredBy(caller.person(), covers));
         return plan.within(window).stream()
-                .filter(one -> planned.classes().containsKey(one.ofClass()))
+                .filter(one -> planned.classes().containsKey(one.ofClass())
+                        && reader.mayRead(Matter.TIMETABLE, About.ofLesson(one.id(), one.ofClass())))
                 .map(one -> {
                     InspectedClass of = planned.classes().get(one.ofClass());
                     List<InspectedLesson.Cover> covered = covers.getOrDefault(one.id(), List.of());
@@ -219,7 +232,8 @@ class TimetableController {
                                             id.value(), names.people().apply(id)))
                                     .toList(),
                             !covered.isEmpty(),
-                            mine.contains(of.id()) || adults.contains(caller.person()),
+                            reader.adultOf().contains(of.id())
+                                    || reader.covers().contains(one.id()),
                             of.pupils().size(),
                             about.stream()
                                     .map(finding -> finding.kind().severity())
@@ -232,8 +246,15 @@ class TimetableController {
                                     .map(made -> "%s: %s (%s)".formatted(made.what(), made.why(), made.by()))
                                     .orElse(null));
                 })
-                .filter(box -> caller.isLead() || box.mine())
                 .toList();
+    }
+
+    private static Set<LessonId> coveredBy(PersonId adult, Map<LessonId, List<InspectedLesson.Cover>> covers) {
+        return covers.entrySet().stream()
+                .filter(one ->
+                        one.getValue().stream().anyMatch(cover -> cover.adult().equals(adult)))
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
     }
 
     /** By the lesson it is about, and by the one it clashes with: both show it. */

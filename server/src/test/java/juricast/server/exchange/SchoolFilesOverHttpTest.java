@@ -27,7 +27,7 @@ class SchoolFilesOverHttpTest {
     private Map<String, String> written() throws IOException {
         var files = new LinkedHashMap<String, String>();
         try (var zip = new ZipInputStream(
-                new ByteArrayInputStream(SERVER.bean(SchoolExchange.class).write()))) {
+                new ByteArrayInputStream(SERVER.bean(SchoolSheets.class).write()))) {
             for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
                 files.put(entry.getName(), new String(zip.readAllBytes(), UTF_8));
             }

@@ -340,7 +340,7 @@ class RulesOverHttpTest {
     }
 
     private static String valueOnDesk(JsonNode desk) {
-        for (JsonNode column : desk.get("columns")) {
+        for (JsonNode column : desk.at("/rights/columns")) {
             if (column.get("rule").asString().equals("voice.camera")) {
                 return column.get("value").asString();
             }

@@ -93,10 +93,14 @@ class TellingOverHttpTest {
                 .json()
                 .get("word")
                 .asString();
-        JsonNode near = orla.get(TIDES + "/word?of=" + other.replaceFirst("\\d$", other.endsWith("1") ? "2" : "1"))
-                .json();
+        String query = TIDES + "/word?of=" + other.replaceFirst("\\d$", other.endsWith("1") ? "2" : "1");
+        JsonNode near = orla.get(query).json();
         assertThat(near.get("fault").asString()).contains("too near");
-        assertThat(near.at("/neighbours/0/word").asString()).isEqualTo(other);
+        assertThat(near.at("/neighbours/0/ofClass").asString()).isEqualTo("Weather Lab 11");
+        assertThat(near.at("/neighbours/0/word").isMissingNode())
+                .as("she has no class there, so she does not get in by guessing near it")
+                .isTrue();
+        assertThat(maren.get(query).json().at("/neighbours/0/word").asString()).isEqualTo(other);
         assertThat(orla.put(TIDES + "/word", "{\"word\":\"<b>\"}").status()).isEqualTo(409);
 
         String proposed =

@@ -154,13 +154,22 @@ class TimetableOverHttpTest {
         assertThat(answer.status()).as(answer.text()).isEqualTo(200);
 
         JsonNode desk = anton.get("/api/lessons/" + lesson + "/desk").json();
-        assertThat(desk.get("adults").toString()).contains("Anton Prowse").doesNotContain("Thora Melling");
+        assertThat(desk.at("/door/adults").toString()).contains("Anton Prowse").doesNotContain("Thora Melling");
         assertThat(week(anton, "2026-09-14").toString()).contains("Signal Flags " + made);
+        JsonNode register = anton.get("/api/lessons/" + lesson + "/register").json();
+        assertThat(register.get("editable").asBoolean())
+                .as("read, not corrected")
+                .isFalse();
+        assertThat(anton.get("/api/classes/" + register.get("classId").asString() + "/attendance")
+                        .status())
+                .as("of the class, only the lesson")
+                .isEqualTo(403);
         assertThat(week(anton, "2026-09-21").toString())
                 .as("none left afterwards")
                 .doesNotContain("Signal Flags " + made);
         thora.post("/api/timetable/changes/" + answer.json().get("change").asString() + "/undo", "{}");
         assertThat(anton.get("/api/lessons/" + lesson + "/desk").status()).isEqualTo(403);
+        assertThat(anton.get("/api/lessons/" + lesson + "/register").status()).isEqualTo(403);
     }
 
     @Test

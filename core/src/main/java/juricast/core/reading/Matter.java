@@ -1,0 +1,63 @@
+package juricast.core.reading;
+
+import static juricast.core.reading.Tie.*;
+
+import java.util.Set;
+
+/**
+ * What the school keeps, by who may read it. This table is the only place that says so: what is new and can be read gets a
+ * line here, and whoever shows it asks {@link Reader#mayRead}.
+ */
+public enum Matter {
+    /** The school's charter, years and sets. */
+    CHARTER(STAFF, LEAD),
+    /** A set that an adult has made for the own classes. */
+    OWN_SETS(SELF, LEAD),
+    /** Names of adults whom one may ask for help. */
+    COLLEAGUES(STAFF, LEAD),
+    /** A class's own page: its adults, its lessons, its plan. */
+    CLASS(ADULT, LEAD),
+    /** Who is in a class. */
+    CLASS_LIST(ADULT, LEAD),
+    /** The rules of a class, of its lessons, and why they are so. */
+    RULES(ADULT, LEAD),
+    /** The link, the join word and the notes about joining: who has them stands at the door. */
+    WAY_IN(ADULT, LEAD),
+    /** What is planned for a lesson: its running order and what is brought to it. */
+    PLAN(ADULT, LEAD),
+    /** A lesson as it runs, with all that its adults see. */
+    DESK(ADULT, COVER, LEAD),
+    /** Who was there, how long, and what was corrected. */
+    REGISTER(ADULT, COVER, LEAD),
+    /** A lesson looked at again, moment by moment. */
+    REPLAY(ADULT, COVER, LEAD),
+    /** Marks over many lessons, of a class or of one pupil. */
+    ATTENDANCE(ADULT, LEAD),
+    /** How lessons departed from their rules. */
+    KEEPING(ADULT, LEAD),
+    /** When lessons are, and who gives them. */
+    TIMETABLE(ADULT, COVER, LEAD),
+    /** Weak spots of the timetable. */
+    WEAK_SPOTS(ADULT, LEAD),
+    /** Messages that went out about a class. */
+    MESSAGES(ADULT, LEAD),
+    /** The words of an invitation: they hold a way in that is somebody's own. */
+    INVITATIONS(SELF, LEAD),
+    /** All lessons that run now. */
+    CORRIDOR(LEAD),
+    /** Accounts, and who read what of whom. */
+    ACCOUNTS(LEAD),
+    /** A person's own day, calendar and account. */
+    OWN_PAGE(SELF);
+
+    private final Set<Tie> ties;
+
+    Matter(Tie... ties) {
+        this.ties = Set.of(ties);
+    }
+
+    /** Which ties open it; one of them is enough. */
+    public Set<Tie> ties() {
+        return ties;
+    }
+}

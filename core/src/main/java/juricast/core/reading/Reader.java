@@ -1,0 +1,57 @@
+package juricast.core.reading;
+
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.Set;
+import juricast.core.identity.ClassId;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.PersonId;
+
+/**
+ * Somebody who wants to read, as they stand at this moment: ties that have ended open nothing any more.
+ *
+ * @param post what they are at the school
+ * @param adultOf classes of which they are in charge now
+ * @param covers lessons in which they are in charge without being an adult of the class
+ */
+public record Reader(PersonId who, Post post, Set<ClassId> adultOf, Set<LessonId> covers) {
+    public enum Post {
+        LEAD,
+        STAFF,
+        PUPIL
+    }
+
+    public Reader {
+        adultOf = Set.copyOf(adultOf);
+        covers = Set.copyOf(covers);
+    }
+
+    public boolean mayRead(Matter matter, About about) {
+        return !Collections.disjoint(matter.ties(), ties(about));
+    }
+
+    /** Whether they may read it of every class, also of those that come. */
+    public boolean mayReadAll(Matter matter) {
+        return mayRead(matter, About.SCHOOL);
+    }
+
+    Set<Tie> ties(About about) {
+        var ties = EnumSet.noneOf(Tie.class);
+        if (about.person().filter(who::equals).isPresent()) {
+            ties.add(Tie.SELF);
+        }
+        if (post != Post.PUPIL) {
+            ties.add(Tie.STAFF);
+            if (!Collections.disjoint(adultOf, about.classes())) {
+                ties.add(Tie.ADULT);
+            }
+            if (about.lesson().filter(covers::contains).isPresent()) {
+                ties.add(Tie.COVER);
+            }
+        }
+        if (post == Post.LEAD) {
+            ties.add(Tie.LEAD);
+        }
+        return ties;
+    }
+}

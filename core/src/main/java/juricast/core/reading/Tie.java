@@ -1,0 +1,15 @@
+package juricast.core.reading;
+
+/** How somebody who reads stands to what is read. Who has none of these to it reads nothing of it. */
+public enum Tie {
+    /** It is about them. */
+    SELF,
+    /** They are in charge of the class now: its lead adult or a second one. */
+    ADULT,
+    /** They are in charge of this one lesson, in place of those of the class or beside them. */
+    COVER,
+    /** They work at the school. */
+    STAFF,
+    /** They are the safeguarding lead. */
+    LEAD
+}
