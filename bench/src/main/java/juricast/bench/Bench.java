@@ -58,6 +58,10 @@ public final class Bench {
                 Soak.measure(demo);
             }
         }
+        if (only.equals("year")) {
+            System.out.println("Lessons of a year, and what stays of them in memory:");
+            Year.measure(jar);
+        }
         if (only.equals("kills")) {
             System.out.println("Killed under the load of the bell:");
             Kills.measure(jar);

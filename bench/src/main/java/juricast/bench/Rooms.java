@@ -345,6 +345,13 @@ final class Rooms implements AutoCloseable {
         return JSON.readTree(answer.body());
     }
 
+    /** Ends all lessons. */
+    void dismiss() throws IOException, InterruptedException {
+        for (Room room : rooms) {
+            json(send("POST", room.lesson + "/dismiss", "{}", teacher));
+        }
+    }
+
     /** What stands on a desk. */
     String desk(Room room) throws IOException, InterruptedException {
         return get(room.lesson + "/desk", teacher).body();

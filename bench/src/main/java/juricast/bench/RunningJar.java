@@ -6,6 +6,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -13,6 +14,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.regex.Pattern;
 
 /** The packaged application with demo data, in a process of its own. */
 record RunningJar(Process process, int port, Path file, Duration startedIn) implements AutoCloseable {
@@ -102,6 +104,35 @@ record RunningJar(Process process, int port, Path file, Duration startedIn) impl
 
     static Duration used(ProcessHandle process) {
         return process.info().totalCpuDuration().orElseThrow();
+    }
+
+    /** Megabytes of the heap in use after a collection. */
+    long heap() throws IOException, InterruptedException {
+        jcmd("GC.run");
+        // Each generation of the heap on a line of its own.
+        return Pattern.compile("total \\d+K, used (\\d+)K")
+                        .matcher(jcmd("GC.heap_info"))
+                        .results()
+                        .mapToLong(generation -> Long.parseLong(generation.group(1)))
+                        .sum()
+                / 1024;
+    }
+
+    private String jcmd(String command) throws IOException, InterruptedException {
+        Path tool = Path.of(System.getProperty("java.home"), "bin", "jcmd");
+        Process asked = new ProcessBuilder(tool.toString(), Long.toString(process.pid()), command).start();
+        String answer = new String(asked.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        asked.waitFor();
+        return answer;
+    }
+
+    /** Megabytes of the machine's memory that the process holds. */
+    long resident() throws IOException {
+        return Files.readAllLines(Path.of("/proc", Long.toString(process.pid()), "status")).stream()
+                .filter(line -> line.startsWith("VmRSS"))
+                .mapToLong(line -> Long.parseLong(line.replaceAll("\\D", "")) / 1024)
+                .findFirst()
+                .orElse(0);
     }
 
     private static int freePort() throws IOException {

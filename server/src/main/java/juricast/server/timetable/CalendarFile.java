@@ -304,34 +304,12 @@ final class CalendarFile {
             throw new NotTaken(NO_TITLE, event.text("UID"));
         }
         Time start = time(event, "DTSTART", school).orElseThrow(() -> new NotTaken(NO_START, title));
-        int minutes = minutes(event, start);
-        Set<LocalDateTime> added = new TreeSet<>();
-        Set<LocalDate> leftOut = new HashSet<>();
-        for (Property one : event.all("RDATE")) {
-            added.addAll(each(one, start.zone));
-        }
-        for (Property one : event.all("EXDATE")) {
-            for (LocalDateTime at : each(one, start.zone)) {
-                leftOut.add(at.toLocalDate());
-            }
-        }
-        List<Property> rules = event.all("RRULE");
-        if (rules.size() > 1) {
-            throw new NotTaken(RULE_NOT_UNDERSTOOD, "more than one RRULE");
-        }
-        Optional<Recurrence> rule = Optional.empty();
-        if (!rules.isEmpty()) {
-            rule = Recurrence.parse(rules.get(0).value(), start.zone);
-            if (rule.isEmpty()) {
-                throw new NotTaken(RULE_NOT_UNDERSTOOD, rules.get(0).value());
-            }
-        }
-        var written = new Series(start.local, minutes, start.zone, rule, added, leftOut);
+        Series written = written(event, start);
         List<Series.Fault> wrong = written.faults(before);
         if (wrong.contains(Series.Fault.TOO_MANY_LESSONS)) {
             throw new NotTaken(TOO_MANY_OF_ONE_SERIES, title);
         }
-        boolean cancelled = "CANCELLED".equalsIgnoreCase(event.text("STATUS"));
+        boolean cancelled = isCancelled(event);
         var lessons = new LinkedHashMap<LocalDateTime, TimetableReading.Lesson>();
         if (wrong.isEmpty()) {
             written.lessons(before)
@@ -339,30 +317,57 @@ final class CalendarFile {
                             lessons.put(one.slot(), new TimetableReading.Lesson(one.slot(), one.time(), cancelled)));
         }
         for (Event change : moved) {
-            LocalDateTime slot = time(change, "RECURRENCE-ID", start.zone)
-                    .map(at -> at.local
-                            .atZone(at.zone)
-                            .withZoneSameInstant(start.zone)
-                            .toLocalDateTime())
-                    .orElseThrow(() -> new NotTaken(NOT_A_TIME, title));
-            if (!lessons.containsKey(slot)) {
+            TimetableReading.Lesson one = moved(change, start, minutes(event, start), title);
+            if (lessons.replace(one.slot(), one) == null) {
                 faults.add(new Fault(change.line, CHANGES_NOTHING_KNOWN, title));
-                continue;
             }
-            Time at = time(change, "DTSTART", start.zone).orElse(new Time(slot, start.zone));
-            lessons.put(
-                    slot,
-                    new TimetableReading.Lesson(
-                            slot,
-                            span(
-                                    at,
-                                    change.one("DTEND").isPresent()
-                                                    || change.one("DURATION").isPresent()
-                                            ? minutes(change, at)
-                                            : minutes),
-                            "CANCELLED".equalsIgnoreCase(change.text("STATUS"))));
         }
         return new Entry(event.text("UID"), event.line, title, List.copyOf(lessons.values()));
+    }
+
+    /** The series as its rule and its single dates say, before lessons of it were moved. */
+    private Series written(Event event, Time start) throws NotTaken {
+        Set<LocalDateTime> added = new TreeSet<>();
+        for (Property one : event.all("RDATE")) {
+            added.addAll(each(one, start.zone));
+        }
+        Set<LocalDate> leftOut = new HashSet<>();
+        for (Property one : event.all("EXDATE")) {
+            each(one, start.zone).forEach(at -> leftOut.add(at.toLocalDate()));
+        }
+        return new Series(start.local, minutes(event, start), start.zone, rule(event, start.zone), added, leftOut);
+    }
+
+    private static Optional<Recurrence> rule(Event event, ZoneId zone) throws NotTaken {
+        List<Property> rules = event.all("RRULE");
+        if (rules.isEmpty()) {
+            return Optional.empty();
+        }
+        if (rules.size() > 1) {
+            throw new NotTaken(RULE_NOT_UNDERSTOOD, "more than one RRULE");
+        }
+        Optional<Recurrence> rule = Recurrence.parse(rules.get(0).value(), zone);
+        if (rule.isEmpty()) {
+            throw new NotTaken(RULE_NOT_UNDERSTOOD, rules.get(0).value());
+        }
+        return rule;
+    }
+
+    /** One lesson of a series that was moved or called off. @param minutes how long it is if the change does not say */
+    private TimetableReading.Lesson moved(Event change, Time start, int minutes, String title) throws NotTaken {
+        LocalDateTime slot = time(change, "RECURRENCE-ID", start.zone)
+                .map(at ->
+                        at.local.atZone(at.zone).withZoneSameInstant(start.zone).toLocalDateTime())
+                .orElseThrow(() -> new NotTaken(NOT_A_TIME, title));
+        Time at = time(change, "DTSTART", start.zone).orElse(new Time(slot, start.zone));
+        boolean saysHowLong =
+                change.one("DTEND").isPresent() || change.one("DURATION").isPresent();
+        return new TimetableReading.Lesson(
+                slot, span(at, saysHowLong ? minutes(change, at) : minutes), isCancelled(change));
+    }
+
+    private static boolean isCancelled(Event event) {
+        return "CANCELLED".equalsIgnoreCase(event.text("STATUS"));
     }
 
     private static Span span(Time from, int minutes) {

@@ -5,13 +5,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.lowagie.text.pdf.PdfReader;
 import com.lowagie.text.pdf.parser.PdfTextExtractor;
 import java.io.IOException;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import juricast.core.identity.PersonId;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
 import juricast.server.access.Position;
 import juricast.server.access.SignedIn;
+import juricast.server.data.School;
 import juricast.server.files.Paper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -119,62 +126,100 @@ class AttendanceOverHttpTest {
         assertThat(orla.get("/api/attendance").json().get("lookedAt").asInt()).isBetween(1, lookedAt - 1);
     }
 
-    /** A lesson that nobody opened here: it was held in another service. */
+    /** A lesson of a class of three that nobody opened here: it was held in another service, and is over. */
+    private static final class HeldElsewhere {
+        private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm");
+        static final String DECIDED =
+                "decided=" + URLEncoder.encode("{\"J Pell\":\"jory-pell\",\"a guest\":\"-\"}", StandardCharsets.UTF_8);
+        final TestBrowser thora = SERVER.signedIn("thora-melling");
+        final String ofClass;
+        final String lesson;
+        final String file;
+
+        HeldElsewhere(String title) {
+            ofClass = "/api/classes/"
+                    + thora.post("/api/classes", "{\"title\":\"%s\",\"year\":8}".formatted(title))
+                            .json()
+                            .get("id")
+                            .asString();
+            byte[] roster = "name\nInes Carrow\nJory Pell\nBo Lindqvar\n".getBytes(StandardCharsets.UTF_8);
+            thora.upload(
+                    ofClass + "/roster",
+                    roster,
+                    thora.upload(ofClass + "/roster/preview", roster, "")
+                            .json()
+                            .get("fingerprint")
+                            .asString());
+            LocalDateTime starts = SERVER.now()
+                    .atZone(SERVER.bean(School.class).zone())
+                    .toLocalDateTime()
+                    .plusMinutes(3);
+            thora.post(
+                    ofClass + "/series",
+                    """
+                    {"first":"%1$s","until":"%1$s","days":["%2$s"],"start":"%3$s","minutes":50}"""
+                            .formatted(starts.toLocalDate(), starts.getDayOfWeek(), CLOCK.format(starts)));
+            lesson = "/api/lessons/"
+                    + thora.get(ofClass).json().at("/lessons/0/id").asString();
+            SERVER.advance(Duration.ofHours(1));
+            file =
+                    """
+                    Participant,Join Time,Leave Time
+                    Ines Carrow,%s,%s
+                    Ines Carrow,%s,%s
+                    J Pell,%s,%s
+                    Bo Lindqvar,%s,
+                    a guest,%s,%s
+                    """
+                            .formatted(Stream.of(-2, 20, 22, 50, 9, 50, 0, 0, 50)
+                                    .map(minute -> CLOCK.format(starts.plusMinutes(minute)))
+                                    .toArray());
+        }
+
+        JsonNode preview(String said) {
+            return thora.send("POST", lesson + "/logs/preview?" + said, file, "text/csv")
+                    .json();
+        }
+
+        TestBrowser.Answer take(String said) {
+            String fingerprint = preview(said).get("fingerprint").asString();
+            return thora.send(
+                    "POST", lesson + "/logs?" + said + "&name=log.csv&fingerprint=" + fingerprint, file, "text/csv");
+        }
+
+        JsonNode register() {
+            return thora.get(lesson + "/register").json();
+        }
+
+        int lessonsInTheGrid() {
+            return thora.get(ofClass + "/attendance").json().get("lessons").size();
+        }
+    }
+
     @Test
-    void a_log_of_another_service_becomes_presence_once_a_person_has_decided_every_name_and_can_be_taken_back() {
-        TestBrowser thora = SERVER.signedIn("thora-melling");
-        String id = thora.post("/api/classes", "{\"title\":\"Knot Theory\",\"year\":8}")
-                .json()
-                .get("id")
-                .asString();
-        String path = "/api/classes/" + id;
-        byte[] roster = "name\nInes Carrow\nJory Pell\nBo Lindqvar\n".getBytes();
-        thora.upload(
-                path + "/roster",
-                roster,
-                thora.upload(path + "/roster/preview", roster, "")
-                        .json()
-                        .get("fingerprint")
-                        .asString());
-        thora.post(
-                path + "/series",
-                """
-                {"first":"2026-09-14","until":"2026-09-14","days":["MONDAY"],"start":"12:00","minutes":50}""");
-        String lesson =
-                "/api/lessons/" + thora.get(path).json().at("/lessons/0/id").asString();
-        assertThat(thora.get(lesson + "/register").json().get("draft").asBoolean())
-                .isTrue();
-        SERVER.advance(java.time.Duration.ofHours(4));
-        String file = "Participant,Join Time,Leave Time\nInes Carrow,11:58,12:20\nInes Carrow,12:22,12:50\n"
-                + "J Pell,12:09,12:50\nBo Lindqvar,12:00,\na guest,12:00,12:50\n";
-        String at = lesson + "/logs";
-        JsonNode shown = thora.send("POST", at + "/preview", file, "text/csv").json();
-        assertThat(shown.get("remembered").asBoolean()).isFalse();
+    void a_log_of_another_service_waits_until_a_person_has_decided_every_name() {
+        var held = new HeldElsewhere("Knot Theory");
+
+        JsonNode shown = held.preview("");
+
         assertThat(shown.get("open").asInt()).isEqualTo(2);
         assertThat(shown.at("/wrong/0/message").asString()).contains("Bo Lindqvar has no time of leaving");
-        assertThat(thora.send(
-                                "POST",
-                                at + "?fingerprint=" + shown.get("fingerprint").asString(),
-                                file,
-                                "text/csv")
-                        .text())
-                .contains("2 names are open");
-
-        String decided = "decided="
-                + java.net.URLEncoder.encode(
-                        "{\"J Pell\":\"jory-pell\",\"a guest\":\"-\"}", java.nio.charset.StandardCharsets.UTF_8);
-        JsonNode then =
-                thora.send("POST", at + "/preview?" + decided, file, "text/csv").json();
-        assertThat(then.get("open").asInt()).isZero();
-        assertThat(thora.send(
-                                "POST",
-                                at + "?" + decided + "&name=log.csv&fingerprint="
-                                        + then.get("fingerprint").asString(),
-                                file,
-                                "text/csv")
+        assertThat(held.take("").text()).contains("2 names are open");
+        assertThat(held.register().get("draft").asBoolean()).isTrue();
+        assertThat(held.preview(HeldElsewhere.DECIDED).get("open").asInt()).isZero();
+        assertThat(orla.send("POST", held.lesson + "/logs/preview", held.file, "text/csv")
                         .status())
-                .isEqualTo(200);
-        JsonNode register = thora.get(lesson + "/register").json();
+                .as("another teacher's")
+                .isEqualTo(403);
+    }
+
+    @Test
+    void a_log_of_another_service_becomes_presence_and_can_be_taken_back() {
+        var held = new HeldElsewhere("Splices");
+        assertThat(held.take(HeldElsewhere.DECIDED).status()).isEqualTo(200);
+
+        JsonNode register = held.register();
+
         assertThat(register.get("draft").asBoolean()).isFalse();
         JsonNode jory = each(register.get("lines")).stream()
                 .filter(one -> one.get("person").asString().equals("jory-pell"))
@@ -182,26 +227,29 @@ class AttendanceOverHttpTest {
                 .orElseThrow();
         assertThat(jory.get("mark").asString()).isEqualTo("LATE");
         assertThat(jory.get("lateMinutes").asInt()).isEqualTo(9);
-        assertThat(thora.get(path + "/attendance").json().get("lessons").size()).isEqualTo(1);
-        assertThat(orla.send("POST", at + "/preview", file, "text/csv").status())
-                .isEqualTo(403);
+        assertThat(held.lessonsInTheGrid()).isEqualTo(1);
 
-        // The next file with these headings is read as this one was, whatever its headings make likely.
-        JsonNode next = thora.send("POST", at + "/preview", file, "text/csv").json();
-        assertThat(next.get("remembered").asBoolean()).isTrue();
-        JsonNode otherwise = thora.send("POST", at + "/preview?columns=1,1,2,-1", file, "text/csv")
-                .json();
-        assertThat(otherwise.at("/names/0/name").asString()).isEqualTo("11:58");
-        assertThat(thora.send("POST", at + "/preview?columns=a", file, "text/csv")
+        String log = held.lesson + "/logs/" + register.at("/logs/0/id").asString();
+        assertThat(held.thora.delete(log).status()).isEqualTo(200);
+        assertThat(held.register().get("draft").asBoolean()).isTrue();
+        assertThat(held.lessonsInTheGrid()).isZero();
+        assertThat(held.thora.delete(log).status()).isEqualTo(404);
+    }
+
+    @Test
+    void the_next_file_with_the_same_headings_is_read_as_the_last_one_was() {
+        var held = new HeldElsewhere("Rigging");
+        String swapped = HeldElsewhere.DECIDED + "&columns=0,1,2,-1";
+        held.take(swapped);
+
+        assertThat(held.preview("").get("remembered").asBoolean()).isTrue();
+        assertThat(held.preview("columns=1,1,2,-1").at("/names/0/name").asString())
+                .as("unless somebody says otherwise")
+                .contains(":");
+        assertThat(held.thora
+                        .send("POST", held.lesson + "/logs/preview?columns=a", held.file, "text/csv")
                         .status())
                 .isEqualTo(400);
-
-        String log = register.at("/logs/0/id").asString();
-        assertThat(thora.delete(at + "/" + log).status()).isEqualTo(200);
-        assertThat(thora.get(lesson + "/register").json().get("draft").asBoolean())
-                .isTrue();
-        assertThat(thora.get(path + "/attendance").json().get("lessons").size()).isZero();
-        assertThat(thora.delete(at + "/" + log).status()).isEqualTo(404);
     }
 
     private static final String SETTINGS = "/api/register-settings";
