@@ -138,7 +138,7 @@ describe('the register', () => {
   })
 
   it('is signed, and opened again only with a reason', async () => {
-    const signed = page({ editable: false, signed: { by: 'Orla Venn', at: '2026-09-14T09:10:00Z' } })
+    const signed = page({ editable: false, signed: { by: 'Orla Venn', at: '2026-09-14T09:10:00Z', reopenable: true } })
     const asked = register(page(), { [`POST ${AT}/sign`]: signed, [`POST ${AT}/reopen`]: page() })
 
     await userEvent.click(await screen.findByRole('button', { name: 'Sign the register' }))

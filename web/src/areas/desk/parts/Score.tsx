@@ -1,28 +1,17 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import { memo, useCallback, useMemo, useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
 import type { Desk } from '../../../shared/api/types'
-import type { Mark } from '../../../lesson/part'
 import { rows, type PupilRow } from '../../../lesson/rows'
 import { useSchoolTime } from '../../../shared/time'
 import { Strip } from '../../../shared/ui/Strip'
 import { mayOrder, type Give } from '../../../lesson/orders'
 import { DeskMenu } from '../../../lesson/DeskMenu'
-import { ClassRight, ClassRightMenu, PupilRight, PupilRightMenu } from '../../../lesson/rights/RightCells'
+import { ClassRight, ClassRightMenu, PupilRightMenu } from '../../../lesson/rights/RightCells'
 import { Nudge } from '../../../lesson/door/Nudge'
-import { LastWord, MoreForPupil, Removal, RowMenu, TrustMenu } from '../../../lesson/door/RowMenu'
-
-const SHORT: Record<string, string> = {
-  'voice.speak': 'Speak',
-  'voice.camera': 'Camera',
-  'chat.class': 'Write',
-  'chat.private': 'Whisper',
-  'share.screen': 'Share',
-  'share.draw': 'Draw',
-  'names.rename': 'Rename',
-}
-
-/** The columns: name, time, and one for each right. */
-export const COLUMNS = '168px minmax(120px, 1fr) repeat(7, 54px) 30px'
+import { LastWord, Removal, RowMenu, TrustMenu } from '../../../lesson/door/RowMenu'
+import { Axis } from './Axis'
+import { COLUMNS, SHORT } from './columns'
+import { Row } from './Row'
 
 interface ScoreProps {
   desk: Desk
@@ -239,199 +228,6 @@ function Sample({ kind }: { kind: 'in' | 'wait' }) {
         until={1}
         height={8}
       />
-    </chakra.span>
-  )
-}
-
-function Axis({ desk, from, until, now }: { desk: Desk; from: number; until: number; now: number }) {
-  const time = useSchoolTime()
-  const place = (instant: number) => `${(100 * (instant - from)) / (until - from)}%`
-  const start = Date.parse(desk.starts)
-  const ticks = Array.from({ length: Math.ceil((until - start) / 600_000) }, (_, i) => start + i * 600_000)
-  const shown = now >= from && now <= until && desk.door.phase !== 'OVER'
-  return (
-    <Box position="relative" h={desk.course.order.length > 0 ? '50px' : '34px'} mr="14px" fontFamily="mono">
-      {shown && (
-        <Box
-          position="absolute"
-          top="0"
-          left={place(now)}
-          transform="translateX(-50%)"
-          bg="mark"
-          color="onMark"
-          px="5px"
-          fontSize="12px"
-          fontWeight="600"
-          borderRadius="2px"
-        >
-          {time.clock(now)}
-        </Box>
-      )}
-      {desk.course.order.map((step) => {
-        const running = desk.course.stance === step.name && now >= Date.parse(step.from) && now < Date.parse(step.until)
-        return (
-          <Box
-            key={step.from}
-            position="absolute"
-            top="17px"
-            h="17px"
-            left={place(Date.parse(step.from))}
-            w={`${(100 * (Date.parse(step.until) - Date.parse(step.from))) / (until - from)}%`}
-            border="1px solid"
-            borderColor="ink"
-            bg={running ? 'ink' : 'sheet'}
-            color={running ? 'sheet' : 'ink2'}
-            fontFamily="body"
-            fontSize="11px"
-            lineHeight="15px"
-            px="3px"
-            truncate
-            title={`${step.name}, ${time.clock(step.from)} to ${time.clock(step.until)}`}
-          >
-            {step.name}
-          </Box>
-        )
-      })}
-      {ticks.map((tick, number) => (
-        <Box
-          key={tick}
-          hideBelow={number % 3 === 0 ? undefined : 'xl'}
-          position="absolute"
-          bottom="0"
-          left={place(tick)}
-          transform="translateX(-50%)"
-          fontSize="10.5px"
-          color="ink3"
-        >
-          {time.clock(tick)}
-        </Box>
-      ))}
-    </Box>
-  )
-}
-
-interface RowProps {
-  pupil: PupilRow
-  from: number
-  until: number
-  now: number
-  live: boolean
-  /** Nobody is missing from a lesson that nobody has opened. */
-  begun: boolean
-  fifth: boolean
-  ask: (anchor: HTMLElement, rule?: string, person?: string) => void
-}
-
-const WHERE: Partial<Record<PupilRow['whereabouts'], string>> = {
-  MISSING: 'missing',
-  WAITING: 'waits',
-  CONNECTION_LOST: 'line lost',
-  GONE: 'gone',
-  REMOVED: 'removed',
-}
-
-const Row = memo(
-  function Row({ pupil, from, until, now, live, begun, fifth, ask }: RowProps) {
-    const isIn = pupil.whereabouts === 'IN'
-    const time = useSchoolTime()
-    return (
-      <Box
-        role="row"
-        aria-label={pupil.name}
-        display="grid"
-        gridTemplateColumns={COLUMNS}
-        alignItems="center"
-        h="20.6px"
-        css={{ '@media (pointer: coarse)': { height: '38px' } }}
-        px="14px"
-        borderBottom="1px solid"
-        borderColor={fifth ? 'lineStrong' : 'line'}
-      >
-        <Box
-          role="rowheader"
-          display="flex"
-          alignItems="center"
-          gap="6px"
-          minW="0"
-          fontSize="13.5px"
-          color={isIn ? 'ink' : 'ink3'}
-          fontWeight={pupil.handSince ? 650 : 400}
-        >
-          <chakra.span
-            truncate
-            bg={pupil.handSince ? 'mark' : 'transparent'}
-            color={pupil.handSince ? 'onMark' : 'inherit'}
-            px={pupil.handSince ? '3px' : '0'}
-          >
-            {pupil.shownName ?? pupil.name}
-          </chakra.span>
-          {WHERE[pupil.whereabouts] && (begun || pupil.whereabouts !== 'MISSING') && (
-            <chakra.span fontSize="11.5px" flexShrink={0} color={pupil.whereabouts === 'REMOVED' ? 'verdict.away' : 'ink3'}>
-              {WHERE[pupil.whereabouts]}
-              {pupil.backBy && Date.parse(pupil.backBy) > now && `, back by ${time.clock(pupil.backBy)}`}
-            </chakra.span>
-          )}
-          {pupil.marks.map((mark) => (
-            <On key={mark.words} mark={mark} />
-          ))}
-        </Box>
-        <Box role="cell" position="relative" h="20px" mr="14px">
-          <Strip
-            stays={instants(pupil.stays, now)}
-            waits={instants(pupil.waits, now)}
-            from={from}
-            until={until}
-            now={now}
-            cut={pupil.whereabouts === 'REMOVED'}
-          />
-        </Box>
-        {pupil.cells.map((cell) => (
-          <Box role="cell" key={cell.rule} textAlign="center" opacity={isIn ? 1 : 0.35}>
-            <PupilRight
-              name={pupil.name}
-              cell={cell}
-              title={SHORT[cell.rule] ?? cell.rule}
-              onOpen={(anchor) => ask(anchor, cell.rule, pupil.id)}
-            />
-          </Box>
-        ))}
-        <Box role="cell">{live && <MoreForPupil pupil={pupil} onOpen={(anchor) => ask(anchor, undefined, pupil.id)} />}</Box>
-      </Box>
-    )
-  },
-  (before, after) =>
-    isSame(before.pupil, after.pupil) &&
-    before.now === after.now &&
-    before.live === after.live &&
-    before.begun === after.begun &&
-    before.until === after.until,
-)
-
-/** Whether a row is what it was: what no part has news of is told as it was. */
-function isSame(before: PupilRow, after: PupilRow) {
-  return JSON.stringify(before) === JSON.stringify(after)
-}
-
-/** What goes on has no end yet. */
-function instants(stretches: { from: string; until?: string }[], now: number) {
-  return stretches.map((one) => ({ from: Date.parse(one.from), until: one.until ? Date.parse(one.until) : now }))
-}
-
-function On({ mark }: { mark: Mark }) {
-  return (
-    <chakra.span
-      fontSize="11px"
-      flexShrink={0}
-      color={mark.quiet ? 'ink2' : 'verdict.in'}
-      fontWeight="650"
-      border={mark.quiet ? 'none' : '1px solid'}
-      borderColor="verdict.in"
-      px={mark.quiet ? '0' : '3px'}
-      lineHeight="14px"
-      title={mark.words}
-    >
-      <span aria-hidden>{mark.short}</span>
-      <chakra.span srOnly>{mark.words}</chakra.span>
     </chakra.span>
   )
 }

@@ -4489,6 +4489,7 @@ export interface components {
             /** Format: date-time */
             at: string;
             by: string;
+            reopenable: boolean;
         };
         SpeedRequest: {
             /** Format: int32 */

@@ -18,8 +18,13 @@ public sealed interface ChatEvent extends LessonEvent {
         R released(Released event);
     }
 
+    /** What holds words of somebody, and perhaps a file. */
+    sealed interface Written extends ChatEvent {
+        Optional<SentFile> file();
+    }
+
     /** Something was written, or a file was sent under its name. */
-    record Said(PersonId from, Readers to, String text, Optional<SentFile> file, Instant at) implements ChatEvent {
+    record Said(PersonId from, Readers to, String text, Optional<SentFile> file, Instant at) implements Written {
         public Said(PersonId from, Readers to, String text, Instant at) {
             this(from, to, text, Optional.empty(), at);
         }
@@ -32,7 +37,7 @@ public sealed interface ChatEvent extends LessonEvent {
 
     /** A message waits for an adult before anyone else reads it. */
     record Held(PersonId from, Readers to, String text, Optional<SentFile> file, Hold why, Instant at)
-            implements ChatEvent {
+            implements Written {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.held(this);

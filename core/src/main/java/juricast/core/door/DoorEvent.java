@@ -25,6 +25,11 @@ public sealed interface DoorEvent extends LessonEvent {
         }
     }
 
+    /** Somebody is out with all their devices, and what they had is let go of. */
+    sealed interface PutOut extends Visiting {
+        PersonId person();
+    }
+
     /** One method for each kind that brings somebody in or out. */
     interface Visits<R> {
         R knocked(Knocked event);
@@ -127,7 +132,7 @@ public sealed interface DoorEvent extends LessonEvent {
     }
 
     /** Somebody who was in charge here, or visited, is neither any more, and is out at once. */
-    record TakenOff(VisitId visit, PersonId person, Instant at) implements Visiting {
+    record TakenOff(VisitId visit, PersonId person, Instant at) implements PutOut {
         @Override
         public <R> R visiting(Visits<R> cases) {
             return cases.takenOff(this);
@@ -168,7 +173,7 @@ public sealed interface DoorEvent extends LessonEvent {
     }
 
     /** A person was removed with all their devices. */
-    record Removed(PersonId person, String why, PersonId by, Instant at) implements Visiting {
+    record Removed(PersonId person, String why, PersonId by, Instant at) implements PutOut {
         @Override
         public <R> R visiting(Visits<R> cases) {
             return cases.removed(this);

@@ -70,11 +70,8 @@ public final class DoorPart implements Part<DoorState, DoorOrder, DoorEvent> {
         if (event instanceof DoorEvent.Dismissed) {
             return Optional.of(Gone.EVERYBODY);
         }
-        if (event instanceof DoorEvent.Removed removed) {
-            return Optional.of(new Gone(Set.of(removed.person()), Gone.How.OUT));
-        }
-        if (event instanceof DoorEvent.TakenOff off) {
-            return Optional.of(new Gone(Set.of(off.person()), Gone.How.OUT));
+        if (event instanceof DoorEvent.PutOut out) {
+            return Optional.of(new Gone(Set.of(out.person()), Gone.How.OUT));
         }
         Set<PersonId> gone = notThereAnyMore(was, is);
         return gone.isEmpty()

@@ -2,10 +2,12 @@ package juricast.core.keeping;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import juricast.core.door.DoorEvent;
 import juricast.core.identity.PersonId;
 import juricast.core.live.LessonEvent;
@@ -30,7 +32,14 @@ public record Departure(
 
     private record Key(Rule<?> rule, Optional<PersonId> of) {}
 
-    private record Open(Kind kind, Optional<String> value, PersonId by, Instant from, Optional<Instant> until) {}
+    /** @param until when it ends by itself */
+    private record Open(Kind kind, Key key, Optional<String> value, PersonId by, Instant from, Instant until) {
+        /** Nothing if it held for no time at all. */
+        Optional<Departure> ended(Instant at) {
+            return Span.between(from, at.isAfter(until) ? until : at)
+                    .map(time -> new Departure(kind, key.rule, value, key.of, by, time));
+        }
+    }
 
     /**
      * All of them, in order of their beginning. What is set anew ends what was set before; a stance that keeps no live orders
@@ -41,61 +50,71 @@ public record Departure(
     public static List<Departure> of(List<LessonEvent> events, Instant until) {
         var found = new ArrayList<Departure>();
         var open = new LinkedHashMap<Key, Open>();
-        for (LessonEvent event : events) {
-            if (event instanceof RightsEvent.LiveSet set) {
-                begin(
-                        found,
-                        open,
-                        new Key(set.set().rule(), Optional.empty()),
-                        new Open(
-                                Kind.LIVE_ORDER,
-                                Optional.of(set.set().value().text()),
-                                set.by(),
-                                set.at(),
-                                Optional.empty()));
-            } else if (event instanceof RightsEvent.PassGiven pass) {
-                begin(
-                        found,
-                        open,
-                        new Key(pass.right(), Optional.of(pass.person())),
-                        lent(Kind.PASS, pass.by(), pass.at(), pass.until()));
-            } else if (event instanceof RightsEvent.CurbGiven curb) {
-                begin(
-                        found,
-                        open,
-                        new Key(curb.right(), Optional.of(curb.person())),
-                        lent(Kind.CURB, curb.by(), curb.at(), curb.until()));
-            } else if (event instanceof RightsEvent.LoanEnded ended) {
-                end(found, open, new Key(ended.right(), Optional.of(ended.person())), ended.at());
-            } else if (event instanceof RightsEvent.StanceSwitched to && !to.keptLive()) {
-                List.copyOf(open.keySet()).stream()
-                        .filter(key -> key.of.isEmpty())
-                        .forEach(key -> end(found, open, key, to.at()));
-            } else if (event instanceof DoorEvent.Dismissed dismissed) {
-                List.copyOf(open.keySet()).forEach(key -> end(found, open, key, dismissed.at()));
-            }
-        }
-        List.copyOf(open.keySet()).forEach(key -> end(found, open, key, until));
-        found.sort(java.util.Comparator.comparing(one -> one.time.from()));
+        LessonEvent.of(events, RightsEvent.Ordering.class)
+                .map(event -> event.ordering(STEPS))
+                .forEach(step -> step.applied(open, found));
+        Instant over = LessonEvent.of(events, DoorEvent.Dismissed.class)
+                .map(DoorEvent.Dismissed::at)
+                .findFirst()
+                .orElse(until);
+        new Step(key -> true, Optional.empty(), over).applied(open, found);
+        found.sort(Comparator.comparing(one -> one.time.from()));
         return found;
     }
 
-    private static Open lent(Kind kind, PersonId by, Instant at, Instant until) {
-        return new Open(kind, Optional.empty(), by, at, Optional.of(until));
-    }
-
-    private static void begin(List<Departure> found, Map<Key, Open> open, Key key, Open next) {
-        end(found, open, key, next.from);
-        open.put(key, next);
-    }
-
-    private static void end(List<Departure> found, Map<Key, Open> open, Key key, Instant at) {
-        Open was = open.remove(key);
-        if (was == null) {
-            return;
+    /** What one event ends, and what it begins. */
+    private record Step(Predicate<Key> ends, Optional<Open> begins, Instant at) {
+        static Step begin(Open next) {
+            return new Step(next.key::equals, Optional.of(next), next.from);
         }
-        Instant until = was.until.filter(at::isAfter).orElse(at);
-        Span.between(was.from, until)
-                .ifPresent(time -> found.add(new Departure(was.kind, key.rule, was.value, key.of, was.by, time)));
+
+        static Step end(Predicate<Key> which, Instant at) {
+            return new Step(which, Optional.empty(), at);
+        }
+
+        void applied(Map<Key, Open> open, List<Departure> found) {
+            List.copyOf(open.values()).stream()
+                    .filter(one -> ends.test(one.key))
+                    .forEach(one -> {
+                        open.remove(one.key);
+                        one.ended(at).ifPresent(found::add);
+                    });
+            begins.ifPresent(next -> open.put(next.key, next));
+        }
     }
+
+    private static final RightsEvent.Orders<Step> STEPS = new RightsEvent.Orders<>() {
+        @Override
+        public Step liveSet(RightsEvent.LiveSet event) {
+            return Step.begin(new Open(
+                    Kind.LIVE_ORDER,
+                    new Key(event.set().rule(), Optional.empty()),
+                    Optional.of(event.set().value().text()),
+                    event.by(),
+                    event.at(),
+                    Instant.MAX));
+        }
+
+        @Override
+        public Step passGiven(RightsEvent.PassGiven event) {
+            var key = new Key(event.right(), Optional.of(event.person()));
+            return Step.begin(new Open(Kind.PASS, key, Optional.empty(), event.by(), event.at(), event.until()));
+        }
+
+        @Override
+        public Step curbGiven(RightsEvent.CurbGiven event) {
+            var key = new Key(event.right(), Optional.of(event.person()));
+            return Step.begin(new Open(Kind.CURB, key, Optional.empty(), event.by(), event.at(), event.until()));
+        }
+
+        @Override
+        public Step loanEnded(RightsEvent.LoanEnded event) {
+            return Step.end(new Key(event.right(), Optional.of(event.person()))::equals, event.at());
+        }
+
+        @Override
+        public Step stanceSwitched(RightsEvent.StanceSwitched event) {
+            return Step.end(key -> !event.keptLive() && key.of.isEmpty(), event.at());
+        }
+    };
 }

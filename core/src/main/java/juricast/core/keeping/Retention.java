@@ -2,8 +2,8 @@ package juricast.core.keeping;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import juricast.core.chat.ChatEvent;
 import juricast.core.live.LessonEvent;
 import juricast.core.rules.Catalogue;
@@ -27,13 +27,9 @@ public final class Retention {
 
     /** The numbers of the events that say what was written, counted from 1. */
     public static List<Integer> written(List<LessonEvent> record) {
-        var numbers = new ArrayList<Integer>();
-        for (int i = 0; i < record.size(); i++) {
-            LessonEvent event = record.get(i);
-            if (event instanceof ChatEvent.Said || event instanceof ChatEvent.Held) {
-                numbers.add(i + 1);
-            }
-        }
-        return numbers;
+        return IntStream.range(0, record.size())
+                .filter(i -> record.get(i) instanceof ChatEvent.Written)
+                .mapToObj(i -> i + 1)
+                .toList();
     }
 }

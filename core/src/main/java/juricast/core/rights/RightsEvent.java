@@ -13,11 +13,26 @@ public sealed interface RightsEvent extends LessonEvent {
     <R> R match(Cases<R> cases);
 
     /** One method for each: a new kind stops the build at every reader that does not know it yet. */
-    interface Cases<R> {
+    interface Cases<R> extends Orders<R> {
         R turnedOn(TurnedOn event);
 
         R turnedOff(TurnedOff event);
 
+        R lightened(Lightened event);
+    }
+
+    /** What an adult set otherwise than it was planned, for all or for one. */
+    sealed interface Ordering extends RightsEvent {
+        <R> R ordering(Orders<R> cases);
+
+        @Override
+        default <R> R match(Cases<R> cases) {
+            return ordering(cases);
+        }
+    }
+
+    /** One method for each kind that sets something otherwise. */
+    interface Orders<R> {
         R liveSet(LiveSet event);
 
         R passGiven(PassGiven event);
@@ -27,8 +42,6 @@ public sealed interface RightsEvent extends LessonEvent {
         R loanEnded(LoanEnded event);
 
         R stanceSwitched(StanceSwitched event);
-
-        R lightened(Lightened event);
     }
 
     /** A person switched something on. */
@@ -48,43 +61,43 @@ public sealed interface RightsEvent extends LessonEvent {
     }
 
     /** A rule was changed for all pupils of the lesson. */
-    record LiveSet(RuleValue set, PersonId by, Instant at) implements RightsEvent {
+    record LiveSet(RuleValue set, PersonId by, Instant at) implements Ordering {
         @Override
-        public <R> R match(Cases<R> cases) {
+        public <R> R ordering(Orders<R> cases) {
             return cases.liveSet(this);
         }
     }
 
     /** A right was lent. */
     record PassGiven(PersonId person, Rule<Permission> right, Instant until, PersonId by, Instant at)
-            implements RightsEvent {
+            implements Ordering {
         @Override
-        public <R> R match(Cases<R> cases) {
+        public <R> R ordering(Orders<R> cases) {
             return cases.passGiven(this);
         }
     }
 
     /** A right was closed to one person. */
     record CurbGiven(PersonId person, Rule<Permission> right, Instant until, PersonId by, Instant at)
-            implements RightsEvent {
+            implements Ordering {
         @Override
-        public <R> R match(Cases<R> cases) {
+        public <R> R ordering(Orders<R> cases) {
             return cases.curbGiven(this);
         }
     }
 
     /** A pass or curb ended. */
-    record LoanEnded(PersonId person, Rule<Permission> right, PersonId by, Instant at) implements RightsEvent {
+    record LoanEnded(PersonId person, Rule<Permission> right, PersonId by, Instant at) implements Ordering {
         @Override
-        public <R> R match(Cases<R> cases) {
+        public <R> R ordering(Orders<R> cases) {
             return cases.loanEnded(this);
         }
     }
 
     /** The stance changed. */
-    record StanceSwitched(Stance to, boolean keptLive, PersonId by, Instant at) implements RightsEvent {
+    record StanceSwitched(Stance to, boolean keptLive, PersonId by, Instant at) implements Ordering {
         @Override
-        public <R> R match(Cases<R> cases) {
+        public <R> R ordering(Orders<R> cases) {
             return cases.stanceSwitched(this);
         }
     }

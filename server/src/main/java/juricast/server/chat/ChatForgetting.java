@@ -102,8 +102,6 @@ class ChatForgetting implements AtNight {
     }
 
     private static Optional<SentFile> file(LessonEvent event) {
-        return event instanceof ChatEvent.Said said
-                ? said.file()
-                : event instanceof ChatEvent.Held held ? held.file() : Optional.empty();
+        return event instanceof ChatEvent.Written written ? written.file() : Optional.empty();
     }
 }

@@ -25,6 +25,11 @@ public class AccessToClasses {
         return caller.isLead() ? find(id) : runBy(caller, id);
     }
 
+    /** Whether this is one of its adults or the safeguarding lead. */
+    public boolean isAdultOrLead(SignedIn caller, ClassId id) {
+        return caller.isLead() || runs(caller, id);
+    }
+
     /** Whether this is one of its adults, who change what is in it. */
     public boolean runs(SignedIn caller, ClassId id) {
         return classes.runBy(caller.person(), clock.instant()).contains(id);

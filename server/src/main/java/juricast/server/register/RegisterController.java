@@ -107,8 +107,8 @@ class RegisterController {
     /** How many lines bear a mark. */
     record Sum(Mark mark, long count) {}
 
-    /** @param at when it was signed */
-    record Signed(String by, Instant at) {}
+    /** @param at when it was signed @param reopenable whether the caller may open the register again */
+    record Signed(String by, Instant at, boolean reopenable) {}
 
     record ReopenRegisterRequest(@Nullable String reason) {}
 
@@ -164,7 +164,8 @@ class RegisterController {
                         .toList(),
                 signatures
                         .of(planned.id())
-                        .map(one -> new Signed(people.nameOf(one.by()), one.at()))
+                        .map(one -> new Signed(
+                                people.nameOf(one.by()), one.at(), access.isAdultOrLead(caller, planned.ofClass())))
                         .orElse(null),
                 Arrays.stream(Mark.values())
                         .map(mark -> new Sum(mark, register.count(mark)))

@@ -1,0 +1,2 @@
+/** Pages and marks, each with its author. */
+package juricast.core.board;

@@ -1,0 +1,2 @@
+/** What is handed out and hangs for latecomers, and captions. */
+package juricast.core.material;

@@ -1,0 +1,2 @@
+/** Raised hands, signs and the focus on one person. */
+package juricast.core.signals;

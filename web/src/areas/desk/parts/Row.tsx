@@ -1,0 +1,136 @@
+import { Box, chakra } from '@chakra-ui/react'
+import { memo } from 'react'
+import type { Mark } from '../../../lesson/part'
+import { type PupilRow } from '../../../lesson/rows'
+import { useSchoolTime } from '../../../shared/time'
+import { Strip } from '../../../shared/ui/Strip'
+import { PupilRight } from '../../../lesson/rights/RightCells'
+import { MoreForPupil } from '../../../lesson/door/RowMenu'
+import { COLUMNS, SHORT } from './columns'
+
+interface RowProps {
+  pupil: PupilRow
+  from: number
+  until: number
+  now: number
+  live: boolean
+  /** Nobody is missing from a lesson that nobody has opened. */
+  begun: boolean
+  fifth: boolean
+  ask: (anchor: HTMLElement, rule?: string, person?: string) => void
+}
+
+const WHERE: Partial<Record<PupilRow['whereabouts'], string>> = {
+  MISSING: 'missing',
+  WAITING: 'waits',
+  CONNECTION_LOST: 'line lost',
+  GONE: 'gone',
+  REMOVED: 'removed',
+}
+
+/** One pupil: a line of presence, and what they may do beside it. */
+export const Row = memo(
+  function Row({ pupil, from, until, now, live, begun, fifth, ask }: RowProps) {
+    const isIn = pupil.whereabouts === 'IN'
+    const time = useSchoolTime()
+    return (
+      <Box
+        role="row"
+        aria-label={pupil.name}
+        display="grid"
+        gridTemplateColumns={COLUMNS}
+        alignItems="center"
+        h="20.6px"
+        css={{ '@media (pointer: coarse)': { height: '38px' } }}
+        px="14px"
+        borderBottom="1px solid"
+        borderColor={fifth ? 'lineStrong' : 'line'}
+      >
+        <Box
+          role="rowheader"
+          display="flex"
+          alignItems="center"
+          gap="6px"
+          minW="0"
+          fontSize="13.5px"
+          color={isIn ? 'ink' : 'ink3'}
+          fontWeight={pupil.handSince ? 650 : 400}
+        >
+          <chakra.span
+            truncate
+            bg={pupil.handSince ? 'mark' : 'transparent'}
+            color={pupil.handSince ? 'onMark' : 'inherit'}
+            px={pupil.handSince ? '3px' : '0'}
+          >
+            {pupil.shownName ?? pupil.name}
+          </chakra.span>
+          {WHERE[pupil.whereabouts] && (begun || pupil.whereabouts !== 'MISSING') && (
+            <chakra.span fontSize="11.5px" flexShrink={0} color={pupil.whereabouts === 'REMOVED' ? 'verdict.away' : 'ink3'}>
+              {WHERE[pupil.whereabouts]}
+              {pupil.backBy && Date.parse(pupil.backBy) > now && `, back by ${time.clock(pupil.backBy)}`}
+            </chakra.span>
+          )}
+          {pupil.marks.map((mark) => (
+            <On key={mark.words} mark={mark} />
+          ))}
+        </Box>
+        <Box role="cell" position="relative" h="20px" mr="14px">
+          <Strip
+            stays={instants(pupil.stays, now)}
+            waits={instants(pupil.waits, now)}
+            from={from}
+            until={until}
+            now={now}
+            cut={pupil.whereabouts === 'REMOVED'}
+          />
+        </Box>
+        {pupil.cells.map((cell) => (
+          <Box role="cell" key={cell.rule} textAlign="center" opacity={isIn ? 1 : 0.35}>
+            <PupilRight
+              name={pupil.name}
+              cell={cell}
+              title={SHORT[cell.rule] ?? cell.rule}
+              onOpen={(anchor) => ask(anchor, cell.rule, pupil.id)}
+            />
+          </Box>
+        ))}
+        <Box role="cell">{live && <MoreForPupil pupil={pupil} onOpen={(anchor) => ask(anchor, undefined, pupil.id)} />}</Box>
+      </Box>
+    )
+  },
+  (before, after) =>
+    isSame(before.pupil, after.pupil) &&
+    before.now === after.now &&
+    before.live === after.live &&
+    before.begun === after.begun &&
+    before.until === after.until,
+)
+
+/** Whether a row is what it was: what no part has news of is told as it was. */
+function isSame(before: PupilRow, after: PupilRow) {
+  return JSON.stringify(before) === JSON.stringify(after)
+}
+
+/** What goes on has no end yet. */
+function instants(stretches: { from: string; until?: string }[], now: number) {
+  return stretches.map((one) => ({ from: Date.parse(one.from), until: one.until ? Date.parse(one.until) : now }))
+}
+
+function On({ mark }: { mark: Mark }) {
+  return (
+    <chakra.span
+      fontSize="11px"
+      flexShrink={0}
+      color={mark.quiet ? 'ink2' : 'verdict.in'}
+      fontWeight="650"
+      border={mark.quiet ? 'none' : '1px solid'}
+      borderColor="verdict.in"
+      px={mark.quiet ? '0' : '3px'}
+      lineHeight="14px"
+      title={mark.words}
+    >
+      <span aria-hidden>{mark.short}</span>
+      <chakra.span srOnly>{mark.words}</chakra.span>
+    </chakra.span>
+  )
+}
