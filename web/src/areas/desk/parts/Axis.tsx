@@ -1,6 +1,5 @@
 import { Box } from '@chakra-ui/react'
 import type { Desk } from '../../../shared/api/types'
-import { rows } from '../../../lesson/rows'
 import { useSchoolTime } from '../../../shared/time'
 
 /** The lesson's time over the rows: its steps, its tens of minutes, and now. */

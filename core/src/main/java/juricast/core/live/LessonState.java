@@ -22,10 +22,10 @@ public final class LessonState {
     private final WhoIsThere there;
     private final List<Setting> ordered;
 
-    /** The book that was made last for these settings; the next state takes it on as long as it still says the same. */
-    private volatile Optional<Made> made;
+    /** The rules as they were made last; the next state takes their book on as long as it still says the same. */
+    private volatile Made made;
 
-    private record Made(PlannedRules planned, List<Setting> ordered, Rulebook book) {}
+    private record Made(LessonState in, PlannedRules planned, LiveRules rules) {}
 
     private LessonState(List<Part<?, ?, ?>> parts, int number, Object[] states, LessonState before) {
         this.parts = parts;
@@ -33,7 +33,7 @@ public final class LessonState {
         this.states = states;
         there = there(parts, states);
         ordered = before == null ? ordered() : ordered(before);
-        made = before == null ? Optional.empty() : before.made;
+        made = before == null ? null : before.made;
     }
 
     /** A lesson in which nothing has happened yet. @param parts those below first; one of them knows who is there */
@@ -119,21 +119,21 @@ public final class LessonState {
 
     /** The rules of the class with all that this lesson adds to them, for the class together. */
     public LiveRules rules(PlannedRules planned) {
-        return new LiveRules(book(planned), this::lent, there::hasAccount);
+        Made last = made;
+        if (last == null || last.in != this || last.planned != planned) {
+            last = new Made(this, planned, new LiveRules(book(planned, last), this::lent, there::hasAccount));
+            made = last;
+        }
+        return last.rules;
     }
 
-    private Rulebook book(PlannedRules planned) {
+    private Rulebook book(PlannedRules planned, Made last) {
         Situation now = situation(planned.situation());
-        Optional<Made> last = made;
-        if (last.isPresent()
-                && last.get().planned.equals(planned)
-                && last.get().ordered == ordered
-                && last.get().book.situation().equals(now)) {
-            return last.get().book;
-        }
-        Rulebook book = planned.with(ordered, now);
-        made = Optional.of(new Made(planned, ordered, book));
-        return book;
+        boolean saysTheSame = last != null
+                && last.planned.equals(planned)
+                && last.in.ordered == ordered
+                && last.rules.situation().equals(now);
+        return saysTheSame ? last.rules.all() : planned.with(ordered, now);
     }
 
     /** What conditions ask about, as far as the parts know it; year and time are those of the plan. */
