@@ -4,6 +4,7 @@ import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Arrays;
+import java.util.Set;
 import juricast.server.problems.Problem;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -33,7 +34,9 @@ final class Gate implements HandlerInterceptor {
         if (who == null || !(who.getPrincipal() instanceof SignedIn caller)) {
             throw Problem.notSignedIn();
         }
-        if (named == null || !Arrays.asList(named.value()).contains(caller.position())) {
+        if (named == null
+                || !Arrays.asList(named.value()).contains(caller.position())
+                || !Arrays.stream(named.shows()).allMatch(caller.reader(Set.of(), Set.of())::mayReadAll)) {
             throw Problem.notYours("This is not for you to do", "Ask the safeguarding lead or a teacher of the class.");
         }
         if (!named.unfinished()) {

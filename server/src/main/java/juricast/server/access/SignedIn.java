@@ -1,7 +1,12 @@
 package juricast.server.access;
 
 import java.util.Optional;
+import java.util.Set;
+import juricast.core.identity.ClassId;
+import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
+import juricast.core.reading.Reader;
+import juricast.core.reading.Reader.Post;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 
@@ -27,6 +32,22 @@ public record SignedIn(PersonId person, String name, Position position, String s
                 .map(Authentication::getPrincipal)
                 .filter(SignedIn.class::isInstance)
                 .map(SignedIn.class::cast);
+    }
+
+    /**
+     * Who they are when they read something.
+     *
+     * @param adultOf classes of which they are in charge at this moment
+     * @param covers lessons in which they are in charge without being an adult of the class
+     */
+    public Reader reader(Set<ClassId> adultOf, Set<LessonId> covers) {
+        Post post =
+                switch (position) {
+                    case LEAD -> Post.LEAD;
+                    case TEACHER -> Post.STAFF;
+                    case PUPIL -> Post.PUPIL;
+                };
+        return new Reader(person, post, adultOf, covers);
     }
 
     public boolean isLead() {

@@ -143,7 +143,9 @@ class ClassController {
 
     /** Adults who could help with a class. */
     @GetMapping("/adults")
-    @For({TEACHER, LEAD})
+    @For(
+            value = {TEACHER, LEAD},
+            shows = Matter.COLLEAGUES)
     List<Colleague> adults() {
         return people.inPosition(TEACHER).stream()
                 .map(one -> new Colleague(one.id().value(), one.name()))

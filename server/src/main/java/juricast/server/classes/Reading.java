@@ -6,14 +6,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.reading.About;
 import juricast.core.reading.Matter;
 import juricast.core.reading.Reader;
-import juricast.core.reading.Reader.Post;
 import juricast.server.access.SignedIn;
 import juricast.server.problems.Problem;
 import org.springframework.stereotype.Component;
@@ -100,17 +98,7 @@ public class Reading {
 
     /** The same, where it is known which lessons they cover. */
     public Reader reader(SignedIn caller, Set<LessonId> covers) {
-        Post post =
-                switch (caller.position()) {
-                    case LEAD -> Post.LEAD;
-                    case TEACHER -> Post.STAFF;
-                    case PUPIL -> Post.PUPIL;
-                };
-        return new Reader(
-                caller.person(),
-                post,
-                classes.runBy(caller.person(), clock.instant()).stream().collect(Collectors.toSet()),
-                covers);
+        return caller.reader(Set.copyOf(classes.runBy(caller.person(), clock.instant())), covers);
     }
 
     private static Problem notAnAdultOf(String title) {

@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import juricast.core.identity.PersonId;
+import juricast.core.reading.Matter;
 import juricast.server.access.AccessLog;
 import juricast.server.access.For;
 import juricast.server.access.Noted;
@@ -95,7 +96,7 @@ class PeopleController {
     record GivenCode(String person, String name, String signIn, String code, Instant until) {}
 
     @GetMapping
-    @For(LEAD)
+    @For(value = LEAD, shows = Matter.ACCOUNTS)
     @Noted("everybody's accounts")
     List<PersonLine> list() {
         Map<PersonId, People.Account> accounts = people.accounts();

@@ -15,6 +15,7 @@ import juricast.core.audience.CorridorView;
 import juricast.core.audience.DoorDesk;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
+import juricast.core.reading.Matter;
 import juricast.core.time.Span;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
@@ -88,7 +89,7 @@ class CorridorController {
     record Taken(String lesson, String kind, long since, String by) {}
 
     @GetMapping
-    @For(LEAD)
+    @For(value = LEAD, shows = Matter.CORRIDOR)
     Corridor corridor(@AuthenticationPrincipal SignedIn caller) {
         Instant now = lessons.now();
         List<Classes.Planned> around = classes.lessons(new Span(now.minus(Duration.ofHours(12)), now.plus(AROUND)));

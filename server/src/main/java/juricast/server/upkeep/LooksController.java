@@ -18,6 +18,7 @@ import juricast.core.identity.ClassId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.limits.Limits;
+import juricast.core.reading.Matter;
 import juricast.server.access.AccessLog;
 import juricast.server.access.For;
 import juricast.server.access.Noted;
@@ -68,7 +69,7 @@ class LooksController {
 
     /** @param name of who looked, or about whom @param before the number of the last line of the page before */
     @GetMapping("/looks")
-    @For(LEAD)
+    @For(value = LEAD, shows = Matter.ACCOUNTS)
     @Noted("who looked at what")
     LooksPage page(
             @RequestParam(required = false) AccessLog.@Nullable Kind kind,
@@ -85,7 +86,7 @@ class LooksController {
     }
 
     @GetMapping(path = "/looks.csv", produces = "text/csv")
-    @For(LEAD)
+    @For(value = LEAD, shows = Matter.ACCOUNTS)
     @Noted(value = "who looked at what, as a table", takenAway = true)
     ResponseEntity<byte[]> table(
             @RequestParam(required = false) AccessLog.@Nullable Kind kind,

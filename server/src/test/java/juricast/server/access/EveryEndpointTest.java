@@ -3,8 +3,11 @@ package juricast.server.access;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
+import juricast.core.identity.PersonId;
+import juricast.core.reading.Matter;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
 import juricast.server.access.Endpoints.Endpoint;
@@ -30,6 +33,24 @@ class EveryEndpointTest {
                     .as(endpoint.path())
                     .isTrue();
         });
+    }
+
+    @Test
+    void what_an_endpoint_shows_of_the_whole_school_is_for_those_whom_the_table_of_readers_names() {
+        var showing = endpoints()
+                .filter(one -> one.handler().getMethodAnnotation(For.class).shows().length > 0)
+                .toList();
+        assertThat(showing).extracting(Endpoint::path).contains("/api/people", "/api/corridor", "/api/looks");
+        for (Endpoint endpoint : showing) {
+            for (Matter matter : endpoint.handler().getMethodAnnotation(For.class).shows()) {
+                for (Position position : Position.values()) {
+                    var caller = new SignedIn(new PersonId("any"), "Any", position, "", SignedIn.Missing.NOTHING);
+                    assertThat(endpoint.isFor(position))
+                            .as("%s as %s", endpoint.path(), position)
+                            .isEqualTo(caller.reader(Set.of(), Set.of()).mayReadAll(matter));
+                }
+            }
+        }
     }
 
     @Test
