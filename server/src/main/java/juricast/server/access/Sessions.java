@@ -86,7 +86,7 @@ public class Sessions {
         return token;
     }
 
-    /** Who is signed in by a token. Every request asks, so it is read anew only when a person or a sign-in has changed. */
+    /** Who is signed in by a token. Every request asks, so it is read anew only when a person, a sign-in, or a rule about what an account needs has changed. */
     public Optional<SignedIn> find(String token) {
         return named(Ids.hash(token));
     }
@@ -94,7 +94,7 @@ public class Sessions {
     /** Who is signed in by the sign-in of that name: nobody once it has ended, whichever way. */
     public Optional<SignedIn> named(String session) {
         // Taken before reading: what changes meanwhile makes what was read out of date.
-        var asOf = new AsOf(database.revision(Topic.PEOPLE, Topic.ACCOUNTS), ended.get());
+        var asOf = new AsOf(database.revision(Topic.PEOPLE, Topic.ACCOUNTS, Topic.RULES), ended.get());
         Known known = found.get(session);
         if (known == null || !known.asOf.equals(asOf)) {
             known = read(session, asOf).orElse(null);

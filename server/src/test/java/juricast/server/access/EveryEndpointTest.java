@@ -42,7 +42,8 @@ class EveryEndpointTest {
                 .toList();
         assertThat(showing).extracting(Endpoint::path).contains("/api/people", "/api/corridor", "/api/looks");
         for (Endpoint endpoint : showing) {
-            for (Matter matter : endpoint.handler().getMethodAnnotation(For.class).shows()) {
+            for (Matter matter :
+                    endpoint.handler().getMethodAnnotation(For.class).shows()) {
                 for (Position position : Position.values()) {
                     var caller = new SignedIn(new PersonId("any"), "Any", position, "", SignedIn.Missing.NOTHING);
                     assertThat(endpoint.isFor(position))
