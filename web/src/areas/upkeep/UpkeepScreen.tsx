@@ -35,6 +35,7 @@ const WHAT: Record<string, string> = {
   journal: 'Orders reach the disk',
   file: 'The school’s file',
   disk: 'Room on the disk',
+  records: 'Records of lessons',
   backup: 'Backup',
 }
 

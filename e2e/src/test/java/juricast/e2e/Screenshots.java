@@ -45,6 +45,7 @@ class Screenshots {
         take(orla, "register");
         orla.navigate("/lessons/seabird-ecology-8-1.1-2/replay");
         orla.getByText("Against the plan").waitFor();
+        orla.getByText("not come").first().waitFor();
         take(orla, "replay");
         orla.navigate("/classes/tidal-navigation-8/attendance");
         orla.getByText("written by an adult").waitFor();

@@ -86,7 +86,10 @@ public class Sessions {
         return token;
     }
 
-    /** Who is signed in by a token. Every request asks, so it is read anew only when a person, a sign-in, or a rule about what an account needs has changed. */
+    /**
+     * Who is signed in by a token. Every request asks, so it is read anew only when a person, a sign-in or a rule has changed: rules
+     * say what an account must have.
+     */
     public Optional<SignedIn> find(String token) {
         return named(Ids.hash(token));
     }
