@@ -29,7 +29,6 @@ public final class SharedRights {
     private final LessonState lesson;
     private final LiveRules rules;
     private final Rulebook all;
-    private final Instant from;
     private final Instant until;
     private final Map<Boolean, Rulebook> books = new ConcurrentHashMap<>();
     private final Map<Key, List<Ruling<Permission>>> known = new ConcurrentHashMap<>();
@@ -42,17 +41,11 @@ public final class SharedRights {
         this.lesson = lesson;
         rules = lesson.rules(planned);
         all = rules.all();
-        from = now;
         until = all.nextEdge(now);
     }
 
     public static SharedRights of(LessonState lesson, PlannedRules planned, Instant now) {
         return new SharedRights(lesson, planned, now);
-    }
-
-    /** Whether the clock alone has changed nothing since. */
-    public boolean countsAt(Instant now) {
-        return !now.isBefore(from) && now.isBefore(until);
     }
 
     /** The rules for everybody together. */
