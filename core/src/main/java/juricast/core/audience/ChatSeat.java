@@ -1,6 +1,7 @@
 package juricast.core.audience;
 
 import static juricast.core.chat.ChatPart.CHAT;
+import static juricast.core.groups.GroupsPart.GROUPS;
 
 import java.time.Instant;
 import java.util.List;
@@ -49,13 +50,18 @@ public record ChatSeat(List<Member> classmates, List<HeldWords> held) {
                 .filter(visit -> visit.status() == Visit.Status.IN)
                 .flatMap(Visit::person)
                 .map(me -> lesson.of(CHAT).after(after).stream()
-                        .filter(words -> mayRead(me, words))
+                        .filter(words -> mayRead(lesson, me, words))
                         .toList())
                 .orElse(List.of());
     }
 
-    private static boolean mayRead(PersonId me, Words words) {
-        return words.to().kind() == Readers.Kind.CLASS
+    /** What was written in a place is read by those who were in it then. */
+    private static boolean mayRead(LessonState lesson, PersonId me, Words words) {
+        return words.to()
+                        .place()
+                        .filter(place -> lesson.of(GROUPS).whereabouts().wasIn(me, place, words.written()))
+                        .isPresent()
+                || words.to().kind() == Readers.Kind.CLASS
                 || words.from().equals(me)
                 || words.to().one().filter(me::equals).isPresent();
     }

@@ -2,6 +2,7 @@ package juricast.core.audience;
 
 import static juricast.core.chat.ChatPart.CHAT;
 import static juricast.core.door.DoorPart.DOOR;
+import static juricast.core.groups.GroupsPart.GROUPS;
 import static juricast.core.rights.RightsPart.RIGHTS;
 import static juricast.core.supervision.SupervisionPart.SUPERVISION;
 
@@ -11,12 +12,16 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import juricast.core.chat.HeldWords;
 import juricast.core.entry.ReasonCode;
+import juricast.core.groups.Group;
+import juricast.core.groups.GroupsState;
 import juricast.core.identity.Member;
 import juricast.core.identity.Role;
 import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
+import juricast.core.live.PlaceId;
 import juricast.core.live.Stance;
 import juricast.core.live.Visit;
 import juricast.core.rules.Catalogue;
@@ -40,6 +45,8 @@ public record CorridorView(List<Line> lines) {
         SWEEP,
         RECORD_DAMAGED,
         NO_ADULT,
+        GROUP_CALLS,
+        GROUP_ALONE,
         REMOVED_KNOCKS,
         NOT_OPENED,
         STRANGER_AT_OPEN_DOOR,
@@ -93,6 +100,7 @@ public record CorridorView(List<Line> lines) {
         var worries = new ArrayList<Worry>();
         if (lesson.of(DOOR).isOpen()) {
             room(plan, lesson, worries, now);
+            groups(lesson, rules, worries, now);
             door(lesson, door, worries, now);
             int needed =
                     rules.value(Catalogue.ADULTS_PRESENT, Rule.ANSWERS, now).number();
@@ -156,6 +164,37 @@ public record CorridorView(List<Line> lines) {
         if (now.isAfter(plan.time().until().plus(LATE_OPENING))) {
             worries.add(new Worry(Kind.OVER_TIME, plan.time().until(), List.of()));
         }
+    }
+
+    /** Groups that call for an adult or have been without one for too long, by their names. */
+    private static void groups(LessonState lesson, LiveRules rules, List<Worry> worries, Instant now) {
+        GroupsState groups = lesson.of(GROUPS);
+        if (!groups.isApart()) {
+            return;
+        }
+        groups.calls().values().stream()
+                .map(GroupsState.Call::since)
+                .min(Comparator.naturalOrder())
+                .ifPresent(since -> worries.add(new Worry(Kind.GROUP_CALLS, since, names(groups, one -> groups.calls()
+                        .containsKey(one)))));
+        Duration mayBe = rules.value(Catalogue.GROUP_ALONE, Rule.ANSWERS, now).length();
+        Predicate<PlaceId> isTooLong = place -> groups.standing(place)
+                .aloneSince()
+                .filter(since -> !now.isBefore(since.plus(mayBe)))
+                .isPresent();
+        groups.groups().stream()
+                .map(Group::id)
+                .filter(isTooLong)
+                .flatMap(place -> groups.standing(place).aloneSince().stream())
+                .min(Comparator.naturalOrder())
+                .ifPresent(since -> worries.add(new Worry(Kind.GROUP_ALONE, since, names(groups, isTooLong))));
+    }
+
+    private static List<String> names(GroupsState groups, Predicate<PlaceId> which) {
+        return groups.groups().stream()
+                .filter(group -> which.test(group.id()))
+                .map(Group::name)
+                .toList();
     }
 
     private static void door(LessonState lesson, Door door, List<Worry> worries, Instant now) {

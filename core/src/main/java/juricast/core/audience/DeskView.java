@@ -20,7 +20,14 @@ import juricast.core.rules.PlannedRules;
  *
  * @param needs what asks for an adult now
  */
-public record DeskView(int number, Instant now, DoorDesk door, RightsDesk rights, List<Need> needs, List<Words> words) {
+public record DeskView(
+        int number,
+        Instant now,
+        DoorDesk door,
+        RightsDesk rights,
+        GroupsDesk groups,
+        List<Need> needs,
+        List<Words> words) {
     public static DeskView of(
             LessonPlan plan, LessonState lesson, List<LessonEvent> events, PlannedRules rules, Instant now) {
         SharedRights shared = SharedRights.of(lesson, rules, now);
@@ -30,6 +37,7 @@ public record DeskView(int number, Instant now, DoorDesk door, RightsDesk rights
                 now,
                 door,
                 RightsDesk.of(plan, lesson, shared, now),
+                GroupsDesk.of(plan, lesson, rules, now),
                 Needs.of(plan, lesson, rules, door, now).list(),
                 words(plan, lesson, 0));
     }

@@ -16,7 +16,7 @@ import juricast.core.rules.Rule;
  * @param person whom it is about, if one person
  * @param rule the right that is about to end
  * @param number the message that waits
- * @param about the stance that is planned, or the signal that is shown
+ * @param about the stance or groups that are planned, the signal that is shown, or the group
  */
 public record Need(
         Kind kind,
@@ -33,6 +33,14 @@ public record Need(
         LISTED,
         /** Somebody waits of whom more is to be found out. */
         UNSURE,
+        /** A group calls for an adult. */
+        GROUP_CALLS,
+        /** A group has been without an adult's eye for longer than the rule lets it. */
+        GROUP_ALONE,
+        /** Somebody came while the class is in groups, and is in none. */
+        GROUP_LATE,
+        /** The running order has groups for now. */
+        GROUPS_PLANNED,
         /** A message waits to be read. */
         HELD,
         /** The running order has another stance for now. */

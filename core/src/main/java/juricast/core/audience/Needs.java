@@ -2,6 +2,7 @@ package juricast.core.audience;
 
 import static juricast.core.chat.ChatPart.CHAT;
 import static juricast.core.door.DoorPart.DOOR;
+import static juricast.core.groups.GroupsPart.GROUPS;
 import static juricast.core.rights.RightsPart.RIGHTS;
 import static juricast.core.signals.SignalsPart.SIGNALS;
 
@@ -13,15 +14,20 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import juricast.core.chat.HeldWords;
+import juricast.core.groups.Apart;
+import juricast.core.groups.GroupsState;
 import juricast.core.identity.PersonId;
 import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
+import juricast.core.live.PlaceId;
 import juricast.core.live.Room;
 import juricast.core.live.Stance;
 import juricast.core.live.Visit;
 import juricast.core.presence.Attendance;
 import juricast.core.rights.RightsPart;
+import juricast.core.rules.Catalogue;
 import juricast.core.rules.PlannedRules;
+import juricast.core.rules.Rule;
 import juricast.core.rules.Setting;
 import juricast.core.signals.Sign;
 
@@ -49,6 +55,7 @@ public record Needs(List<Need> list) {
         }
         List<Need> all = Stream.of(
                         atTheDoor(lesson),
+                        groups(new Room(plan, lesson, rules, now)),
                         held(lesson),
                         stance(new Room(plan, lesson, rules, now)),
                         signals(lesson),
@@ -76,6 +83,45 @@ public record Needs(List<Need> list) {
                 .filter(visit -> !listed.contains(visit))
                 .map(visit -> Need.of(Need.Kind.UNSURE, visit.knockedAt()).at(List.of(visit.id())));
         return Stream.concat(together, oneByOne);
+    }
+
+    private static Stream<Need> groups(Room room) {
+        GroupsState groups = room.of(GROUPS);
+        var apart = new Apart(groups, room);
+        Stream<Need> calls = groups.calls().entrySet().stream()
+                .map(call -> Need.of(Need.Kind.GROUP_CALLS, call.getValue().since())
+                        .about(call.getKey().value()));
+        Stream<Need> alone = tooLongAlone(groups, apart.mayBeAlone())
+                .filter(one -> !room.now().isBefore(one.at))
+                .map(one -> Need.of(Need.Kind.GROUP_ALONE, one.at).about(one.place.value()));
+        Stream<Need> late = apart.late().stream().map(person -> Need.of(Need.Kind.GROUP_LATE, cameIn(room, person))
+                .of(person)
+                .about(apart.placeFor(person).map(PlaceId::value).orElse("")));
+        Stream<Need> step = room.plan().order().byTheClock()
+                ? Stream.empty()
+                : apart
+                        .dueStep()
+                        .map(due -> Need.of(Need.Kind.GROUPS_PLANNED, due.time().from())
+                                .about(due.groups().orElseThrow().id()))
+                        .stream();
+        return Stream.of(calls, alone, late, step).flatMap(needs -> needs);
+    }
+
+    private record TooLong(PlaceId place, Instant at) {}
+
+    private static Stream<TooLong> tooLongAlone(GroupsState groups, Duration mayBeAlone) {
+        return groups.standing().entrySet().stream()
+                .filter(one -> !one.getKey().equals(PlaceId.TOGETHER))
+                .flatMap(one -> one.getValue().aloneSince().stream()
+                        .map(since -> new TooLong(one.getKey(), since.plus(mayBeAlone))));
+    }
+
+    private static Instant cameIn(Room room, PersonId person) {
+        return room.there().visitsOf(person).stream()
+                .filter(Visit::isPresent)
+                .map(Visit::knockedAt)
+                .max(Comparator.naturalOrder())
+                .orElse(room.now());
     }
 
     private static Stream<Need> held(LessonState lesson) {
@@ -129,9 +175,17 @@ public record Needs(List<Need> list) {
     }
 
     /** When the clock alone next puts something into the queue. */
-    public static Instant next(LessonState lesson, Instant now) {
-        return passes(lesson)
-                .map(pass -> pass.loan.until().minus(ENDS_SOON))
+    public static Instant next(LessonState lesson, PlannedRules rules, Instant now) {
+        GroupsState groups = lesson.of(GROUPS);
+        Stream<Instant> alone = groups.isApart()
+                ? tooLongAlone(
+                                groups,
+                                lesson.rules(rules)
+                                        .value(Catalogue.GROUP_ALONE, Rule.ANSWERS, now)
+                                        .length())
+                        .map(TooLong::at)
+                : Stream.empty();
+        return Stream.concat(passes(lesson).map(pass -> pass.loan.until().minus(ENDS_SOON)), alone)
                 .filter(now::isBefore)
                 .min(Comparator.naturalOrder())
                 .orElse(Instant.MAX);

@@ -58,7 +58,9 @@ public record RightsSeat(
                 shared.of(me, role, now).stream()
                         .map(ruling -> new Right(ruling, lesson.of(RIGHTS).loan(me, ruling.rule(), now)))
                         .toList(),
-                lesson.of(RIGHTS).showing().map(plan::nameOf),
+                lesson.of(RIGHTS)
+                        .showing(lesson.where(), lesson.where().placeOf(me))
+                        .map(plan::nameOf),
                 lesson.of(RIGHTS).stance().map(Stance::name),
                 helping(plan, lesson, shared, me, role, now));
     }

@@ -33,7 +33,8 @@ import juricast.core.rules.PlannedRules;
  * @param on what this person has switched on
  * @param focus the name of who stands before everybody
  * @param captions the latest, where this person may read them
- * @param boardChanged changes whenever the board does
+ * @param boardChanged changes whenever the board of the place does, where this person is
+ * @param groups while the class is apart, or this person was asked to go; nothing while it is together
  * @param quiet whether the room is quiet because no adult is in it
  * @param stopped whether an adult has stopped everything
  * @param words what this person may read
@@ -51,6 +52,7 @@ public record SeatView(
         List<Material> handouts,
         List<Caption> captions,
         int boardChanged,
+        Optional<GroupsSeat> groups,
         boolean quiet,
         boolean stopped,
         List<Words> words) {
@@ -94,6 +96,7 @@ public record SeatView(
                 List.of(),
                 List.of(),
                 0,
+                Optional.empty(),
                 lesson.of(SUPERVISION).quietSince().isPresent(),
                 false,
                 List.of());
@@ -114,7 +117,8 @@ public record SeatView(
                 ChatSeat.of(plan, lesson, shared, me, role, now),
                 lesson.of(MATERIAL).handouts(),
                 captions(lesson, shared, me, role, now),
-                lesson.of(BOARD).changed(),
+                lesson.of(BOARD).changed(lesson.where().placeOf(me)),
+                GroupsSeat.of(plan, lesson, shared, me, role, now),
                 lesson.of(SUPERVISION).quietSince().isPresent(),
                 lesson.of(SUPERVISION).stopped().isPresent(),
                 ChatSeat.words(lesson, visit.id(), 0));

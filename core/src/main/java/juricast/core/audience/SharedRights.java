@@ -12,11 +12,13 @@ import java.util.function.Supplier;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.live.LessonState;
+import juricast.core.live.PlaceId;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Fact;
 import juricast.core.rules.LiveRules;
 import juricast.core.rules.Permission;
 import juricast.core.rules.PlannedRules;
+import juricast.core.rules.Rule;
 import juricast.core.rules.Rulebook;
 import juricast.core.rules.Ruling;
 import juricast.core.rules.Setting;
@@ -27,21 +29,27 @@ import juricast.core.rules.Setting;
  */
 public final class SharedRights {
     private final LessonState lesson;
+    private final PlannedRules planned;
     private final LiveRules rules;
     private final Rulebook all;
     private final Instant until;
-    private final Map<Boolean, Rulebook> books = new ConcurrentHashMap<>();
+    private final Map<Key, Rulebook> books = new ConcurrentHashMap<>();
     private final Map<Key, List<Ruling<Permission>>> known = new ConcurrentHashMap<>();
     private final Map<Key, List<RightsDesk.Cell>> cells = new ConcurrentHashMap<>();
     private final Map<Key, List<RightsDesk.Cell>> help = new ConcurrentHashMap<>();
 
-    private record Key(Role role, boolean hasAccount) {}
+    /** @param here the book of the place, by which groups in which all is alike share what is worked out */
+    private record Key(Role role, boolean hasAccount, Rulebook here) {}
+
+    /** Who is told the same: those with the same rights, in one place. */
+    private record Alike(Role role, boolean hasAccount, PlaceId place) {}
 
     private SharedRights(LessonState lesson, PlannedRules planned, Instant now) {
         this.lesson = lesson;
+        this.planned = planned;
         rules = lesson.rules(planned);
         all = rules.all();
-        until = all.nextEdge(now);
+        until = rules.nextEdge(now);
     }
 
     public static SharedRights of(LessonState lesson, PlannedRules planned, Instant now) {
@@ -55,10 +63,11 @@ public final class SharedRights {
 
     /** The rules for one person. */
     Rulebook book(PersonId person) {
+        Rulebook here = rules.where(person);
         return lesson.of(RIGHTS).loans(person).isEmpty()
                 ? books.computeIfAbsent(
-                        lesson.of(DOOR).hasAccount(person),
-                        account -> all.in(all.situation().with(Fact.SCHOOL_ACCOUNT, account)))
+                        key(person, Rule.ANSWERS),
+                        key -> here.in(here.situation().with(Fact.SCHOOL_ACCOUNT, key.hasAccount)))
                 : rules.of(person);
     }
 
@@ -102,18 +111,28 @@ public final class SharedRights {
 
     private <T> T shared(Map<Key, T> among, PersonId person, Role role, Supplier<T> make) {
         return lesson.of(RIGHTS).loans(person).isEmpty()
-                ? among.computeIfAbsent(new Key(role, lesson.of(DOOR).hasAccount(person)), key -> make.get())
+                ? among.computeIfAbsent(key(person, role), key -> make.get())
                 : make.get();
     }
 
+    private Key key(PersonId person, Role role) {
+        return new Key(role, lesson.of(DOOR).hasAccount(person), rules.where(person));
+    }
+
     /**
-     * Whose rights are worked out together: all of one role with, or without, an account of the school share them, and who has a pass
-     * or a curb has rights of their own.
+     * Whose rights are worked out together: all of one role and in one place with, or without, an account of the school share them, and
+     * who has a pass or a curb has rights of their own.
      */
     public Object sameAs(PersonId person, Role role) {
         return lesson.of(RIGHTS).loans(person).isEmpty()
-                ? new Key(role, lesson.of(DOOR).hasAccount(person))
+                ? new Alike(
+                        role, lesson.of(DOOR).hasAccount(person), lesson.where().placeOf(person))
                 : person;
+    }
+
+    /** The rules as they were planned. */
+    PlannedRules planned() {
+        return planned;
     }
 
     /** The rules as they are for everybody. */

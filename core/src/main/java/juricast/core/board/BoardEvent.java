@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import juricast.core.identity.PersonId;
 import juricast.core.live.LessonEvent;
+import juricast.core.live.PlaceId;
 
 /** Marks on the board. */
 public sealed interface BoardEvent extends LessonEvent {
@@ -17,16 +18,16 @@ public sealed interface BoardEvent extends LessonEvent {
         R wiped(Wiped event);
     }
 
-    /** A line was drawn on the board. */
-    record Drawn(PersonId person, List<Integer> line, Instant at) implements BoardEvent {
+    /** A line was drawn on the board. @param in the group whose page it is; nothing for the board of the class */
+    record Drawn(PersonId person, List<Integer> line, Optional<PlaceId> in, Instant at) implements BoardEvent {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.drawn(this);
         }
     }
 
-    /** The marks of one author were wiped, or all. */
-    record Wiped(Optional<PersonId> of, PersonId by, Instant at) implements BoardEvent {
+    /** The marks of one author were wiped, or all. @param in the group whose page it is; nothing for the board of the class */
+    record Wiped(Optional<PersonId> of, Optional<PlaceId> in, PersonId by, Instant at) implements BoardEvent {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.wiped(this);

@@ -4,15 +4,17 @@ import static juricast.core.live.Decision.done;
 import static juricast.core.live.Refusal.Common.TOO_MUCH;
 
 import java.util.List;
+import java.util.Optional;
 import juricast.core.door.Acting;
 import juricast.core.limits.Limits;
 import juricast.core.live.Decision;
 import juricast.core.live.Part;
+import juricast.core.live.PlaceId;
 import juricast.core.live.Refusal;
 import juricast.core.live.Room;
 import juricast.core.rules.Catalogue;
 
-/** The board everybody sees, each line with its author (need F6). */
+/** The board of each place, each line with its author (need F6). */
 public final class BoardPart implements Part<BoardState, BoardOrder, BoardEvent> {
     public static final BoardPart BOARD = new BoardPart();
 
@@ -58,7 +60,11 @@ public final class BoardPart implements Part<BoardState, BoardOrder, BoardEvent>
                     .right(person, Catalogue.DRAW)
                     .orElseGet(() -> is.lines().size() >= Limits.BOARD
                             ? Refusal.of(TOO_MUCH)
-                            : done(new BoardEvent.Drawn(person, List.copyOf(order.line()), room.now()))));
+                            : done(new BoardEvent.Drawn(
+                                    person,
+                                    List.copyOf(order.line()),
+                                    page(room.where().placeOf(person)),
+                                    room.now()))));
         }
 
         private static boolean isLine(List<Integer> line) {
@@ -70,14 +76,19 @@ public final class BoardPart implements Part<BoardState, BoardOrder, BoardEvent>
 
         @Override
         public Decision wipe(BoardOrder.Wipe order) {
+            PlaceId page = order.in().orElseGet(() -> room.where().placeOf(order.by()));
             boolean own = order.of().filter(order.by()::equals).isPresent()
                     && room.there().isPresent(order.by());
-            boolean isThere = is.lines().stream()
-                    .anyMatch(line -> order.of().map(line.author()::equals).orElse(true));
-            Decision wiped = isThere ? done(new BoardEvent.Wiped(order.of(), order.by(), room.now())) : done();
+            boolean isThere = is.lines(page).stream().anyMatch(line -> BoardState.isOf(line, order.of()));
+            Decision wiped =
+                    isThere ? done(new BoardEvent.Wiped(order.of(), page(page), order.by(), room.now())) : done();
             return own
                     ? wiped
                     : room.who().adult(order.by(), Catalogue.HELP_STEER).orElse(wiped);
+        }
+
+        private static Optional<PlaceId> page(PlaceId place) {
+            return Optional.of(place).filter(one -> !one.equals(PlaceId.TOGETHER));
         }
     }
 }

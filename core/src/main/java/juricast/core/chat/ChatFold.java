@@ -6,7 +6,7 @@ import juricast.core.live.Copies;
 record ChatFold(ChatState was, int number) implements ChatEvent.Cases<ChatState> {
     @Override
     public ChatState said(ChatEvent.Said event) {
-        var words = new Words(number, event.from(), event.to(), event.text(), event.file(), event.at());
+        var words = new Words(number, number, event.from(), event.to(), event.text(), event.file(), event.at());
         return new ChatState(
                 Copies.plus(was.words(), words),
                 was.held(),
@@ -27,7 +27,7 @@ record ChatFold(ChatState was, int number) implements ChatEvent.Cases<ChatState>
         var words = was.held().stream()
                 .filter(one -> one.number() == event.number() && event.letThrough())
                 .findFirst()
-                .map(one -> new Words(number, one.from(), one.to(), one.text(), one.file(), event.at()))
+                .map(one -> new Words(number, one.number(), one.from(), one.to(), one.text(), one.file(), event.at()))
                 .map(one -> Copies.plus(was.words(), one))
                 .orElse(was.words());
         return new ChatState(

@@ -30,9 +30,12 @@ record ChatRules(ChatState is, Room room) implements ChatOrder.Cases<Decision> {
     public Decision say(ChatOrder.Say order) {
         String text = order.text().strip();
         return Refusal.ofText(text, Limits.MESSAGE)
-                .orElseGet(() -> Acting.present(room, order.visit(), person -> mayWrite(person, order.to())
-                        .or(() -> tooFast(person))
-                        .orElseGet(() -> written(new Writing(person, order.to(), text, Optional.empty())))));
+                .orElseGet(() -> Acting.present(room, order.visit(), person -> {
+                    Readers to = readers(person, order.to());
+                    return mayWrite(person, to)
+                            .or(() -> tooFast(person))
+                            .orElseGet(() -> written(new Writing(person, to, text, Optional.empty())));
+                }));
     }
 
     @Override
@@ -41,10 +44,22 @@ record ChatRules(ChatState is, Room room) implements ChatOrder.Cases<Decision> {
             return Refusal.of(ChatRefusal.TOO_MANY_FILES);
         }
         SentFile file = order.file();
-        return Acting.present(room, order.visit(), person -> mayWrite(person, order.to())
-                .or(() -> tooFast(person))
-                .or(() -> kindNotAllowed(person, file))
-                .orElseGet(() -> written(new Writing(person, order.to(), file.name(), Optional.of(file)))));
+        return Acting.present(room, order.visit(), person -> {
+            Readers to = readers(person, order.to());
+            return mayWrite(person, to)
+                    .or(() -> tooFast(person))
+                    .or(() -> kindNotAllowed(person, file))
+                    .orElseGet(() -> written(new Writing(person, to, file.name(), Optional.of(file))));
+        });
+    }
+
+    /** While the class is apart, pupils write to those in their own place; an adult's word goes to all, or to the group that is named. */
+    private Readers readers(PersonId from, Readers wanted) {
+        boolean isForMany = wanted.kind() == Readers.Kind.CLASS || wanted.kind() == Readers.Kind.PLACE;
+        if (!isForMany || who().isAdult(from)) {
+            return wanted;
+        }
+        return room.where().isApart() ? Readers.in(room.where().placeOf(from)) : Readers.CLASS;
     }
 
     @Override
@@ -56,6 +71,9 @@ record ChatRules(ChatState is, Room room) implements ChatOrder.Cases<Decision> {
     }
 
     private Optional<Decision> mayWrite(PersonId from, Readers to) {
+        if (to.place().filter(place -> !room.where().places().contains(place)).isPresent()) {
+            return Optional.of(Refusal.of(ChatRefusal.NO_SUCH_PLACE));
+        }
         if (who().isAdult(from)) {
             return Optional.empty();
         }
@@ -64,7 +82,7 @@ record ChatRules(ChatState is, Room room) implements ChatOrder.Cases<Decision> {
         }
         return switch (to.kind()) {
             case ADULTS -> who().right(from, Catalogue.ADULT_CHAT);
-            case CLASS -> who().right(from, Catalogue.CLASS_CHAT);
+            case CLASS, PLACE -> who().right(from, Catalogue.CLASS_CHAT);
             case ONE -> mayWriteTo(to.one().orElseThrow(), from);
         };
     }
@@ -112,6 +130,7 @@ record ChatRules(ChatState is, Room room) implements ChatOrder.Cases<Decision> {
     private Decision written(Writing writing) {
         boolean amongPupils = !who().isAdult(writing.from)
                 && (writing.to.kind() == Readers.Kind.CLASS
+                        || writing.to.kind() == Readers.Kind.PLACE
                         || writing.to.one().filter(one -> !who().isAdult(one)).isPresent());
         Optional<Decision> file =
                 writing.file.flatMap(sent -> restrained(writing, Catalogue.CHAT_FILES, Hold.FILE, amongPupils));

@@ -1,6 +1,7 @@
 package juricast.core.chat;
 
 import java.util.List;
+import juricast.core.live.PlaceId;
 
 /**
  * What was written in a lesson.
@@ -10,6 +11,13 @@ import java.util.List;
  */
 public record ChatState(List<Words> words, List<HeldWords> held, int files) {
     static final ChatState NEW = new ChatState(List.of(), List.of(), 0);
+
+    /** What waits for an adult, of what was written in one place. */
+    public List<HeldWords> heldIn(PlaceId place) {
+        return held.stream()
+                .filter(one -> one.to().place().filter(place::equals).isPresent())
+                .toList();
+    }
 
     /** Everything that was written after a number. From the last backwards: who is told of every word asks for one of hundreds. */
     public List<Words> after(int number) {

@@ -14,7 +14,6 @@ import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
 import juricast.core.live.LessonPlan;
-import juricast.core.live.PlaceId;
 import juricast.core.live.Removal;
 import juricast.core.live.Visit;
 import juricast.core.live.WhoIsThere;
@@ -133,11 +132,6 @@ public record DoorState(Course course, Visits all, Known known, Optional<Instant
     }
 
     @Override
-    public Optional<Instant> aloneSince(PlaceId in) {
-        return alone;
-    }
-
-    /** The same for the class together. */
     public Optional<Instant> aloneSince() {
         return alone;
     }

@@ -4,6 +4,8 @@ package juricast.core.ending;
 public enum ClosingStep {
     /** The link that led to this lesson counts no more, because the rule wants a new one. */
     LINK_RETIRED,
+    /** Everybody was together again; the count is of the groups that were out. */
+    GROUPS_CLOSED,
     /** Messages are kept in the record; those still held for an adult were kept back. */
     CHAT_KEPT,
     /** Lines on the board are kept as they were at the end. */

@@ -11,6 +11,7 @@ import juricast.core.door.DoorEvent;
 import juricast.core.door.DoorPart;
 import juricast.core.door.DoorState;
 import juricast.core.door.LastWord;
+import juricast.core.groups.GroupsPart;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
@@ -116,6 +117,10 @@ public final class EndingPart implements Part<EndingState, EndingOrder, EndingEv
         steps.add(new EndingEvent.Closed(ClosingStep.CHAT_KEPT, words, room.now()));
         int lines = room.of(BoardPart.BOARD).lines().size();
         steps.add(new EndingEvent.Closed(ClosingStep.BOARD_KEPT, lines, room.now()));
+        int groups = room.of(GroupsPart.GROUPS).lastGroups();
+        if (groups > 0) {
+            steps.add(new EndingEvent.Closed(ClosingStep.GROUPS_CLOSED, groups, room.now()));
+        }
         DoorState door = room.of(DoorPart.DOOR);
         int wereIn = (int) room.plan().classList().stream()
                 .filter(one -> one.role() != Role.VISITOR && door.wasIn(one.person()))

@@ -5,6 +5,7 @@ import juricast.core.board.BoardPart;
 import juricast.core.chat.ChatPart;
 import juricast.core.door.DoorPart;
 import juricast.core.ending.EndingPart;
+import juricast.core.groups.GroupsPart;
 import juricast.core.live.LessonState;
 import juricast.core.live.Part;
 import juricast.core.material.MaterialPart;
@@ -17,6 +18,7 @@ import juricast.core.supervision.SupervisionPart;
 public final class Parts {
     public static final List<Part<?, ?, ?>> ALL = List.of(
             DoorPart.DOOR,
+            GroupsPart.GROUPS,
             SignalsPart.SIGNALS,
             RightsPart.RIGHTS,
             ChatPart.CHAT,

@@ -37,5 +37,10 @@ public final class Limits {
     /** Words and phrases on the school's list. */
     public static final int WATCHED_WORDS = 500;
 
+    /** Groups of one lesson at a time. */
+    public static final int GROUPS = 30;
+    /** The longest time that people have to come back from groups by themselves. */
+    public static final Duration CALL_BACK = Duration.ofMinutes(5);
+
     private Limits() {}
 }

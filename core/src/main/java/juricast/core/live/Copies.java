@@ -3,8 +3,10 @@ package juricast.core.live;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /** The small steps of a fold: copies that keep their order, and the same object where nothing changes. */
 public final class Copies {
@@ -37,5 +39,23 @@ public final class Copies {
         var next = new ArrayList<>(list);
         next.add(one);
         return Collections.unmodifiableList(next);
+    }
+
+    public static <T> Set<T> with(Set<T> set, T one) {
+        if (set.contains(one)) {
+            return set;
+        }
+        var next = new LinkedHashSet<>(set);
+        next.add(one);
+        return Collections.unmodifiableSet(next);
+    }
+
+    public static <T> Set<T> without(Set<T> set, T one) {
+        if (!set.contains(one)) {
+            return set;
+        }
+        var next = new LinkedHashSet<>(set);
+        next.remove(one);
+        return Collections.unmodifiableSet(next);
     }
 }

@@ -3,6 +3,7 @@ package juricast.core.live;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import juricast.core.grouping.Wishes;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
@@ -17,6 +18,7 @@ import juricast.core.time.Span;
  * @param watched the school's words that are looked at first
  * @param sequel what comes after it
  * @param beside who has to do with it without being one of its people
+ * @param wishes what its class keeps for making groups
  */
 public record LessonPlan(
         LessonId lesson,
@@ -26,7 +28,8 @@ public record LessonPlan(
         RunningOrder order,
         WatchedWords watched,
         Sequel sequel,
-        Beside beside) {
+        Beside beside,
+        Wishes wishes) {
     /**
      * People beside those of the lesson.
      *
@@ -48,22 +51,36 @@ public record LessonPlan(
     }
 
     public LessonPlan(LessonId lesson, String title, Span time, List<Member> members) {
-        this(lesson, title, time, members, RunningOrder.NONE, WatchedWords.NONE, Sequel.NONE, Beside.NOBODY);
+        this(
+                lesson,
+                title,
+                time,
+                members,
+                RunningOrder.NONE,
+                WatchedWords.NONE,
+                Sequel.NONE,
+                Beside.NOBODY,
+                Wishes.NONE);
     }
 
     /** The same with what is planned and watched in it. */
     public LessonPlan with(RunningOrder planned, WatchedWords words) {
-        return new LessonPlan(lesson, title, time, members, planned, words, sequel, beside);
+        return new LessonPlan(lesson, title, time, members, planned, words, sequel, beside, wishes);
     }
 
     /** The same with what follows it. */
     public LessonPlan before(Sequel next) {
-        return new LessonPlan(lesson, title, time, members, order, watched, next, beside);
+        return new LessonPlan(lesson, title, time, members, order, watched, next, beside, wishes);
     }
 
     /** The same with others as its members, and who is beside them. */
     public LessonPlan of(List<Member> others, Beside besides) {
-        return new LessonPlan(lesson, title, time, others, order, watched, sequel, besides);
+        return new LessonPlan(lesson, title, time, others, order, watched, sequel, besides, wishes);
+    }
+
+    /** The same with what its class keeps for making groups. */
+    public LessonPlan wishing(Wishes kept) {
+        return new LessonPlan(lesson, title, time, members, order, watched, sequel, beside, kept);
     }
 
     /** Whether this person is a safeguarding lead of the school. */

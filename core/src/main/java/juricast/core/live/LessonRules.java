@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import juricast.core.rules.LiveRules;
 import juricast.core.rules.PlannedRules;
-import juricast.core.rules.Rulebook;
 
 /**
  * Decides what an order does: finds the part it belongs to, and gathers what follows by itself from all of them. Everything it
@@ -61,15 +60,15 @@ public record LessonRules(LessonPlan plan, LessonState lesson, PlannedRules plan
         }
 
         List<LessonEvent> toTheEnd() {
-            Rulebook before = lesson.rules(planned).all();
-            var news = new News(all, room.rules().all() != before);
+            LiveRules.Books before = lesson.rules(planned).books();
+            var news = new News(all, room.rules().books() != before);
             for (int round = 0; round < ROUNDS; round++) {
-                before = room.rules().all();
+                before = room.rules().books();
                 List<LessonEvent> more = round(news);
                 if (more.isEmpty()) {
                     break;
                 }
-                news = new News(more, room.rules().all() != before);
+                news = new News(more, room.rules().books() != before);
             }
             return all;
         }

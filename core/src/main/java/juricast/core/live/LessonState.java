@@ -7,7 +7,6 @@ import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.rules.LiveRules;
 import juricast.core.rules.PlannedRules;
-import juricast.core.rules.Rulebook;
 import juricast.core.rules.Setting;
 import juricast.core.rules.Situation;
 
@@ -20,19 +19,21 @@ public final class LessonState {
     private final int number;
     private final Object[] states;
     private final WhoIsThere there;
+    private final WhoIsWhere where;
     private final List<Setting> ordered;
 
     /** The rules as they were made last; the next state takes their book on as long as it still says the same. */
     private volatile Made made;
 
-    private record Made(LessonState in, PlannedRules planned, LiveRules rules) {}
+    private record Made(LessonState in, PlannedRules planned, BooksOfPlaces books, LiveRules rules) {}
 
     private LessonState(List<Part<?, ?, ?>> parts, int number, Object[] states, LessonState before) {
         this.parts = parts;
         this.number = number;
         this.states = states;
         there = there(parts, states);
-        ordered = before == null ? ordered() : ordered(before);
+        where = where(parts, states);
+        ordered = before == null ? joined(PlaceId.LESSON) : ordered(before);
         made = before == null ? null : before.made;
     }
 
@@ -52,6 +53,16 @@ public final class LessonState {
         throw new IllegalArgumentException("No part knows who is there");
     }
 
+    private static WhoIsWhere where(List<Part<?, ?, ?>> parts, Object[] states) {
+        for (int i = 0; i < states.length; i++) {
+            Optional<WhoIsWhere> known = untyped(parts.get(i)).where(states[i]);
+            if (known.isPresent()) {
+                return known.get();
+            }
+        }
+        return WhoIsWhere.ALL_TOGETHER;
+    }
+
     /** One step of the fold. @throws IllegalArgumentException if no part knows events of this kind */
     public LessonState after(LessonEvent event) {
         if (event instanceof Erased) {
@@ -66,7 +77,17 @@ public final class LessonState {
                 next[i] = untyped(parts.get(i)).gone(next[i], gone);
             }
         });
+        count(next, event);
         return new LessonState(parts, number + 1, next, this);
+    }
+
+    private void count(Object[] next, LessonEvent event) {
+        WhoIsThere then = there(parts, next);
+        for (int i = 0; i < next.length; i++) {
+            if (next[i] != states[i] || then != there) {
+                next[i] = untyped(parts.get(i)).counted(next[i], then, event.at());
+            }
+        }
     }
 
     /** All events in order. */
@@ -117,32 +138,45 @@ public final class LessonState {
         return there;
     }
 
-    /** The rules of the class with all that this lesson adds to them, for the class together. */
+    /** In which place people are. */
+    public WhoIsWhere where() {
+        return where;
+    }
+
+    /** The rules of the class with all that this lesson adds to them, in each of its places. */
     public LiveRules rules(PlannedRules planned) {
         Made last = made;
         if (last == null || last.in != this || last.planned != planned) {
-            last = new Made(this, planned, new LiveRules(book(planned, last), this::lent, there::hasAccount));
+            var books = new BooksOfPlaces(this, planned, last == null ? null : last.books);
+            boolean isSame = last != null && last.books.isSame(books);
+            BooksOfPlaces kept = isSame ? last.books : books;
+            last = new Made(
+                    this,
+                    planned,
+                    kept,
+                    new LiveRules(kept, person -> kept.of(where.placeOf(person)), this::lent, there::hasAccount));
             made = last;
         }
         return last.rules;
     }
 
-    private Rulebook book(PlannedRules planned, Made last) {
-        Situation now = situation(planned.situation());
-        boolean saysTheSame = last != null
-                && last.planned.equals(planned)
-                && last.in.ordered == ordered
-                && last.rules.situation().equals(now);
-        return saysTheSame ? last.rules.all() : planned.with(ordered, now);
-    }
-
-    /** What conditions ask about, as far as the parts know it; year and time are those of the plan. */
-    private Situation situation(Situation planned) {
+    /** What conditions ask about in a place, as far as the parts know it; year and time are those of the plan. */
+    Situation situation(PlaceId in, Situation planned) {
         Situation now = planned;
         for (int i = 0; i < states.length; i++) {
-            now = untyped(parts.get(i)).situation(states[i], PlaceId.TOGETHER, now);
+            now = untyped(parts.get(i)).situation(states[i], in, now);
         }
         return now;
+    }
+
+    /** What everything ordered and imposed comes to in a place; one and the same list for all places in which it is alike. */
+    List<Setting> ordered(PlaceId in) {
+        boolean isAlike = true;
+        for (int i = 0; i < states.length && isAlike; i++) {
+            Part<Object, LessonOrder, LessonEvent> part = untyped(parts.get(i));
+            isAlike = part.imposes(states[i], in) == part.imposes(states[i], PlaceId.LESSON);
+        }
+        return isAlike ? ordered : joined(in);
     }
 
     /** Passes and curbs of one person that have not been ended. */
@@ -165,10 +199,10 @@ public final class LessonState {
                 .toList();
     }
 
-    private List<Setting> ordered() {
+    private List<Setting> joined(PlaceId in) {
         List<Setting> all = List.of();
         for (int i = 0; i < states.length; i++) {
-            all = join(all, untyped(parts.get(i)).imposes(states[i], PlaceId.TOGETHER));
+            all = join(all, untyped(parts.get(i)).imposes(states[i], in));
         }
         return all;
     }
@@ -176,9 +210,9 @@ public final class LessonState {
     private List<Setting> ordered(LessonState before) {
         for (int i = 0; i < states.length; i++) {
             if (states[i] != before.states[i]) {
-                List<Setting> now = untyped(parts.get(i)).imposes(states[i], PlaceId.TOGETHER);
-                if (now != untyped(parts.get(i)).imposes(before.states[i], PlaceId.TOGETHER)) {
-                    return ordered();
+                List<Setting> now = untyped(parts.get(i)).imposes(states[i], PlaceId.LESSON);
+                if (now != untyped(parts.get(i)).imposes(before.states[i], PlaceId.LESSON)) {
+                    return joined(PlaceId.LESSON);
                 }
             }
         }

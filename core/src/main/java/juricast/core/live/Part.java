@@ -42,6 +42,15 @@ public interface Part<S, O extends LessonOrder, E extends LessonEvent> {
         return was;
     }
 
+    /**
+     * Keeps what it counts about people in places. It is asked after each event that changed this part, or who is there.
+     *
+     * @return the same object where nothing changed
+     */
+    default S counted(S was, WhoIsThere there, Instant at) {
+        return was;
+    }
+
     /** Who is not there any more after an event of this part. */
     default Optional<Gone> leaves(S was, S is, E event) {
         return Optional.empty();
@@ -74,6 +83,11 @@ public interface Part<S, O extends LessonOrder, E extends LessonEvent> {
 
     /** What others may ask about who is there; only the part that knows answers. */
     default Optional<WhoIsThere> there(S is) {
+        return Optional.empty();
+    }
+
+    /** In which place people are; only the part that knows answers. */
+    default Optional<WhoIsWhere> where(S is) {
         return Optional.empty();
     }
 }

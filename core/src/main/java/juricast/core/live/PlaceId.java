@@ -8,6 +8,9 @@ public record PlaceId(String value) {
     /** The class together. */
     public static final PlaceId TOGETHER = new PlaceId("together");
 
+    /** All places of a lesson at once: there is one door, and it is the lesson's. Nobody is in it. */
+    public static final PlaceId LESSON = new PlaceId("lesson");
+
     /** @throws IllegalArgumentException if it is blank */
     public PlaceId {
         if (value.isBlank()) {

@@ -15,7 +15,12 @@ public record Room(LessonPlan plan, LessonState lesson, PlannedRules planned, In
         return lesson.there();
     }
 
-    /** The rules every decision takes. */
+    /** In which place people are. */
+    public WhoIsWhere where() {
+        return lesson.where();
+    }
+
+    /** The rules every decision takes: those of the lesson, and of each person in the place where they are. */
     public LiveRules rules() {
         return lesson.rules(planned);
     }

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import juricast.core.grouping.Prepared;
 import juricast.core.time.Span;
 
 /**
@@ -19,8 +20,17 @@ public record RunningOrder(List<Step> steps, boolean byTheClock) {
         steps = List.copyOf(steps);
     }
 
-    /** One stance for some minutes. @throws IllegalArgumentException unless it lasts 1 to 240 minutes */
-    public record Step(Stance stance, int minutes) {
+    /**
+     * One stance for some minutes.
+     *
+     * @param groups in which the class works meanwhile, if it does
+     */
+    public record Step(Stance stance, int minutes, Optional<Prepared> groups) {
+        public Step(Stance stance, int minutes) {
+            this(stance, minutes, Optional.empty());
+        }
+
+        /** @throws IllegalArgumentException unless it lasts 1 to 240 minutes */
         public Step {
             if (minutes < 1 || minutes > 240) {
                 throw new IllegalArgumentException("A step lasts 1 to 240 minutes, not " + minutes);
@@ -29,7 +39,7 @@ public record RunningOrder(List<Step> steps, boolean byTheClock) {
     }
 
     /** A step at its planned time. */
-    public record Planned(int place, Stance stance, Span time) {}
+    public record Planned(int place, Stance stance, Span time, Optional<Prepared> groups) {}
 
     /** All steps at their times; those after the planned end are left out, the last is stretched to it. */
     public List<Planned> over(Span lesson) {
@@ -38,7 +48,11 @@ public record RunningOrder(List<Step> steps, boolean byTheClock) {
         for (int place = 0; place < steps.size() && from.isBefore(lesson.until()); place++) {
             Instant until = from.plus(Duration.ofMinutes(steps.get(place).minutes));
             boolean last = place == steps.size() - 1 || !until.isBefore(lesson.until());
-            planned.add(new Planned(place, steps.get(place).stance, new Span(from, last ? lesson.until() : until)));
+            planned.add(new Planned(
+                    place,
+                    steps.get(place).stance,
+                    new Span(from, last ? lesson.until() : until),
+                    steps.get(place).groups));
             from = until;
         }
         return planned;

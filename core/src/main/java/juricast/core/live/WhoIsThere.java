@@ -28,8 +28,8 @@ public interface WhoIsThere {
     /** Whether this person took charge of the room though not planned as its adult. */
     boolean tookCharge(PersonId person);
 
-    /** Since when pupils are in a place without an adult, if they are. */
-    Optional<Instant> aloneSince(PlaceId in);
+    /** Since when pupils are in the lesson without an adult in any of its places, if they are. */
+    Optional<Instant> aloneSince();
 
     default boolean anAdultIsIn() {
         return visits().stream()

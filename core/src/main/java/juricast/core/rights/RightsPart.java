@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import juricast.core.door.DoorEvent;
+import juricast.core.groups.GroupsEvent;
 import juricast.core.identity.PersonId;
 import juricast.core.live.Decision;
 import juricast.core.live.Gone;
@@ -80,6 +81,7 @@ public final class RightsPart implements Part<RightsState, RightsOrder, RightsEv
                     .ifPresent(all::add);
         }
         news.events().stream().flatMap(event -> heardAtOnce(event, is, room)).forEach(all::add);
+        news.events().stream().flatMap(event -> shownElsewhere(event, is, room)).forEach(all::add);
         return all.isEmpty() ? switchedOff(is, room) : all;
     }
 
@@ -116,6 +118,17 @@ public final class RightsPart implements Part<RightsState, RightsOrder, RightsEv
                         || room.who().right(person, Catalogue.SPEAK).isPresent()
                 ? Stream.empty()
                 : Stream.of(new RightsEvent.TurnedOn(person, Appliance.MICROPHONE, room.now()));
+    }
+
+    /** What was shown in one place is not shown in another by walking there. */
+    private static Stream<RightsEvent> shownElsewhere(LessonEvent event, RightsState is, Room room) {
+        return event instanceof GroupsEvent.Moving moving
+                ? is.withSomethingOn().stream()
+                        .filter(person -> moving.moves(person))
+                        .flatMap(person -> is.on(person).stream()
+                                .filter(Appliance::isShowing)
+                                .map(what -> new RightsEvent.TurnedOff(person, what, PersonId.RULES, room.now())))
+                : Stream.empty();
     }
 
     private static List<LessonEvent> switchedOff(RightsState is, Room room) {

@@ -56,7 +56,7 @@ public record RightsRules(RightsState is, Room room) implements RightsOrder.Case
 
     /** One person at a time shows something; whoever shows already is pushed out only by the right to do so. */
     private Decision showing(PersonId person, Appliance what) {
-        Optional<PersonId> before = is.showing();
+        Optional<PersonId> before = is.showing(room.where(), room.where().placeOf(person));
         if (before.isPresent()
                 && !before.get().equals(person)
                 && room.who().right(person, Catalogue.TAKE_OVER).isPresent()) {

@@ -9,7 +9,9 @@ import java.util.Set;
 import juricast.core.identity.PersonId;
 import juricast.core.live.Copies;
 import juricast.core.live.Gone;
+import juricast.core.live.PlaceId;
 import juricast.core.live.Stance;
+import juricast.core.live.WhoIsWhere;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Rule;
 import juricast.core.rules.Setting;
@@ -38,9 +40,10 @@ public record RightsState(
         return spoken.getOrDefault(person, 0);
     }
 
-    /** Who shows something to everybody. */
-    public Optional<PersonId> showing() {
+    /** Who shows something to everybody in a place. */
+    public Optional<PersonId> showing(WhoIsWhere where, PlaceId in) {
         return appliances.entrySet().stream()
+                .filter(one -> where.placeOf(one.getKey()).equals(in))
                 .filter(one -> one.getValue().stream().anyMatch(Appliance::isShowing))
                 .map(Map.Entry::getKey)
                 .findFirst();

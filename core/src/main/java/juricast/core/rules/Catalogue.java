@@ -139,9 +139,11 @@ public final class Catalogue {
 
     public static final Rule<Permission> SEE_LIST = rule("names.see-list", NAMES, ValueType.PERMISSION)
             .titled("See who is present")
-            .meaning("Whether a person sees the list of those present.")
+            .meaning(
+                    "Whether a person sees the names of those in the same group. No other list of who is present is shown at a seat.")
             .because("A list of children is worth something to strangers.")
             .pupilsCallIt("see who is here")
+            .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, OPEN, OPEN, CLOSED, OPEN));
 
     public static final Rule<Permission> BACKGROUND = rule("names.background", NAMES, ValueType.PERMISSION)
@@ -481,7 +483,7 @@ public final class Catalogue {
             .meaning("Whether a person may divide the class into groups.")
             .because("Who sits with whom behind a door is for adults to decide.")
             .pupilsCallIt("make groups")
-            .enforced(IN_THE_INSPECTION)
+            .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, CLOSED, CLOSED, CLOSED, CLOSED));
 
     public static final Rule<Count> GROUP_SIZE = rule(
@@ -490,6 +492,7 @@ public final class Catalogue {
             .meaning("Pupils in a group at the least.")
             .because("Two pupils alone behind a door is not a group.")
             .pupilsCallIt("how small a group may be")
+            .enforced(IN_THE_LESSON)
             .ofWholeLesson(new Count(3));
 
     public static final Rule<Minutes> GROUP_MINUTES = rule(
@@ -498,6 +501,7 @@ public final class Catalogue {
             .meaning("Minutes until everyone is brought back.")
             .because("The longer the doors are shut, the less anybody knows.")
             .pupilsCallIt("how long groups last")
+            .enforced(IN_THE_LESSON)
             .ofWholeLesson(new Minutes(20));
 
     public static final Rule<Permission> GROUP_RETURN = rule("groups.return", GROUPS, ValueType.PERMISSION)
@@ -505,6 +509,7 @@ public final class Catalogue {
             .meaning("Whether a person may return from a group by themselves.")
             .because("Who is uneasy must be able to leave.")
             .pupilsCallIt("come back from your group")
+            .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, OPEN, OPEN, OPEN, OPEN));
 
     public static final Rule<Minutes> GROUP_ALONE = rule(
@@ -513,8 +518,30 @@ public final class Catalogue {
             .meaning("Minutes a group may be without an adult looking in.")
             .because("An adult who may come in at any time keeps a group kind.")
             .pupilsCallIt("how long a group is alone")
-            .enforced(IN_THE_INSPECTION)
+            .enforced(IN_THE_LESSON)
             .ofWholeLesson(new Minutes(5));
+
+    public static final Rule<YesNo> GROUP_QUIET = rule("groups.quiet-alone", GROUPS, ValueType.YES_IS_STRICT)
+            .titled("A group left alone goes quiet")
+            .meaning(
+                    "Words, drawing and sharing of a group stop by themselves when it has been without an adult for too long, until one looks in.")
+            .because(
+                    "With one adult and many groups a long silence is worse than a short worry; a school may decide otherwise.")
+            .pupilsCallIt("a group without an adult goes quiet")
+            .enforced(IN_THE_LESSON)
+            .ofWholeLesson(YesNo.NO);
+
+    public static final Rule<Permission> GROUP_LATE = rule("groups.late", GROUPS, ValueType.PERMISSION)
+            .titled("Join a group late")
+            .meaning(
+                    "Who comes while the class is in groups goes to the group that needs them by themselves, by an adult's word, or stays with the class together.")
+            .because("A late child alone with nobody learns nothing; a group may be in the middle of something.")
+            .pupilsCallIt("go to a group when you come late")
+            .enforced(IN_THE_LESSON)
+            .usual(CLASS_MONITOR, ON_REQUEST)
+            .usual(PUPIL, ON_REQUEST)
+            .usual(VISITOR, ON_REQUEST)
+            .written();
 
     public static final Rule<Choice> LINK_RENEWAL = rule(
                     "links.renewal", LINKS, ValueType.strictToLoose("each-lesson", "each-week", "each-term", "series"))
@@ -610,7 +637,8 @@ public final class Catalogue {
     public static final Rule<YesNo> SEE_OBSERVERS = rule(
                     "supervision.see-observers", SUPERVISION, ValueType.YES_IS_STRICT)
             .titled("See who observes")
-            .meaning("Whether people of this role see the name of who looks on without being one of the lesson.")
+            .meaning(
+                    "Whether people of this role see the name of who looks on without being one of the lesson, or looks in on their group.")
             .because(
                     "Nobody should be watched without knowing it; a school that must may say otherwise, and says so here.")
             .pupilsCallIt("see who looks on")

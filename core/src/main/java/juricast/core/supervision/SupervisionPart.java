@@ -67,7 +67,7 @@ public final class SupervisionPart implements Part<SupervisionState, Supervision
         if (is.quietSince().isEmpty()) {
             return goesQuietAt(room)
                     .filter(at -> !room.now().isBefore(at))
-                    .flatMap(at -> room.there().aloneSince(PlaceId.TOGETHER))
+                    .flatMap(at -> room.there().aloneSince())
                     .<List<LessonEvent>>map(since -> List.of(new SupervisionEvent.WentQuiet(since, room.now())))
                     .orElse(List.of());
         }
@@ -87,7 +87,7 @@ public final class SupervisionPart implements Part<SupervisionState, Supervision
     /** How long pupils may be alone before the room goes quiet: a lost line is bridged, a step out is not possible. */
     private static Optional<Instant> goesQuietAt(Room room) {
         return room.there()
-                .aloneSince(PlaceId.TOGETHER)
+                .aloneSince()
                 .map(since -> since.plus(room.rules()
                         .value(Catalogue.ALONE_MINUTES, Rule.ANSWERS, room.now())
                         .length()));

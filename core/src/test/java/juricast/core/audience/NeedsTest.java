@@ -54,13 +54,14 @@ class NeedsTest {
                 .order(new RightsOrder.GiveCurb(JORY, Catalogue.CLASS_CHAT, minutes(2), ORLA));
 
         assertThat(kinds(lesson.time("10:00:59"))).isEmpty();
-        assertThat(Needs.next(lesson.state(), at("10:00:59"))).isEqualTo(at("10:01"));
+        assertThat(Needs.next(lesson.state(), lesson.rulebook(), at("10:00:59")))
+                .isEqualTo(at("10:01"));
         assertThat(lesson.time("10:01").desk().needs()).singleElement().satisfies(need -> {
             assertThat(need.kind()).isEqualTo(Need.Kind.ENDING);
             assertThat(need.rule()).contains(Catalogue.SPEAK);
             assertThat(need.until()).contains(at("10:02"));
         });
-        assertThat(Needs.next(lesson.state(), at("10:01"))).isEqualTo(Instant.MAX);
+        assertThat(Needs.next(lesson.state(), lesson.rulebook(), at("10:01"))).isEqualTo(Instant.MAX);
         assertThat(kinds(lesson.time("10:02"))).isEmpty();
     }
 

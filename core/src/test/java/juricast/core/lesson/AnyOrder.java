@@ -15,12 +15,14 @@ import juricast.core.door.DoorOrder;
 import juricast.core.ending.EndingOrder;
 import juricast.core.entry.Arrival;
 import juricast.core.entry.Sweep;
+import juricast.core.groups.GroupsOrder;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
 import juricast.core.live.LessonOrder;
+import juricast.core.live.PlaceId;
 import juricast.core.live.Stance;
 import juricast.core.material.MaterialOrder;
 import juricast.core.merits.MeritsOrder;
@@ -62,6 +64,7 @@ final class AnyOrder {
         PersonId pupil = PUPILS.get(whom % PUPILS.size());
         PersonId by = GIVERS.get(who % GIVERS.size());
         VisitId visit = visitOf(pupil);
+        var group = new PlaceId("g" + (1 + (whom + who) % 3));
         var all = new LinkedHashMap<Class<?>, LessonOrder>();
         for (LessonOrder order : List.of(
                 new LessonOrder.Tick(),
@@ -80,6 +83,23 @@ final class AnyOrder {
                 new DoorOrder.AllowBack(pupil, by),
                 new DoorOrder.NoticeSweep(
                         new Sweep(new DeviceId(pupil.value()), "wolf", Set.of(new LessonId("a"), new LessonId("b")))),
+                new GroupsOrder.DrawUp(drawnUp(whom, who), "by chance", who, by),
+                new GroupsOrder.WriteTask("find the tide", by),
+                new GroupsOrder.Move(pupil, who == 3 ? Optional.empty() : Optional.of(group), by),
+                new GroupsOrder.Rename(group, who % 2 == 0 ? "Reef" : "Group 1", by),
+                new GroupsOrder.Lock(group, who % 2 == 0, by),
+                new GroupsOrder.Add("Skerry " + who, by),
+                new GroupsOrder.Empty(group, by),
+                new GroupsOrder.SendOut(who == 1 ? Optional.of(minutes(1 + whom)) : Optional.empty(), whom == 2, by),
+                new GroupsOrder.CallBack(minutes(whom == 0 ? 0 : 1), by),
+                new GroupsOrder.GoIn(group, by),
+                new GroupsOrder.ComeOut(by),
+                new GroupsOrder.LookIn(group, by),
+                new GroupsOrder.LookAway(by),
+                new GroupsOrder.Accept(visit),
+                new GroupsOrder.ComeBack(visit),
+                new GroupsOrder.CallForHelp(visit),
+                new GroupsOrder.SettleHelp(group, by),
                 new SignalsOrder.RaiseHand(visit),
                 new SignalsOrder.LowerHand(pupil, by),
                 new SignalsOrder.ShowSign(visit, Optional.of(Sign.values()[who % Sign.values().length])),
@@ -99,7 +119,7 @@ final class AnyOrder {
                 new ChatOrder.SendFile(visit, Readers.CLASS, new SentFile("f", "tide.png", "pictures", 100)),
                 new ChatOrder.Release(1 + who * 7, who % 2 == 0, by),
                 new BoardOrder.Draw(visit, List.of(0, 0, 10, 10)),
-                new BoardOrder.Wipe(who % 2 == 0 ? Optional.of(pupil) : Optional.empty(), by),
+                new BoardOrder.Wipe(who % 2 == 0 ? Optional.of(pupil) : Optional.empty(), Optional.empty(), by),
                 new MaterialOrder.HandOut(by, "Chart", "page 4"),
                 new MaterialOrder.TakeBack(1 + who * 5, by),
                 new MaterialOrder.Caption(visitOf(by), "the tide turns"),
@@ -112,6 +132,18 @@ final class AnyOrder {
             all.put(order.getClass(), order);
         }
         return all;
+    }
+
+    /** Two groups, or three, with somebody left out now and then. */
+    private static List<GroupsOrder.Wanted> drawnUp(int whom, int who) {
+        return who % 2 == 0
+                ? List.of(
+                        new GroupsOrder.Wanted("Reef", List.of(INES, KESTER)),
+                        new GroupsOrder.Wanted("Skerry", List.of(JORY)))
+                : List.of(
+                        new GroupsOrder.Wanted("Ness", List.of(PUPILS.get(whom % 3))),
+                        new GroupsOrder.Wanted("Holm", List.of(PUPILS.get((whom + 1) % 3))),
+                        new GroupsOrder.Wanted("Voe", List.of()));
     }
 
     private static LessonOrder knock(PersonId pupil) {

@@ -2,6 +2,7 @@ package juricast.core.lesson;
 
 import static juricast.core.chat.ChatPart.CHAT;
 import static juricast.core.door.DoorPart.DOOR;
+import static juricast.core.groups.GroupsPart.GROUPS;
 import static juricast.core.lesson.LiveLesson.*;
 import static juricast.core.rights.RightsPart.RIGHTS;
 import static juricast.core.signals.SignalsPart.SIGNALS;
@@ -11,17 +12,25 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import juricast.core.grouping.Wish;
+import juricast.core.grouping.Wishes;
+import juricast.core.groups.GroupsState;
+import juricast.core.groups.WhoWasWhere;
 import juricast.core.identity.PersonId;
 import juricast.core.live.LessonOrder;
 import juricast.core.live.LessonState;
 import juricast.core.live.Part;
 import juricast.core.live.PlaceId;
 import juricast.core.live.Visit;
+import juricast.core.presence.Attendance;
+import juricast.core.presence.Presence;
 import juricast.core.rights.Appliance;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Permission;
@@ -29,6 +38,7 @@ import juricast.core.rules.PlannedRules;
 import juricast.core.rules.Rulebook;
 import juricast.core.rules.Setting;
 import juricast.core.rules.Setting.Force;
+import juricast.core.time.Span;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Combinators;
@@ -59,7 +69,12 @@ class LessonProperties {
         return open().observedBy(MAREN)
                 .school("entry.re-entry", "never", Force.BINDING)
                 .school("share.screen", "closed", Force.BINDING)
-                .school("supervision.alone-minutes", "1", Force.USUAL);
+                .school("supervision.alone-minutes", "1", Force.USUAL)
+                .school("groups.smallest", "2", Force.USUAL)
+                .school("groups.quiet-alone", "yes", Force.USUAL)
+                .school("groups.alone-minutes", "1", Force.USUAL)
+                .wishing(new Wishes(
+                        List.of(new Wish(Wish.Kind.APART, Set.of(INES, JORY), true, "", MAREN)), Map.of(), Set.of()));
     }
 
     @Property(tries = 400)
@@ -97,15 +112,17 @@ class LessonProperties {
             }
         }
         assertThat(state.of(RIGHTS).withSomethingOn().stream()
-                        .filter(person -> state.of(RIGHTS).on(person).stream().anyMatch(Appliance::isShowing)))
-                .as("one person at a time shows" + lesson)
-                .hasSizeLessThan(2);
+                        .filter(person -> state.of(RIGHTS).on(person).stream().anyMatch(Appliance::isShowing))
+                        .map(state.where()::placeOf))
+                .as("in each place one person at a time shows" + lesson)
+                .doesNotHaveDuplicates();
+        checkPlaces(lesson);
         if (state.there().isOver()) {
             assertThat(state.of(DOOR).present()).as("nobody is left" + lesson).isEmpty();
             assertThat(state.of(RIGHTS).withSomethingOn()).isEmpty();
             assertThat(state.of(SUPERVISION).imposed()).isEmpty();
         }
-        boolean isAlone = state.there().aloneSince(PlaceId.TOGETHER).isPresent();
+        boolean isAlone = state.there().aloneSince().isPresent();
         assertThat(isAlone && state.there().anAdultIsIn())
                 .as("nobody is alone with an adult in" + lesson)
                 .isFalse();
@@ -123,6 +140,67 @@ class LessonProperties {
         assertThat(state.of(CHAT).held().stream().map(one -> one.number()))
                 .as("what waits was written" + lesson)
                 .allMatch(number -> number <= state.number());
+    }
+
+    /** Everyone is in exactly one place, and how it stands in the places is what those who are there make of it. */
+    private static void checkPlaces(LiveLesson lesson) {
+        LessonState state = lesson.state();
+        GroupsState groups = state.of(GROUPS);
+        assertThat(groups.isApart() && !state.there().isOpen())
+                .as("no groups where no lesson goes on" + lesson)
+                .isFalse();
+        for (PersonId pupil : List.of(INES, JORY, KESTER)) {
+            PlaceId place = state.where().placeOf(pupil);
+            assertThat(place.equals(PlaceId.TOGETHER) || groups.group(place).isPresent() && groups.isApart())
+                    .as("in a place that there is" + lesson)
+                    .isTrue();
+        }
+        if (groups.isApart()) {
+            assertThat(groups.standing().values().stream()
+                            .mapToInt(standing -> standing.pupils())
+                            .sum())
+                    .as("nobody is lost and nobody is twice" + lesson)
+                    .isEqualTo((int) List.of(INES, JORY, KESTER).stream()
+                            .filter(state.there()::isPresent)
+                            .count());
+            assertThat(groups.groups().stream()
+                            .filter(group -> group.people().contains(INES)
+                                    && group.people().contains(JORY)))
+                    .as("whom the lead keeps apart is not drawn up together while out" + lesson)
+                    .isEmpty();
+            assertThat(state.where().placeOf(INES).equals(state.where().placeOf(JORY))
+                            && !state.where().placeOf(INES).equals(PlaceId.TOGETHER))
+                    .as("nor in one group" + lesson)
+                    .isFalse();
+        }
+    }
+
+    /** Minutes in places are the minutes of presence, whoever went where in between. */
+    @Property(tries = 200)
+    void stays_in_places_add_up_to_presence(@ForAll("steps") List<Step> steps) {
+        LiveLesson lesson = lesson();
+        int second = 0;
+        for (Step step : steps) {
+            second += step.seconds;
+            lesson.time("10:%02d:%02d".formatted(second / 60 % 60, second % 60));
+            lesson.order(AnyOrder.of(step.kind, step.whom, step.who));
+        }
+        var places = WhoWasWhere.of(lesson.events(), lesson.now()).stays();
+        var presence = Presence.of(lesson.events(), lesson.now());
+        for (PersonId pupil : List.of(INES, JORY, KESTER)) {
+            List<Span> theirs = places.stream()
+                    .filter(stay -> stay.person().equals(pupil))
+                    .map(stay -> stay.time())
+                    .toList();
+            assertThat(Span.united(theirs, Duration.ZERO))
+                    .as("stays of " + pupil + lesson)
+                    .isEqualTo(
+                            presence.getOrDefault(pupil, Attendance.none(pupil)).stays());
+            assertThat(theirs.stream().map(Span::length).reduce(Duration.ZERO, Duration::plus))
+                    .isEqualTo(Span.united(theirs, Duration.ZERO).stream()
+                            .map(Span::length)
+                            .reduce(Duration.ZERO, Duration::plus));
+        }
     }
 
     /** What follows by itself follows at once: the clock finds nothing left to do in the same moment. */
@@ -177,7 +255,7 @@ class LessonProperties {
     }
 
     private static <S> List<Setting> imposed(Part<S, ?, ?> part, LessonState state) {
-        return part.imposes(state.of(part), PlaceId.TOGETHER);
+        return part.imposes(state.of(part), PlaceId.LESSON);
     }
 
     @Test

@@ -14,6 +14,7 @@ import juricast.core.audience.DeskView;
 import juricast.core.audience.SeatView;
 import juricast.core.door.DoorOrder;
 import juricast.core.entry.Arrival;
+import juricast.core.grouping.Wishes;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
@@ -118,6 +119,28 @@ public final class LiveLesson {
         members.add(new Member(observer, "Maren Oddlund", Role.OBSERVER));
         plan = new LessonPlan(plan.lesson(), plan.title(), plan.time(), members);
         return this;
+    }
+
+    /** With what its class keeps for making groups. */
+    public LiveLesson wishing(Wishes wishes) {
+        plan = plan.wishing(wishes);
+        return this;
+    }
+
+    private static final List<String> MORE = List.of("Brenna Holt", "Sunniva Ashdown", "Calder Wray", "Tamsin Orrick");
+
+    /** With up to four more pupils on the list, called "p1" and so on. */
+    public LiveLesson ofMore(int pupils) {
+        var members = new ArrayList<>(plan.members());
+        for (int i = 1; i <= pupils; i++) {
+            members.add(new Member(pupil(i), MORE.get(i - 1), Role.PUPIL));
+        }
+        plan = plan.of(members, LessonPlan.Beside.NOBODY);
+        return this;
+    }
+
+    public static PersonId pupil(int n) {
+        return new PersonId("p" + n);
     }
 
     public LiveLesson planned(RunningOrder order) {

@@ -17,7 +17,9 @@ import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
 import juricast.core.live.LessonOrder;
 import juricast.core.live.LessonState;
+import juricast.core.live.PlaceId;
 import juricast.core.live.Refusal;
+import juricast.core.live.WhoIsWhere;
 import juricast.core.presence.Supervision;
 import juricast.core.rights.Appliance;
 import juricast.core.rights.RightsOrder;
@@ -137,7 +139,8 @@ class SupervisionTest {
                     assertThat(lesson.rulebookNow().value(right, Role.PUPIL, lesson.now()))
                             .isEqualTo(Permission.CLOSED);
                 }
-                assertThat(state.of(RIGHTS).showing()).isEmpty();
+                assertThat(state.of(RIGHTS).showing(WhoIsWhere.ALL_TOGETHER, PlaceId.TOGETHER))
+                        .isEmpty();
             }
         }
     }

@@ -32,9 +32,11 @@ import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.limits.Limits;
 import juricast.core.live.LessonOrder;
+import juricast.core.live.PlaceId;
 import juricast.core.live.Refusal;
 import juricast.core.live.RunningOrder;
 import juricast.core.live.Stance;
+import juricast.core.live.WhoIsWhere;
 import juricast.core.material.Caption;
 import juricast.core.material.Material;
 import juricast.core.material.MaterialOrder;
@@ -350,7 +352,8 @@ class TeachingTest {
         assertThat(lesson.refused()).contains(RightsRefusal.SOMEBODY_SHOWS);
 
         lesson.order(new RightsOrder.TurnOn(visitOf(ORLA), Appliance.SCREEN));
-        assertThat(lesson.state().of(RIGHTS).showing()).contains(ORLA);
+        assertThat(lesson.state().of(RIGHTS).showing(WhoIsWhere.ALL_TOGETHER, PlaceId.TOGETHER))
+                .contains(ORLA);
         assertThat(lesson.state().of(RIGHTS).on(INES)).isEmpty();
         assertThat(lesson.order(new RightsOrder.TurnOn(visitOf(INES), Appliance.WHOLE_SCREEN))
                         .refused())
@@ -363,11 +366,12 @@ class TeachingTest {
                 .school("share.whole-screen", "open", Force.USUAL)
                 .present(INES)
                 .order(new RightsOrder.TurnOn(visitOf(INES), Appliance.WHOLE_SCREEN));
-        assertThat(lesson.state().of(RIGHTS).showing()).contains(INES);
+        assertThat(lesson.state().of(RIGHTS).showing(WhoIsWhere.ALL_TOGETHER, PlaceId.TOGETHER))
+                .contains(INES);
         assertThat(lesson.order(new RightsOrder.TurnOff(INES, Appliance.SCREEN, ORLA))
                         .state()
                         .of(RIGHTS)
-                        .showing())
+                        .showing(WhoIsWhere.ALL_TOGETHER, PlaceId.TOGETHER))
                 .as("stopped by its adult, whatever it was")
                 .isEmpty();
 
@@ -375,7 +379,7 @@ class TeachingTest {
         assertThat(lesson.order(new SupervisionOrder.StopEverything("", ORLA))
                         .state()
                         .of(RIGHTS)
-                        .showing())
+                        .showing(WhoIsWhere.ALL_TOGETHER, PlaceId.TOGETHER))
                 .isEmpty();
     }
 
@@ -387,14 +391,15 @@ class TeachingTest {
                 .present(JORY)
                 .order(new BoardOrder.Draw(visitOf(INES), line))
                 .order(new BoardOrder.Draw(visitOf(JORY), line));
-        assertThat(lesson.order(new BoardOrder.Wipe(Optional.of(INES), JORY)).refused())
+        assertThat(lesson.order(new BoardOrder.Wipe(Optional.of(INES), Optional.empty(), JORY))
+                        .refused())
                 .contains(Refusal.Common.NOT_AN_ADULT_HERE);
 
-        lesson.order(new BoardOrder.Wipe(Optional.of(JORY), ORLA));
+        lesson.order(new BoardOrder.Wipe(Optional.of(JORY), Optional.empty(), ORLA));
         assertThat(lesson.state().of(BOARD).lines())
                 .extracting(BoardLine::author)
                 .containsExactly(INES);
-        lesson.order(new BoardOrder.Wipe(Optional.of(INES), INES));
+        lesson.order(new BoardOrder.Wipe(Optional.of(INES), Optional.empty(), INES));
         assertThat(lesson.state().of(BOARD).lines()).isEmpty();
         for (List<Integer> wrong : List.of(
                 List.of(0, 0),
@@ -461,7 +466,7 @@ class TeachingTest {
                 new SignalsOrder.Focus(Optional.of(INES), INES),
                 new RightsOrder.Lighten(true, INES),
                 new ChatOrder.Release(1, true, INES),
-                new BoardOrder.Wipe(Optional.empty(), INES))) {
+                new BoardOrder.Wipe(Optional.empty(), Optional.empty(), INES))) {
             assertThat(lesson.order(order).refused()).as(order.toString()).contains(Refusal.Common.NOT_AN_ADULT_HERE);
         }
     }
