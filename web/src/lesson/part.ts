@@ -17,6 +17,8 @@ export interface PagePart {
   marks?: (desk: Desk, person: string) => Mark[]
   /** In the menu of a pupil who is in. */
   InRowMenu?: (props: { desk: Desk; pupil: PupilRow; give: (order: never) => void }) => ReactNode
+  /** Over everything else of a pupil's seat, while it is the one thing to see first. */
+  Banner?: (props: { seat: Seat; now: number; act: (one: never) => void }) => ReactNode
   /** At a pupil's own seat, among what they may do. */
   AtSeat?: (props: { seat: Seat }) => ReactNode
 }

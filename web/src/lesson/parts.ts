@@ -4,6 +4,7 @@ import { chatActs, chatOrders } from './chat/orders'
 import { doorNeeds } from './door/needs'
 import { doorActs, doorOrders } from './door/orders'
 import { endingOrders } from './ending/orders'
+import { groups } from './groups/groups'
 import { materialOrders } from './material/orders'
 import { merits } from './merits/Merits'
 import type { PagePart } from './part'
@@ -17,6 +18,7 @@ import { supervisionOrders } from './supervision/orders'
 /** The parts of a lesson, as the pages know them: a line for each. */
 export const PARTS = [
   { orders: doorOrders, acts: doorActs, page: { cards: doorNeeds } },
+  groups,
   { orders: signalsOrders, acts: signalsActs, page: { cards: signalsNeeds } },
   { orders: rightsOrders, acts: rightsActs, page: { cards: rightsNeeds, marks: rightsMarks } },
   { orders: chatOrders, acts: chatActs, page: { cards: chatNeeds } },

@@ -213,6 +213,7 @@ function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: R
         </chakra.p>
       )}
       <Now seat={seat} />
+      {PAGES.map(({ Banner }, place) => Banner && <Banner key={place} seat={seat} now={now} act={acts.mutate} />)}
       <Grid as="main" templateColumns={{ base: '1fr', md: '320px 1fr' }} flex="1" minH="0">
         <Box
           as="section"
@@ -268,7 +269,7 @@ function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: R
                 <strong>{seat.rights.showing}</strong> shows a screen
               </span>
             ) : (
-              'Nothing is shown at the moment. Listen to your teacher.'
+              seat.groups?.here ? 'Nothing is shown in your group at the moment.' : 'Nothing is shown at the moment. Listen to your teacher.'
             )}
           </Flex>
           <SeatWords seat={seat} visit={visit} />

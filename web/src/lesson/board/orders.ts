@@ -1,8 +1,8 @@
 import { client } from '../send'
 
 export const boardOrders = {
-  wipe: (lesson: string, { of }: { of: string | null }) =>
-    client.DELETE('/api/lessons/{lesson}/board', { params: { path: { lesson }, query: of ? { of } : {} } }),
+  wipe: (lesson: string, { of, place }: { of: string | null; place?: string | undefined }) =>
+    client.DELETE('/api/lessons/{lesson}/board', { params: { path: { lesson }, query: { ...(of ? { of } : {}), ...(place ? { in: place } : {}) } } }),
 }
 
 export const boardActs = {

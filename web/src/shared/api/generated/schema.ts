@@ -221,7 +221,7 @@ export interface paths {
         };
         get: operations["list_1"];
         put?: never;
-        post: operations["make_1"];
+        post: operations["make_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -372,6 +372,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{id}/group-marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["mark"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["groups"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/groups/proposal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["propose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{id}/joining": {
         parameters: {
             query?: never;
@@ -447,6 +495,38 @@ export interface paths {
         put: operations["trust"];
         post?: never;
         delete: operations["endTrust"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/prepared": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["prepare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/prepared/{set}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change_3"];
+        post?: never;
+        delete: operations["delete"];
         options?: never;
         head?: never;
         patch?: never;
@@ -620,9 +700,41 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["rename_1"];
+        put: operations["rename_2"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/wishes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["wish"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/wishes/{wish}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["end_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -868,6 +980,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/group-levels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["levels"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/inspection": {
         parameters: {
             query?: never;
@@ -893,7 +1021,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["accept"];
+        post: operations["accept_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1166,6 +1294,278 @@ export interface paths {
         get?: never;
         put: operations["focus"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["add_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/as-last-time": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["asLast"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/call-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["callBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/come-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["comeOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/look-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAway"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/made": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["make_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/prepared/{set}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["prepared"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["preview_5"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/send-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sendOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/stay-longer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stayLonger"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/task": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["task"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/{group}/go-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["goIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/{group}/lock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["lock"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/{group}/look-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/{group}/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["rename_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/{group}/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["empty"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/{group}/seen-to": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["seenTo"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1454,6 +1854,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["allowBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/people/{person}/group": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["move"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2132,6 +2548,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pupils/{person}/groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["of"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/register-settings": {
         parameters: {
             query?: never;
@@ -2404,6 +2836,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seats/{visit}/group": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["accept"];
+        delete: operations["comeBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/group/help": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["help"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seats/{visit}/hand": {
         parameters: {
             query?: never;
@@ -2654,7 +3118,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["delete"];
+        delete: operations["delete_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2765,7 +3229,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["change_3"];
+        post: operations["change_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2921,12 +3385,22 @@ export interface components {
         Alert: {
             grave: boolean;
             /** @enum {string} */
-            kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "RECORD_DAMAGED" | "NO_ADULT" | "REMOVED_KNOCKS" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "GUEST_LET_IN" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
+            kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "RECORD_DAMAGED" | "NO_ADULT" | "GROUP_CALLS" | "GROUP_ALONE" | "REMOVED_KNOCKS" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "GUEST_LET_IN" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
             mine: boolean;
             /** Format: date-time */
             since: string;
             takenBy?: string;
             text: string;
+        };
+        ApartMet: {
+            /** Format: date-time */
+            from: string;
+            group: string;
+            one: string;
+            other: string;
+            reason: string;
+            /** Format: date-time */
+            until: string;
         };
         Asked: {
             /** Format: int64 */
@@ -2952,6 +3426,10 @@ export interface components {
             subjects: components["schemas"]["Named"][];
             weekdays: components["schemas"]["Named"][];
         };
+        BackRequest: {
+            /** Format: int32 */
+            seconds: number;
+        };
         BackupLine: {
             /** Format: date-time */
             at: string;
@@ -2975,6 +3453,10 @@ export interface components {
         BoardChanged: {
             /** Format: int32 */
             changed: number;
+        };
+        BrokenWish: {
+            binding: boolean;
+            says: string;
         };
         CalendarPage: {
             closes: string;
@@ -3071,6 +3553,14 @@ export interface components {
             until: string;
             whole: components["schemas"]["Rate"];
         };
+        ClassGroups: {
+            /** Format: int32 */
+            lastTimes: number;
+            levels: string[];
+            prepared: components["schemas"]["PreparedSet"][];
+            pupils: components["schemas"]["PupilMark"][];
+            wishes: components["schemas"]["KeptWish"][];
+        };
         ClassLine: {
             adults: string[];
             id: string;
@@ -3103,7 +3593,7 @@ export interface components {
             /** Format: int32 */
             count: number;
             /** @enum {string} */
-            step: "LINK_RETIRED" | "CHAT_KEPT" | "BOARD_KEPT" | "REGISTER_DRAFTED";
+            step: "LINK_RETIRED" | "GROUPS_CLOSED" | "CHAT_KEPT" | "BOARD_KEPT" | "REGISTER_DRAFTED";
         };
         CodeLine: {
             code: string;
@@ -3213,6 +3703,7 @@ export interface components {
             ending: components["schemas"]["DeskEnding"];
             /** Format: date-time */
             ends: string;
+            groups: components["schemas"]["DeskGroups"];
             lesson: string;
             material: components["schemas"]["MaterialShown"];
             merits: components["schemas"]["DeskMerits"];
@@ -3271,6 +3762,19 @@ export interface components {
             lastWord?: string;
             leaving: string[];
         };
+        DeskGroups: {
+            /** Format: date-time */
+            aloneTogether?: string;
+            broken: components["schemas"]["BrokenWish"][];
+            how: string;
+            late: components["schemas"]["Latecomer"][];
+            next?: components["schemas"]["NextVisit"];
+            out?: components["schemas"]["GroupsOut"];
+            tables: components["schemas"]["GroupTable"][];
+            task: string;
+            /** Format: int32 */
+            together: number;
+        };
         DeskMerits: {
             of: {
                 [key: string]: number;
@@ -3278,6 +3782,7 @@ export interface components {
         };
         DeskMine: {
             door: components["schemas"]["DeskMineDoor"];
+            groups: components["schemas"]["DeskMineGroups"];
             me: string;
             supervision: components["schemas"]["DeskMineSupervision"];
         };
@@ -3286,6 +3791,10 @@ export interface components {
             leading: boolean;
             observing: boolean;
             overseeing: boolean;
+        };
+        DeskMineGroups: {
+            in?: string;
+            looking?: string;
         };
         DeskMineSupervision: {
             mayTakeCharge: boolean;
@@ -3470,6 +3979,97 @@ export interface components {
             person: string;
             rate: components["schemas"]["Rate"];
         };
+        GroupAlone: {
+            group: string;
+            /** Format: int64 */
+            seconds: number;
+        };
+        GroupCall: {
+            by: string;
+            /** Format: date-time */
+            since: string;
+        };
+        GroupMate: {
+            id: string;
+            name: string;
+            /** @enum {string} */
+            where: "IN" | "ON_THE_WAY" | "LOST" | "ELSEWHERE" | "MISSING";
+        };
+        GroupSeen: {
+            /** @enum {string} */
+            eye: "NONE" | "LOOKS" | "IN";
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            until?: string;
+        };
+        GroupStay: {
+            /** Format: date-time */
+            from: string;
+            group: string;
+            person: string;
+            /** Format: int32 */
+            round: number;
+            /** Format: date-time */
+            until: string;
+        };
+        GroupTable: {
+            adults: string[];
+            /** Format: int64 */
+            aloneSeconds: number;
+            /** Format: date-time */
+            aloneSince?: string;
+            /** Format: date-time */
+            beyondAt?: string;
+            /** Format: int32 */
+            board: number;
+            call?: components["schemas"]["GroupCall"];
+            /** Format: int32 */
+            held: number;
+            id: string;
+            last?: components["schemas"]["LastWords"];
+            locked: boolean;
+            looking: string[];
+            /** Format: int32 */
+            marks: number;
+            mates: components["schemas"]["GroupMate"][];
+            name: string;
+            quiet: boolean;
+            seen: components["schemas"]["GroupSeen"][];
+        };
+        GroupsMade: {
+            /** Format: int32 */
+            metAgain: number;
+            /** Format: int32 */
+            metAtLeast: number;
+            /** Format: int32 */
+            number: number;
+            says: string[];
+            /** Format: int64 */
+            seed: number;
+        };
+        GroupsOut: {
+            calledBack: boolean;
+            /** Format: date-time */
+            ends: string;
+            /** Format: int32 */
+            invited: number;
+            /** Format: date-time */
+            since: string;
+        };
+        GroupsPreview: {
+            /** Format: int32 */
+            aloneMinutes: number;
+            /** Format: int32 */
+            lastTimes: number;
+            /** Format: int32 */
+            minutes: number;
+            prepared: components["schemas"]["PreparedName"][];
+            recording: string;
+            rights: components["schemas"]["InGroups"][];
+            /** Format: int32 */
+            smallest: number;
+        };
         GuestRequest: {
             name: string;
             note: string;
@@ -3501,7 +4101,7 @@ export interface components {
             number: number;
             text: string;
             /** @enum {string} */
-            to: "CLASS" | "ADULTS" | "ONE";
+            to: "CLASS" | "ADULTS" | "ONE" | "PLACE";
             toName: string;
         };
         HeldLine: {
@@ -3537,6 +4137,14 @@ export interface components {
         InCharge: {
             id: string;
             name: string;
+        };
+        InGroups: {
+            /** @enum {string} */
+            inGroups: "CLOSED" | "ON_REQUEST" | "OPEN";
+            /** @enum {string} */
+            now: "CLOSED" | "ON_REQUEST" | "OPEN";
+            rule: string;
+            title: string;
         };
         InspectedDay: {
             /** Format: int32 */
@@ -3630,6 +4238,20 @@ export interface components {
             /** Format: int32 */
             times: number;
         };
+        KeptWish: {
+            /** Format: date-time */
+            at: string;
+            binding: boolean;
+            byName: string;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            kind: "APART" | "TOGETHER";
+            mayEnd: boolean;
+            people: string[];
+            reason: string;
+            says: string;
+        };
         KnockRequest: {
             agreed?: boolean;
             name: string;
@@ -3637,6 +4259,18 @@ export interface components {
         };
         Knocked: {
             visit: string;
+        };
+        LastWords: {
+            /** Format: date-time */
+            at: string;
+            from: string;
+            text: string;
+        };
+        Latecomer: {
+            id: string;
+            name: string;
+            to?: string;
+            toName?: string;
         };
         LessonBox: {
             adults: components["schemas"]["InCharge"][];
@@ -3707,6 +4341,9 @@ export interface components {
             title: string;
             whole: components["schemas"]["Rate"];
         };
+        LevelsRequest: {
+            words?: string[];
+        };
         LightRequest: {
             on: boolean;
         };
@@ -3768,6 +4405,9 @@ export interface components {
             person: string;
             rule: string;
         };
+        LockRequest: {
+            on: boolean;
+        };
         LogColumns: {
             /** Format: int32 */
             joined: number;
@@ -3820,6 +4460,10 @@ export interface components {
             id: string;
             name: string;
         };
+        LongerRequest: {
+            /** Format: int32 */
+            minutes: number;
+        };
         LookLine: {
             about: string;
             address: string;
@@ -3846,6 +4490,15 @@ export interface components {
             mine: boolean;
             /** Format: int32 */
             number: number;
+        };
+        MarkRequest: {
+            /** Format: int32 */
+            level: number;
+            person: string;
+            trusted: boolean;
+        };
+        MarksRequest: {
+            marks?: components["schemas"]["MarkRequest"][];
         };
         MaterialRequest: {
             body?: string;
@@ -3889,9 +4542,10 @@ export interface components {
             fromName: string;
             /** Format: int32 */
             number: number;
+            place?: string;
             text: string;
             /** @enum {string} */
-            to: "CLASS" | "ADULTS" | "ONE";
+            to: "CLASS" | "ADULTS" | "ONE" | "PLACE";
             toName: string;
         };
         Moment: {
@@ -3905,6 +4559,9 @@ export interface components {
             name: string;
             person: string;
             until: string;
+        };
+        MoveRequest: {
+            to?: string;
         };
         MuteRequest: {
             keepMuted: boolean;
@@ -3941,9 +4598,10 @@ export interface components {
             name: string;
         };
         NeedLine: {
+            group?: string;
             key: string;
             /** @enum {string} */
-            kind: "LISTED" | "UNSURE" | "HELD" | "STANCE" | "SIGN" | "HAND" | "LOST" | "ENDING";
+            kind: "LISTED" | "UNSURE" | "GROUP_CALLS" | "GROUP_ALONE" | "GROUP_LATE" | "GROUPS_PLANNED" | "HELD" | "STANCE" | "SIGN" | "HAND" | "LOST" | "ENDING";
             /** Format: int32 */
             number: number;
             person?: string;
@@ -3985,6 +4643,13 @@ export interface components {
             name?: string;
             purpose?: string;
         };
+        NextVisit: {
+            group: string;
+            name: string;
+            says: string;
+            /** @enum {string} */
+            why: "CALLS" | "HELD" | "BEYOND" | "SILENT" | "LONGEST";
+        };
         Note: {
             html: string;
             text: string;
@@ -4003,6 +4668,7 @@ export interface components {
         OrderStep: {
             /** Format: date-time */
             from: string;
+            groups?: string;
             name: string;
             stance: string;
             /** Format: date-time */
@@ -4097,6 +4763,26 @@ export interface components {
             recording: boolean;
             visitors?: string[];
         };
+        PreparedName: {
+            id: string;
+            name: string;
+        };
+        PreparedOne: {
+            name: string;
+            people: string[];
+        };
+        PreparedRequest: {
+            groups?: components["schemas"]["PreparedOne"][];
+            name?: string;
+            task?: string;
+        };
+        PreparedSet: {
+            breaks: string[];
+            groups: components["schemas"]["PreparedOne"][];
+            id: string;
+            name: string;
+            task: string;
+        };
         Preview: {
             added: string[];
             created: string[];
@@ -4108,6 +4794,16 @@ export interface components {
             /** Format: int32 */
             staying: number;
             wrong: components["schemas"]["WrongRow"][];
+        };
+        ProposedGroups: {
+            groups: string[][];
+            /** Format: int32 */
+            metAgain: number;
+            /** Format: int32 */
+            metAtLeast: number;
+            says: string[];
+            /** Format: int64 */
+            seed: number;
         };
         PupilLine: {
             code: string;
@@ -4122,6 +4818,13 @@ export interface components {
             /** Format: date-time */
             starts: string;
             title: string;
+        };
+        PupilMark: {
+            id: string;
+            /** Format: int32 */
+            level: number;
+            name: string;
+            trusted: boolean;
         };
         PupilPage: {
             adults: components["schemas"]["Named"][];
@@ -4155,6 +4858,16 @@ export interface components {
             /** Format: int32 */
             timesSpoken: number;
         };
+        PupilStay: {
+            /** Format: date-time */
+            from: string;
+            group: string;
+            lesson: string;
+            title: string;
+            /** Format: date-time */
+            until: string;
+            with: string[];
+        };
         Rate: {
             /** Format: int32 */
             absent: number;
@@ -4187,6 +4900,17 @@ export interface components {
             purpose: string;
             says: string[];
             usedBy: string[];
+        };
+        RecipeRequest: {
+            balanced: boolean;
+            /** @enum {string} */
+            by: "NUMBER" | "SIZE";
+            /** Format: int32 */
+            count: number;
+            mixed: boolean;
+            /** Format: int64 */
+            seed: number;
+            trusted: boolean;
         };
         RecoveryCodes: {
             codes: string[];
@@ -4235,11 +4959,14 @@ export interface components {
         };
         Replay: {
             alone: components["schemas"]["Stretched"][];
+            aloneInGroups: components["schemas"]["GroupAlone"][];
             classId: string;
             departures: components["schemas"]["DepartureLine"][];
             /** Format: date-time */
             from: string;
+            groups: components["schemas"]["GroupStay"][];
             keepers: components["schemas"]["KeeperLine"][];
+            keptApart: components["schemas"]["ApartMet"][];
             lesson: string;
             moments: components["schemas"]["PastMoment"][];
             title: string;
@@ -4306,15 +5033,17 @@ export interface components {
             steps?: components["schemas"]["RunningStep"][];
         };
         RunningStep: {
+            groups?: string;
             /** Format: int32 */
             minutes: number;
             stance: string;
         };
         SayRequest: {
             person?: string;
+            place?: string;
             text?: string;
             /** @enum {string} */
-            to: "CLASS" | "ADULTS" | "ONE";
+            to: "CLASS" | "ADULTS" | "ONE" | "PLACE";
         };
         Scheduled: {
             /** Format: int32 */
@@ -4343,6 +5072,7 @@ export interface components {
             board: components["schemas"]["BoardChanged"];
             /** Format: date-time */
             ends: string;
+            groups?: components["schemas"]["SeatGroups"];
             material: components["schemas"]["MaterialShown"];
             mine: components["schemas"]["SeatMine"];
             /** Format: date-time */
@@ -4358,15 +5088,38 @@ export interface components {
             title: string;
             words: components["schemas"]["Heard"][];
         };
+        SeatGroup: {
+            adults: string[];
+            /** Format: date-time */
+            helpSince?: string;
+            id: string;
+            looking: string[];
+            mayReturn: boolean;
+            name: string;
+            quiet: boolean;
+            task: string;
+            with: components["schemas"]["SeatMate"][];
+        };
+        SeatGroups: {
+            calledBack: boolean;
+            /** Format: date-time */
+            ends: string;
+            here?: components["schemas"]["SeatGroup"];
+        };
         SeatHelp: {
             chatPaused: boolean;
             door: components["schemas"]["AtDoor"][];
             hands: components["schemas"]["Classmate"][];
             rights: components["schemas"]["Right"][];
         };
+        SeatMate: {
+            in: boolean;
+            name: string;
+        };
         SeatMine: {
             chat?: components["schemas"]["SeatMineChat"];
             door: components["schemas"]["SeatMineDoor"];
+            groups?: components["schemas"]["SeatMineGroups"];
             merits?: components["schemas"]["SeatMineMerits"];
             rights?: components["schemas"]["SeatMineRights"];
             signals?: components["schemas"]["SeatMineSignals"];
@@ -4383,6 +5136,10 @@ export interface components {
             /** @enum {string} */
             status: "WAITING" | "IN" | "LEFT" | "TURNED_AWAY" | "REMOVED" | "DISMISSED";
             why: string[];
+        };
+        SeatMineGroups: {
+            name: string;
+            with: string[];
         };
         SeatMineMerits: {
             reasons: string[];
@@ -4412,6 +5169,11 @@ export interface components {
         SeatSupervision: {
             quiet: boolean;
             stopped: boolean;
+        };
+        SendRequest: {
+            invite: boolean;
+            /** Format: int32 */
+            minutes: number;
         };
         SentLine: {
             /** Format: date-time */
@@ -4571,6 +5333,9 @@ export interface components {
             /** @enum {string} */
             mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
         };
+        TaskRequest: {
+            text?: string;
+        };
         TemplateLine: {
             body: string;
             /** @enum {string} */
@@ -4722,6 +5487,12 @@ export interface components {
             value: string;
             valueWords: string;
         };
+        WishRequest: {
+            /** @enum {string} */
+            kind: "APART" | "TOGETHER";
+            people?: string[];
+            reason?: string;
+        };
         WordCheck: {
             /** Format: double */
             bits: number;
@@ -4753,6 +5524,7 @@ export interface components {
             reason: string;
         };
         WrittenStep: {
+            groups?: string;
             /** Format: int32 */
             minutes: number;
             name: string;
@@ -5149,7 +5921,7 @@ export interface operations {
             };
         };
     };
-    make_1: {
+    make_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -5409,6 +6181,80 @@ export interface operations {
             };
         };
     };
+    mark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarksRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassGroups"];
+                };
+            };
+        };
+    };
+    groups: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassGroups"];
+                };
+            };
+        };
+    };
+    propose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProposedGroups"];
+                };
+            };
+        };
+    };
     joining: {
         parameters: {
             query?: never;
@@ -5549,6 +6395,82 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    prepare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PreparedRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassGroups"];
+                };
+            };
+        };
+    };
+    change_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PreparedRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassGroups"];
+                };
+            };
+        };
+    };
+    delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassGroups"];
                 };
             };
         };
@@ -5828,7 +6750,7 @@ export interface operations {
             };
         };
     };
-    rename_1: {
+    rename_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -5850,6 +6772,55 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    wish: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WishRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassGroups"];
+                };
+            };
+        };
+    };
+    end_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                wish: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassGroups"];
                 };
             };
         };
@@ -5952,7 +6923,7 @@ export interface operations {
             header?: never;
             path: {
                 lesson: string;
-                kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "RECORD_DAMAGED" | "NO_ADULT" | "REMOVED_KNOCKS" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "GUEST_LET_IN" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
+                kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "RECORD_DAMAGED" | "NO_ADULT" | "GROUP_CALLS" | "GROUP_ALONE" | "REMOVED_KNOCKS" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "GUEST_LET_IN" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
             };
             cookie?: never;
         };
@@ -6212,6 +7183,30 @@ export interface operations {
             };
         };
     };
+    levels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LevelsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string[];
+                };
+            };
+        };
+    };
     page_5: {
         parameters: {
             query?: never;
@@ -6232,7 +7227,7 @@ export interface operations {
             };
         };
     };
-    accept: {
+    accept_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6401,7 +7396,9 @@ export interface operations {
     };
     board: {
         parameters: {
-            query?: never;
+            query?: {
+                in?: string;
+            };
             header?: never;
             path: {
                 lesson: string;
@@ -6425,6 +7422,7 @@ export interface operations {
         parameters: {
             query?: {
                 of?: string;
+                in?: string;
             };
             header?: never;
             path: {
@@ -6614,8 +7612,9 @@ export interface operations {
     sendFromDesk: {
         parameters: {
             query: {
-                to: "CLASS" | "ADULTS" | "ONE";
+                to: "CLASS" | "ADULTS" | "ONE" | "PLACE";
                 person?: string;
+                place?: string;
             };
             header?: never;
             path: {
@@ -6680,6 +7679,419 @@ export interface operations {
                 "application/json": components["schemas"]["FocusRequest"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    add_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    asLast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    callBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BackRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    comeOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    lookAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    make_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GroupsMade"];
+                };
+            };
+        };
+    };
+    prepared: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    preview_5: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GroupsPreview"];
+                };
+            };
+        };
+    };
+    sendOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SendRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    stayLonger: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LongerRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    task: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TaskRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    goIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                group: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    lock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                group: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LockRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    lookIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                group: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    rename_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                group: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    empty: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                group: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    seenTo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                group: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -7135,6 +8547,33 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    move: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveRequest"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -8207,6 +9646,28 @@ export interface operations {
             };
         };
     };
+    of: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PupilStay"][];
+                };
+            };
+        };
+    };
     settings: {
         parameters: {
             query?: never;
@@ -8676,8 +10137,9 @@ export interface operations {
     sendFromSeat: {
         parameters: {
             query: {
-                to: "CLASS" | "ADULTS" | "ONE";
+                to: "CLASS" | "ADULTS" | "ONE" | "PLACE";
                 person?: string;
+                place?: string;
             };
             header?: never;
             path: {
@@ -8724,6 +10186,72 @@ export interface operations {
                 };
                 content: {
                     "*/*": string;
+                };
+            };
+        };
+    };
+    accept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    comeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    help: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -9165,7 +10693,7 @@ export interface operations {
             };
         };
     };
-    delete: {
+    delete_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -9322,7 +10850,7 @@ export interface operations {
             };
         };
     };
-    change_3: {
+    change_4: {
         parameters: {
             query?: never;
             header?: never;

@@ -182,7 +182,7 @@ public record GroupsDesk(
         Comparator<Table> longest =
                 Comparator.comparing((Table table) -> table.standing.alone(now)).reversed();
         return tables.stream()
-                .filter(table -> table.standing.pupils() > 0 && !table.standing.eye())
+                .filter(table -> table.standing.pupils() > 0 && table.standing.eye() == Standing.Eye.NONE)
                 .min(Comparator.comparing((Table table) -> why(table, now))
                         .thenComparing(
                                 table -> table.call.map(GroupsState.Call::since).orElse(Instant.MAX))

@@ -1,6 +1,5 @@
 package juricast.core.grouping;
 
-import java.util.Collection;
 import java.util.List;
 import juricast.core.identity.PersonId;
 
@@ -22,7 +21,7 @@ public record Prepared(String id, String name, String task, List<Named> groups) 
     }
 
     /** Who is meant to be in each. */
-    public List<? extends Collection<PersonId>> people() {
+    public List<List<PersonId>> people() {
         return groups.stream().map(Named::people).toList();
     }
 }

@@ -52,6 +52,8 @@ public sealed interface GroupsEvent extends LessonEvent {
 
         R cameOut(CameOut event);
 
+        R prolonged(Prolonged event);
+
         R calledBack(CalledBack event);
 
         R together(Together event);
@@ -171,6 +173,14 @@ public sealed interface GroupsEvent extends LessonEvent {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.cameOut(this);
+        }
+    }
+
+    /** The time in groups ends then, and nobody is called back any more. */
+    record Prolonged(Instant until, PersonId by, Instant at) implements GroupsEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.prolonged(this);
         }
     }
 

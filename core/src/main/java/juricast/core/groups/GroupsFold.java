@@ -81,6 +81,11 @@ record GroupsFold(GroupsState was, int number) implements GroupsEvent.Cases<Grou
     }
 
     @Override
+    public GroupsState prolonged(GroupsEvent.Prolonged event) {
+        return was.out().map(out -> was.with(out.prolonged(event.until()))).orElse(was);
+    }
+
+    @Override
     public GroupsState calledBack(GroupsEvent.CalledBack event) {
         return was.out().map(out -> was.with(out.calledBack(event.backAt()))).orElse(was);
     }

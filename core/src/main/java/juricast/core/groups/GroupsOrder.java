@@ -47,6 +47,8 @@ public sealed interface GroupsOrder extends LessonOrder {
 
         R sendOut(SendOut order);
 
+        R stayLonger(StayLonger order);
+
         R callBack(CallBack order);
 
         R goIn(GoIn order);
@@ -143,6 +145,14 @@ public sealed interface GroupsOrder extends LessonOrder {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.sendOut(this);
+        }
+    }
+
+    /** The time in groups is longer; who was called back stays after all. @param by how long; zero only stays after all */
+    record StayLonger(Duration length, PersonId by) implements GroupsOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.stayLonger(this);
         }
     }
 

@@ -86,7 +86,7 @@ public final class GroupsPart implements Part<GroupsState, GroupsOrder, GroupsEv
         Standing here = is.standing(in);
         return before.withPresent(here.pupils())
                 .with(Fact.VISITOR_PRESENT, here.visitor())
-                .with(Fact.ADULT_PRESENT, here.adult())
+                .with(Fact.ADULT_PRESENT, here.hasAdult())
                 .with(Fact.IN_GROUPS, !in.equals(PlaceId.TOGETHER));
     }
 

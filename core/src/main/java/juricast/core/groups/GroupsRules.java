@@ -134,6 +134,24 @@ record GroupsRules(GroupsState is, Room room) implements GroupsOrder.Cases<Decis
     }
 
     @Override
+    public Decision stayLonger(GroupsOrder.StayLonger order) {
+        return room.who()
+                .adult(order.by(), Catalogue.MAKE_GROUPS)
+                .or(this::notOut)
+                .orElseGet(() -> {
+                    TimeOut out = is.out().orElseThrow();
+                    var longest = room.rules().ruling(Catalogue.GROUP_MINUTES, Rule.ANSWERS, room.now());
+                    Instant until = out.until().plus(order.length());
+                    if (order.length().isNegative() || order.length().isZero() && !out.isCalledBack()) {
+                        return Refusal.of(GroupsRefusal.WRONG_LENGTH);
+                    }
+                    return until.isAfter(out.since().plus(longest.value().length()))
+                            ? Refusal.by(GroupsRefusal.TOO_LONG, longest)
+                            : done(new GroupsEvent.Prolonged(until, order.by(), room.now()));
+                });
+    }
+
+    @Override
     public Decision callBack(GroupsOrder.CallBack order) {
         return room.who().adult(order.by()).or(this::notOut).orElseGet(() -> {
             if (order.after().isNegative() || order.after().compareTo(Limits.CALL_BACK) > 0) {

@@ -124,13 +124,12 @@ public record GroupsState(
             if (visit.isPresent()) {
                 PersonId person = visit.person().orElseThrow();
                 counts.getOrDefault(placeOf(person), new Count()).add(person, visit.role());
-                whereabouts.looksInto(person).ifPresent(place -> counts.getOrDefault(place, new Count()).eye = true);
+                whereabouts.looksInto(person).ifPresent(place -> counts.getOrDefault(place, new Count()).looks = true);
             }
         }
         var next = new LinkedHashMap<PlaceId, Standing>();
-        counts.forEach((place, count) -> next.put(
-                place,
-                standing(place).then(count.people.size(), count.visitor, count.adult, count.adult || count.eye, at)));
+        counts.forEach((place, count) ->
+                next.put(place, standing(place).then(count.people.size(), count.visitor, count.eye(), at)));
         return next.equals(standing) ? this : new GroupsState(drawn, out, whereabouts, next, calls, quiet, lastGroups);
     }
 
@@ -138,7 +137,11 @@ public record GroupsState(
         private final List<PersonId> people = new ArrayList<>();
         private boolean visitor;
         private boolean adult;
-        private boolean eye;
+        private boolean looks;
+
+        Standing.Eye eye() {
+            return adult ? Standing.Eye.IN : looks ? Standing.Eye.LOOKS : Standing.Eye.NONE;
+        }
 
         void add(PersonId person, Role role) {
             adult |= role.isAdultInCharge();

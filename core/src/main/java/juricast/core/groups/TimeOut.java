@@ -31,6 +31,10 @@ public record TimeOut(
         return backAt.isPresent();
     }
 
+    TimeOut prolonged(Instant end) {
+        return new TimeOut(since, end, Optional.empty(), invited, cameBack);
+    }
+
     TimeOut calledBack(Instant at) {
         return new TimeOut(since, until, Optional.of(at), Set.of(), cameBack);
     }

@@ -43,13 +43,17 @@ public record Finding(
                                 lesson.map(LessonId::value).orElse(""),
                                 other.map(LessonId::value).orElse(""),
                                 otherClass.map(ClassId::value).orElse("")),
-                        people.stream().map(PersonId::value).limit(isOfOneAdult() ? 1 : 0))
+                        people.stream().map(PersonId::value).limit(named()))
                 .collect(Collectors.joining("|"));
     }
 
-    /** Each adult of two lessons makes a weak spot of their own; pupils make one together. */
-    private boolean isOfOneAdult() {
-        return kind == FindingKind.ADULT_TWICE || kind == FindingKind.GAP_FOR_ADULT;
+    /** Each adult of two lessons makes a weak spot of their own, and so do any who are to stay apart; other pupils make one together. */
+    private int named() {
+        return switch (kind) {
+            case ADULT_TWICE, GAP_FOR_ADULT -> 1;
+            case KEPT_APART_MET, KEPT_APART_PLANNED -> people.size();
+            default -> 0;
+        };
     }
 
     static Finding ofLesson(FindingKind kind, InspectedLesson lesson) {

@@ -31,6 +31,10 @@ public enum FindingKind {
     RECORDING_FORBIDDEN(WEAK_SPOT, Catalogue.RECORDING_MODE),
     GROUPS_FORBIDDEN(WEAK_SPOT, Catalogue.MAKE_GROUPS),
     GROUPS_WITH_ONE_ADULT(WEAK_SPOT, Catalogue.GROUP_ALONE),
+    /** Those who are to stay apart were in one group. */
+    KEPT_APART_MET(WEAK_SPOT),
+    /** Prepared groups put those together who are to stay apart. */
+    KEPT_APART_PLANNED(WEAK_SPOT),
     WORD_TOO_WEAK(WEAK_SPOT, Catalogue.WORD_STRENGTH),
     WORD_TOO_NEAR(WEAK_SPOT, Catalogue.WORD_DISTANCE),
     LINK_HIDDEN_TOO_LONG(WEAK_SPOT, Catalogue.LINK_SHOWN),

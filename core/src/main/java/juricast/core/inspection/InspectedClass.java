@@ -13,12 +13,38 @@ import juricast.core.joining.JoinWord;
  * @param year 0 where it has none
  * @param adults those in charge, the lead adult first
  * @param link the number of the link that leads to all its lessons
+ * @param apart whoever is to stay apart in groups and is not: in prepared ones, or in those of the last weeks
  */
 public record InspectedClass(
-        ClassId id, String title, int year, List<PersonId> adults, Set<PersonId> pupils, JoinWord word, int link) {
+        ClassId id,
+        String title,
+        int year,
+        List<PersonId> adults,
+        Set<PersonId> pupils,
+        JoinWord word,
+        int link,
+        List<KeptApart> apart) {
+    /** Pupils who are to stay apart. @param minutes how long they were in one group; 0 where it is only prepared */
+    public record KeptApart(List<PersonId> people, int minutes) {
+        public KeptApart {
+            people = List.copyOf(people);
+        }
+    }
+
+    public InspectedClass(
+            ClassId id, String title, int year, List<PersonId> adults, Set<PersonId> pupils, JoinWord word, int link) {
+        this(id, title, year, adults, pupils, word, link, List.of());
+    }
+
+    /** The same with whoever is not kept apart. */
+    public InspectedClass notApart(List<KeptApart> who) {
+        return new InspectedClass(id, title, year, adults, pupils, word, link, who);
+    }
+
     public InspectedClass {
         adults = List.copyOf(adults);
         pupils = Set.copyOf(pupils);
+        apart = List.copyOf(apart);
     }
 
     PlannedClass forRules() {

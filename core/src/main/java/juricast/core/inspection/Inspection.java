@@ -137,7 +137,7 @@ public final class Inspection {
                 .toList();
     }
 
-    /** Join words and when links are shown: a matter of classes, not of lessons. */
+    /** Join words, when links are shown, who is kept apart: a matter of classes, not of lessons. */
     private static List<Finding> words(PlannedSchool school, RulesOfDay rules, Instant at) {
         List<InspectedClass> all = school.classes().values().stream()
                 .sorted(Comparator.comparing(InspectedClass::title))
@@ -156,6 +156,12 @@ public final class Inspection {
                 found.add(Finding.ofClass(FindingKind.LINK_HIDDEN_TOO_LONG, one)
                         .measured(values.linkShown(), values.earlyForPupils()));
             }
+            one.apart()
+                    .forEach(who -> found.add(Finding.ofClass(
+                                    who.minutes() > 0 ? FindingKind.KEPT_APART_MET : FindingKind.KEPT_APART_PLANNED,
+                                    one)
+                            .about(who.people())
+                            .measured(who.minutes(), 0)));
             for (int j = i + 1; j < all.size(); j++) {
                 if (said.get(i).isNearerThan(values.wordLetters(), said.get(j))) {
                     found.add(Finding.ofClass(FindingKind.WORD_TOO_NEAR, one)

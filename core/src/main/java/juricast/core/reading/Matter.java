@@ -19,6 +19,8 @@ public enum Matter {
     CLASS(ADULT, LEAD),
     /** Who is in a class. */
     CLASS_LIST(ADULT, LEAD),
+    /** What a class keeps for making groups: who stays apart and why, levels, who was in a group with whom. */
+    GROUPING(ADULT, LEAD),
     /** The rules of a class, of its lessons, and why they are so. */
     RULES(ADULT, LEAD),
     /** The link, the join word and the notes about joining: who has them stands at the door. */

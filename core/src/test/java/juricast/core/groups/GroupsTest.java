@@ -157,6 +157,18 @@ class GroupsTest {
     }
 
     @Test
+    void the_time_is_made_longer_as_far_as_the_rule_lets_and_a_call_back_is_taken_back() {
+        LiveLesson lesson = out().order(new GroupsOrder.StayLonger(minutes(2), ORLA));
+        assertThat(lesson.state().of(GROUPS).out().map(TimeOut::ends)).contains(at("10:12"));
+        assertThat(lesson.order(new GroupsOrder.StayLonger(minutes(9), ORLA)).refused())
+                .contains(GroupsRefusal.TOO_LONG);
+        lesson.order(new GroupsOrder.CallBack(minutes(1), ORLA)).order(new GroupsOrder.StayLonger(Duration.ZERO, ORLA));
+        assertThat(lesson.state().of(GROUPS).out().map(TimeOut::ends)).contains(at("10:12"));
+        assertThat(lesson.order(new GroupsOrder.StayLonger(Duration.ZERO, ORLA)).refused())
+                .contains(GroupsRefusal.WRONG_LENGTH);
+    }
+
+    @Test
     void coming_back_by_oneself_is_as_the_rule_says_and_always_possible_once_called_back() {
         LiveLesson lesson = out();
         lesson.school("groups.return", "on-request", Force.USUAL);
@@ -291,6 +303,8 @@ class GroupsTest {
         LiveLesson lesson = out().adult(TAM);
         lesson.time("10:02").order(new GroupsOrder.LookIn(REEF, ORLA));
         assertThat(standing(lesson, REEF).alone(at("10:02"))).isEqualTo(minutes(2));
+        assertThat(standing(lesson, REEF).seen())
+                .containsExactly(new Standing.Seen(Standing.Eye.LOOKS, at("10:02"), Optional.empty()));
         lesson.time("10:03").order(new GroupsOrder.GoIn(SKERRY, TAM));
         lesson.time("10:04").order(new DoorOrder.LoseConnection(visitOf(TAM)));
         lesson.time("10:06").order(new DoorOrder.ComeBack(visitOf(TAM)));

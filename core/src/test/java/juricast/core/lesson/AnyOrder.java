@@ -91,6 +91,7 @@ final class AnyOrder {
                 new GroupsOrder.Add("Skerry " + who, by),
                 new GroupsOrder.Empty(group, by),
                 new GroupsOrder.SendOut(who == 1 ? Optional.of(minutes(1 + whom)) : Optional.empty(), whom == 2, by),
+                new GroupsOrder.StayLonger(minutes(who), by),
                 new GroupsOrder.CallBack(minutes(whom == 0 ? 0 : 1), by),
                 new GroupsOrder.GoIn(group, by),
                 new GroupsOrder.ComeOut(by),

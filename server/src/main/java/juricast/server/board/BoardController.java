@@ -9,6 +9,7 @@ import java.util.Optional;
 import juricast.core.board.BoardOrder;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
+import juricast.core.live.PlaceId;
 import juricast.core.live.Visit;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
@@ -16,6 +17,7 @@ import juricast.server.lesson.DeskOrders;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.Ordered;
 import juricast.server.lesson.SeatOrders;
+import juricast.server.lesson.Snapshot;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -44,10 +46,14 @@ class BoardController {
 
     record LineRequest(@Nullable List<Integer> line) {}
 
+    /** The board. @param in the page of which group; that of the place where the adult is where none is named */
     @GetMapping("/lessons/{lesson}/board")
     @For({TEACHER, LEAD})
-    BoardJson.Board board(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
-        return BoardJson.board(lessons.look(desk.known(lesson, caller)), caller.person());
+    BoardJson.Board board(
+            @PathVariable String lesson,
+            @RequestParam(required = false) @Nullable String in,
+            @AuthenticationPrincipal SignedIn caller) {
+        return boardOf(desk.known(lesson, caller), caller.person(), place(in));
     }
 
     @PostMapping("/lessons/{lesson}/board/lines")
@@ -56,18 +62,21 @@ class BoardController {
             @PathVariable String lesson, @RequestBody LineRequest drawn, @AuthenticationPrincipal SignedIn caller) {
         LessonId id = desk.known(lesson, caller);
         desk.order(id, new BoardOrder.Draw(desk.presence(id, caller), line(drawn)));
-        return BoardJson.board(lessons.look(id), caller.person());
+        return boardOf(id, caller.person(), Optional.empty());
     }
 
-    /** Wipes the board. @param of whose marks; all where nobody is named */
+    /** Wipes the board. @param of whose marks; all where nobody is named @param in as for looking at it */
     @DeleteMapping("/lessons/{lesson}/board")
     @For({TEACHER, LEAD})
     Ordered wipe(
             @PathVariable String lesson,
             @RequestParam(required = false) @Nullable String of,
+            @RequestParam(required = false) @Nullable String in,
             @AuthenticationPrincipal SignedIn caller) {
         return desk.order(
-                lesson, caller, new BoardOrder.Wipe(Optional.ofNullable(of).map(PersonId::new), caller.person()));
+                lesson,
+                caller,
+                new BoardOrder.Wipe(Optional.ofNullable(of).map(PersonId::new), place(in), caller.person()));
     }
 
     /** The board, for those who are in. */
@@ -91,7 +100,7 @@ class BoardController {
     BoardJson.Board wipeOwn(@PathVariable String visit, HttpServletRequest request) {
         SeatOrders.Mine mine = seats.mine(visit, request);
         PersonId me = mine.person();
-        seats.order(mine, new BoardOrder.Wipe(Optional.of(me), me));
+        seats.order(mine, new BoardOrder.Wipe(Optional.of(me), Optional.empty(), me));
         return boardOf(mine);
     }
 
@@ -99,7 +108,16 @@ class BoardController {
         if (mine.now().status() != Visit.Status.IN) {
             throw Problem.notThere("Your seat");
         }
-        return BoardJson.board(lessons.look(mine.lesson()), mine.person());
+        return boardOf(mine.lesson(), mine.person(), Optional.empty());
+    }
+
+    private BoardJson.Board boardOf(LessonId lesson, PersonId me, Optional<PlaceId> in) {
+        Snapshot now = lessons.look(lesson);
+        return BoardJson.board(now, me, in.orElseGet(() -> now.state().where().placeOf(me)));
+    }
+
+    private static Optional<PlaceId> place(@Nullable String in) {
+        return Optional.ofNullable(in).filter(one -> !one.isBlank()).map(PlaceId::new);
     }
 
     private static List<Integer> line(LineRequest drawn) {

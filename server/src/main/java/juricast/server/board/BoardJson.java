@@ -5,6 +5,7 @@ import static juricast.core.board.BoardPart.BOARD;
 import java.util.List;
 import juricast.core.board.BoardState;
 import juricast.core.identity.PersonId;
+import juricast.core.live.PlaceId;
 import juricast.server.lesson.Snapshot;
 
 /** The board on the wire: desk and seat are told that it changed, and fetch it. */
@@ -20,21 +21,22 @@ public final class BoardJson {
     /** A line. @param mine whether the asking person drew it */
     public record Mark(int number, String author, String authorName, boolean mine, List<Integer> line) {}
 
-    public static BoardChanged changed(Snapshot at) {
+    /** Of the page of one place. */
+    public static BoardChanged changed(Snapshot at, PlaceId in) {
         return at.piece(
                 "board",
-                "all",
+                in,
                 List.of(BOARD),
-                () -> new BoardChanged(at.state().of(BOARD).changed()));
+                () -> new BoardChanged(at.state().of(BOARD).changed(in)));
     }
 
     public static final BoardChanged FROM_OUTSIDE = new BoardChanged(0);
 
-    static Board board(Snapshot at, PersonId me) {
+    static Board board(Snapshot at, PersonId me, PlaceId in) {
         BoardState board = at.state().of(BOARD);
         return new Board(
-                board.changed(),
-                board.lines().stream()
+                board.changed(in),
+                board.lines(in).stream()
                         .map(line -> new Mark(
                                 line.number(),
                                 line.author().value(),

@@ -7,13 +7,18 @@ import juricast.core.live.Part;
 import juricast.server.record.StoredKind;
 import juricast.server.record.StoredPart;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.node.NullNode;
 
 /** Under which names events of this part stand on the disk, for ever. */
 @Component
 class BoardStored implements StoredPart {
     private static final List<StoredKind> KINDS = List.of(
-            StoredKind.named("drawn", "Drawn", BoardEvent.Drawn.class),
-            StoredKind.named("wiped", "Wiped", BoardEvent.Wiped.class));
+            StoredKind.named("drawn", "Drawn", BoardEvent.Drawn.class)
+                    // From before there were groups.
+                    .missing("", "in", NullNode.getInstance()),
+            StoredKind.named("wiped", "Wiped", BoardEvent.Wiped.class)
+                    // From before there were groups.
+                    .missing("", "in", NullNode.getInstance()));
 
     @Override
     public Part<?, ?, ?> part() {

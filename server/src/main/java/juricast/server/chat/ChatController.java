@@ -9,6 +9,7 @@ import juricast.core.chat.ChatOrder;
 import juricast.core.chat.Readers;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
+import juricast.core.live.PlaceId;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
 import juricast.server.lesson.DeskOrders;
@@ -35,8 +36,8 @@ class ChatController {
         this.seats = seats;
     }
 
-    /** @param person to whom, for one; none otherwise */
-    record SayRequest(Readers.Kind to, @Nullable String person, @Nullable String text) {}
+    /** @param person to whom, for one; none otherwise @param place to which group, for those in one place; none otherwise */
+    record SayRequest(Readers.Kind to, @Nullable String person, @Nullable String place, @Nullable String text) {}
 
     @PostMapping("/lessons/{lesson}/words")
     @For({TEACHER, LEAD})
@@ -44,7 +45,9 @@ class ChatController {
             @PathVariable String lesson, @RequestBody SayRequest request, @AuthenticationPrincipal SignedIn caller) {
         VisitId visit = desk.presence(desk.known(lesson, caller), caller);
         return desk.order(
-                lesson, caller, new ChatOrder.Say(visit, readers(request.to, request.person), text(request.text)));
+                lesson,
+                caller,
+                new ChatOrder.Say(visit, readers(request.to, request.person, request.place), text(request.text)));
     }
 
     @PostMapping("/lessons/{lesson}/held/{number}/let-through")
@@ -63,16 +66,17 @@ class ChatController {
     @PostMapping("/seats/{visit}/words")
     @For(anyone = true)
     Ordered sayAtSeat(@PathVariable String visit, @RequestBody SayRequest said, HttpServletRequest request) {
-        Readers to = readers(said.to, said.person);
+        Readers to = readers(said.to, said.person, said.place);
         return seats.order(seats.mine(visit, request), new ChatOrder.Say(new VisitId(visit), to, text(said.text)));
     }
 
     /** @throws Problem if nobody is named where one is written to */
-    static Readers readers(Readers.Kind kind, @Nullable String person) {
+    static Readers readers(Readers.Kind kind, @Nullable String person, @Nullable String place) {
         return switch (kind) {
             case ONE -> Readers.only(named(person));
             case ADULTS -> Readers.ADULTS;
             case CLASS -> Readers.CLASS;
+            case PLACE -> place == null || place.isBlank() ? Readers.CLASS : Readers.in(new PlaceId(place));
         };
     }
 

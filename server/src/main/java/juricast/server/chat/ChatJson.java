@@ -1,6 +1,7 @@
 package juricast.server.chat;
 
 import static juricast.core.chat.ChatPart.CHAT;
+import static juricast.core.groups.GroupsPart.GROUPS;
 
 import java.time.Instant;
 import java.util.List;
@@ -17,8 +18,11 @@ import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
 import juricast.core.live.LessonPlan;
+import juricast.core.live.LessonState;
+import juricast.core.live.PlaceId;
 import juricast.core.live.Visit;
 import juricast.server.lesson.Snapshot;
+import juricast.server.words.GroupNames;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
@@ -56,6 +60,7 @@ public class ChatJson {
             String fromName,
             Readers.Kind to,
             String toName,
+            @Nullable String place,
             String text,
             @Nullable FileLine file) {}
 
@@ -80,19 +85,22 @@ public class ChatJson {
         return at.piece(
                 "chat desk",
                 "all",
-                List.of(CHAT),
+                List.of(CHAT, GROUPS),
                 () -> new DeskChat(at.state().of(CHAT).held().stream()
-                        .map(held -> held(held, at.plan()))
+                        .map(held -> held(held, at.plan(), at.state()))
                         .toList()));
     }
 
-    private static HeldMessage held(HeldWords held, LessonPlan plan) {
+    private static HeldMessage held(HeldWords held, LessonPlan plan, LessonState state) {
         return new HeldMessage(
                 held.number(),
                 held.at(),
                 held.from().value(),
                 plan.nameOf(held.from()),
-                held.to().one().map(plan::nameOf).orElse("the class"),
+                held.to().one().map(plan::nameOf).orElseGet(() -> held.to()
+                        .place()
+                        .map(place -> GroupNames.of(place, state))
+                        .orElse("the class")),
                 held.text(),
                 file(held.file()),
                 switch (held.why()) {
@@ -106,7 +114,7 @@ public class ChatJson {
     /** What adults read of what was written after a number. */
     public static List<Message> messages(Snapshot at, int after) {
         return DeskView.words(at.plan(), at.state(), after).stream()
-                .map(words -> message(words, at.plan()))
+                .map(words -> message(words, at))
                 .toList();
     }
 
@@ -134,7 +142,7 @@ public class ChatJson {
     public static List<Heard> heard(Snapshot at, VisitId visit, int after) {
         Optional<PersonId> me = at.state().there().visit(visit).flatMap(Visit::person);
         return ChatSeat.words(at.state(), visit, after).stream()
-                .map(words -> heard(words, at.plan(), me.equals(Optional.of(words.from()))))
+                .map(words -> heard(words, at, me.equals(Optional.of(words.from()))))
                 .toList();
     }
 
@@ -162,9 +170,8 @@ public class ChatJson {
                 toAll,
                 words.stream().map(Words::from).collect(Collectors.toSet()),
                 toAll
-                        ? json.writeValueAsString(words.stream()
-                                .map(one -> heard(one, at.plan(), false))
-                                .toList())
+                        ? json.writeValueAsString(
+                                words.stream().map(one -> heard(one, at, false)).toList())
                         : "");
     }
 
@@ -172,26 +179,35 @@ public class ChatJson {
         return sent.map(one -> new FileLine(one.kind(), one.bytes())).orElse(null);
     }
 
-    private static Message message(Words words, LessonPlan plan) {
+    private static Message message(Words words, Snapshot at) {
+        LessonPlan plan = at.plan();
         return new Message(
                 words.number(),
                 words.at(),
                 words.from().value(),
                 plan.nameOf(words.from()),
                 words.to().kind(),
-                words.to().one().map(plan::nameOf).orElse(""),
+                toName(words, at),
+                words.to().place().map(PlaceId::value).orElse(null),
                 words.text(),
                 file(words.file()));
     }
 
-    private static Heard heard(Words words, LessonPlan plan, boolean mine) {
+    private static String toName(Words words, Snapshot at) {
+        return words.to().one().map(at.plan()::nameOf).orElseGet(() -> words.to()
+                .place()
+                .map(place -> GroupNames.of(place, at.state()))
+                .orElse(""));
+    }
+
+    private static Heard heard(Words words, Snapshot at, boolean mine) {
         return new Heard(
                 words.number(),
                 words.at(),
                 mine,
-                plan.nameOf(words.from()),
+                at.plan().nameOf(words.from()),
                 words.to().kind(),
-                words.to().one().map(plan::nameOf).orElse(""),
+                toName(words, at),
                 words.text(),
                 file(words.file()));
     }

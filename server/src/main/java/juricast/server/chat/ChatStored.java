@@ -15,10 +15,14 @@ class ChatStored implements StoredPart {
     private static final List<StoredKind> KINDS = List.of(
             StoredKind.named("said", "Said", ChatEvent.Said.class)
                     // From before there were files.
-                    .missing("", "file", NullNode.getInstance()),
+                    .missing("", "file", NullNode.getInstance())
+                    // From before there were groups.
+                    .missing("/to", "place", NullNode.getInstance()),
             StoredKind.named("held", "Held", ChatEvent.Held.class)
                     // From before there were files.
-                    .missing("", "file", NullNode.getInstance()),
+                    .missing("", "file", NullNode.getInstance())
+                    // From before there were groups.
+                    .missing("/to", "place", NullNode.getInstance()),
             StoredKind.named("released", "Released", ChatEvent.Released.class));
 
     @Override

@@ -12,6 +12,7 @@ import juricast.core.limits.Limits;
 import juricast.core.live.LessonEvent;
 import juricast.core.live.Part;
 import juricast.server.problems.Problem;
+import juricast.server.words.GroupNames;
 import juricast.server.words.PartWords;
 import juricast.server.words.Refused;
 import juricast.server.words.Story;
@@ -48,6 +49,8 @@ class ChatWords implements PartWords {
                     "This file was not sent",
                     "This lesson has taken %d files; more are not kept.".formatted(Limits.FILES),
                     "Hand out a link instead, or write it down.");
+            case NO_SUCH_PLACE -> refused.say(
+                    "This group is out no more", "Your text is still here.", "Write to all instead.");
             case NO_ADULT_READS -> refused.say(
                     "No adult is here who could read along",
                     "Between pupils and visitors everything is read by an adult. Write to the class, or wait for an adult.");
@@ -74,6 +77,10 @@ class ChatWords implements PartWords {
         private String to(Readers to) {
             return switch (to.kind()) {
                 case CLASS -> "to the class";
+                case PLACE -> "to "
+                        + to.place()
+                                .map(place -> GroupNames.of(place, story.before()))
+                                .orElse("a group");
                 case ADULTS -> "to the adults";
                 case ONE -> "to " + to.one().map(story::name).orElse("somebody");
             };

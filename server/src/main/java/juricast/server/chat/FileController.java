@@ -63,13 +63,14 @@ class FileController {
             @RequestParam MultipartFile file,
             @RequestParam Readers.Kind to,
             @RequestParam(required = false) @Nullable String person,
+            @RequestParam(required = false) @Nullable String place,
             HttpServletRequest request)
             throws IOException {
         SeatOrders.Mine mine = seats.mine(visit, request);
         return send(
                 mine.lesson(),
                 file,
-                sent -> new ChatOrder.SendFile(mine.visit(), ChatController.readers(to, person), sent),
+                sent -> new ChatOrder.SendFile(mine.visit(), ChatController.readers(to, person, place), sent),
                 order -> seats.order(mine, order));
     }
 
@@ -81,6 +82,7 @@ class FileController {
             @RequestParam MultipartFile file,
             @RequestParam Readers.Kind to,
             @RequestParam(required = false) @Nullable String person,
+            @RequestParam(required = false) @Nullable String place,
             @AuthenticationPrincipal SignedIn caller)
             throws IOException {
         LessonId id = desk.known(lesson, caller);
@@ -88,7 +90,7 @@ class FileController {
         return send(
                 id,
                 file,
-                sent -> new ChatOrder.SendFile(visit, ChatController.readers(to, person), sent),
+                sent -> new ChatOrder.SendFile(visit, ChatController.readers(to, person, place), sent),
                 order -> desk.order(lesson, caller, order));
     }
 

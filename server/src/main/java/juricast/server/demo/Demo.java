@@ -103,7 +103,7 @@ class Demo implements SmartLifecycle {
                             Place.of(new ClassId(id)),
                             rows.stream()
                                     .map(row -> new Stances.Written(
-                                            row.get("stance"), Integer.parseInt(row.get("minutes"))))
+                                            row.get("stance"), Integer.parseInt(row.get("minutes")), row.get("groups")))
                                     .toList(),
                             false));
         }

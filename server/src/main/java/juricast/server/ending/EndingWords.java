@@ -46,6 +46,7 @@ class EndingWords implements PartWords {
             return little(
                     switch (event.step()) {
                         case LINK_RETIRED -> "The link was retired";
+                        case GROUPS_CLOSED -> "%d groups were together again".formatted(event.count());
                         case CHAT_KEPT -> "The chat was kept: %d messages".formatted(event.count());
                         case BOARD_KEPT -> "The board was kept: %d lines".formatted(event.count());
                         case REGISTER_DRAFTED -> "The register was drafted: %d were in".formatted(event.count());

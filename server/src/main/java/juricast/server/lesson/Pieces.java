@@ -8,7 +8,6 @@ import java.util.function.Supplier;
 import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
 import juricast.core.live.Part;
-import juricast.core.rules.Rulebook;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -21,11 +20,11 @@ final class Pieces {
 
     private record Key(String name, Object whose) {}
 
-    /** @param book the rules it was made by; nothing where it asks none */
+    /** @param books the rules it was made by; nothing where it asks none */
     private record Made(
-            Object piece, LessonState of, LessonPlan plan, @Nullable Rulebook book, Instant from, Instant until) {
-        private boolean counts(List<Part<?, ?, ?>> reads, Snapshot at, @Nullable Rulebook rules, Instant now) {
-            if (plan != at.plan() || book != rules || now.isBefore(from) || !now.isBefore(until)) {
+            Object piece, LessonState of, LessonPlan plan, @Nullable Object books, Instant from, Instant until) {
+        private boolean counts(List<Part<?, ?, ?>> reads, Snapshot at, @Nullable Object rules, Instant now) {
+            if (plan != at.plan() || books != rules || now.isBefore(from) || !now.isBefore(until)) {
                 return false;
             }
             for (Part<?, ?, ?> part : reads) {
@@ -41,7 +40,7 @@ final class Pieces {
      * The piece as it was last made, if it still counts.
      *
      * @param reads the parts it is made of
-     * @param book the rules it is made by
+     * @param books the rules it is made by
      * @param until from when on the clock alone makes it another
      */
     @SuppressWarnings("unchecked") // what stands under a name was made under that name
@@ -49,16 +48,16 @@ final class Pieces {
             String name,
             Object whose,
             List<Part<?, ?, ?>> reads,
-            @Nullable Rulebook book,
+            @Nullable Object books,
             Snapshot at,
             Instant now,
             Supplier<T> make,
             java.util.function.Function<T, Instant> until) {
         var key = new Key(name, whose);
         Made last = made.get(key);
-        if (last == null || !last.counts(reads, at, book, now)) {
+        if (last == null || !last.counts(reads, at, books, now)) {
             T piece = make.get();
-            last = new Made(piece, at.state(), at.plan(), book, now, until.apply(piece));
+            last = new Made(piece, at.state(), at.plan(), books, now, until.apply(piece));
             made.put(key, last);
         }
         return (T) last.piece;

@@ -14,6 +14,7 @@ import juricast.core.rules.PlannedRules;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
 import juricast.server.data.Topic;
+import juricast.server.grouping.ClassWishes;
 import juricast.server.problems.Problem;
 import juricast.server.rules.Settings;
 import juricast.server.rules.Stances;
@@ -27,13 +28,21 @@ class Planned {
     private final Settings settings;
     private final Stances stances;
     private final Watched watched;
+    private final ClassWishes wishes;
     private final Database database;
 
-    Planned(Classes classes, Settings settings, Stances stances, Watched watched, Database database) {
+    Planned(
+            Classes classes,
+            Settings settings,
+            Stances stances,
+            Watched watched,
+            ClassWishes wishes,
+            Database database) {
         this.classes = classes;
         this.settings = settings;
         this.stances = stances;
         this.watched = watched;
+        this.wishes = wishes;
         this.database = database;
     }
 
@@ -57,6 +66,7 @@ class Planned {
                         new Member(visit.person().orElseThrow(), visit.arrival().claimedName(), visit.role()))
                 .collect(Collectors.toMap(Member::person, one -> one, (first, again) -> first, LinkedHashMap::new));
         LessonPlan whole = gone.isEmpty() ? plan : classes.withFormer(plan, List.copyOf(gone.values()));
-        return whole.with(stances.of(id, now), watched.now());
+        return whole.with(stances.of(id, now), watched.now())
+                .wishing(wishes.of(classes.lesson(id).orElseThrow().ofClass()));
     }
 }

@@ -1,6 +1,7 @@
 package juricast.server.lesson;
 
 import static juricast.core.door.DoorPart.DOOR;
+import static juricast.core.groups.GroupsPart.GROUPS;
 import static juricast.core.rights.RightsPart.RIGHTS;
 
 import java.time.Instant;
@@ -94,7 +95,7 @@ public final class Snapshot {
             return false;
         }
         Instant next = at(now).nextTick();
-        Instant shown = Needs.next(state, now);
+        Instant shown = Needs.next(state, rules, now);
         tick.set(next.isBefore(shown) ? next : shown);
         // What was waited for has come, also where it is only shown, as a stance that is proposed from now on.
         return last != null || !now.isBefore(next) || !now.isBefore(owed);
@@ -102,7 +103,7 @@ public final class Snapshot {
 
     /** Who may what as of now; made anew only when a rule, somebody's place or a loan is new. */
     public SharedRights rights(Instant now) {
-        return ruled("rights", "all", List.of(DOOR, RIGHTS), now, () -> SharedRights.of(state, rules, now));
+        return ruled("rights", "all", List.of(DOOR, GROUPS, RIGHTS), now, () -> SharedRights.of(state, rules, now));
     }
 
     /** A piece that no rule and no clock changes. */
@@ -113,7 +114,7 @@ public final class Snapshot {
     /** A piece in which rules are asked: it counts until the clock changes one of them. */
     public <T> T ruled(String name, Object whose, List<Part<?, ?, ?>> reads, Instant now, Supplier<T> make) {
         LiveRules live = live();
-        return pieces.of(name, whose, reads, live.all(), this, now, make, any -> live.nextEdge(now));
+        return pieces.of(name, whose, reads, live.books(), this, now, make, any -> live.nextEdge(now));
     }
 
     /** The same where it also changes by itself. */
@@ -125,7 +126,7 @@ public final class Snapshot {
             Supplier<T> make,
             Function<T, Instant> until) {
         LiveRules live = live();
-        return pieces.of(name, whose, reads, live.all(), this, now, make, piece -> {
+        return pieces.of(name, whose, reads, live.books(), this, now, make, piece -> {
             Instant edge = live.nextEdge(now);
             Instant own = until.apply(piece);
             return own.isBefore(edge) ? own : edge;

@@ -1,6 +1,7 @@
 package juricast.server.material;
 
 import static juricast.core.door.DoorPart.DOOR;
+import static juricast.core.groups.GroupsPart.GROUPS;
 import static juricast.core.material.MaterialPart.MATERIAL;
 import static juricast.core.rights.RightsPart.RIGHTS;
 
@@ -41,7 +42,7 @@ public final class MaterialJson {
         return at.ruled(
                 "material seat",
                 rights.sameAs(me, role),
-                List.of(DOOR, RIGHTS, MATERIAL),
+                List.of(DOOR, GROUPS, RIGHTS, MATERIAL),
                 now,
                 () -> shown(at, SeatView.captions(at.state(), rights, me, role, now)));
     }

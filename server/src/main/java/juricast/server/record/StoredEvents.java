@@ -8,6 +8,7 @@ import juricast.core.identity.DeviceId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
 import juricast.core.live.LessonEvent;
+import juricast.core.live.PlaceId;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Condition;
 import juricast.core.rules.Rule;
@@ -103,6 +104,7 @@ public class StoredEvents {
         var module = new SimpleModule();
         asText(module, PersonId.class, PersonId::value, PersonId::new);
         asText(module, VisitId.class, VisitId::value, VisitId::new);
+        asText(module, PlaceId.class, PlaceId::value, PlaceId::new);
         asText(module, DeviceId.class, DeviceId::value, DeviceId::new);
         asText(module, RuleValue.class, RuleValue::text, RuleValue::parse);
         asText(module, Condition.class, Condition::text, text -> Condition.parse(text)

@@ -1,6 +1,7 @@
 package juricast.server.rights;
 
 import static juricast.core.door.DoorPart.DOOR;
+import static juricast.core.groups.GroupsPart.GROUPS;
 import static juricast.core.rights.RightsPart.RIGHTS;
 import static juricast.core.signals.SignalsPart.SIGNALS;
 
@@ -15,8 +16,10 @@ import java.util.stream.Collectors;
 import juricast.core.audience.RightsDesk;
 import juricast.core.audience.RightsSeat;
 import juricast.core.audience.SharedRights;
+import juricast.core.grouping.Prepared;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
+import juricast.core.live.PlaceId;
 import juricast.core.live.RunningOrder;
 import juricast.core.live.Stance;
 import juricast.core.rights.Appliance;
@@ -98,9 +101,9 @@ public class RightsJson {
 
     public record StanceChoice(String id, String name) {}
 
-    public record WrittenStep(String stance, String name, int minutes) {}
+    public record WrittenStep(String stance, String name, int minutes, @Nullable String groups) {}
 
-    public record OrderStep(String stance, String name, Instant from, Instant until) {}
+    public record OrderStep(String stance, String name, Instant from, Instant until, @Nullable String groups) {}
 
     /** What all with the same rights see alike of them. */
     public record SeatRights(
@@ -121,7 +124,7 @@ public class RightsJson {
     public record SeatMineRights(boolean microphone, boolean camera, boolean screen) {}
 
     public DeskRights desk(Snapshot at, Instant now) {
-        return at.ruled("rights desk", "all", List.of(DOOR, RIGHTS), now, () -> make(at, now));
+        return at.ruled("rights desk", "all", List.of(DOOR, GROUPS, RIGHTS), now, () -> make(at, now));
     }
 
     private DeskRights make(Snapshot at, Instant now) {
@@ -150,8 +153,12 @@ public class RightsJson {
                         .collect(Collectors.toSet())
                         .size(),
                 rights.isLight(),
-                rights.showing().map(PersonId::value).orElse(null),
-                rights.showing().map(at.plan()::nameOf).orElse(null));
+                shows(rights, at).map(PersonId::value).orElse(null),
+                shows(rights, at).map(at.plan()::nameOf).orElse(null));
+    }
+
+    private static Optional<PersonId> shows(RightsState rights, Snapshot at) {
+        return rights.showing(at.state().where(), PlaceId.TOGETHER);
     }
 
     private static PupilRights pupil(PersonId person, RightsDesk.Cells cells, RightsState rights, Snapshot at) {
@@ -190,7 +197,7 @@ public class RightsJson {
         return at.timed(
                 "course",
                 "all",
-                List.of(DOOR, RIGHTS),
+                List.of(DOOR, GROUPS, RIGHTS),
                 now,
                 () -> make(at, now, at.state().of(RIGHTS)),
                 made -> nextStep(at, now));
@@ -218,11 +225,15 @@ public class RightsJson {
                                 one.stance().id(),
                                 one.stance().name(),
                                 one.time().from(),
-                                one.time().until()))
+                                one.time().until(),
+                                one.groups().map(Prepared::name).orElse(null)))
                         .toList(),
                 order.steps().stream()
-                        .map(one ->
-                                new WrittenStep(one.stance().id(), one.stance().name(), one.minutes()))
+                        .map(one -> new WrittenStep(
+                                one.stance().id(),
+                                one.stance().name(),
+                                one.minutes(),
+                                one.groups().map(Prepared::id).orElse(null)))
                         .toList(),
                 order.byTheClock(),
                 at.state().there().isOpen()
@@ -239,7 +250,7 @@ public class RightsJson {
         return at.ruled(
                 "rights seat",
                 shared.sameAs(me, role),
-                List.of(DOOR, SIGNALS, RIGHTS),
+                List.of(DOOR, GROUPS, SIGNALS, RIGHTS),
                 now,
                 () -> seat(RightsSeat.of(at.plan(), at.state(), shared, me, role, now)));
     }

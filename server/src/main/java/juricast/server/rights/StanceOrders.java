@@ -6,6 +6,7 @@ import static juricast.server.access.Position.TEACHER;
 import java.util.ArrayList;
 import java.util.List;
 import juricast.core.charter.Place;
+import juricast.core.identity.ClassId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
@@ -18,6 +19,8 @@ import juricast.core.rules.LiveRules;
 import juricast.core.rules.Rule;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
+import juricast.server.classes.Classes;
+import juricast.server.grouping.PreparedGroups;
 import juricast.server.lesson.DeskOrders;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.Ordered;
@@ -41,11 +44,15 @@ class StanceOrders {
     private final LiveLessons lessons;
     private final DeskOrders desk;
     private final Stances stances;
+    private final Classes classes;
+    private final PreparedGroups prepared;
 
-    StanceOrders(LiveLessons lessons, DeskOrders desk, Stances stances) {
+    StanceOrders(LiveLessons lessons, DeskOrders desk, Stances stances, Classes classes, PreparedGroups prepared) {
         this.lessons = lessons;
         this.desk = desk;
         this.stances = stances;
+        this.classes = classes;
+        this.prepared = prepared;
     }
 
     /** @param keepLive whether live orders about the stance's rules stay on top */
@@ -54,7 +61,8 @@ class StanceOrders {
     /** What a switch would change. @param heldByLive whether a live order keeps the value from changing */
     record StanceChange(String rule, String title, String before, String after, boolean heldByLive) {}
 
-    record RunningStep(String stance, int minutes) {}
+    /** @param groups prepared groups of the class, in which it works meanwhile; nothing for none */
+    record RunningStep(String stance, int minutes, @Nullable String groups) {}
 
     record RunningOrderRequest(@Nullable List<RunningStep> steps, boolean byTheClock) {}
 
@@ -111,13 +119,23 @@ class StanceOrders {
                     List.of());
         }
         steps.forEach(one -> stance(id, one.stance));
+        ClassId ofClass = classes.lesson(id).orElseThrow().ofClass();
+        steps.forEach(one -> prepared(ofClass, one.groups));
         stances.write(
                 Place.of(id),
                 steps.stream()
-                        .map(one -> new Stances.Written(one.stance, one.minutes))
+                        .map(one -> new Stances.Written(one.stance, one.minutes, one.groups == null ? "" : one.groups))
                         .toList(),
                 wanted.byTheClock);
         return desk.nothing(id);
+    }
+
+    private void prepared(ClassId ofClass, @Nullable String groups) {
+        if (groups != null
+                && !groups.isEmpty()
+                && prepared.ofClass(groups).filter(ofClass::equals).isEmpty()) {
+            throw Problem.notThere("These prepared groups");
+        }
     }
 
     private LiveRules after(Snapshot live, Stance to, boolean keepLive) {

@@ -3,10 +3,12 @@ package juricast.server.room;
 import java.time.Instant;
 import java.util.List;
 import juricast.core.identity.PersonId;
+import juricast.core.live.PlaceId;
 import juricast.server.board.BoardJson;
 import juricast.server.chat.ChatJson;
 import juricast.server.door.DoorJson;
 import juricast.server.ending.EndingJson;
+import juricast.server.groups.GroupsJson;
 import juricast.server.lesson.Shown;
 import juricast.server.lesson.Snapshot;
 import juricast.server.material.MaterialJson;
@@ -22,12 +24,14 @@ class DeskJson {
     private final DoorJson door;
     private final RightsJson rights;
     private final ChatJson chat;
+    private final GroupsJson groups;
     private final NeedsJson needs;
 
-    DeskJson(DoorJson door, RightsJson rights, ChatJson chat, NeedsJson needs) {
+    DeskJson(DoorJson door, RightsJson rights, ChatJson chat, GroupsJson groups, NeedsJson needs) {
         this.door = door;
         this.rights = rights;
         this.chat = chat;
+        this.groups = groups;
         this.needs = needs;
     }
 
@@ -55,12 +59,17 @@ class DeskJson {
             SupervisionJson.DeskSupervision supervision,
             EndingJson.DeskEnding ending,
             MeritsJson.DeskMerits merits,
+            GroupsJson.DeskGroups groups,
             List<NeedsJson.NeedLine> needs,
             DeskMine mine,
             List<ChatJson.Message> words) {}
 
     /** What is the asking adult's own. */
-    record DeskMine(String me, DoorJson.DeskMineDoor door, SupervisionJson.DeskMineSupervision supervision) {}
+    record DeskMine(
+            String me,
+            DoorJson.DeskMineDoor door,
+            SupervisionJson.DeskMineSupervision supervision,
+            GroupsJson.DeskMineGroups groups) {}
 
     Desk of(Snapshot at, PersonId me, int after, Instant now) {
         return make(at, me, now, ChatJson.messages(at, after));
@@ -79,13 +88,18 @@ class DeskJson {
                 rights.course(at, now),
                 SignalsJson.desk(at),
                 chat.desk(at),
-                BoardJson.changed(at),
+                BoardJson.changed(at, PlaceId.TOGETHER),
                 MaterialJson.desk(at),
                 SupervisionJson.desk(at),
                 EndingJson.desk(at),
                 MeritsJson.desk(at),
+                groups.desk(at, now),
                 needs.of(at, now),
-                new DeskMine(me.value(), DoorJson.deskMine(at, me), SupervisionJson.deskMine(at, me)),
+                new DeskMine(
+                        me.value(),
+                        DoorJson.deskMine(at, me),
+                        SupervisionJson.deskMine(at, me),
+                        GroupsJson.deskMine(at, me)),
                 words);
     }
 

@@ -7,12 +7,16 @@ import static juricast.server.access.Position.TEACHER;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import juricast.core.grouping.Wish;
+import juricast.core.groups.WhoWasWhere;
 import juricast.core.keeping.Departure;
 import juricast.core.lesson.Parts;
 import juricast.core.live.LessonEvent;
+import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
 import juricast.core.presence.Supervision;
 import juricast.core.reading.Matter;
@@ -26,6 +30,7 @@ import juricast.server.lesson.Snapshot;
 import juricast.server.people.People;
 import juricast.server.problems.Problem;
 import juricast.server.words.EventWords;
+import juricast.server.words.GroupNames;
 import juricast.server.words.PartWords;
 import juricast.server.words.RuleWords;
 import org.jspecify.annotations.Nullable;
@@ -54,6 +59,9 @@ class ReplayController {
      * @param from the first moment, and @param until the last
      * @param alone stretches in which pupils were without an adult
      * @param departures how the lesson differed from what was planned
+     * @param groups who was in which group, by when they came to it
+     * @param aloneInGroups how long each group was without an adult's eye
+     * @param keptApart whoever was in one group and is to stay apart, as the class keeps it today
      */
     record Replay(
             String lesson,
@@ -64,7 +72,10 @@ class ReplayController {
             List<PastMoment> moments,
             List<Stretched> alone,
             List<DepartureLine> departures,
-            List<KeeperLine> keepers) {}
+            List<KeeperLine> keepers,
+            List<GroupStay> groups,
+            List<GroupAlone> aloneInGroups,
+            List<ApartMet> keptApart) {}
 
     /** One thing that happened. @param weight how much it matters to who looks back: 0 little, 1 some, 2 much */
     record PastMoment(int number, Instant at, String sentence, int weight) {}
@@ -80,6 +91,13 @@ class ReplayController {
             String by,
             Instant from,
             Instant until) {}
+
+    /** Somebody in a group. @param round which time out it was, from 1 */
+    record GroupStay(String person, String group, int round, Instant from, Instant until) {}
+
+    record GroupAlone(String group, long seconds) {}
+
+    record ApartMet(String one, String other, String group, Instant from, Instant until, String reason) {}
 
     /** How much one adult departed from the plan. */
     record KeeperLine(String by, int orders, long minutes) {}
@@ -111,6 +129,7 @@ class ReplayController {
             state = state.after(event);
         }
         List<Departure> departures = Departure.of(events, until);
+        WhoWasWhere was = WhoWasWhere.of(events, until);
         return new Replay(
                 lesson,
                 planned.ofClass().value(),
@@ -138,7 +157,37 @@ class ReplayController {
                                 one.time().from(),
                                 one.time().until()))
                         .toList(),
-                keepers(departures));
+                keepers(departures),
+                was.stays().stream()
+                        .filter(WhoWasWhere.Stay::isInGroup)
+                        .map(stay -> new GroupStay(
+                                live.plan().nameOf(stay.person()),
+                                stay.name(),
+                                stay.round(),
+                                stay.time().from(),
+                                stay.time().until()))
+                        .toList(),
+                was.alone().entrySet().stream()
+                        .map(one -> new GroupAlone(
+                                GroupNames.of(one.getKey(), live.state()),
+                                one.getValue().toSeconds()))
+                        .sorted(Comparator.comparing(GroupAlone::group))
+                        .toList(),
+                keptApart(was, live.plan()));
+    }
+
+    private static List<ApartMet> keptApart(WhoWasWhere was, LessonPlan plan) {
+        return plan.wishes().all().stream()
+                .filter(wish -> wish.kind() == Wish.Kind.APART)
+                .flatMap(wish -> was.meetings(wish.people()).stream()
+                        .map(met -> new ApartMet(
+                                plan.nameOf(met.one()),
+                                plan.nameOf(met.other()),
+                                met.where().name(),
+                                met.time().from(),
+                                met.time().until(),
+                                wish.reason())))
+                .toList();
     }
 
     private List<KeeperLine> keepers(List<Departure> departures) {

@@ -2,6 +2,7 @@ package juricast.server.room;
 
 import static juricast.core.board.BoardPart.BOARD;
 import static juricast.core.door.DoorPart.DOOR;
+import static juricast.core.groups.GroupsPart.GROUPS;
 import static juricast.core.material.MaterialPart.MATERIAL;
 import static juricast.core.rights.RightsPart.RIGHTS;
 import static juricast.core.signals.SignalsPart.SIGNALS;
@@ -22,6 +23,7 @@ import juricast.core.live.Visit;
 import juricast.server.board.BoardJson;
 import juricast.server.chat.ChatJson;
 import juricast.server.door.DoorJson;
+import juricast.server.groups.GroupsJson;
 import juricast.server.lesson.Shown;
 import juricast.server.lesson.Snapshot;
 import juricast.server.material.MaterialJson;
@@ -62,7 +64,8 @@ class SeatJson {
             SignalsJson.SeatSignals signals,
             BoardJson.BoardChanged board,
             MaterialJson.MaterialShown material,
-            SupervisionJson.SeatSupervision supervision) {}
+            SupervisionJson.SeatSupervision supervision,
+            GroupsJson.@Nullable SeatGroups groups) {}
 
     /** What is one arrival's own. Of those who are not inside there is only the door. */
     record SeatMine(
@@ -70,7 +73,8 @@ class SeatJson {
             RightsJson.@Nullable SeatMineRights rights,
             SignalsJson.@Nullable SeatMineSignals signals,
             ChatJson.@Nullable SeatMineChat chat,
-            MeritsJson.@Nullable SeatMineMerits merits) {}
+            MeritsJson.@Nullable SeatMineMerits merits,
+            GroupsJson.@Nullable SeatMineGroups groups) {}
 
     /** As a stream tells it: what is one's own is one field beside the others. */
     private record Own(SeatMine mine) {}
@@ -107,7 +111,7 @@ class SeatJson {
         return at.ruled(
                 "seat",
                 shared.sameAs(me, role),
-                List.of(DOOR, SIGNALS, RIGHTS, BOARD, MATERIAL, SUPERVISION),
+                List.of(DOOR, GROUPS, SIGNALS, RIGHTS, BOARD, MATERIAL, SUPERVISION),
                 now,
                 () -> new Room(
                         at.plan().title(),
@@ -117,9 +121,10 @@ class SeatJson {
                         DoorSeat.observers(at.plan(), at.state(), shared, me, role, now),
                         rights.seat(at, me, role, now),
                         SignalsJson.seat(at),
-                        BoardJson.changed(at),
+                        BoardJson.changed(at, at.state().where().placeOf(me)),
                         MaterialJson.seat(at, me, role, now),
-                        SupervisionJson.seat(at)));
+                        SupervisionJson.seat(at),
+                        GroupsJson.seat(at, me, role, now)));
     }
 
     private static Room outside(Snapshot at) {
@@ -133,7 +138,8 @@ class SeatJson {
                 new SignalsJson.SeatSignals(null),
                 BoardJson.FROM_OUTSIDE,
                 MaterialJson.FROM_OUTSIDE,
-                SupervisionJson.fromOutside(at));
+                SupervisionJson.fromOutside(at),
+                null);
     }
 
     private static List<String> adults(Snapshot at) {
@@ -148,7 +154,8 @@ class SeatJson {
                         RightsJson.seatMine(at, me),
                         SignalsJson.seatMine(at, me),
                         chat.seatMine(at, visit, me, SeatView.roleOf(at.plan(), visit), now),
-                        MeritsJson.seatMine(at, me)))
-                .orElseGet(() -> new SeatMine(mine, null, null, null, null));
+                        MeritsJson.seatMine(at, me),
+                        GroupsJson.seatMine(at, me, SeatView.roleOf(at.plan(), visit), now)))
+                .orElseGet(() -> new SeatMine(mine, null, null, null, null, null));
     }
 }

@@ -11,6 +11,7 @@ import juricast.core.live.Stance;
 import juricast.server.classes.Planning;
 import juricast.server.data.Database;
 import juricast.server.data.Topic;
+import juricast.server.grouping.PreparedGroups;
 import org.springframework.stereotype.Component;
 
 /** Ready-made sets as stances of a lesson, and the running order of a class or of one lesson. */
@@ -19,18 +20,20 @@ public class Stances {
     private final ReadyMadeSets sets;
     private final Settings settings;
     private final Planning planning;
+    private final PreparedGroups prepared;
     private final Database database;
     private volatile Known known = new Known(-1, -1, List.of());
 
-    Stances(ReadyMadeSets sets, Settings settings, Planning planning, Database database) {
+    Stances(ReadyMadeSets sets, Settings settings, Planning planning, PreparedGroups prepared, Database database) {
         this.sets = sets;
         this.settings = settings;
         this.planning = planning;
+        this.prepared = prepared;
         this.database = database;
     }
 
-    /** A step as it is written down. */
-    public record Written(String stance, int minutes) {}
+    /** A step as it is written down. @param groups the prepared groups in which the class works meanwhile; empty for none */
+    public record Written(String stance, int minutes, String groups) {}
 
     /** What was read, after how many writes, and for which minute. */
     private record Known(long revision, long minute, List<Owned> stances) {}
@@ -97,15 +100,15 @@ public class Stances {
         return byTheClock.map(clock -> new RunningOrder(
                 database
                         .read()
-                        .sql("SELECT set_id, minutes FROM running_step WHERE place = :place ORDER BY position")
+                        .sql(
+                                "SELECT set_id, minutes, prepared FROM running_step WHERE place = :place ORDER BY position")
                         .param("place", place.text())
-                        .query((row, n) -> new Written(row.getString(1), row.getInt(2)))
+                        .query((row, n) -> new Written(row.getString(1), row.getInt(2), row.getString(3)))
                         .list()
                         .stream()
-                        .flatMap(step ->
-                                find(step.stance, now)
-                                        .map(stance -> new RunningOrder.Step(stance, step.minutes))
-                                        .stream())
+                        .flatMap(step -> find(step.stance, now)
+                                .map(stance -> new RunningOrder.Step(stance, step.minutes, prepared.find(step.groups)))
+                                .stream())
                         .toList(),
                 clock));
     }
@@ -123,12 +126,13 @@ public class Stances {
                             .param("clock", byTheClock)
                             .update();
                     for (int i = 0; i < steps.size(); i++) {
-                        sql.sql("INSERT INTO running_step (place, position, set_id, minutes)"
-                                        + " VALUES (:place, :position, :stance, :minutes)")
+                        sql.sql("INSERT INTO running_step (place, position, set_id, minutes, prepared)"
+                                        + " VALUES (:place, :position, :stance, :minutes, :groups)")
                                 .param("place", place.text())
                                 .param("position", i)
                                 .param("stance", steps.get(i).stance)
                                 .param("minutes", steps.get(i).minutes)
+                                .param("groups", steps.get(i).groups)
                                 .update();
                     }
                     return null;

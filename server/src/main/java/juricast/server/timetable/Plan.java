@@ -30,6 +30,7 @@ import juricast.server.data.Database;
 import juricast.server.data.Ids;
 import juricast.server.data.School;
 import juricast.server.data.Topic;
+import juricast.server.grouping.KeptApart;
 import juricast.server.record.Stages;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -41,8 +42,10 @@ public class Plan {
     private final School school;
     private final Calendar calendar;
     private final Stages stages;
+    private final KeptApart keptApart;
 
-    Plan(Database database, School school, Calendar calendar, Stages stages) {
+    Plan(Database database, School school, Calendar calendar, Stages stages, KeptApart keptApart) {
+        this.keptApart = keptApart;
         this.stages = stages;
         this.database = database;
         this.school = school;
@@ -71,7 +74,7 @@ public class Plan {
                 .map(one -> new InspectedLesson(
                         one.id(), one.ofClass(), one.time(), covers.getOrDefault(one.id(), List.of()), one.expected()))
                 .toList();
-        return PlannedSchool.of(school.zone(), calendar.now(), classes(), staff(), lessons);
+        return PlannedSchool.of(school.zone(), calendar.now(), classes(moment), staff(), lessons);
     }
 
     /** Who covers in the lessons that are not over at a moment. */
@@ -99,7 +102,7 @@ public class Plan {
                 Instant.ofEpochMilli(row.getLong("until")));
     }
 
-    private List<InspectedClass> classes() {
+    private List<InspectedClass> classes(Instant moment) {
         record Belongs(String ofClass, PersonId person, String role) {}
         Map<String, List<Belongs>> members = database
                 .read()
@@ -109,7 +112,8 @@ public class Plan {
                 .list()
                 .stream()
                 .collect(Collectors.groupingBy(Belongs::ofClass));
-        return database.read()
+        return database
+                .read()
                 .sql("SELECT id, title, coalesce(year, 0) AS year, join_word, link_number FROM class ORDER BY title")
                 .query((row, n) -> {
                     List<Belongs> all = members.getOrDefault(row.getString("id"), List.of());
@@ -130,7 +134,10 @@ public class Plan {
                             new JoinWord(row.getString("join_word")),
                             row.getInt("link_number"));
                 })
-                .list();
+                .list()
+                .stream()
+                .map(one -> one.notApart(keptApart.in(one.id(), moment)))
+                .toList();
     }
 
     private List<PersonId> staff() {

@@ -59,6 +59,8 @@ public class FindingWords {
             case RECORDING_FORBIDDEN -> "A recording that the rules forbid";
             case GROUPS_FORBIDDEN -> "Groups that the rules forbid";
             case GROUPS_WITH_ONE_ADULT -> "Groups with one adult";
+            case KEPT_APART_MET -> "In one group, and kept apart";
+            case KEPT_APART_PLANNED -> "Prepared for one group, and kept apart";
             case WORD_TOO_WEAK -> "A join word that is easy to guess";
             case WORD_TOO_NEAR -> "Two join words that are nearly one";
             case LINK_HIDDEN_TOO_LONG -> "The link shows later than the door opens";
@@ -79,6 +81,8 @@ public class FindingWords {
             case NO_ROSTER -> "Everybody who knocks is unknown; nobody can be let in at once, and no register is kept.";
             case IN_A_HOLIDAY, OUT_OF_TERM, ON_A_DAY_OFF -> "Pupils may wait at a door that nobody opens.";
             case OUTSIDE_SCHOOL_HOURS -> "No lead is there to look after it.";
+            case KEPT_APART_MET,
+                    KEPT_APART_PLANNED -> "Somebody had a reason to keep them apart; it stands on the class's page for groups.";
             case NO_MORE_LESSONS -> "Its link still works, and its register ends without anybody saying so.";
             case NOBODY_TO_HELP -> "With so many, one adult cannot see the door, the chat and the class.";
             default -> kind.rule().map(rule -> rule.reason()).orElse("It is not as the charter wants it.");
@@ -119,6 +123,8 @@ public class FindingWords {
             case RECORDING_FORBIDDEN -> "A recording is planned; the rules of this lesson forbid it.";
             case GROUPS_FORBIDDEN -> "Groups are planned; the lead adult may not make any.";
             case GROUPS_WITH_ONE_ADULT -> "Groups are planned with one adult; no group may be alone for a minute.";
+            case KEPT_APART_MET -> "%s were in one group for %d min in the last two weeks.".formatted(people, is);
+            case KEPT_APART_PLANNED -> "Prepared groups put %s together.".formatted(people);
             case WORD_TOO_WEAK -> "“%s” has about %d bits; the rules ask for %d."
                     .formatted(names.classes.apply(finding.ofClass()).word().text(), is, wanted);
             case WORD_TOO_NEAR -> "“%s” is near “%s” of %s: %s."

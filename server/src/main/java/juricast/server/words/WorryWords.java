@@ -29,6 +29,8 @@ public class WorryWords {
             case SWEEP -> "“%s” goes from door to door of the school. It waits everywhere.".formatted(who);
             case RECORD_DAMAGED -> "Its record is damaged and cannot be read; nobody can act in it. A backup may have it whole.";
             case NO_ADULT -> "No adult in the room since %s.".formatted(since);
+            case GROUP_CALLS -> "A group calls for an adult since %s: %s.".formatted(since, who);
+            case GROUP_ALONE -> "No adult has looked in since %s: %s.".formatted(since, who);
             case REMOVED_KNOCKS -> "%s was removed and knocks again.".formatted(who);
             case NOT_OPENED -> "Nobody has opened it; it should have begun at %s."
                     .formatted(school.clockTime(plan.time().from()));

@@ -9,19 +9,19 @@ import juricast.server.TestBrowser;
 import tools.jackson.databind.JsonNode;
 
 /** A class of Thora's with Anton as second adult, Ines and Jory, and a lesson of theirs that begins in five minutes. */
-final class ASmallClass {
+public final class ASmallClass {
     private static final AtomicInteger MADE = new AtomicInteger();
 
-    final RunningServer server;
-    final TestBrowser thora;
-    final TestBrowser anton;
-    final TestBrowser maren;
-    final String ofClass;
-    final String lesson;
-    final String token;
-    final String word;
+    public final RunningServer server;
+    public final TestBrowser thora;
+    public final TestBrowser anton;
+    public final TestBrowser maren;
+    public final String ofClass;
+    public final String lesson;
+    public final String token;
+    public final String word;
 
-    ASmallClass(RunningServer server) {
+    public ASmallClass(RunningServer server) {
         this.server = server;
         thora = server.signedIn("thora-melling");
         anton = server.signedIn("anton-prowse");
@@ -43,7 +43,7 @@ final class ASmallClass {
         word = joining.get("word").asString();
     }
 
-    JsonNode schedule(Duration ahead, int minutes) {
+    public JsonNode schedule(Duration ahead, int minutes) {
         String time = server.bean(Clock.class)
                 .instant()
                 .plus(ahead)
@@ -63,17 +63,17 @@ final class ASmallClass {
                 .json();
     }
 
-    ASmallClass open() {
+    public ASmallClass open() {
         thora.post(lesson + "/open", "{}");
         return this;
     }
 
-    LessonId id() {
+    public LessonId id() {
         return new LessonId(lesson.substring(lesson.lastIndexOf('/') + 1));
     }
 
     /** @return the path of the seat */
-    String knocks(TestBrowser browser, String name) {
+    public String knocks(TestBrowser browser, String name) {
         return "/api/seats/"
                 + browser.post(
                                 "/api/doorsteps/" + token + "/knock",
@@ -84,13 +84,18 @@ final class ASmallClass {
     }
 
     /** Knocks and is let in with all on the list. */
-    String sits(TestBrowser browser, String name) {
+    public String sits(TestBrowser browser, String name) {
         String seat = knocks(browser, name);
         thora.post(lesson + "/admit-all-listed", "{}");
         return seat;
     }
 
-    JsonNode desk() {
+    /** What is due by now happens. */
+    public void theClockTicks() {
+        server.bean(LessonClock.class).tick();
+    }
+
+    public JsonNode desk() {
         return thora.get(lesson + "/desk").json();
     }
 }
