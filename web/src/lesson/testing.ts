@@ -47,6 +47,8 @@ export interface Otherwise {
   supervision?: Partial<Desk['supervision']>
   ending?: Partial<Desk['ending']>
   merits?: Desk['merits']['of']
+  groups?: Partial<Desk['groups']>
+  mineInGroups?: Desk['mine']['groups']
   needs?: Need[]
   me?: string
   mine?: Partial<Desk['mine']['door']>
@@ -126,13 +128,34 @@ export function aDesk(more: Otherwise = {}): Desk {
     supervision: { quiet: false, ...more.supervision },
     ending: { leaving: [], closing: [], ...more.ending },
     merits: { of: more.merits ?? {} },
+    groups: { task: '', how: '', tables: [], together: 0, broken: [], late: [], ...more.groups },
     needs: more.needs ?? [],
     mine: {
       me: more.me ?? 'orla',
       door: { in: true, observing: false, leading: true, overseeing: false, ...more.mine },
       supervision: { mayTakeCharge: more.mayTakeCharge ?? false },
+      groups: more.mineInGroups ?? {},
     },
     words: more.words ?? [],
+  }
+}
+
+/** A group, with who is in it. */
+export function aTable(id: string, name: string, mates: string[], more: Partial<Desk['groups']['tables'][number]> = {}) {
+  return {
+    id,
+    name,
+    locked: false,
+    mates: mates.map((one) => ({ id: one.toLowerCase().replace(' ', '-'), name: one, where: 'IN' as const })),
+    adults: [],
+    looking: [],
+    quiet: false,
+    aloneSeconds: 0,
+    seen: [],
+    held: 0,
+    marks: 0,
+    board: 0,
+    ...more,
   }
 }
 

@@ -10,6 +10,7 @@ import { Page } from '../../shared/ui/Page'
 import { MarkBox, MARKS } from '../../shared/ui/MarkBox'
 import { Period, periodOf } from '../../shared/ui/Period'
 import { rateWords } from './RateBar'
+import { GroupsOfPupil } from './GroupsOfPupil'
 import { Rates } from './Rates'
 
 /** One pupil over all classes: a page that one can show a parent, and print. */
@@ -83,6 +84,7 @@ function Shown({ id }: { id: string }) {
           <Rates title="By day of the week" rates={data.weekdays} />
           <Rates title="By hour" rates={data.hours} />
           <Rates title="By adult" rates={data.adults} />
+          <GroupsOfPupil id={id} />
         </Box>
         <Box>
           <chakra.h2 fontSize="17px" mb="4px">

@@ -11,11 +11,12 @@ import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
 import { Sheet } from '../../shared/ui/Sheet'
 import { Adults } from './Adults'
+import { GroupsOfClass } from './ClassGroups'
 import { Roster } from './Roster'
 import { Joining } from './Joining'
 import { ScheduleForm } from '../../shared/schedule/ScheduleForm'
 
-const PARTS = ['Roster', 'Adults', 'Lessons', 'Joining'] as const
+const PARTS = ['Roster', 'Adults', 'Lessons', 'Groups', 'Joining'] as const
 type Part = (typeof PARTS)[number]
 
 /** One class: who belongs to it, when it meets, how one joins, and what it refines of the charter. */
@@ -36,6 +37,7 @@ function Shown({ id }: { id: string }) {
     Roster: <Roster page={data} />,
     Adults: <Adults page={data} />,
     Lessons: <Lessons page={data} />,
+    Groups: <GroupsOfClass page={data} />,
     Joining: <Joining page={data} />,
   }
   return (

@@ -17,6 +17,8 @@ import { OverNote } from '../../lesson/ending/OverNote'
 import { Panels } from './parts/Panels'
 import { RoomBanner } from '../../lesson/supervision/RoomBanner'
 import { Score } from './parts/Score'
+import { Drawing } from '../../lesson/groups/Drawing'
+import { Hall } from '../../lesson/groups/Hall'
 import { Muted, passesToSpeak } from '../../lesson/rights/Muted'
 import { NoDesk } from './parts/NoDesk'
 
@@ -42,7 +44,15 @@ function LiveDesk({ lesson }: { lesson: string }) {
     else if (order.do === 'undo-mute-all') setMuted(null)
     orders.mutate(order)
   }
-  useDeskKeys(desk, give)
+  const [view, setView] = useState<'list' | 'groups' | null>(null)
+  const isOut = desk?.groups.out !== undefined
+  // Whoever is sent out, or comes back, is seen at once.
+  const [wasOut, setWasOut] = useState(isOut)
+  if (wasOut !== isOut) {
+    setWasOut(isOut)
+    setView(null)
+  }
+  useDeskKeys(desk, give, () => setView('groups'))
   useStaying(desk)
   useEffect(() => {
     if (desk) document.title = `${desk.title} · desk`
@@ -96,7 +106,19 @@ function LiveDesk({ lesson }: { lesson: string }) {
           {live && <NeedsYou desk={desk} now={now} give={give} onWhy={(rule) => setWhy(rightsPath(rule))} />}
           {live && <Panels desk={desk} lesson={lesson} give={give} onWhy={() => setWhy(rightsPath('chat.class'))} />}
         </Flex>
-        <Score desk={desk} now={now} give={give} onWhy={(rule, person) => setWhy(rightsPath(rule, person))} />
+        {live && isOut && view !== 'list' ? (
+          <Hall desk={desk} now={now} give={give} onList={() => setView('list')} />
+        ) : live && view === 'groups' ? (
+          <Drawing desk={desk} lesson={lesson} give={give} onList={() => setView('list')} />
+        ) : (
+          <Score
+            desk={desk}
+            now={now}
+            give={give}
+            onWhy={(rule, person) => setWhy(rightsPath(rule, person))}
+            onGroups={() => setView('groups')}
+          />
+        )}
       </Grid>
       <WhySheet path={why} onClose={() => setWhy(null)} />
     </Flex>

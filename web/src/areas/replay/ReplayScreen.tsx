@@ -9,6 +9,7 @@ import { useSchoolTime } from '../../shared/time'
 import { Key } from '../../shared/ui/Key'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
+import { InGroups } from './InGroups'
 import { Shutter, shutterWords } from '../../shared/ui/Shutter'
 
 /** A lesson looked at again: a time line with what happened, and the class list and rights as they were (need M4). */
@@ -58,6 +59,7 @@ function Player({ replay, path }: { replay: Replay; path: string }) {
         <Box>{then.data ? <AsItWas desk={then.data} at={at} /> : <LoadingNote what="the lesson as it was" />}</Box>
         <Happened replay={replay} at={at} onGo={go} />
       </Grid>
+      <InGroups replay={replay} />
       <Departures replay={replay} />
     </Box>
   )

@@ -27,6 +27,9 @@ const REPLAY: Replay = {
       until: '2026-09-14T10:10:00Z',
     },
   ],
+  groups: [],
+  aloneInGroups: [],
+  keptApart: [],
   keepers: [{ by: 'Orla Venn', orders: 1, minutes: 5 }],
 }
 

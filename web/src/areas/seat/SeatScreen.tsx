@@ -268,8 +268,10 @@ function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: R
               <span>
                 <strong>{seat.rights.showing}</strong> shows a screen
               </span>
+            ) : seat.groups?.here ? (
+              'Nothing is shown in your group at the moment.'
             ) : (
-              seat.groups?.here ? 'Nothing is shown in your group at the moment.' : 'Nothing is shown at the moment. Listen to your teacher.'
+              'Nothing is shown at the moment. Listen to your teacher.'
             )}
           </Flex>
           <SeatWords seat={seat} visit={visit} />

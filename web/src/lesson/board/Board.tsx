@@ -11,6 +11,8 @@ interface BoardProps {
   path: string
   /** Changes whenever the board does. */
   number: number
+  /** The page of which group; that of the place where one is, if none is named. */
+  place?: string | undefined
   mayDraw: boolean
   /** Wipes the marks of one author, or all; without it only one's own can be wiped by `onWipeOwn`. */
   onWipe?: (of: string | null) => void
@@ -21,16 +23,16 @@ interface BoardProps {
 const POINTS = 290
 
 /** The board that all see. Every mark carries its author: hover or focus tells the name. */
-export function Board({ path, number, mayDraw, onWipe, onWipeOwn }: BoardProps) {
+export function Board({ path, number, place, mayDraw, onWipe, onWipeOwn }: BoardProps) {
   const cache = useQueryClient()
   const { data, error } = useQuery({
-    queryKey: ['board', path, number],
-    queryFn: () => get<BoardPage>(path),
+    queryKey: ['board', path, place, number],
+    queryFn: () => get<BoardPage>(place ? `${path}?in=${encodeURIComponent(place)}` : path),
     placeholderData: (before) => before,
   })
   const draw = useMutation({
     mutationFn: (line: number[]) => post<BoardPage>(`${path}/lines`, { line }),
-    onSuccess: (board) => cache.setQueryData(['board', path, board.number], board),
+    onSuccess: (board) => cache.setQueryData(['board', path, place, board.number], board),
   })
   const [line, setLine] = useState<number[]>([])
   const drawing = useRef(false)

@@ -61,7 +61,10 @@ export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {
       >
         <ProblemNote problem={say.error} compact />
         <Select aria-label="To whom" value={to} onChange={(event) => setTo(event.target.value)} mb="6px">
-          <option value="CLASS">to the whole class{mayAll ? '' : ' (closed now)'}</option>
+          <option value="CLASS">
+            {seat.groups?.here ? `to ${seat.groups.here.name}` : 'to the whole class'}
+            {mayAll ? '' : ' (closed now)'}
+          </option>
           <option value="ADULTS">to your teachers</option>
           {seat.mine.chat?.classmates.map((one) => (
             <option key={one.id} value={one.id}>
@@ -102,5 +105,6 @@ export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {
 function whom(heard: Heard, seat: Seat): string {
   if (heard.to === 'CLASS') return 'to all'
   if (heard.to === 'ADULTS') return 'to your teachers'
+  if (heard.to === 'PLACE') return `to ${heard.toName}`
   return heard.toName === seat.mine.door.name ? 'to you' : `to ${heard.toName}`
 }

@@ -27,10 +27,19 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
   const log = useLatestInSight<HTMLDivElement>(desk.words.length)
   const time = useSchoolTime()
   const chat = desk.rights.columns.find((column) => column.rule === 'chat.class')?.value ?? 'open'
+  const table = desk.groups.out && desk.groups.tables.find((one) => one.id === to)
+  const whom = table
+    ? ({ to: 'PLACE', person: null, place: table.id } as const)
+    : to && desk.door.pupils.some((one) => one.id === to)
+      ? ({ to: 'ONE', person: to } as const)
+      : ({ to: 'CLASS', person: null } as const)
   const send = () =>
-    say.mutate(to ? { do: 'say', to: 'ONE', person: to, text } : { do: 'say', to: 'CLASS', person: null, text }, {
-      onSuccess: () => setText(''),
-    })
+    say.mutate(
+      { do: 'say', ...whom, text },
+      {
+        onSuccess: () => setText(''),
+      },
+    )
   return (
     <Flex direction="column" flex="1" minH="0">
       <Flex px="14px" fontSize="12px" color="ink2" gap="4px" align="baseline">
@@ -40,10 +49,7 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
         </Button>
         {desk.mine.door.in && !desk.mine.door.observing && (
           <chakra.span ml="auto">
-            <FileChooser
-              disabled={say.isPending}
-              onChoose={(file) => say.mutate({ do: 'file', to: to ? 'ONE' : 'CLASS', person: to || null, file })}
-            />
+            <FileChooser disabled={say.isPending} onChoose={(file) => say.mutate({ do: 'file', ...whom, file })} />
           </chakra.span>
         )}
       </Flex>
@@ -78,6 +84,12 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
             px="4px"
           >
             <option value="">to all</option>
+            {desk.groups.out &&
+              desk.groups.tables.map((one) => (
+                <option key={one.id} value={one.id}>
+                  to {one.name}
+                </option>
+              ))}
             {desk.door.pupils
               .filter((pupil) => pupil.whereabouts === 'IN')
               .map((pupil) => (
@@ -88,8 +100,8 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
           </Select>
           <TextInput
             id={WRITE_BOX}
-            aria-label={to ? 'Write to one pupil' : 'Write to the class'}
-            placeholder={to ? 'A private word' : 'Write to all'}
+            aria-label={table ? `Write to ${table.name}` : to ? 'Write to one pupil' : 'Write to the class'}
+            placeholder={table ? `To ${table.name}` : to ? 'A private word' : 'Write to all'}
             value={text}
             maxLength={1000}
             onChange={(event) => setText(event.target.value)}

@@ -6,6 +6,7 @@ import { Button } from '../../shared/ui/Button'
 
 const CLOSING: Record<Desk['ending']['closing'][number]['step'], (count: number) => string> = {
   LINK_RETIRED: () => 'The link counts no more; a new one is on the class page.',
+  GROUPS_CLOSED: (count) => `${count} groups were together again.`,
   CHAT_KEPT: (count) =>
     count === 0 ? 'Nothing was written.' : `${count} ${count === 1 ? 'message' : 'messages'} kept in the record.`,
   BOARD_KEPT: (count) =>

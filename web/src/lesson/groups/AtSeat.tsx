@@ -43,7 +43,17 @@ export function GroupBanner({ seat, now, act }: { seat: Seat; now: number; act: 
   )
 }
 
-function Here({ groups, here, now, act }: { groups: Groups; here: NonNullable<Groups['here']>; now: number; act: (one: Act) => void }) {
+function Here({
+  groups,
+  here,
+  now,
+  act,
+}: {
+  groups: Groups
+  here: NonNullable<Groups['here']>
+  now: number
+  act: (one: Act) => void
+}) {
   const left = Date.parse(groups.ends) - now
   const soon = left < 60_000 || groups.calledBack
   return (
@@ -74,7 +84,16 @@ function Here({ groups, here, now, act }: { groups: Groups; here: NonNullable<Gr
         {groups.calledBack && 'Everybody is called back: come when you are ready. '}
       </chakra.p>
       {here.task && (
-        <Box my="8px" px="12px" py="8px" borderLeft="4px solid" borderColor="ink" bg="paper" whiteSpace="pre-wrap" fontSize="17px">
+        <Box
+          my="8px"
+          px="12px"
+          py="8px"
+          borderLeft="4px solid"
+          borderColor="ink"
+          bg="paper"
+          whiteSpace="pre-wrap"
+          fontSize="17px"
+        >
           {here.task}
         </Box>
       )}

@@ -36,7 +36,7 @@ export function Hall({ desk, now, give, onList }: HallProps) {
   useStopLooking(desk, give)
   return (
     <Flex as="section" direction="column" bg="sheet" minW="0" minH="0" aria-label="Groups">
-      <Flex px="14px" py="6px" gap="10px" align="center" wrap="wrap" borderBottom="1px solid" borderColor="line">
+      <Flex px="14px" py="6px" gap="8px" align="center" wrap="wrap" borderBottom="1px solid" borderColor="line">
         <Box>
           <chakra.h2 fontSize="15px" aria-live="polite">
             {count('IN')} in {groups.tables.filter((table) => table.mates.length > 0).length} groups
@@ -65,7 +65,7 @@ export function Hall({ desk, now, give, onList }: HallProps) {
             </Button>
           </>
         )}
-        <Button onClick={onList}>Class list</Button>
+        <Button onClick={onList}>List</Button>
       </Flex>
       <Box role="table" aria-label="Groups" flex="1" minH="0" display="flex" flexDirection="column">
         <Box role="rowgroup">
@@ -109,7 +109,9 @@ export function Hall({ desk, now, give, onList }: HallProps) {
         <span>
           <strong>filled</strong> an adult is in · <strong>framed</strong> an adult looks in · <strong>line</strong> nobody
         </span>
-        <chakra.span ml="auto">Each has its own words and board page. What is said there is not recorded.</chakra.span>
+        <chakra.span ml="auto" hideBelow="xl">
+          Each has its own words and board page. What is said there is not recorded.
+        </chakra.span>
       </Flex>
     </Flex>
   )
@@ -206,8 +208,8 @@ function Line({ table, desk, from, until, now, give }: LineProps) {
       gap="0 14px"
       alignItems="center"
       px="14px"
-      py="4px"
-      minH="62px"
+      py="3px"
+      minH="58px"
       borderBottom="1px solid"
       borderColor="line"
       borderLeft="5px solid"

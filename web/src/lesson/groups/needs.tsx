@@ -1,5 +1,5 @@
-import { Box } from '@chakra-ui/react'
 import { Button } from '../../shared/ui/Button'
+import { Select } from '../../shared/ui/Fields'
 import { Key } from '../../shared/ui/Key'
 import { Actions, Small, Title, type CardProps, type Cards } from '../cards'
 
@@ -32,12 +32,20 @@ function Alone(props: CardProps) {
   const { desk, give } = props
   const group = table(props)
   if (!group) return null
+  const others = desk.groups.tables.filter(
+    (one) => one.id !== group.id && one.beyondAt && !one.call && Date.parse(one.beyondAt) <= Date.parse(desk.now),
+  )
   return (
     <>
-      <Title>{group.name} has no adult for too long</Title>
-      <Small>{group.quiet ? 'It has gone quiet by itself.' : 'Nobody has looked in for longer than the rule lets.'}</Small>
+      <Title>
+        {group.name} {others.length > 0 && `and ${others.length} more `}without an adult for too long
+      </Title>
+      <Small>
+        {group.quiet ? 'It has gone quiet by itself.' : 'Nobody has looked in for longer than the rule lets.'}
+        {others.length > 0 && ` The same in ${others.map((one) => one.name).join(', ')}.`}
+      </Small>
       <Actions>
-        <Button onClick={() => give({ do: 'look-in', group: group.id })}>Look in</Button>
+        <Button onClick={() => give({ do: 'look-in', group: group.id })}>Look into {group.name}</Button>
         <Button onClick={() => give({ do: 'go-in', group: group.id })}>
           Go in {desk.groups.next?.group === group.id && <Key>G</Key>}
         </Button>
@@ -54,7 +62,9 @@ function Late({ need, desk, give }: CardProps) {
     <>
       <Title>{late.name} comes late</Title>
       <Small>
-        {to ? `Is needed most in ${late.toName}, and nobody to be kept apart from is there.` : 'Every group holds somebody to be kept apart from. Choose yourself.'}
+        {to
+          ? `Is needed most in ${late.toName}, and nobody to be kept apart from is there.`
+          : 'Every group holds somebody to be kept apart from. Choose yourself.'}
       </Small>
       <Actions>
         {to && <Button onClick={() => give({ do: 'to-group', person: late.id, to })}>To {late.toName}</Button>}
@@ -66,16 +76,13 @@ function Late({ need, desk, give }: CardProps) {
 
 function Elsewhere({ person, but, desk, give }: { person: string; but: string | undefined } & Pick<CardProps, 'desk' | 'give'>) {
   return (
-    <Box
-      as="select"
+    <Select
       aria-label="To another group"
       fontSize="13px"
-      border="1px solid"
-      borderColor="lineStrong"
-      bg="sheet"
-      color="ink"
+      w="110px"
+      py="1px"
       value=""
-      onChange={(event) => give({ do: 'to-group', person, to: (event.target as unknown as HTMLSelectElement).value })}
+      onChange={(event) => event.target.value && give({ do: 'to-group', person, to: event.target.value })}
     >
       <option value="">elsewhere…</option>
       {desk.groups.tables
@@ -85,7 +92,7 @@ function Elsewhere({ person, but, desk, give }: { person: string; but: string | 
             {one.name}
           </option>
         ))}
-    </Box>
+    </Select>
   )
 }
 

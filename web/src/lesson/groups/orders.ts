@@ -15,7 +15,8 @@ const at = (lesson: string, group: string) => ({ params: { path: { lesson, group
 export const groupsOrders = {
   'make-groups': (lesson: string, { recipe }: { recipe: Recipe }) =>
     client.POST('/api/lessons/{lesson}/groups/made', { params: { path: { lesson } }, body: { ...recipe, seed: 0 } }),
-  'groups-as-last': (lesson: string) => client.POST('/api/lessons/{lesson}/groups/as-last-time', { params: { path: { lesson } } }),
+  'groups-as-last': (lesson: string) =>
+    client.POST('/api/lessons/{lesson}/groups/as-last-time', { params: { path: { lesson } } }),
   'groups-prepared': (lesson: string, { set }: { set: string }) =>
     client.POST('/api/lessons/{lesson}/groups/prepared/{set}', { params: { path: { lesson, set } } }),
   /** Draws them up and sends them out: what the running order has for now. */

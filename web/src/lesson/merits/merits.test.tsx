@@ -11,7 +11,7 @@ import { merits } from './Merits'
 it('a merit is given from the row of a pupil in two presses, and the row says how many', async () => {
   const give = vi.fn<(order: Order) => void>()
   const desk = aDesk({ pupils: [aPupil('Ines Carrow'), aPupil('Jory Pell')], merits: { 'ines-carrow': 2 } })
-  show(<Score desk={desk} now={NOW} give={give} onWhy={() => {}} />)
+  show(<Score desk={desk} now={NOW} give={give} onWhy={() => {}} onGroups={() => {}} />)
 
   expect(screen.getByText('2 merits')).toBeTruthy()
   await userEvent.click(screen.getByRole('button', { name: 'More for Jory Pell' }))

@@ -1,6 +1,8 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import type { Desk } from '../../shared/api/types'
+import { get } from '../../shared/api/http'
+import type { Desk, GroupsPreview } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { Select, TextInput } from '../../shared/ui/Fields'
 import type { Give } from '../orders'
@@ -9,11 +11,17 @@ import type { Give } from '../orders'
 export function RunningOrderPlan({ desk, give }: { desk: Desk; give: Give }) {
   const { written, stances, byTheClock } = desk.course
   // As it was written, not as it falls: the last lasts to the end, and what has no time left is still planned.
-  const planned = written.map(({ stance, minutes }) => ({ stance, minutes }))
+  const planned = written.map(({ stance, minutes, groups }) => ({ stance, minutes, ...(groups ? { groups } : {}) }))
+  const { data: kept } = useQuery({
+    queryKey: ['groups-preview', desk.lesson, 'plan'],
+    queryFn: () => get<GroupsPreview>(`/api/lessons/${encodeURIComponent(desk.lesson)}/groups/preview`),
+  })
+  const prepared = kept?.prepared ?? []
   const length = Math.round((Date.parse(desk.ends) - Date.parse(desk.starts)) / 60_000)
   const sum = planned.reduce((all, step) => all + step.minutes, 0)
   const [stance, setStance] = useState('')
   const [minutes, setMinutes] = useState('10')
+  const [groups, setGroups] = useState('')
   const write = (steps: typeof planned, clock = byTheClock) => give({ do: 'running-order', steps, byTheClock: clock })
   const nameOf = (id: string) => stances.find((one) => one.id === id)?.name ?? id
   return (
@@ -24,7 +32,14 @@ export function RunningOrderPlan({ desk, give }: { desk: Desk; give: Give }) {
       {planned.length === 0 && <chakra.p color="ink2">None planned. Add a stance for each phase, or switch by hand.</chakra.p>}
       {planned.map((step, place) => (
         <Flex key={`${step.stance} ${place}`} align="center" gap="8px" py="2px" borderBottom="1px dotted" borderColor="line">
-          <Box flex="1">{nameOf(step.stance)}</Box>
+          <Box flex="1">
+            {nameOf(step.stance)}
+            {step.groups && (
+              <chakra.span color="ink2">
+                , in groups: {prepared.find((one) => one.id === step.groups)?.name ?? 'prepared'}
+              </chakra.span>
+            )}
+          </Box>
           <chakra.span fontFamily="mono" fontSize="12.5px">
             {step.minutes} min
           </chakra.span>
@@ -39,8 +54,9 @@ export function RunningOrderPlan({ desk, give }: { desk: Desk; give: Give }) {
         mt="6px"
         onSubmit={(event) => {
           event.preventDefault()
-          write([...planned, { stance, minutes: Number(minutes) }])
+          write([...planned, { stance, minutes: Number(minutes), ...(groups ? { groups } : {}) }])
           setStance('')
+          setGroups('')
         }}
       >
         <Select aria-label="Stance to add" value={stance} required onChange={(event) => setStance(event.target.value)}>
@@ -60,6 +76,16 @@ export function RunningOrderPlan({ desk, give }: { desk: Desk; give: Give }) {
           value={minutes}
           onChange={(event) => setMinutes(event.target.value)}
         />
+        {prepared.length > 0 && (
+          <Select aria-label="In groups" w="130px" value={groups} onChange={(event) => setGroups(event.target.value)}>
+            <option value="">all together</option>
+            {prepared.map((one) => (
+              <option key={one.id} value={one.id}>
+                in groups: {one.name}
+              </option>
+            ))}
+          </Select>
+        )}
         <Button type="submit">Add</Button>
       </chakra.form>
       {planned.length > 0 && (

@@ -27,7 +27,7 @@ export const rightsOrders = {
     client.POST('/api/lessons/{lesson}/stance', { params: { path: { lesson } }, body: { stance, keepLive } }),
   'running-order': (
     lesson: string,
-    { steps, byTheClock }: { steps: { stance: string; minutes: number }[]; byTheClock: boolean },
+    { steps, byTheClock }: { steps: { stance: string; minutes: number; groups?: string }[]; byTheClock: boolean },
   ) => client.PUT('/api/lessons/{lesson}/running-order', { params: { path: { lesson } }, body: { steps, byTheClock } }),
   light: (lesson: string, { on }: { on: boolean }) =>
     client.PUT('/api/lessons/{lesson}/light', { params: { path: { lesson } }, body: { on } }),

@@ -59,10 +59,11 @@ export function FileChooser({ onChoose, disabled }: { onChoose: (file: File) => 
 }
 
 /** What is sent with a file: the file, and for whom. */
-export function fileForm(file: File, to: string, person: string | null): FormData {
+export function fileForm(file: File, to: string, person: string | null, place?: string): FormData {
   const form = new FormData()
   form.append('file', file)
   form.append('to', to)
   if (person) form.append('person', person)
+  if (place) form.append('place', place)
   return form
 }

@@ -8,9 +8,9 @@ const TWICE_MS = 700
 
 /**
  * The desk by keyboard, while nothing is being typed: D door, A all on the list, S next hand speaks, M mute, N next stance,
- * W write; Escape twice stops everything, also from within a box.
+ * W write, G groups and into the next one, B all back; Escape twice stops everything, also from within a box.
  */
-export function useDeskKeys(desk: Desk | undefined, give: Give) {
+export function useDeskKeys(desk: Desk | undefined, give: Give, onGroups: () => void) {
   const escaped = useRef(0)
   // Together with what is shown, so that a key never acts on the queue of a moment ago.
   useLayoutEffect(() => {
@@ -33,6 +33,12 @@ export function useDeskKeys(desk: Desk | undefined, give: Give) {
         m: () => give({ do: 'mute-all', keepMuted: true }),
         s: () => hand?.person && give({ do: 'pass', person: hand.person, rule: 'voice.speak', minutes: 2 }),
         n: () => desk.course.due && give({ do: 'stance', stance: desk.course.due, keepLive: false }),
+        g: () => {
+          const { out, next } = desk.groups
+          if (!out) onGroups()
+          else if (next) give({ do: 'go-in', group: next.group })
+        },
+        b: () => desk.groups.out && give({ do: 'call-back', seconds: desk.groups.out.calledBack ? 0 : 30 }),
         w: () => document.getElementById(WRITE_BOX)?.focus(),
       }
       const act = keys[event.key.toLowerCase()]

@@ -15,6 +15,9 @@ type Place = 'Words' | 'Material' | 'Captions'
 export function Panels({ desk, lesson, give, onWhy }: { desk: Desk; lesson: string; give: Give; onWhy: () => void }) {
   const [place, setPlace] = useState<Place>('Words')
   const [board, setBoard] = useState(false)
+  // The page of the group one is in, or looks into.
+  const here = desk.mine.groups.in ?? desk.mine.groups.looking
+  const table = desk.groups.tables.find((one) => one.id === here)
   const counts: Record<Place, number> = { Words: 0, Material: desk.material.handouts.length, Captions: 0 }
   return (
     <Flex direction="column" flex="1 1 26%" minH="170px" borderTop="1px solid" borderColor="lineStrong">
@@ -46,12 +49,13 @@ export function Panels({ desk, lesson, give, onWhy }: { desk: Desk; lesson: stri
       {place === 'Words' && <WordsPanel desk={desk} lesson={lesson} onWhy={onWhy} />}
       {place === 'Material' && <Material desk={desk} give={give} />}
       {place === 'Captions' && <Captions desk={desk} lesson={lesson} give={give} />}
-      <Sheet title="Board" open={board} onClose={() => setBoard(false)}>
+      <Sheet title={table ? `Board of ${table.name}` : 'Board'} open={board} onClose={() => setBoard(false)}>
         <Board
           path={`/api/lessons/${encodeURIComponent(lesson)}/board`}
-          number={desk.board.changed}
-          mayDraw={desk.mine.door.in && !desk.mine.door.observing}
-          onWipe={(of) => give({ do: 'wipe', of })}
+          number={table?.board ?? desk.board.changed}
+          place={table?.id}
+          mayDraw={desk.mine.door.in && !desk.mine.door.observing && (!table || desk.mine.groups.in === table.id)}
+          onWipe={(of) => give({ do: 'wipe', of, place: table?.id })}
         />
       </Sheet>
     </Flex>

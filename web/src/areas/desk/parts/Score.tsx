@@ -3,6 +3,7 @@ import { useCallback, useMemo, useState } from 'react'
 import type { Desk } from '../../../shared/api/types'
 import { rows, type PupilRow } from '../../../lesson/rows'
 import { useSchoolTime } from '../../../shared/time'
+import { Button } from '../../../shared/ui/Button'
 import { Strip } from '../../../shared/ui/Strip'
 import { mayOrder, type Give } from '../../../lesson/orders'
 import { DeskMenu } from '../../../lesson/DeskMenu'
@@ -18,10 +19,12 @@ interface ScoreProps {
   now: number
   give: Give
   onWhy: (rule: string, person?: string) => void
+  /** Shows groups in place of the list. */
+  onGroups: () => void
 }
 
 /** The class list as a score: each pupil a line of presence over the lesson's time, and what each may do beside it. */
-export function Score({ desk, now, give, onWhy }: ScoreProps) {
+export function Score({ desk, now, give, onWhy, onGroups }: ScoreProps) {
   const from = Date.parse(desk.starts) - 6 * 60_000
   const until = Math.max(Date.parse(desk.ends), Math.min(now, Date.parse(desk.door.dismissedAt ?? desk.now)))
   const [asked, setAsked] = useState<Asked | null>(null)
@@ -68,9 +71,16 @@ export function Score({ desk, now, give, onWhy }: ScoreProps) {
             borderColor="ink"
           >
             <Box role="columnheader">
-              <chakra.h2 fontSize="15px" aria-live="polite">
-                {here} of {pupils.length} here
-              </chakra.h2>
+              <Flex justify="space-between" align="baseline" pr="8px">
+                <chakra.h2 fontSize="15px" aria-live="polite">
+                  {here} of {pupils.length} here
+                </chakra.h2>
+                {live && (
+                  <Button size="small" onClick={onGroups}>
+                    Groups
+                  </Button>
+                )}
+              </Flex>
               <chakra.span fontSize="12px" color="ink2">
                 {rest
                   .filter(([many]) => many > 0)
@@ -157,7 +167,7 @@ interface Asked {
   person: string | undefined
 }
 
-interface OrdersProps extends Omit<ScoreProps, 'now'> {
+interface OrdersProps extends Omit<ScoreProps, 'now' | 'onGroups'> {
   asked: Asked | null
   pupil: PupilRow | undefined
   live: boolean

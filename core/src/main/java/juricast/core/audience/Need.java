@@ -35,7 +35,7 @@ public record Need(
         UNSURE,
         /** A group calls for an adult. */
         GROUP_CALLS,
-        /** A group has been without an adult's eye for longer than the rule lets it. */
+        /** Groups have been without an adult's eye for longer than the rule lets them; it is about the one that was longest. */
         GROUP_ALONE,
         /** Somebody came while the class is in groups, and is in none. */
         GROUP_LATE,

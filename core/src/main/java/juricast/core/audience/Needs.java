@@ -92,8 +92,10 @@ public record Needs(List<Need> list) {
                 .map(call -> Need.of(Need.Kind.GROUP_CALLS, call.getValue().since())
                         .about(call.getKey().value()));
         Stream<Need> alone = tooLongAlone(groups, apart.mayBeAlone())
-                .filter(one -> !room.now().isBefore(one.at))
-                .map(one -> Need.of(Need.Kind.GROUP_ALONE, one.at).about(one.place.value()));
+                .filter(one -> !room.now().isBefore(one.at) && !groups.calls().containsKey(one.place))
+                .min(Comparator.comparing(TooLong::at))
+                .map(one -> Need.of(Need.Kind.GROUP_ALONE, one.at).about(one.place.value()))
+                .stream();
         Stream<Need> late = apart.late().stream().map(person -> Need.of(Need.Kind.GROUP_LATE, cameIn(room, person))
                 .of(person)
                 .about(apart.placeFor(person).map(PlaceId::value).orElse("")));

@@ -331,7 +331,8 @@ class GroupsTest {
         lesson.time("10:05");
         assertThat(lesson.desk().needs())
                 .extracting(Need::kind)
-                .containsExactly(Need.Kind.GROUP_ALONE, Need.Kind.GROUP_ALONE);
+                .as("one thing to do, however many groups it is about")
+                .containsExactly(Need.Kind.GROUP_ALONE);
         assertThat(worries(lesson)).containsExactly(CorridorView.Kind.GROUP_ALONE);
         lesson.order(new LessonOrder.Tick());
         assertThat(lesson.state().of(GROUPS).quiet()).isEmpty();

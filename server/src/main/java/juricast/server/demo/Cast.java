@@ -1,6 +1,7 @@
 package juricast.server.demo;
 
 import static juricast.core.door.DoorPart.DOOR;
+import static juricast.core.groups.GroupsPart.GROUPS;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -13,6 +14,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.IntStream;
 import juricast.core.board.BoardOrder;
 import juricast.core.chat.ChatOrder;
 import juricast.core.chat.Readers;
@@ -20,6 +22,11 @@ import juricast.core.chat.SentFile;
 import juricast.core.door.DoorOrder;
 import juricast.core.ending.EndingOrder;
 import juricast.core.entry.Arrival;
+import juricast.core.grouping.Grouping;
+import juricast.core.grouping.Met;
+import juricast.core.grouping.Recipe;
+import juricast.core.groups.Group;
+import juricast.core.groups.GroupsOrder;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
@@ -163,6 +170,10 @@ final class Cast {
             return Optional.of(new RightsOrder.GivePass(
                     personOf(does.substring(16)), right(step.with), Duration.ofMinutes(6), me));
         }
+        Optional<LessonOrder> aboutGroups = aboutGroups(step, me, state);
+        if (aboutGroups.isPresent()) {
+            return aboutGroups;
+        }
         if (does.startsWith("hands out ")) {
             return Optional.of(new MaterialOrder.HandOut(me, does.substring(10), step.with));
         }
@@ -192,6 +203,58 @@ final class Cast {
                     .map(visit -> new RightsOrder.TurnOn(visit, Appliance.valueOf(step.with)));
             default -> throw new IllegalStateException("The cast cannot play: " + does);
         };
+    }
+
+    private Optional<LessonOrder> aboutGroups(Step step, PersonId me, LessonState state) {
+        return switch (step.does) {
+            case "makes groups" -> Optional.of(new GroupsOrder.DrawUp(groups(step.with, state), "by chance", 1, me));
+            case "writes the task" -> Optional.of(new GroupsOrder.WriteTask(step.with, me));
+            case "sends out for" -> Optional.of(
+                    new GroupsOrder.SendOut(Optional.of(Duration.ofMinutes(Long.parseLong(step.with))), false, me));
+            case "goes into" -> group(step.with, state).map(group -> new GroupsOrder.GoIn(group.id(), me));
+            case "comes out" -> Optional.of(new GroupsOrder.ComeOut(me));
+            case "looks into" -> group(step.with, state).map(group -> new GroupsOrder.LookIn(group.id(), me));
+            case "looks away" -> Optional.of(new GroupsOrder.LookAway(me));
+            case "calls for an adult" -> visitOf(me, state).map(GroupsOrder.CallForHelp::new);
+            default -> Optional.empty();
+        };
+    }
+
+    /** Those of the class list who are in, in groups of these names, as the class wishes. */
+    private List<GroupsOrder.Wanted> groups(String names, LessonState state) {
+        String[] all = names.split("; ");
+        List<PersonId> present = plan.classList().stream()
+                .map(Member::person)
+                .filter(person -> state.of(DOOR).isPresent(person))
+                .toList();
+        var recipe = new Recipe(
+                Recipe.By.NUMBER, Math.min(all.length, Math.max(1, present.size() / 3)), false, false, false, 2, 1);
+        if (Grouping.impossible(present.size(), recipe).isPresent()) {
+            return List.of();
+        }
+        List<List<PersonId>> made =
+                Grouping.propose(present, recipe, plan.wishes(), Met.NOBODY).groups();
+        return IntStream.range(0, made.size())
+                .mapToObj(place -> new GroupsOrder.Wanted(all[place], made.get(place)))
+                .toList();
+    }
+
+    private static Optional<Group> group(String name, LessonState state) {
+        return state.of(GROUPS).groups().stream()
+                .filter(one -> one.name().equals(name))
+                .findFirst();
+    }
+
+    /** "Ledge 2" is the second of those who are in that group. */
+    private static Optional<PersonId> ofGroup(String who, LessonState state) {
+        int space = who.lastIndexOf(' ');
+        return space < 0 || !who.substring(space + 1).matches("\\d")
+                ? Optional.empty()
+                : group(who.substring(0, space), state).flatMap(group -> group.people().stream()
+                        .filter(person -> state.where().placeOf(person).equals(group.id())
+                                && state.of(DOOR).isPresent(person))
+                        .skip(Integer.parseInt(who.substring(space + 1)) - 1L)
+                        .findFirst());
     }
 
     /** Whoever opens comes in at once. */
@@ -232,7 +295,7 @@ final class Cast {
     /** "pupil 3" is the third of those of the cast who are present, so that a script fits every lesson. */
     private PersonId somebody(String who, LessonState state) {
         if (!who.matches("pupil \\d+")) {
-            return personOf(who);
+            return ofGroup(who, state).orElseGet(() -> personOf(who));
         }
         List<PersonId> present = plan.classList().stream()
                 .map(Member::person)

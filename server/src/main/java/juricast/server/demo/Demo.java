@@ -55,6 +55,7 @@ class Demo implements SmartLifecycle {
     private final Records records;
     private final LiveLessons lessons;
     private final StandIn standIn;
+    private final DemoGroups groups;
     private final Clock clock;
     private final Environment environment;
     private volatile boolean isLaidOut;
@@ -70,6 +71,7 @@ class Demo implements SmartLifecycle {
             Records records,
             LiveLessons lessons,
             StandIn standIn,
+            DemoGroups groups,
             Clock clock,
             Environment environment) {
         this.database = database;
@@ -82,6 +84,7 @@ class Demo implements SmartLifecycle {
         this.records = records;
         this.lessons = lessons;
         this.standIn = standIn;
+        this.groups = groups;
         this.clock = clock;
         this.environment = environment;
     }
@@ -97,6 +100,7 @@ class Demo implements SmartLifecycle {
                     List.of("loser", "losers", "idiot", "stupid", "shut up"),
                     List.of(),
                     DemoSchool.idOf("Maren Oddlund"));
+            groups.keep();
             DemoFile.read("running-orders.csv").stream()
                     .collect(Collectors.groupingBy(row -> row.get("class"), LinkedHashMap::new, Collectors.toList()))
                     .forEach((id, rows) -> stances.write(
@@ -151,8 +155,10 @@ class Demo implements SmartLifecycle {
 
     /** Plays what is past at once, and keeps what is to come. */
     private void play(Classes.Planned planned, Instant now, boolean fresh) {
-        LessonPlan plan =
-                classes.plan(planned.id(), now).orElseThrow().with(stances.of(planned.id(), now), watched.now());
+        LessonPlan plan = classes.plan(planned.id(), now)
+                .orElseThrow()
+                .with(stances.of(planned.id(), now), watched.now())
+                .wishing(groups.wishes(planned.ofClass()));
         var cast = new Cast(
                 plan,
                 planned.time().from(),
@@ -199,7 +205,7 @@ class Demo implements SmartLifecycle {
 
     /** How lessons of the past went: most of them well. */
     private static final List<String> FINISHED = List.of(
-            "any-finished-lesson.csv",
+            "finished-lesson-in-groups.csv",
             "any-finished-lesson.csv",
             "any-finished-lesson.csv",
             "any-finished-lesson.csv",

@@ -1,6 +1,7 @@
 package juricast.server.demo;
 
 import static juricast.core.door.DoorPart.DOOR;
+import static juricast.core.groups.GroupsPart.GROUPS;
 import static juricast.core.rights.RightsPart.RIGHTS;
 
 import java.time.Duration;
@@ -14,9 +15,12 @@ import java.util.PriorityQueue;
 import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import juricast.core.chat.SentFile;
 import juricast.core.door.DoorEvent;
 import juricast.core.door.DoorOrder;
+import juricast.core.groups.GroupsEvent;
+import juricast.core.groups.GroupsOrder;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
@@ -225,6 +229,15 @@ class StandIn implements Classroom, Follower {
         for (LessonEvent event : events) {
             if (event instanceof DoorEvent.Dismissed || event instanceof DoorEvent.KeptBack) {
                 goHome(playing);
+            } else if (event instanceof GroupsEvent.SentOut sent) {
+                sent.invited().forEach(person -> walks(playing, person, GroupsOrder.Accept::new));
+            } else if (event instanceof GroupsEvent.CalledBack) {
+                lessons.state(lesson)
+                        .of(GROUPS)
+                        .whereabouts()
+                        .in()
+                        .keySet()
+                        .forEach(person -> walks(playing, person, GroupsOrder.ComeBack::new));
             } else if (event instanceof RightsEvent.PassGiven pass
                     && pass.right().equals(Catalogue.SPEAK)) {
                 speaks(playing, pass.person(), 3);
@@ -234,6 +247,15 @@ class StandIn implements Classroom, Follower {
                 speaks(playing, off.person(), 12);
             }
         }
+    }
+
+    /** Goes to a group, or comes back from one, after some seconds. */
+    private void walks(Playing playing, PersonId person, Function<VisitId, LessonOrder> how) {
+        LessonId lesson = playing.cast.lesson();
+        int seconds = 2 + playing.random.nextInt(25);
+        later(playing, seconds, person + " goes", () -> Cast.visitOf(person, lessons.state(lesson))
+                .filter(Cast::isCast)
+                .map(how));
     }
 
     private void goHome(Playing playing) {

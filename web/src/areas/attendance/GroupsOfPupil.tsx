@@ -1,0 +1,32 @@
+import { Box, chakra } from '@chakra-ui/react'
+import { useQuery } from '@tanstack/react-query'
+import { Link } from 'react-router'
+import { get } from '../../shared/api/http'
+import type { PupilStay } from '../../shared/api/types'
+import { useSchoolTime } from '../../shared/time'
+
+/** In which groups a pupil was in the last weeks, and with whom. */
+export function GroupsOfPupil({ id }: { id: string }) {
+  const time = useSchoolTime()
+  const { data } = useQuery({
+    queryKey: ['pupil-groups', id],
+    queryFn: () => get<PupilStay[]>(`/api/pupils/${encodeURIComponent(id)}/groups`),
+  })
+  if (!data || data.length === 0) return null
+  return (
+    <Box as="section" aria-label="In groups" mt="16px">
+      <chakra.h2 fontSize="17px">In groups</chakra.h2>
+      {data.slice(0, 12).map((one) => (
+        <Box key={`${one.lesson} ${one.from}`} py="3px" borderBottom="1px solid" borderColor="line">
+          <chakra.span fontFamily="mono" fontSize="12.5px">
+            {time.day(one.from)} {time.clock(one.from)}–{time.clock(one.until)}
+          </chakra.span>{' '}
+          <Link to={`/lessons/${one.lesson}/replay`}>{one.title}</Link>, {one.group}
+          <Box color="ink2" fontSize="13px">
+            {one.with.length > 0 ? `with ${one.with.join(', ')}` : 'alone'}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  )
+}

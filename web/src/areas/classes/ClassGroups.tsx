@@ -1,0 +1,257 @@
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { get, post, put, remove } from '../../shared/api/http'
+import type { ClassGroups, ClassPage } from '../../shared/api/types'
+import { standing } from '../../shared/standing'
+import { Button } from '../../shared/ui/Button'
+import { Select, TextInput } from '../../shared/ui/Fields'
+import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { PreparedGroups } from './PreparedGroups'
+
+/** What a class keeps for making groups: who stays apart or together, levels, trusted pupils, groups prepared for a lesson. */
+export function GroupsOfClass({ page }: { page: ClassPage }) {
+  const path = `/api/classes/${page.id}`
+  const key = ['class-groups', page.id]
+  const cache = useQueryClient()
+  const { data, error } = useQuery({ queryKey: key, queryFn: () => get<ClassGroups>(`${path}/groups`) })
+  const change = useMutation({
+    mutationFn: (order: () => Promise<ClassGroups>) => order(),
+    onSuccess: (next) => {
+      cache.setQueryData(key, next)
+      void cache.invalidateQueries({ queryKey: ['inspection'] })
+    },
+  })
+  if (error) return <ProblemNote problem={error} />
+  if (!data) return <LoadingNote what="what is kept for groups" />
+  const say = (order: () => Promise<ClassGroups>, then?: () => void) => change.mutate(order, { onSuccess: then })
+  return (
+    <Box>
+      <ProblemNote problem={change.error} compact />
+      <Grid templateColumns={{ base: '1fr', lg: '1fr 420px' }} gap="28px">
+        <Box>
+          <Wishes groups={data} path={path} say={say} />
+          <PreparedGroups groups={data} path={path} say={say} />
+        </Box>
+        <Marks groups={data} path={path} say={say} />
+      </Grid>
+    </Box>
+  )
+}
+
+export interface KeptProps {
+  groups: ClassGroups
+  path: string
+  /** Changes what is kept; what the server answers is shown. */
+  say: (order: () => Promise<ClassGroups>, then?: () => void) => void
+}
+
+function Wishes({ groups, path, say }: KeptProps) {
+  const [kind, setKind] = useState<'APART' | 'TOGETHER'>('APART')
+  const [people, setPeople] = useState(['', ''])
+  const [reason, setReason] = useState('')
+  const { data: me } = useQuery(standing)
+  const isLead = me?.me?.position === 'LEAD'
+  const chosen = people.filter((one) => one !== '')
+  return (
+    <Box as="section" aria-label="Apart and together" mb="22px">
+      <chakra.h2 fontSize="17px">Apart and together</chakra.h2>
+      <chakra.p color="ink2" mb="6px">
+        For all groups of this class. {isLead ? 'What you set binds' : 'What the safeguarding lead sets binds'}: groups that break
+        it are not sent. Pupils see nothing of this.
+      </chakra.p>
+      {groups.wishes.length === 0 && <EmptyNote>Nobody is kept apart or together.</EmptyNote>}
+      <chakra.ul listStyleType="none" bg="sheet" borderTop={groups.wishes.length ? '1.5px solid' : 'none'} borderColor="ink">
+        {groups.wishes.map((wish) => (
+          <chakra.li
+            key={wish.id}
+            display="flex"
+            gap="12px"
+            px="10px"
+            py="5px"
+            alignItems="baseline"
+            borderBottom={wish.binding ? '3px double' : '1px solid'}
+            borderColor={wish.binding ? 'ink' : 'line'}
+          >
+            <Box flex="1">
+              <strong>{wish.says}</strong>
+              <Box fontSize="13px" color="ink2">
+                {wish.reason || 'no reason was written'} · {wish.byName}
+              </Box>
+            </Box>
+            {wish.mayEnd && (
+              <Button size="small" onClick={() => say(() => remove<ClassGroups>(`${path}/wishes/${wish.id}`))}>
+                Take back<chakra.span srOnly>: {wish.says}</chakra.span>
+              </Button>
+            )}
+          </chakra.li>
+        ))}
+      </chakra.ul>
+      <chakra.form
+        display="flex"
+        gap="6px"
+        mt="8px"
+        flexWrap="wrap"
+        onSubmit={(event) => {
+          event.preventDefault()
+          say(
+            () => post<ClassGroups>(`${path}/wishes`, { kind, people: chosen, reason }),
+            () => {
+              setPeople(['', ''])
+              setReason('')
+            },
+          )
+        }}
+      >
+        {people.map((one, place) => (
+          <Select
+            key={place}
+            aria-label={`Pupil ${place + 1}`}
+            w="170px"
+            value={one}
+            onChange={(event) => setPeople(people.map((old, other) => (other === place ? event.target.value : old)))}
+          >
+            <option value="">a pupil</option>
+            {groups.pupils.map((pupil) => (
+              <option key={pupil.id} value={pupil.id}>
+                {pupil.name}
+              </option>
+            ))}
+          </Select>
+        ))}
+        {people.length < 6 && (
+          <Button aria-label="One pupil more" onClick={() => setPeople([...people, ''])}>
+            +
+          </Button>
+        )}
+        <Select
+          aria-label="Apart or together"
+          w="130px"
+          value={kind}
+          onChange={(event) => setKind(event.target.value as typeof kind)}
+        >
+          <option value="APART">stay apart</option>
+          <option value="TOGETHER">stay together</option>
+        </Select>
+        <TextInput
+          aria-label="Why"
+          placeholder={isLead ? 'Why (adults read it)' : 'Why, if you like (adults read it)'}
+          flex="1"
+          minW="180px"
+          maxLength={500}
+          required={isLead}
+          value={reason}
+          onChange={(event) => setReason(event.target.value)}
+        />
+        <Button type="submit" look="main" disabled={chosen.length < 2}>
+          Keep
+        </Button>
+      </chakra.form>
+    </Box>
+  )
+}
+
+function Marks({ groups, path, say }: KeptProps) {
+  const mark = (person: string, level: number, trusted: boolean) =>
+    say(() => put<ClassGroups>(`${path}/group-marks`, { marks: [{ person, level, trusted }] }))
+  return (
+    <Box as="section" aria-label="Levels and trusted pupils">
+      <chakra.h2 fontSize="17px">Levels and trusted pupils</chakra.h2>
+      <chakra.p color="ink2" mb="6px">
+        For balanced groups, and for one trusted pupil in each. Only the adults of the class see it.
+      </chakra.p>
+      <Words groups={groups} />
+      <chakra.table w="100%" bg="sheet" borderTop="1.5px solid" borderColor="ink" fontSize="13.5px">
+        <chakra.thead srOnly>
+          <tr>
+            <th>Pupil</th>
+            <th>Level</th>
+            <th>Trusted</th>
+          </tr>
+        </chakra.thead>
+        <tbody>
+          {groups.pupils.map((pupil) => (
+            <chakra.tr key={pupil.id} borderBottom="1px solid" borderColor="line">
+              <chakra.td px="8px" py="2px">
+                {pupil.name}
+              </chakra.td>
+              <chakra.td w="150px">
+                <Select
+                  aria-label={`Level of ${pupil.name}`}
+                  py="1px"
+                  value={pupil.level}
+                  onChange={(event) => mark(pupil.id, Number(event.target.value), pupil.trusted)}
+                >
+                  <option value={0}>–</option>
+                  {groups.levels.map((word, place) => (
+                    <option key={word} value={place + 1}>
+                      {word}
+                    </option>
+                  ))}
+                </Select>
+              </chakra.td>
+              <chakra.td w="90px" textAlign="center">
+                <chakra.label display="inline-flex" gap="4px" alignItems="center" minH="24px">
+                  <input
+                    type="checkbox"
+                    aria-label={`${pupil.name} is trusted`}
+                    checked={pupil.trusted}
+                    onChange={(event) => mark(pupil.id, pupil.level, event.target.checked)}
+                  />
+                  trusted
+                </chakra.label>
+              </chakra.td>
+            </chakra.tr>
+          ))}
+        </tbody>
+      </chakra.table>
+    </Box>
+  )
+}
+
+/** The school's own words for the levels, for the lead to choose. */
+function Words({ groups }: { groups: ClassGroups }) {
+  const cache = useQueryClient()
+  const { data: me } = useQuery(standing)
+  const [words, setWords] = useState<string[] | null>(null)
+  const save = useMutation({
+    mutationFn: (next: string[]) => put<string[]>('/api/group-levels', { words: next }),
+    onSuccess: () => {
+      setWords(null)
+      return cache.invalidateQueries({ queryKey: ['class-groups'] })
+    },
+  })
+  if (me?.me?.position !== 'LEAD') return null
+  if (!words) {
+    return (
+      <Button look="quiet" mb="6px" onClick={() => setWords(groups.levels)}>
+        Change the school’s words for levels…
+      </Button>
+    )
+  }
+  return (
+    <chakra.form
+      mb="8px"
+      onSubmit={(event) => {
+        event.preventDefault()
+        save.mutate(words)
+      }}
+    >
+      <Flex gap="6px">
+        {words.map((word, place) => (
+          <TextInput
+            key={place}
+            aria-label={`Word for level ${place + 1}`}
+            value={word}
+            maxLength={80}
+            onChange={(event) => setWords(words.map((old, other) => (other === place ? event.target.value : old)))}
+          />
+        ))}
+        <Button type="submit" disabled={save.isPending}>
+          Keep
+        </Button>
+      </Flex>
+      <ProblemNote problem={save.error} compact />
+    </chakra.form>
+  )
+}

@@ -1,0 +1,44 @@
+import { Box, chakra, Grid } from '@chakra-ui/react'
+import type { Replay } from '../../shared/api/types'
+import { countdown, useSchoolTime } from '../../shared/time'
+
+/** Who was in which group and when, how long each was without an adult, and who met that is kept apart. */
+export function InGroups({ replay }: { replay: Replay }) {
+  const time = useSchoolTime()
+  if (replay.groups.length === 0) return null
+  const names = [...new Set(replay.groups.map((one) => one.group))]
+  const alone = new Map(replay.aloneInGroups.map((one) => [one.group, one.seconds]))
+  return (
+    <Box as="section" aria-label="In groups" mt="18px">
+      <chakra.h2 fontSize="17px">In groups</chakra.h2>
+      {replay.keptApart.map((met) => (
+        <Box key={`${met.one} ${met.other} ${met.from}`} color="verdict.away" fontWeight="650">
+          {met.one} and {met.other} are kept apart{met.reason && ` (${met.reason})`} and were in {met.group} together from{' '}
+          {time.clock(met.from)} to {time.clock(met.until)}.
+        </Box>
+      ))}
+      <Grid templateColumns={{ base: '1fr', md: 'repeat(2, 1fr)', xl: 'repeat(4, 1fr)' }} gap="14px" mt="6px">
+        {names.map((name) => (
+          <Box key={name} bg="sheet" borderTop="1.5px solid" borderColor="ink" px="10px" py="5px">
+            <chakra.h3 fontSize="15px">{name}</chakra.h3>
+            <Box fontSize="12.5px" color="ink2">
+              {(alone.get(name) ?? 0) > 0
+                ? `${countdown((alone.get(name) ?? 0) * 1000)} without an adult`
+                : 'always seen by an adult'}
+            </Box>
+            {replay.groups
+              .filter((one) => one.group === name)
+              .map((one) => (
+                <Box key={`${one.person} ${one.from}`}>
+                  {one.person}{' '}
+                  <chakra.span fontFamily="mono" fontSize="12px" color="ink2">
+                    {time.clock(one.from)}–{time.clock(one.until)}
+                  </chakra.span>
+                </Box>
+              ))}
+          </Box>
+        ))}
+      </Grid>
+    </Box>
+  )
+}
