@@ -24,7 +24,10 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
   const [text, setText] = useState('')
   const [to, setTo] = useState('')
   const say = useOrders(lesson)
-  const log = useLatestInSight<HTMLDivElement>(desk.words.length)
+  const here = desk.groups.tables.find((one) => one.id === (desk.mine.groups.in ?? desk.mine.groups.looking))
+  const [all, setAll] = useState(false)
+  const words = here && !all ? desk.words.filter((one) => one.place === here.id || one.to === 'CLASS') : desk.words
+  const log = useLatestInSight<HTMLDivElement>(words.length)
   const time = useSchoolTime()
   const chat = desk.rights.columns.find((column) => column.rule === 'chat.class')?.value ?? 'open'
   const table = desk.groups.out && desk.groups.tables.find((one) => one.id === to)
@@ -47,6 +50,11 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
         <Button look="quiet" fontSize="12px" onClick={onWhy} aria-label="Why may pupils write so?">
           why
         </Button>
+        {here && (
+          <Button look="quiet" fontSize="12px" onClick={() => setAll(!all)}>
+            {all ? `only ${here.name}` : `you hear ${here.name}; all words`}
+          </Button>
+        )}
         {desk.mine.door.in && !desk.mine.door.observing && (
           <chakra.span ml="auto">
             <FileChooser disabled={say.isPending} onChoose={(file) => say.mutate({ do: 'file', ...whom, file })} />
@@ -54,13 +62,13 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
         )}
       </Flex>
       <Box ref={log} flex="1" overflowY="auto" px="14px" tabIndex={0} role="log" aria-label="Words of the lesson">
-        {desk.words.length === 0 && <Box color="ink2">Nothing is written yet.</Box>}
-        {desk.words.map((words) => (
+        {words.length === 0 && <Box color="ink2">Nothing is written yet.</Box>}
+        {words.map((one) => (
           <Said
-            key={words.number}
-            words={words}
-            clock={time.clock(words.at)}
-            href={`/api/lessons/${encodeURIComponent(lesson)}/files/${words.number}`}
+            key={one.number}
+            words={one}
+            clock={time.clock(one.at)}
+            href={`/api/lessons/${encodeURIComponent(lesson)}/files/${one.number}`}
           />
         ))}
       </Box>

@@ -280,6 +280,7 @@ function Mates({ table, desk }: { table: Table; desk: Desk }) {
       >
         {mate.name}
         {hands.has(mate.id) && ' (hand up)'}
+        {mate.where === 'IN' && desk.rights.pupils[mate.id]?.microphone && ' (speaks)'}
         {WHERE[mate.where] && ` (${WHERE[mate.where]})`}
       </chakra.span>
     </span>

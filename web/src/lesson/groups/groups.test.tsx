@@ -4,6 +4,7 @@ import { describe, expect, it, vi } from 'vitest'
 import type { Desk, Seat } from '../../shared/api/types'
 import { serve, show } from '../../shared/testing'
 import type { Order } from '../orders'
+import { WordsPanel } from '../chat/WordsPanel'
 import { aDesk, aNeed, aPupil, aTable, at, NOW } from '../testing'
 import { GroupBanner } from './AtSeat'
 import { Drawing } from './Drawing'
@@ -164,6 +165,35 @@ describe('what groups ask of an adult', () => {
   it('the class list says in which group somebody is', () => {
     expect(groups.page.marks(out(), 'edda-quillan')).toEqual([{ short: 'Skerry', words: 'in Skerry', quiet: true }])
     expect(groups.page.marks(aDesk(), 'edda-quillan')).toEqual([])
+  })
+})
+
+describe('words while the class is apart', () => {
+  it('are those of the group one looks into, or all; and go to one group, or to all', async () => {
+    const asked = serve({ 'POST /api/lessons/tidal/words': { number: 12 } })
+    const words = (number: number, text: string, place?: string): Desk['words'][number] => ({
+      number,
+      at: at('10:16:00'),
+      from: 'x',
+      fromName: 'Somebody',
+      to: place ? 'PLACE' : 'CLASS',
+      toName: place ?? '',
+      ...(place ? { place } : {}),
+      text,
+    })
+    const desk = { ...out(), words: [words(1, 'in the reef', 'g1'), words(2, 'in the holm', 'g3'), words(3, 'to everybody')] }
+    desk.mine = { ...desk.mine, groups: { looking: 'g1' } }
+    show(<WordsPanel desk={desk} lesson="tidal" onWhy={() => {}} />)
+
+    const log = screen.getByRole('log')
+    expect(log.textContent).toContain('in the reef')
+    expect(log.textContent).toContain('to everybody')
+    expect(log.textContent).not.toContain('in the holm')
+    await userEvent.click(screen.getByRole('button', { name: 'you hear Reef; all words' }))
+    expect(log.textContent).toContain('in the holm')
+    await userEvent.selectOptions(screen.getByLabelText('To whom'), 'to Holm')
+    await userEvent.type(screen.getByLabelText('Write to Holm'), 'well done{Enter}')
+    expect(asked.at(-1)?.body).toEqual({ to: 'PLACE', place: 'g3', text: 'well done' })
   })
 })
 

@@ -52,6 +52,14 @@ public final class Bench {
         if (only.isEmpty() || only.equals("bell")) {
             bell(jar);
         }
+        if (only.equals("groups")) {
+            System.out.println("Groups of a class of forty, mixed anew each week:");
+            Groups.make();
+            try (RunningJar demo = RunningJar.start(jar)) {
+                System.out.println("A hundred lessons of thirty pupils in eight groups:");
+                Groups.measure(demo);
+            }
+        }
         if (only.equals("soak")) {
             try (RunningJar demo = RunningJar.start(jar)) {
                 System.out.println("Ten minutes of 3,000 streams:");

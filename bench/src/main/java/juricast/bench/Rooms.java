@@ -63,6 +63,10 @@ final class Rooms implements AutoCloseable {
         final DeskLine desk;
         /** Made once: putting it together takes as long as a good part of carrying the order out. */
         final String orderHead;
+        /** Whether the class is in groups, as far as the application has acknowledged. */
+        volatile boolean isOut;
+        /** Whether an order about groups was given that nobody has acknowledged. */
+        volatile boolean isInDoubt;
         /** Orders that the application has acknowledged. */
         final Set<Integer> acknowledged = ConcurrentHashMap.newKeySet();
 
@@ -73,12 +77,43 @@ final class Rooms implements AutoCloseable {
         Room(String lesson, String door, String word, DeskLine desk, String teacher) {
             this.desk = desk;
             // As the pages do: they hear of what they ordered from their stream.
-            this.orderHead = "POST %s/words HTTP/1.1\r\nCookie: %s\r\nX-XSRF-TOKEN: %s\r\n"
-                    .formatted(lesson, teacher, token(teacher));
             this.lesson = lesson;
+            this.orderHead = head("/words", teacher);
             this.door = door;
             this.word = word;
         }
+
+        private String head(String path, String teacher) {
+            return "POST %s%s HTTP/1.1\r\nCookie: %s\r\nX-XSRF-TOKEN: %s\r\n"
+                    .formatted(lesson, path, teacher, token(teacher));
+        }
+    }
+
+    /** An order that the desks give again and again. @param path below that of the lesson */
+    record Order(String path, String body) {
+        static final Order SEND_OUT = new Order("/groups/send-out", "{\"minutes\":0,\"invite\":false}");
+        static final Order TOGETHER = new Order("/groups/call-back", "{\"seconds\":0}");
+    }
+
+    /** Draws up groups in every lesson, so that they can be sent out. */
+    void drawUp(int groups) throws IOException, InterruptedException {
+        for (Room room : rooms) {
+            json(send(
+                    "POST",
+                    room.lesson + "/groups/made",
+                    "{\"by\":\"NUMBER\",\"count\":%d,\"balanced\":false,\"mixed\":false,\"trusted\":false,\"seed\":1}"
+                            .formatted(groups),
+                    teacher));
+        }
+    }
+
+    /** Every desk gives this order. @param gapMillis between two of them; 0 for all at once */
+    List<Long> all(Order order, long gapMillis) throws Exception {
+        return timed(rooms.size(), gapMillis, (room, due, answers, done) -> {
+            expect(room, due);
+            room.desk.give(
+                    room.head(order.path, teacher), order.body, answer -> acknowledged(answer, due, answers, done));
+        });
     }
 
     /** Makes classes with a lesson that is open, and forgets those made before. */
@@ -251,6 +286,15 @@ final class Rooms implements AutoCloseable {
 
     /** @param gapMillis between two orders; 0 for all at once */
     List<Long> orders(int count, long gapMillis) throws Exception {
+        return timed(count, gapMillis, this::give);
+    }
+
+    /** What a desk does when it is due. */
+    private interface Given {
+        void give(Room room, long due, List<Long> answers, CompletableFuture<Void> done);
+    }
+
+    private List<Long> timed(int count, long gapMillis, Given given) throws Exception {
         var answers = Collections.synchronizedList(new ArrayList<Long>());
         var answered = new ArrayList<CompletableFuture<Void>>();
         long began = System.nanoTime() + LEAD_NANOS;
@@ -259,7 +303,7 @@ final class Rooms implements AutoCloseable {
             long due = began + TimeUnit.MILLISECONDS.toNanos(gapMillis * i);
             var one = new CompletableFuture<Void>();
             answered.add(one);
-            clock.schedule(() -> give(room, due, answers, one), due - System.nanoTime(), TimeUnit.NANOSECONDS);
+            clock.schedule(() -> given.give(room, due, answers, one), due - System.nanoTime(), TimeUnit.NANOSECONDS);
         }
         CompletableFuture.allOf(answered.toArray(CompletableFuture[]::new)).get(2, TimeUnit.MINUTES);
         for (Room room : rooms) {
@@ -274,20 +318,43 @@ final class Rooms implements AutoCloseable {
     private final AtomicInteger turn = new AtomicInteger();
 
     void give(Room room, long due, List<Long> answers, CompletableFuture<Void> done) {
-        room.heard = new CountDownLatch(SEATS);
-        room.due = due;
+        expect(room, due);
         // Every order is news: the word on the desk is always another one.
         int order = turn.incrementAndGet();
         String body = "{\"to\":\"CLASS\",\"text\":\"order " + order + "\"}";
         room.desk.give(room.orderHead, body, answer -> {
             if (answer.startsWith("HTTP/1.1 200")) {
-                answers.add((System.nanoTime() - due) / 1000);
                 room.acknowledged.add(order);
-                done.complete(null);
-            } else {
-                done.completeExceptionally(new IllegalStateException(answer));
+            }
+            acknowledged(answer, due, answers, done);
+        });
+    }
+
+    /** Sends the class into groups, or brings it together, whichever it is not. */
+    void turnGroups(Room room) {
+        boolean out = !room.isOut;
+        Order order = out ? Order.SEND_OUT : Order.TOGETHER;
+        room.isInDoubt = true;
+        room.desk.give(room.head(order.path, teacher), order.body, answer -> {
+            if (answer.startsWith("HTTP/1.1 200")) {
+                room.isOut = out;
+                room.isInDoubt = false;
             }
         });
+    }
+
+    private static void expect(Room room, long due) {
+        room.heard = new CountDownLatch(SEATS);
+        room.due = due;
+    }
+
+    private static void acknowledged(String answer, long due, List<Long> answers, CompletableFuture<Void> done) {
+        if (answer.startsWith("HTTP/1.1 200")) {
+            answers.add((System.nanoTime() - due) / 1000);
+            done.complete(null);
+        } else {
+            done.completeExceptionally(new IllegalStateException(answer));
+        }
     }
 
     private void roster(String path) throws Exception {

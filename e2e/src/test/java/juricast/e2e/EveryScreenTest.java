@@ -71,6 +71,22 @@ class EveryScreenTest {
     }
 
     @Test
+    void a_class_in_groups_fits_a_small_laptop_by_day_and_by_night() {
+        for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
+            Screen corvin = signedIn("Corvin Hale", 1024, 768, scheme);
+            check(corvin, "/lessons/weather-lab-9-1.3-2/desk", "in 6 groups");
+            assertThat(corvin.page.evaluate("document.documentElement.scrollHeight <= innerHeight"))
+                    .as("the page is not scrolled")
+                    .isEqualTo(true);
+            var last = corvin.row("Shingle").boundingBox();
+            assertThat(last.y + last.height).as("and no line is below its edge").isLessThan(740);
+            corvin.exactly("List").click();
+            corvin.text("of 26 here").waitFor();
+            checkHere(corvin);
+        }
+    }
+
+    @Test
     void the_desk_is_run_by_touch_on_a_tablet() {
         Screen orla = signedIn("Orla Venn", new Screen(school.newTablet()));
         orla.open("/lessons/tidal-navigation-8-1.3-2/desk");

@@ -144,7 +144,8 @@ public record GroupsSeat(Instant ends, boolean calledBack, Optional<Here> here, 
                 .toList();
     }
 
-    private static Optional<Asked> asked(
+    /** Where somebody is asked to go, or may go late; nothing for who is in a group. */
+    public static Optional<Asked> asked(
             LessonPlan plan, LessonState lesson, SharedRights shared, PersonId me, Role role, Instant now) {
         GroupsState groups = lesson.of(GROUPS);
         if (!groups.placeOf(me).equals(PlaceId.TOGETHER)

@@ -130,6 +130,18 @@ public final class SharedRights {
                 : person;
     }
 
+    /**
+     * Whose rights are the very same, in whichever place: groups in which all is alike share them.
+     *
+     * @see #sameAs
+     */
+    public Object sameRightsAs(PersonId person, Role role) {
+        PlaceId place = lesson.where().placeOf(person);
+        return lesson.of(RIGHTS).loans(person).isEmpty()
+                ? new Alike(role, lesson.of(DOOR).hasAccount(person), lesson.firstAlike(planned, place))
+                : person;
+    }
+
     /** The rules as they were planned. */
     PlannedRules planned() {
         return planned;

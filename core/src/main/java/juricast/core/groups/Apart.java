@@ -12,7 +12,6 @@ import juricast.core.door.DoorPart;
 import juricast.core.grouping.Grouping;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
-import juricast.core.live.Decision;
 import juricast.core.live.LessonEvent;
 import juricast.core.live.PlaceId;
 import juricast.core.live.Room;
@@ -139,10 +138,5 @@ public record Apart(GroupsState is, Room room) {
                 : Stream.empty();
         boolean isNow = room.plan().order().byTheClock() && !sentByTheClock().isEmpty();
         return Stream.concat(quiet, isNow ? Stream.of(room.now()) : Stream.empty());
-    }
-
-    /** What somebody ordered, or why not; so that {@link GroupsRules} reads as one sentence. */
-    static Decision done(List<? extends LessonEvent> events) {
-        return new Decision.Done(List.copyOf(events));
     }
 }

@@ -1,5 +1,6 @@
 package juricast.core.groups;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -61,11 +62,11 @@ record GroupsFold(GroupsState was, int number) implements GroupsEvent.Cases<Grou
     public GroupsState sentOut(GroupsEvent.SentOut event) {
         GroupsState next = was.with(was.drawn().sent(event.at()))
                 .with(new TimeOut(event.at(), event.until(), Optional.empty(), Set.copyOf(event.invited()), Set.of()));
+        var went = new LinkedHashMap<PersonId, PlaceId>();
         for (PersonId person : event.went()) {
-            PlaceId place = was.drawn().groupOf(person).map(Group::id).orElse(PlaceId.TOGETHER);
-            next = next.with(next.whereabouts().inGroup(person, place, number));
+            was.drawn().groupOf(person).ifPresent(group -> went.put(person, group.id()));
         }
-        return next;
+        return next.with(next.whereabouts().inGroups(went, number));
     }
 
     @Override

@@ -2,7 +2,9 @@ package juricast.core.groups;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -42,10 +44,23 @@ public record Whereabouts(Map<PersonId, PlaceId> in, Map<PersonId, PlaceId> look
     }
 
     Whereabouts inGroup(PersonId person, PlaceId place, int number) {
-        List<Been> stays = new ArrayList<>(ended(been.getOrDefault(person, List.of()), number));
-        stays.add(new Been(place, number, Integer.MAX_VALUE));
+        return inGroups(Map.of(person, place), number);
+    }
+
+    /** Many at once: a class that is sent out is one step. */
+    Whereabouts inGroups(Map<PersonId, PlaceId> went, int number) {
+        var nowIn = new LinkedHashMap<>(in);
+        nowIn.putAll(went);
+        var nowBeen = new HashMap<>(been);
+        went.forEach((person, place) -> {
+            List<Been> stays = new ArrayList<>(ended(been.getOrDefault(person, List.of()), number));
+            stays.add(new Been(place, number, Integer.MAX_VALUE));
+            nowBeen.put(person, stays);
+        });
         return new Whereabouts(
-                Copies.with(in, person, place), Copies.without(looks, person), Copies.with(been, person, stays));
+                Collections.unmodifiableMap(nowIn),
+                Copies.without(looks, went.keySet()),
+                Collections.unmodifiableMap(nowBeen));
     }
 
     Whereabouts out(PersonId person, int number) {

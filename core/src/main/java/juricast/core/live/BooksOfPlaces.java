@@ -1,5 +1,6 @@
 package juricast.core.live;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -19,6 +20,11 @@ import juricast.core.rules.Situation;
 final class BooksOfPlaces implements LiveRules.Books {
     private final Map<PlaceId, Said> all;
     private final Said lesson;
+
+    /** The last answer of {@link #nextEdge}: every piece of a view asks, and between two edges it is the same. */
+    private volatile Edge edge = new Edge(Instant.MAX, Instant.MAX);
+
+    private record Edge(Instant asOf, Instant next) {}
 
     /** A book, and by what it was made. */
     private record Said(PlannedRules planned, List<Setting> ordered, Situation situation, Rulebook book) {
@@ -67,6 +73,27 @@ final class BooksOfPlaces implements LiveRules.Books {
     @Override
     public List<Rulebook> ofPlaces() {
         return all.values().stream().map(Said::book).distinct().toList();
+    }
+
+    @Override
+    public Instant nextEdge(Instant now) {
+        Edge last = edge;
+        if (now.isBefore(last.asOf) || !now.isBefore(last.next)) {
+            last = new Edge(now, LiveRules.Books.super.nextEdge(now));
+            edge = last;
+        }
+        return last.next;
+    }
+
+    /** The first of the places that have the same book as one. */
+    PlaceId firstAlike(PlaceId place) {
+        Rulebook book = of(place);
+        for (Map.Entry<PlaceId, Said> one : all.entrySet()) {
+            if (one.getValue().book == book) {
+                return one.getKey();
+            }
+        }
+        return place;
     }
 
     /** Whether each place has the very book it had. */

@@ -160,6 +160,12 @@ public final class LessonState {
         return last.rules;
     }
 
+    /** The first of the places in which the rules are the very same as in one: what is worked out there counts here. */
+    public PlaceId firstAlike(PlannedRules planned, PlaceId place) {
+        rules(planned);
+        return made.books.firstAlike(place);
+    }
+
     /** What conditions ask about in a place, as far as the parts know it; year and time are those of the plan. */
     Situation situation(PlaceId in, Situation planned) {
         Situation now = planned;

@@ -24,6 +24,16 @@ public final class LiveRules {
 
         /** For each place, where there are several; each book once. */
         List<Rulebook> ofPlaces();
+
+        /** The next instant after {@code now} at which the clock alone can change any answer in any of them. */
+        default Instant nextEdge(Instant now) {
+            Instant next = lesson().nextEdge(now);
+            for (Rulebook book : ofPlaces()) {
+                Instant other = book.nextEdge(now);
+                next = other.isBefore(next) ? other : next;
+            }
+            return next;
+        }
     }
 
     private record OneBook(Rulebook lesson) implements Books {
@@ -107,11 +117,6 @@ public final class LiveRules {
 
     /** The next instant after {@code now} at which the clock alone can change any answer. */
     public Instant nextEdge(Instant now) {
-        Instant next = all().nextEdge(now);
-        for (Rulebook book : books.ofPlaces()) {
-            Instant other = book.nextEdge(now);
-            next = other.isBefore(next) ? other : next;
-        }
-        return next;
+        return books.nextEdge(now);
     }
 }

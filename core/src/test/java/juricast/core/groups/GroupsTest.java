@@ -54,6 +54,7 @@ import juricast.core.rules.Condition;
 import juricast.core.rules.Fact;
 import juricast.core.rules.Permission;
 import juricast.core.rules.Setting.Force;
+import juricast.core.supervision.SupervisionOrder;
 import org.junit.jupiter.api.Test;
 
 /** A lesson in several places. */
@@ -501,6 +502,67 @@ class GroupsTest {
         assertThat(lesson.state().where().isApart()).isFalse();
         assertThat(LessonEvent.of(lesson.events(), EndingEvent.class)).anySatisfy(event -> assertThat(event)
                 .isEqualTo(new EndingEvent.Closed(ClosingStep.GROUPS_CLOSED, 2, at("10:05"))));
+    }
+
+    @Test
+    void stopping_everything_stops_every_place_and_brings_back_what_each_had() {
+        LiveLesson lesson = out().school("chat.class", "open", Force.USUAL)
+                .order(new SupervisionOrder.StopEverything("a fight", ORLA));
+        for (PersonId one : List.of(INES, KESTER)) {
+            assertThat(lesson.order(new ChatOrder.Say(visitOf(one), Readers.CLASS, "hello"))
+                            .refused())
+                    .as("in the place of " + one)
+                    .contains(Refusal.Common.RULE_CLOSED);
+        }
+        assertThat(lesson.state().where().isApart())
+                .as("they stay where they are, and are seen there")
+                .isTrue();
+        lesson.order(new SupervisionOrder.Resume(ORLA)).order(new ChatOrder.Say(visitOf(INES), Readers.CLASS, "go on"));
+        assertThat(lesson.refused()).isEmpty();
+    }
+
+    @Test
+    void a_stance_and_a_pass_count_in_a_group_as_they_do_together() {
+        LiveLesson lesson = out().order(
+                        new RightsOrder.SetLive(juricast.core.rules.RuleValue.parse("chat.class=closed"), ORLA))
+                .order(new RightsOrder.GivePass(INES, Catalogue.SPEAK, minutes(2), ORLA));
+        assertThat(value(lesson, JORY, Catalogue.CLASS_CHAT)).isEqualTo(Permission.CLOSED);
+        assertThat(value(lesson, INES, Catalogue.SPEAK)).isEqualTo(Permission.OPEN);
+        assertThat(lesson.seat("ines").rights().rights())
+                .filteredOn(right -> right.ruling().rule().equals(Catalogue.SPEAK))
+                .allSatisfy(right -> assertThat(right.loan()).isPresent());
+    }
+
+    @Test
+    void groups_in_which_all_is_alike_are_weighed_once() {
+        LiveLesson lesson = out();
+        var rules = lesson.rulebookNow();
+        assertThat(rules.where(INES)).as("three here, three there, no adult").isSameAs(rules.where(KESTER));
+        assertThat(rules.where(ORLA)).isNotSameAs(rules.where(INES));
+        lesson.order(new GroupsOrder.GoIn(REEF, ORLA));
+        assertThat(lesson.rulebookNow().where(INES))
+                .isNotSameAs(lesson.rulebookNow().where(KESTER));
+    }
+
+    @Test
+    void a_visitor_in_a_group_is_a_visitor_there_and_nowhere_else() {
+        LiveLesson lesson = open().invited()
+                .ofMore(4)
+                .school("chat.class", "open", Force.USUAL)
+                .school("chat.class", "closed", Force.USUAL, Condition.during(Fact.VISITOR_PRESENT));
+        for (PersonId one : List.of(INES, JORY, KESTER, pupil(1), pupil(2), LiveLesson.TOVE)) {
+            lesson.present(one);
+        }
+        lesson.order(new GroupsOrder.DrawUp(
+                        List.of(
+                                new GroupsOrder.Wanted("Reef", List.of(INES, JORY, LiveLesson.TOVE)),
+                                new GroupsOrder.Wanted("Skerry", List.of(KESTER, pupil(1), pupil(2)))),
+                        "by hand",
+                        0,
+                        ORLA))
+                .order(send());
+        assertThat(value(lesson, INES, Catalogue.CLASS_CHAT)).isEqualTo(Permission.CLOSED);
+        assertThat(value(lesson, KESTER, Catalogue.CLASS_CHAT)).isEqualTo(Permission.OPEN);
     }
 
     @Test

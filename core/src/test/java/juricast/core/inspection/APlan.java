@@ -69,6 +69,12 @@ final class APlan {
         return this;
     }
 
+    /** Who is to stay apart in groups of a class, and was not, or would not be. */
+    APlan notApart(String title, InspectedClass.KeptApart... who) {
+        classes.computeIfPresent(new ClassId(title), (id, of) -> of.notApart(List.of(who)));
+        return this;
+    }
+
     APlan withWord(String title, String word) {
         classes.computeIfPresent(
                 new ClassId(title),

@@ -51,6 +51,19 @@ class InspectionTest {
     }
 
     @Test
+    void whoever_is_to_stay_apart_and_does_not_is_found_each_with_a_key_of_their_own() {
+        plan.notApart(
+                "Knots",
+                new InspectedClass.KeptApart(List.of(person("ines"), person("jory")), 6),
+                new InspectedClass.KeptApart(List.of(person("edda"), person("jory")), 2),
+                new InspectedClass.KeptApart(List.of(person("ines"), person("jory")), 0));
+        List<Finding> found = plan.inspected().findings();
+        assertThat(found).extracting(Finding::kind).containsExactly(KEPT_APART_MET, KEPT_APART_MET, KEPT_APART_PLANNED);
+        assertThat(found).extracting(Finding::is).containsExactly(6, 2, 0);
+        assertThat(found).extracting(Finding::key).doesNotHaveDuplicates();
+    }
+
+    @Test
     void a_lesson_that_begins_when_another_ends_is_not_at_once_but_too_close() {
         Finding close =
                 plan.aClass("Tides", "orla").lesson("Tides", "09:50", "10:40").only(GAP_FOR_ADULT);

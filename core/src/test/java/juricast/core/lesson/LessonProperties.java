@@ -33,6 +33,7 @@ import juricast.core.presence.Attendance;
 import juricast.core.presence.Presence;
 import juricast.core.rights.Appliance;
 import juricast.core.rules.Catalogue;
+import juricast.core.rules.Fact;
 import juricast.core.rules.Permission;
 import juricast.core.rules.PlannedRules;
 import juricast.core.rules.Rulebook;
@@ -248,14 +249,48 @@ class LessonProperties {
         }
     }
 
+    /** The same in each place: a book that is taken on, or shared, says what one made anew says. */
+    @Property(tries = 150)
+    void rules_of_each_place_are_what_is_so_and_imposed_there(@ForAll("steps") List<Step> steps) {
+        LiveLesson lesson = lesson();
+        PlannedRules planned = lesson.rulebook();
+        int second = 0;
+        for (Step step : steps) {
+            second += step.seconds;
+            lesson.time("10:%02d:%02d".formatted(second / 60 % 60, second % 60));
+            lesson.order(AnyOrder.of(step.kind, step.whom, step.who));
+            LessonState state = lesson.state();
+            for (PersonId pupil : List.of(INES, JORY, KESTER)) {
+                PlaceId place = state.where().placeOf(pupil);
+                Rulebook theirs = state.rules(planned).where(pupil);
+                boolean apart = state.where().isApart();
+                assertThat(theirs.settings())
+                        .as("what is imposed in " + place + lesson)
+                        .isEqualTo(planned.with(imposed(state, apart ? place : PlaceId.LESSON), theirs.situation())
+                                .settings());
+                assertThat(theirs.situation().is(Fact.IN_GROUPS))
+                        .as("in groups is who is in a group" + lesson)
+                        .isEqualTo(!place.equals(PlaceId.TOGETHER));
+                if (apart) {
+                    assertThat(theirs.situation().present())
+                            .isEqualTo(state.of(GROUPS).standing(place).pupils());
+                }
+            }
+        }
+    }
+
     private static List<Setting> imposed(LessonState state) {
+        return imposed(state, PlaceId.LESSON);
+    }
+
+    private static List<Setting> imposed(LessonState state, PlaceId in) {
         var all = new ArrayList<Setting>();
-        Parts.ALL.forEach(part -> all.addAll(imposed(part, state)));
+        Parts.ALL.forEach(part -> all.addAll(imposed(part, state, in)));
         return all;
     }
 
-    private static <S> List<Setting> imposed(Part<S, ?, ?> part, LessonState state) {
-        return part.imposes(state.of(part), PlaceId.LESSON);
+    private static <S> List<Setting> imposed(Part<S, ?, ?> part, LessonState state, PlaceId in) {
+        return part.imposes(state.of(part), in);
     }
 
     @Test

@@ -241,11 +241,10 @@ public class GroupsJson {
     }
 
     public static @Nullable SeatMineGroups seatMine(Snapshot at, PersonId me, Role role, Instant now) {
-        if (at.state().of(GROUPS).out().filter(out -> !out.isCalledBack()).isEmpty()) {
+        if (!at.state().where().isApart()) {
             return null;
         }
-        return GroupsSeat.of(at.plan(), at.state(), at.rights(now), me, role, now)
-                .flatMap(GroupsSeat::asked)
+        return GroupsSeat.asked(at.plan(), at.state(), at.rights(now), me, role, now)
                 .map(asked -> new SeatMineGroups(asked.name(), asked.with()))
                 .orElse(null);
     }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -42,7 +43,9 @@ public record Shown(int number, int told, Instant now, Record common, Record own
     };
 
     private String whole(JsonMapper json) {
-        return write(shared.once(common, "whole", () -> fields(null, common, json)), fields(null, own, json));
+        return write(
+                shared.once(common, "whole", () -> fields(null, common, json::writeValueAsString)),
+                fields(null, own, json::writeValueAsString));
     }
 
     /** The first event of a line: all of it. */
@@ -57,8 +60,8 @@ public record Shown(int number, int told, Instant now, Record common, Record own
     Optional<byte[]> since(Shown before, JsonMapper json) {
         String ofCommon = before.common == common
                 ? ""
-                : shared.ofBoth(before.common, common, () -> fields(before.common, common, json));
-        String ofOwn = before.own.equals(own) ? "" : fields(before.own, own, json);
+                : shared.ofBoth(before.common, common, () -> fields(before.common, common, part -> once(part, json)));
+        String ofOwn = before.own.equals(own) ? "" : fields(before.own, own, json::writeValueAsString);
         if (ofCommon.isEmpty() && ofOwn.isEmpty() && words.isEmpty()) {
             return Optional.empty();
         }
@@ -88,10 +91,17 @@ public record Shown(int number, int told, Instant now, Record common, Record own
                 .collect(Collectors.joining(",", "{", "}"));
     }
 
-    private static String fields(@Nullable Record before, Record next, JsonMapper json) {
+    /** A part that several views have in common, as that of groups in which all is alike, is encoded once for all of them. */
+    private String once(@Nullable Object part, JsonMapper json) {
+        return part instanceof Record
+                ? shared.once(part, "json", () -> json.writeValueAsString(part))
+                : json.writeValueAsString(part);
+    }
+
+    private static String fields(@Nullable Record before, Record next, Function<@Nullable Object, String> encode) {
         return FIELDS.get(next.getClass()).stream()
                 .filter(field -> !Objects.equals(before == null ? null : value(field, before), value(field, next)))
-                .map(field -> '"' + field.getName() + "\":" + json.writeValueAsString(value(field, next)))
+                .map(field -> '"' + field.getName() + "\":" + encode.apply(value(field, next)))
                 .collect(Collectors.joining(","));
     }
 

@@ -244,12 +244,15 @@ public class RightsJson {
                         : null);
     }
 
-    /** One object for all who have neither pass nor curb and are of one role. */
+    /** One object for all who have neither pass nor curb and are of one role, in all places in which all is alike. */
     public SeatRights seat(Snapshot at, PersonId me, Role role, Instant now) {
         SharedRights shared = at.rights(now);
+        Optional<PersonId> shows = at.state()
+                .of(RIGHTS)
+                .showing(at.state().where(), at.state().where().placeOf(me));
         return at.ruled(
                 "rights seat",
-                shared.sameAs(me, role),
+                List.of(shared.sameRightsAs(me, role), shows),
                 List.of(DOOR, GROUPS, SIGNALS, RIGHTS),
                 now,
                 () -> seat(RightsSeat.of(at.plan(), at.state(), shared, me, role, now)));

@@ -5,12 +5,15 @@ import java.sql.SQLException;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import juricast.core.charter.Place;
+import juricast.core.charter.PlannedLesson;
 import juricast.core.exchange.TimetableChange;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.LessonId;
@@ -19,6 +22,7 @@ import juricast.core.inspection.InspectedClass;
 import juricast.core.inspection.InspectedLesson;
 import juricast.core.inspection.PlannedSchool;
 import juricast.core.joining.JoinWord;
+import juricast.core.rules.Fact;
 import juricast.core.rules.Setting;
 import juricast.core.time.Span;
 import juricast.core.timetable.Recurrence;
@@ -64,6 +68,7 @@ public class Plan {
     /** The plan from a moment on, without what is cancelled. */
     PlannedSchool from(Instant moment) {
         Map<LessonId, List<InspectedLesson.Cover>> covers = covers(moment);
+        Set<String> inGroups = plannedInGroups();
         List<InspectedLesson> lessons = database
                 .read()
                 .sql(Planning.LESSONS + "WHERE ends > :now AND cancelled = 0 ORDER BY starts")
@@ -72,9 +77,32 @@ public class Plan {
                 .list()
                 .stream()
                 .map(one -> new InspectedLesson(
-                        one.id(), one.ofClass(), one.time(), covers.getOrDefault(one.id(), List.of()), one.expected()))
+                        one.id(),
+                        one.ofClass(),
+                        one.time(),
+                        covers.getOrDefault(one.id(), List.of()),
+                        expected(one, inGroups)))
                 .toList();
         return PlannedSchool.of(school.zone(), calendar.now(), classes(moment), staff(), lessons);
+    }
+
+    /** Lessons, and classes, whose running order has prepared groups. */
+    private Set<String> plannedInGroups() {
+        return Set.copyOf(database.read()
+                .sql("SELECT DISTINCT place FROM running_step WHERE prepared <> ''")
+                .query(String.class)
+                .list());
+    }
+
+    /** What is said to be expected in a lesson, and groups where its running order, or that of its class, has some. */
+    private static Set<Fact> expected(PlannedLesson lesson, Set<String> inGroups) {
+        if (!inGroups.contains(Place.of(lesson.id()).text())
+                && !inGroups.contains(Place.of(lesson.ofClass()).text())) {
+            return lesson.expected();
+        }
+        Set<Fact> all = EnumSet.of(Fact.IN_GROUPS);
+        all.addAll(lesson.expected());
+        return all;
     }
 
     /** Who covers in the lessons that are not over at a moment. */

@@ -295,4 +295,89 @@ class GroupsOverHttpTest {
         assertThat(small.thora.delete(small.ofClass + "/prepared/" + id).json().get("prepared"))
                 .isEmpty();
     }
+
+    @Test
+    void the_next_lesson_of_the_class_takes_up_the_groups_of_the_last_and_knows_who_met() {
+        sixAreIn();
+        ok(made(2));
+        String together = groups().get("tables").toString();
+        ok(sent());
+        SERVER.advance(Duration.ofMinutes(3));
+        ok(small.thora.post(small.lesson + "/dismiss", "{}"));
+        SERVER.bean(GroupsKept.class).goThrough();
+
+        small.schedule(Duration.ofMinutes(50), 45);
+        String next = "/api/lessons/"
+                + small.thora
+                        .get(small.ofClass)
+                        .json()
+                        .get("lessons")
+                        .valueStream()
+                        .map(one -> one.get("id").asString())
+                        .filter(id -> !small.lesson.endsWith(id))
+                        .findFirst()
+                        .orElseThrow();
+        SERVER.advance(Duration.ofMinutes(49));
+        ok(small.thora.post(next + "/open", "{}"));
+        for (String pupil : pupils) {
+            ok(browsers.get(pupil)
+                    .post(
+                            "/api/doorsteps/" + small.token + "/knock",
+                            "{\"name\":\"me\",\"word\":\"%s\",\"agreed\":true}".formatted(small.word)));
+        }
+        ok(small.thora.post(next + "/admit-all-listed", "{}"));
+        ok(small.thora.post(next + "/groups/as-last-time", "{}"));
+        JsonNode again = small.thora.get(next + "/desk").json().get("groups");
+        assertThat(again.get("how").asString()).isEqualTo("as last time");
+        again.get("tables").forEach(table -> {
+            assertThat(table.get("mates")).hasSize(3);
+            table.get("mates").forEach(mate -> assertThat(together)
+                    .contains(mate.get("id").asString()));
+        });
+        JsonNode mixed = small.thora
+                .post(
+                        next + "/groups/made",
+                        "{\"by\":\"NUMBER\",\"count\":2,\"balanced\":false,\"mixed\":true,\"trusted\":false,\"seed\":1}")
+                .json();
+        assertThat(mixed.get("metAgain").asInt())
+                .as("of three and three, one pair of each at least meets again")
+                .isEqualTo(mixed.get("metAtLeast").asInt())
+                .isEqualTo(2);
+        assertThat(small.thora
+                        .get(next + "/groups/preview")
+                        .json()
+                        .get("lastTimes")
+                        .asInt())
+                .isEqualTo(1);
+    }
+
+    @Test
+    void each_group_has_a_board_page_and_files_of_its_own() {
+        sixAreIn();
+        ok(made(2));
+        ok(sent());
+        ok(small.thora.put(small.lesson + "/live-setting", "{\"rule\":\"share.draw\",\"value\":\"open\"}"));
+        String ines = "ines-carrow";
+        String other = notWith(ines);
+        ok(browsers.get(ines).post(seats.get(ines) + "/board/lines", "{\"line\":[1,1,9,9]}"));
+        assertThat(browsers.get(ines).get(seats.get(ines) + "/board").json().get("lines"))
+                .hasSize(1);
+        assertThat(browsers.get(other).get(seats.get(other) + "/board").json().get("lines"))
+                .isEmpty();
+        assertThat(small.thora.get(small.lesson + "/board").json().get("lines")).isEmpty();
+        assertThat(small.thora
+                        .get(small.lesson + "/board?in=" + groupOf(ines))
+                        .json()
+                        .get("lines"))
+                .hasSize(1);
+        ok(small.thora.delete(small.lesson + "/board?in=" + groupOf(ines)));
+        assertThat(browsers.get(ines).get(seats.get(ines) + "/board").json().get("lines"))
+                .isEmpty();
+        assertThat(small.thora
+                        .post(
+                                small.lesson + "/words",
+                                "{\"to\":\"PLACE\",\"place\":\"g99\",\"text\":\"is anybody there\"}")
+                        .text())
+                .contains("out no more");
+    }
 }
