@@ -303,10 +303,11 @@ class GroupsOverHttpTest {
         String together = groups().get("tables").toString();
         ok(sent());
         SERVER.advance(Duration.ofMinutes(3));
+        // Planned before the first one ends, or its link would have led to the last lesson.
+        small.schedule(Duration.ofMinutes(50), 45);
         ok(small.thora.post(small.lesson + "/dismiss", "{}"));
         SERVER.bean(GroupsKept.class).goThrough();
 
-        small.schedule(Duration.ofMinutes(50), 45);
         String next = "/api/lessons/"
                 + small.thora
                         .get(small.ofClass)
@@ -326,6 +327,9 @@ class GroupsOverHttpTest {
                             "{\"name\":\"me\",\"word\":\"%s\",\"agreed\":true}".formatted(small.word)));
         }
         ok(small.thora.post(next + "/admit-all-listed", "{}"));
+        assertThat(small.thora.get(next + "/desk").json().at("/door/pupils").toString())
+                .as("all are in")
+                .doesNotContain("MISSING", "WAITING");
         ok(small.thora.post(next + "/groups/as-last-time", "{}"));
         JsonNode again = small.thora.get(next + "/desk").json().get("groups");
         assertThat(again.get("how").asString()).isEqualTo("as last time");
