@@ -46,14 +46,17 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
   return (
     <Flex direction="column" flex="1" minH="0">
       <Flex px="14px" fontSize="12px" color="ink2" gap="4px" align="baseline">
-        {CHAT[chat]} ·{' '}
-        <Button look="quiet" fontSize="12px" onClick={onWhy} aria-label="Why may pupils write so?">
-          why
-        </Button>
-        {here && (
+        {here ? (
           <Button look="quiet" fontSize="12px" onClick={() => setAll(!all)}>
             {all ? `only ${here.name}` : `you hear ${here.name}; all words`}
           </Button>
+        ) : (
+          <>
+            {CHAT[chat]} ·{' '}
+            <Button look="quiet" fontSize="12px" onClick={onWhy} aria-label="Why may pupils write so?">
+              why
+            </Button>
+          </>
         )}
         {desk.mine.door.in && !desk.mine.door.observing && (
           <chakra.span ml="auto">

@@ -22,7 +22,7 @@ export function GroupBanner({ seat, now, act }: { seat: Seat; now: number; act: 
       borderColor="ink"
     >
       {groups.here ? (
-        <Here groups={groups} here={groups.here} now={now} act={act} />
+        <Here groups={groups} here={groups.here} me={seat.mine.door.name} now={now} act={act} />
       ) : asked ? (
         <Flex gap="14px" align="center" wrap="wrap">
           <Box flex="1" minW="200px">
@@ -43,17 +43,16 @@ export function GroupBanner({ seat, now, act }: { seat: Seat; now: number; act: 
   )
 }
 
-function Here({
-  groups,
-  here,
-  now,
-  act,
-}: {
+interface HereProps {
   groups: Groups
   here: NonNullable<Groups['here']>
+  /** One's own name, which needs no telling. */
+  me: string | undefined
   now: number
   act: (one: Act) => void
-}) {
+}
+
+function Here({ groups, here, me, now, act }: HereProps) {
   const left = Date.parse(groups.ends) - now
   const soon = left < 60_000 || groups.calledBack
   return (
@@ -67,11 +66,11 @@ function Here({
           </chakra.span>
         </Box>
       </Flex>
-      {here.with.length > 0 && (
+      {here.with.length > 1 && (
         <chakra.p color="ink2">
           with{' '}
           {here.with
-            .filter((mate) => mate.name !== undefined)
+            .filter((mate) => mate.name !== me)
             .map((mate) => (mate.in ? mate.name : `${mate.name} (not here)`))
             .join(', ')}
         </chakra.p>

@@ -199,7 +199,7 @@ describe('words while the class is apart', () => {
 
 describe('at the seat', () => {
   const seat = (groups: Seat['groups'], mine: Seat['mine']['groups'] = undefined) =>
-    ({ groups, mine: { groups: mine } }) as unknown as Seat
+    ({ groups, mine: { groups: mine, door: { name: 'Ines Carrow' } } }) as unknown as Seat
   const here = {
     id: 'g1',
     name: 'Reef',
@@ -220,7 +220,7 @@ describe('at the seat', () => {
 
     const group = screen.getByRole('region', { name: 'Your group' })
     expect(group.textContent).toContain('You are in Reef')
-    expect(group.textContent).toContain('Jory Pell (not here)')
+    expect(group.textContent).toContain('with Jory Pell (not here)')
     expect(group.textContent).toContain('Find high water')
     expect(group.textContent).toContain('Orla Venn looks in')
     expect(screen.getByRole('timer').textContent).toContain('3:00')
