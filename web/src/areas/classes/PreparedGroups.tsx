@@ -101,6 +101,7 @@ function Editor({ draft, groups, path, onKeep }: EditorProps) {
         count: Number(count),
         balanced,
         mixed,
+        times: 5,
         trusted,
         seed: 0,
       }),

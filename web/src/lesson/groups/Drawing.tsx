@@ -95,7 +95,7 @@ function nextName(tables: Table[]): string {
 /** How groups are to be made; what cannot be kept is said. */
 function Making({ desk, lesson, give }: { desk: Desk; lesson: string; give: Give }) {
   const here = desk.door.pupils.filter((pupil) => pupil.whereabouts === 'IN').length
-  const [recipe, setRecipe] = useState<Recipe>({ by: 'SIZE', count: 4, balanced: false, mixed: true, trusted: false })
+  const [recipe, setRecipe] = useState<Recipe>({ by: 'SIZE', count: 4, balanced: false, mixed: true, times: 5, trusted: false })
   const making = useOrders(lesson)
   const kept = usePreview(desk, lesson)
   const made = (making.data as { data?: GroupsMade } | undefined)?.data
@@ -128,7 +128,7 @@ function Making({ desk, lesson, give }: { desk: Desk; lesson: string; give: Give
         />
         <Select
           aria-label="Of what"
-          w="150px"
+          w="128px"
           value={recipe.by}
           onChange={(event) => change({ by: event.target.value as Recipe['by'] })}
         >
@@ -136,6 +136,20 @@ function Making({ desk, lesson, give }: { desk: Desk; lesson: string; give: Give
           <option value="NUMBER">groups</option>
         </Select>
         {tick('mixed', 'new company')}
+        {recipe.mixed && (
+          <Select
+            aria-label="Looked for in"
+            w="112px"
+            value={recipe.times}
+            onChange={(event) => change({ times: Number(event.target.value) })}
+          >
+            {[1, 3, 5, 10].map((times) => (
+              <option key={times} value={times}>
+                {times === 1 ? 'last time' : `last ${times} times`}
+              </option>
+            ))}
+          </Select>
+        )}
         {tick('balanced', 'balanced')}
         {tick('trusted', 'a trusted pupil in each')}
         <Button type="submit" look="main" disabled={making.isPending || here === 0}>
@@ -145,7 +159,7 @@ function Making({ desk, lesson, give }: { desk: Desk; lesson: string; give: Give
         {(kept?.prepared.length ?? 0) > 0 && (
           <Select
             aria-label="Prepared groups"
-            w="150px"
+            w="110px"
             value=""
             onChange={(event) => event.target.value && give({ do: 'groups-prepared', set: event.target.value })}
           >

@@ -1,6 +1,7 @@
 import { screen, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'
+import { Score } from '../../areas/desk/parts/Score'
 import type { Desk, Seat } from '../../shared/api/types'
 import { serve, show } from '../../shared/testing'
 import type { Order } from '../orders'
@@ -160,6 +161,23 @@ describe('what groups ask of an adult', () => {
     show(<Alone need={aNeed('GROUP_ALONE', 'alone', { group: 'g3' })} desk={desk} give={() => {}} onWhy={() => {}} />)
     expect(screen.getByText(/Holm and 2 more/)).toBeTruthy()
     expect(screen.getByText(/gone quiet by itself/).textContent).toContain('The same in Reef, Skerry.')
+  })
+
+  it('a pupil is sent to another group, or back, from the class list', async () => {
+    const give = asked()
+    const desk = out()
+    desk.door.pupils = [...desk.door.pupils, ...aDesk({ pupils: [aPupil('Edda Quillan')] }).door.pupils]
+    show(<Score desk={desk} now={NOW} give={give} onWhy={() => {}} onGroups={() => {}} />)
+
+    expect(screen.getByText('in Skerry')).toBeTruthy()
+    await userEvent.click(screen.getByRole('button', { name: 'More for Edda Quillan' }))
+    await userEvent.click(await screen.findByRole('menuitem', { name: 'Send to Holm' }))
+    await userEvent.click(screen.getByRole('button', { name: 'More for Edda Quillan' }))
+    await userEvent.click(await screen.findByRole('menuitem', { name: 'Back from Skerry to the class' }))
+    expect(give.mock.calls.map(([order]) => order)).toEqual([
+      { do: 'to-group', person: 'edda-quillan', to: 'g3' },
+      { do: 'to-group', person: 'edda-quillan', to: null },
+    ])
   })
 
   it('the class list says in which group somebody is', () => {

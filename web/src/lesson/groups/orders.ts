@@ -6,6 +6,8 @@ export interface Recipe {
   count: number
   balanced: boolean
   mixed: boolean
+  /** In how many of the last times company is looked for. */
+  times: number
   trusted: boolean
 }
 
@@ -24,7 +26,7 @@ export const groupsOrders = {
     await client.POST('/api/lessons/{lesson}/groups/prepared/{set}', { params: { path: { lesson, set } } })
     return client.POST('/api/lessons/{lesson}/groups/send-out', {
       params: { path: { lesson } },
-      body: { minutes: 0, invite: false },
+      body: { invite: false },
     })
   },
   'groups-task': (lesson: string, { text }: { text: string }) =>

@@ -4910,6 +4910,8 @@ export interface components {
             mixed: boolean;
             /** Format: int64 */
             seed: number;
+            /** Format: int32 */
+            times: number;
             trusted: boolean;
         };
         RecoveryCodes: {
@@ -5173,7 +5175,7 @@ export interface components {
         SendRequest: {
             invite: boolean;
             /** Format: int32 */
-            minutes: number;
+            minutes?: number;
         };
         SentLine: {
             /** Format: date-time */

@@ -91,7 +91,7 @@ final class Rooms implements AutoCloseable {
 
     /** An order that the desks give again and again. @param path below that of the lesson */
     record Order(String path, String body) {
-        static final Order SEND_OUT = new Order("/groups/send-out", "{\"minutes\":0,\"invite\":false}");
+        static final Order SEND_OUT = new Order("/groups/send-out", "{\"invite\":false}");
         static final Order TOGETHER = new Order("/groups/call-back", "{\"seconds\":0}");
     }
 
@@ -101,7 +101,7 @@ final class Rooms implements AutoCloseable {
             json(send(
                     "POST",
                     room.lesson + "/groups/made",
-                    "{\"by\":\"NUMBER\",\"count\":%d,\"balanced\":false,\"mixed\":false,\"trusted\":false,\"seed\":1}"
+                    "{\"by\":\"NUMBER\",\"count\":%d,\"balanced\":false,\"mixed\":false,\"times\":5,\"trusted\":false,\"seed\":1}"
                             .formatted(groups),
                     teacher));
         }

@@ -141,31 +141,31 @@ public final class Grouping {
     private void keepOrName(Wish wish) {
         var with = new ArrayList<>(kept);
         with.add(wish);
-        if (canBeSeated(with, least, most) || wish.binding() && canBeSeatedUnevenly(with)) {
+        Optional<Sizes> sizes = sizesFor(with, wish.binding());
+        if (sizes.isPresent()) {
             kept.add(wish);
+            least = sizes.get().least;
+            most = sizes.get().most;
         } else {
             contradictions.add(new Contradiction(wish, standingAgainst(wish)));
         }
     }
 
-    private boolean canBeSeated(List<Wish> all, int from, int to) {
-        return Seating.blocks(people, all)
-                .flatMap(blocks -> Seating.of(blocks, groups, from, to, chance))
-                .isPresent();
-    }
+    private record Sizes(int least, int most) {}
 
-    /** As little uneven as it goes. */
-    private boolean canBeSeatedUnevenly(List<Wish> all) {
-        for (int slack = 1; slack <= people.size(); slack++) {
-            int from = Math.max(Math.min(least, recipe.smallest()), least - slack);
-            int to = Math.min(people.size(), most + slack);
-            if (canBeSeated(all, from, to)) {
-                least = from;
-                most = to;
-                return true;
+    /** The sizes with which all of these are kept: those of now, or for the lead's word as little uneven as it goes. */
+    private Optional<Sizes> sizesFor(List<Wish> all, boolean binding) {
+        for (int slack = 0; slack <= (binding ? people.size() : 0); slack++) {
+            var sizes = new Sizes(
+                    Math.max(Math.min(least, recipe.smallest()), least - slack), Math.min(people.size(), most + slack));
+            boolean fits = Seating.blocks(people, all)
+                    .flatMap(blocks -> Seating.of(blocks, groups, sizes.least, sizes.most, chance))
+                    .isPresent();
+            if (fits) {
+                return Optional.of(sizes);
             }
         }
-        return false;
+        return Optional.empty();
     }
 
     /** Leaves out one after the other, and for good where it stays impossible: what is left all has a part in it. */
@@ -175,7 +175,7 @@ public final class Grouping {
             var without = new ArrayList<>(rest);
             without.remove(one);
             without.add(wish);
-            if (!canBeSeated(without, least, most)) {
+            if (sizesFor(without, wish.binding()).isEmpty()) {
                 rest.remove(one);
             }
         }

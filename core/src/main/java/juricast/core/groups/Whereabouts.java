@@ -37,7 +37,10 @@ public record Whereabouts(Map<PersonId, PlaceId> in, Map<PersonId, PlaceId> look
     public boolean wasIn(PersonId person, PlaceId place, int number) {
         for (Been one : been.getOrDefault(person, List.of())) {
             if (one.from <= number && number < one.until) {
-                return one.place.equals(place);
+                // Who was removed, or sent home, from a group is out of it without an event of groups, and reads
+                // nothing of it any more.
+                boolean isLeft = one.until == Integer.MAX_VALUE && !one.place.equals(in.get(person));
+                return !isLeft && one.place.equals(place);
             }
         }
         return place.equals(PlaceId.TOGETHER);

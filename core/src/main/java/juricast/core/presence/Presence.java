@@ -38,6 +38,8 @@ public final class Presence {
         private final Map<PersonId, List<Span>> waits = new HashMap<>();
         private final Map<PersonId, Instant> came = new HashMap<>();
         private final Set<VisitId> entered = new HashSet<>();
+        /** Whose line is lost: let in meanwhile, they are there from when they are heard again. */
+        private final Set<VisitId> silent = new HashSet<>();
 
         @Override
         public Void knocked(DoorEvent.Knocked event) {
@@ -90,12 +92,14 @@ public final class Presence {
 
         @Override
         public Void connectionLost(DoorEvent.ConnectionLost event) {
+            silent.add(event.visit());
             stayEnds(event.visit(), event.at());
             return null;
         }
 
         @Override
         public Void cameBack(DoorEvent.CameBack event) {
+            silent.remove(event.visit());
             if (entered.contains(event.visit())) {
                 inSince.put(event.visit(), event.at());
             }
@@ -141,7 +145,9 @@ public final class Presence {
         private void isIn(VisitId visit, PersonId person, Instant at) {
             people.put(visit, person);
             entered.add(visit);
-            inSince.put(visit, at);
+            if (!silent.contains(visit)) {
+                inSince.put(visit, at);
+            }
             came.merge(person, knocks.getOrDefault(visit, at), (a, b) -> a.isBefore(b) ? a : b);
         }
 

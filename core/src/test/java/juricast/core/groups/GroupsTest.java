@@ -40,6 +40,7 @@ import juricast.core.grouping.Wishes;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
+import juricast.core.identity.VisitId;
 import juricast.core.lesson.LiveLesson;
 import juricast.core.live.LessonEvent;
 import juricast.core.live.LessonOrder;
@@ -228,6 +229,20 @@ class GroupsTest {
         assertThat(lesson.order(new ChatOrder.Say(visitOf(ORLA), Readers.in(SKERRY), "late"))
                         .refused())
                 .contains(ChatRefusal.NO_SUCH_PLACE);
+    }
+
+    @Test
+    void who_was_removed_from_a_group_and_is_back_reads_nothing_that_it_writes_without_them() {
+        LiveLesson lesson = out().order(new DoorOrder.Remove(JORY, "shouting", ORLA))
+                .order(new ChatOrder.Say(visitOf(INES), Readers.CLASS, "now he is gone"))
+                .order(new DoorOrder.AllowBack(JORY, ORLA));
+        lesson.knock("Jory Pell", "jory again")
+                .order(new DoorOrder.Admit(new VisitId("jory again"), Optional.of(JORY), ORLA));
+        assertThat(lesson.state().there().isPresent(JORY)).isTrue();
+        assertThat(lesson.seat("jory again").words()).isEmpty();
+        assertThat(lesson.desk().groups().late())
+                .as("and is proposed to the group again, by an adult's word")
+                .contains(new GroupsDesk.Late(JORY, Optional.of(REEF)));
     }
 
     @Test
@@ -632,8 +647,7 @@ class GroupsTest {
     void a_second_device_of_one_pupil_is_in_the_same_place() {
         LiveLesson lesson = out().school("entry.second-device", "open", Force.USUAL);
         lesson.knock("Ines Carrow", "phone of ines")
-                .order(new DoorOrder.Admit(
-                        new juricast.core.identity.VisitId("phone of ines"), Optional.of(INES), ORLA));
+                .order(new DoorOrder.Admit(new VisitId("phone of ines"), Optional.of(INES), ORLA));
         assertThat(new DeviceId("phone of ines").value()).isNotEmpty();
         assertThat(standing(lesson, REEF).pupils()).isEqualTo(3);
         assertThat(lesson.desk().groups().late()).isEmpty();

@@ -42,6 +42,18 @@ class PresenceTest {
     }
 
     @Test
+    void who_is_let_in_while_the_line_is_lost_is_there_from_when_they_are_heard_again() {
+        var lesson = open().knock("Ines Carrow", "ines")
+                .order(new DoorOrder.LoseConnection(new VisitId("ines")))
+                .time("10:02")
+                .order(new DoorOrder.Admit(new VisitId("ines"), Optional.empty(), ORLA));
+        assertThat(of(lesson, "10:05").get(INES).stays()).isEmpty();
+
+        lesson.time("10:06").order(new DoorOrder.ComeBack(new VisitId("ines")));
+        assertThat(of(lesson, "10:08").get(INES).stays()).containsExactly(new Span(at("10:06"), at("10:08")));
+    }
+
+    @Test
     void a_wait_that_ended_outside_is_nobodys_wait_and_one_that_lasts_is() {
         var lesson = open().knock("Jory Pell", "jory")
                 .knock("kestrel-tab-4", "tablet")

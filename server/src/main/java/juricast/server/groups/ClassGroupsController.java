@@ -132,8 +132,17 @@ class ClassGroupsController {
 
     record PreparedRequest(@Nullable String name, @Nullable String task, @Nullable List<PreparedOne> groups) {}
 
-    /** @param mixed as few as can be with whom they were in the last times @param seed 0: any */
-    record RecipeRequest(Recipe.By by, int count, boolean balanced, boolean mixed, boolean trusted, long seed) {}
+    /**
+     * @param mixed as few as can be with whom they were lately
+     * @param times in how many of the last times in groups that is looked for, 1 to 20; 0: in the last five
+     * @param seed 0: any
+     */
+    record RecipeRequest(
+            Recipe.By by, int count, boolean balanced, boolean mixed, int times, boolean trusted, long seed) {
+        int lately() {
+            return times == 0 ? 5 : times;
+        }
+    }
 
     /** Groups as they are proposed. @param says what cannot be kept, in words @param metAtLeast no groups of these sizes come below */
     record ProposedGroups(List<List<String>> groups, List<String> says, int metAgain, int metAtLeast, long seed) {}
@@ -294,7 +303,7 @@ class ClassGroupsController {
         Grouping.impossible(all.size(), recipe).ifPresent(why -> {
             throw WishWords.impossible(why, all.size(), recipe);
         });
-        Met met = new Met(past.metIn(found.id(), clock.instant(), 5));
+        Met met = new Met(past.metIn(found.id(), clock.instant(), wanted.lately()));
         Proposal proposal = Grouping.propose(all, recipe, wishes.of(found.id()), met);
         return new ProposedGroups(
                 proposal.groups().stream()
@@ -313,8 +322,8 @@ class ClassGroupsController {
     }
 
     static Recipe recipe(RecipeRequest wanted, int smallest, long seed) {
-        if (wanted.count < 1 || wanted.count > 200) {
-            throw wrong("Choose a number from 1 to 200.");
+        if (wanted.count < 1 || wanted.count > 200 || wanted.times < 0 || wanted.times > 20) {
+            throw wrong("Choose a number from 1 to 200, and up to 20 of the last times.");
         }
         return new Recipe(
                 wanted.by,

@@ -58,8 +58,8 @@ class GroupsController {
     /** @param to the group; nothing for none */
     record MoveRequest(@Nullable String to) {}
 
-    /** @param minutes 0: as long as the rule lets @param invite whether pupils go when they accept */
-    record SendRequest(int minutes, boolean invite) {}
+    /** @param minutes nothing: as long as the rule lets @param invite whether pupils go when they accept */
+    record SendRequest(@Nullable Integer minutes, boolean invite) {}
 
     /** @param minutes 0 only keeps those out who were called back */
     record LongerRequest(int minutes) {}
@@ -167,8 +167,7 @@ class GroupsController {
     @For({TEACHER, LEAD})
     Ordered sendOut(
             @PathVariable String lesson, @RequestBody SendRequest wanted, @AuthenticationPrincipal SignedIn caller) {
-        Optional<Duration> length =
-                wanted.minutes == 0 ? Optional.empty() : Optional.of(Duration.ofMinutes(wanted.minutes));
+        Optional<Duration> length = Optional.ofNullable(wanted.minutes).map(Duration::ofMinutes);
         return desk.order(lesson, caller, new GroupsOrder.SendOut(length, wanted.invite, caller.person()));
     }
 

@@ -41,9 +41,6 @@ import org.springframework.stereotype.Component;
 /** Makes groups of those who are in a live lesson. */
 @Component
 class LiveGrouping {
-    /** With whom somebody was in the last so many times is looked at when groups are mixed anew. */
-    private static final int TIMES = 5;
-
     private final LiveLessons lessons;
     private final Classes classes;
     private final PreparedGroups prepared;
@@ -98,7 +95,7 @@ class LiveGrouping {
         Grouping.impossible(people.size(), recipe).ifPresent(why -> {
             throw WishWords.impossible(why, people.size(), recipe);
         });
-        Proposal proposal = Grouping.propose(people, recipe, now.plan().wishes(), met(id, now));
+        Proposal proposal = Grouping.propose(people, recipe, now.plan().wishes(), met(id, now, wanted.lately()));
         order.accept(new GroupsOrder.DrawUp(named(proposal.groups(), now), how(recipe), recipe.seed(), by));
         return new GroupsMade(
                 lessons.look(id).state().number(),
@@ -144,12 +141,12 @@ class LiveGrouping {
     }
 
     /** The last times in groups, those of this lesson first. */
-    private Met met(LessonId id, Snapshot now) {
+    private Met met(LessonId id, Snapshot now, int times) {
         List<List<Set<PersonId>>> rounds =
                 new ArrayList<>(WhoWasWhere.of(now.events(), lessons.now()).rounds());
         java.util.Collections.reverse(rounds);
-        rounds.addAll(past.metIn(classOf(id), before(now), TIMES));
-        return new Met(rounds).last(TIMES);
+        rounds.addAll(past.metIn(classOf(id), before(now), times));
+        return new Met(rounds).last(times);
     }
 
     private static Instant before(Snapshot now) {

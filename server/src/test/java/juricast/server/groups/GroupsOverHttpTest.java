@@ -62,7 +62,7 @@ class GroupsOverHttpTest {
     private TestBrowser.Answer made(int count) {
         return small.thora.post(
                 small.lesson + "/groups/made",
-                "{\"by\":\"NUMBER\",\"count\":%d,\"balanced\":false,\"mixed\":false,\"trusted\":false,\"seed\":5}"
+                "{\"by\":\"NUMBER\",\"count\":%d,\"balanced\":false,\"mixed\":false,\"times\":5,\"trusted\":false,\"seed\":5}"
                         .formatted(count));
     }
 
@@ -198,6 +198,10 @@ class GroupsOverHttpTest {
                         .post(small.lesson + "/groups/send-out", "{\"minutes\":60,\"invite\":false}")
                         .text())
                 .contains("longer than groups may last");
+        assertThat(small.thora
+                        .post(small.lesson + "/groups/send-out", "{\"minutes\":0,\"invite\":false}")
+                        .text())
+                .contains("That is no length");
         JsonNode preview = small.thora.get(small.lesson + "/groups/preview").json();
         assertThat(preview.get("recording").asString()).contains("cannot be recorded");
         assertThat(preview.get("rights")).isNotEmpty();
@@ -208,10 +212,11 @@ class GroupsOverHttpTest {
         sixAreIn();
         String last = pupils.get(5);
         browsers.get(last).post(seats.get(last) + "/leave", "{}");
-        ok(small.thora.post(
-                small.lesson + "/groups/made",
-                "{\"by\":\"SIZE\",\"count\":5,\"balanced\":true,\"mixed\":true,\"trusted\":true,\"seed\":0}"));
-        ok(small.thora.post(small.lesson + "/groups/send-out", "{\"minutes\":0,\"invite\":true}"));
+        ok(
+                small.thora.post(
+                        small.lesson + "/groups/made",
+                        "{\"by\":\"SIZE\",\"count\":5,\"balanced\":true,\"mixed\":true,\"times\":5,\"trusted\":true,\"seed\":0}"));
+        ok(small.thora.post(small.lesson + "/groups/send-out", "{\"invite\":true}"));
         assertThat(seat("ines-carrow").at("/mine/groups/name").asString()).isEqualTo("Group 1");
         assertThat(seat("ines-carrow").at("/mine/groups/with").size()).isEqualTo(5);
         ok(browsers.get("ines-carrow").post(seats.get("ines-carrow") + "/group", "{}"));
@@ -341,7 +346,7 @@ class GroupsOverHttpTest {
         JsonNode mixed = small.thora
                 .post(
                         next + "/groups/made",
-                        "{\"by\":\"NUMBER\",\"count\":2,\"balanced\":false,\"mixed\":true,\"trusted\":false,\"seed\":1}")
+                        "{\"by\":\"NUMBER\",\"count\":2,\"balanced\":false,\"mixed\":true,\"times\":5,\"trusted\":false,\"seed\":1}")
                 .json();
         assertThat(mixed.get("metAgain").asInt())
                 .as("of three and three, one pair of each at least meets again")
