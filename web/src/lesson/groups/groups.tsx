@@ -36,4 +36,8 @@ function InRowMenu({ desk, pupil, give }: { desk: Desk; pupil: { id: string }; g
   )
 }
 
-export const groups = { orders: groupsOrders, acts: groupsActs, page: { cards: groupsNeeds, marks, InRowMenu, Banner: GroupBanner } }
+export const groups = {
+  orders: groupsOrders,
+  acts: groupsActs,
+  page: { cards: groupsNeeds, marks, InRowMenu, Banner: GroupBanner },
+}
