@@ -7,6 +7,7 @@ import { standing } from '../../shared/standing'
 import { Button } from '../../shared/ui/Button'
 import { Select, TextInput } from '../../shared/ui/Fields'
 import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import type { KeptProps } from './kept'
 import { PreparedGroups } from './PreparedGroups'
 
 /** What a class keeps for making groups: who stays apart or together, levels, trusted pupils, groups prepared for a lesson. */
@@ -37,13 +38,6 @@ export function GroupsOfClass({ page }: { page: ClassPage }) {
       </Grid>
     </Box>
   )
-}
-
-export interface KeptProps {
-  groups: ClassGroups
-  path: string
-  /** Changes what is kept; what the server answers is shown. */
-  say: (order: () => Promise<ClassGroups>, then?: () => void) => void
 }
 
 function Wishes({ groups, path, say }: KeptProps) {

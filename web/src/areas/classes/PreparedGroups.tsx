@@ -7,7 +7,7 @@ import { Button } from '../../shared/ui/Button'
 import { Select, TextArea, TextInput } from '../../shared/ui/Fields'
 import { EmptyNote, ProblemNote } from '../../shared/ui/Notes'
 import { Sheet } from '../../shared/ui/Sheet'
-import type { KeptProps } from './ClassGroups'
+import type { KeptProps } from './kept'
 
 type Prepared = ClassGroups['prepared'][number]
 type Draft = Omit<Prepared, 'breaks'>

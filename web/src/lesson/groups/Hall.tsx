@@ -1,12 +1,12 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import { useEffect, useRef, type ReactNode } from 'react'
+import { useEffect, useRef } from 'react'
 import type { Desk } from '../../shared/api/types'
 import { countdown, useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 import { Key } from '../../shared/ui/Key'
 import { mayOrder, type Give } from '../orders'
+import { COLUMNS, HallLine, share } from './HallLine'
 
-type Table = Desk['groups']['tables'][number]
 type Out = NonNullable<Desk['groups']['out']>
 
 interface HallProps {
@@ -16,8 +16,6 @@ interface HallProps {
   /** Shows the class list in place of the hall. */
   onList: () => void
 }
-
-const COLUMNS = { base: 'minmax(150px, 1.1fr) minmax(120px, 1.3fr) minmax(90px, 0.9fr) 104px', xl: '230px 1fr 200px 116px' }
 
 /** The class apart: a hall of tables, a line each, with when an adult was there, the last words, and the next act. */
 export function Hall({ desk, now, give, onList }: HallProps) {
@@ -91,7 +89,7 @@ export function Hall({ desk, now, give, onList }: HallProps) {
         </Box>
         <Box role="rowgroup" flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label="Groups, one line each">
           {groups.tables.map((table) => (
-            <Line key={table.id} table={table} desk={desk} from={from} until={until} now={now} give={give} />
+            <HallLine key={table.id} table={table} desk={desk} from={from} until={until} now={now} give={give} />
           ))}
         </Box>
       </Box>
@@ -156,8 +154,6 @@ function Back({ out, now }: { out: Out; now: number }) {
   )
 }
 
-const share = (at: number, from: number, until: number) => (100 * (Math.max(from, Math.min(until, at)) - from)) / (until - from)
-
 function Ruler({ from, until, now }: { from: number; until: number; now: number }) {
   const time = useSchoolTime()
   return (
@@ -183,162 +179,5 @@ function Ruler({ from, until, now }: { from: number; until: number; now: number 
         {time.clock(now)}
       </Box>
     </Box>
-  )
-}
-
-interface LineProps {
-  table: Table
-  desk: Desk
-  from: number
-  until: number
-  now: number
-  give: Give
-}
-
-function Line({ table, desk, from, until, now, give }: LineProps) {
-  const next = desk.groups.next?.group === table.id ? desk.groups.next : undefined
-  const isCalling = table.call !== undefined
-  const beyond = table.beyondAt !== undefined && now >= Date.parse(table.beyondAt)
-  return (
-    <Box
-      role="row"
-      aria-label={table.name}
-      display="grid"
-      gridTemplateColumns={COLUMNS}
-      gap="0 14px"
-      alignItems="center"
-      px="14px"
-      py="3px"
-      minH="58px"
-      borderBottom="1px solid"
-      borderColor="line"
-      borderLeft="5px solid"
-      borderLeftColor={isCalling ? 'verdict.away' : next ? 'mark' : 'transparent'}
-      bg={isCalling ? 'verdict.awaySoft' : next ? 'markSoft' : 'transparent'}
-      pl="9px"
-    >
-      <Box role="rowheader" minW="0" lineHeight="1.25">
-        <chakra.h3 fontSize="14.5px">
-          {table.name}
-          {isCalling && table.call && (
-            <chakra.span fontFamily="body" fontWeight="600" fontSize="12px" color="verdict.away" ml="6px">
-              calls for help, {countdown(now - Date.parse(table.call.since))}
-            </chakra.span>
-          )}
-        </chakra.h3>
-        <Box fontSize="12px" color="ink2">
-          <Mates table={table} desk={desk} />
-        </Box>
-      </Box>
-      <Box role="cell" minW="0">
-        <Eyes table={table} from={from} until={until} now={now} />
-        <Box fontFamily="mono" fontSize="12px" color={beyond ? 'verdict.away' : 'ink2'} fontWeight={beyond ? 650 : 400}>
-          {attended(table, now)}
-          {table.quiet && ' · gone quiet'}
-        </Box>
-      </Box>
-      <Box role="cell" minW="0" fontSize="12.5px" lineHeight="1.3">
-        {table.held > 0 && (
-          <Box color="verdict.wait" fontWeight="650">
-            {table.held === 1 ? '1 message waits' : `${table.held} messages wait`}
-          </Box>
-        )}
-        {table.last ? (
-          <Box lineClamp={2} overflowWrap="anywhere" title={table.last.text}>
-            <strong>{table.last.from.split(' ')[0]}:</strong> {table.last.text}
-          </Box>
-        ) : (
-          <chakra.span color="ink3">nothing written{table.marks > 0 ? `, ${table.marks} marks` : ''}</chakra.span>
-        )}
-      </Box>
-      <Flex role="cell" direction="column" gap="3px">
-        <Acts table={table} desk={desk} isNext={next !== undefined} give={give} />
-      </Flex>
-    </Box>
-  )
-}
-
-function attended(table: Table, now: number): string {
-  if (table.adults.length > 0) return `${table.adults.join(' and ')} ${table.adults.length > 1 ? 'are' : 'is'} here`
-  if (table.looking.length > 0) return `${table.looking.join(' and ')} ${table.looking.length > 1 ? 'look' : 'looks'} in`
-  const alone = table.aloneSeconds * 1000 + (table.aloneSince ? now - Date.parse(table.aloneSince) : 0)
-  if (!table.aloneSince) return table.mates.length === 0 ? 'empty' : 'nobody is in it'
-  return table.seen.length === 0 ? `no adult yet, ${countdown(alone)}` : `${countdown(alone)} without an adult`
-}
-
-const WHERE: Record<string, string> = { ON_THE_WAY: 'on the way', LOST: 'line lost', ELSEWHERE: 'not here', MISSING: 'missing' }
-
-function Mates({ table, desk }: { table: Table; desk: Desk }) {
-  const hands = new Set(desk.signals.hands.map((one) => one.person))
-  const parts: ReactNode[] = table.mates.map((mate, place) => (
-    <span key={mate.id}>
-      {place > 0 && ', '}
-      <chakra.span
-        bg={hands.has(mate.id) ? 'mark' : 'transparent'}
-        color={hands.has(mate.id) ? 'onMark' : mate.where === 'IN' ? 'inherit' : 'ink3'}
-        px={hands.has(mate.id) ? '2px' : '0'}
-      >
-        {mate.name}
-        {hands.has(mate.id) && ' (hand up)'}
-        {mate.where === 'IN' && desk.rights.pupils[mate.id]?.microphone && ' (speaks)'}
-        {WHERE[mate.where] && ` (${WHERE[mate.where]})`}
-      </chakra.span>
-    </span>
-  ))
-  return <>{parts.length > 0 ? parts : 'nobody'}</>
-}
-
-/** The time out as a line: filled while an adult was in, framed while one looked in, bare while nobody did. */
-function Eyes({ table, from, until, now }: { table: Table; from: number; until: number; now: number }) {
-  const at = (instant: number) => share(instant, from, until)
-  return (
-    <Box position="relative" h="18px" aria-hidden>
-      <Box position="absolute" top="8px" h="2px" left="0" bg="verdict.wait" style={{ width: `${at(now)}%` }} />
-      {table.seen.map((one) => {
-        const starts = at(Date.parse(one.from))
-        const ends = at(one.until ? Date.parse(one.until) : now)
-        return (
-          <Box
-            key={one.from}
-            position="absolute"
-            top="3px"
-            h="12px"
-            border="1.5px solid"
-            borderColor="verdict.in"
-            bg={one.eye === 'IN' ? 'verdict.in' : 'sheet'}
-            style={{ left: `${starts}%`, width: `max(4px, ${ends - starts}%)` }}
-          />
-        )
-      })}
-      <Box position="absolute" top="0" bottom="0" w="1px" bg="ink" style={{ left: `${at(now)}%` }} />
-    </Box>
-  )
-}
-
-function Acts({ table, desk, isNext, give }: { table: Table; desk: Desk; isNext: boolean; give: Give }) {
-  const { groups: mine, door } = desk.mine
-  if (!door.in || door.observing) return null
-  if (mine.in === table.id) {
-    return (
-      <Button size="small" look="main" onClick={() => give({ do: 'come-out' })}>
-        Come out
-      </Button>
-    )
-  }
-  return (
-    <>
-      <Button size="small" look={isNext ? 'main' : 'plain'} onClick={() => give({ do: 'go-in', group: table.id })}>
-        {isNext ? 'Next: go in' : 'Go in'} {isNext && <Key>G</Key>}
-      </Button>
-      {mine.looking === table.id ? (
-        <Button size="small" onClick={() => give({ do: 'look-away' })} aria-pressed="true">
-          Look away
-        </Button>
-      ) : (
-        <Button size="small" onClick={() => give({ do: 'look-in', group: table.id })}>
-          Look in
-        </Button>
-      )}
-    </>
   )
 }

@@ -74,11 +74,7 @@ class Screenshots {
         take(corvin, "groups");
         // Whom the cast left at home comes on a phone of their own, late.
         Page late = signedIn("Vesna Hollin", 390, 844, ColorScheme.LIGHT);
-        late.getByText("Go to the door").click();
-        late.getByLabel("I have read them and keep to them").check();
-        late.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Knock"))
-                .click();
-        late.getByText("You are at the door").waitFor();
+        knock(late);
         corvin.keyboard().press("a");
         corvin.getByText("Vesna Hollin comes late").waitFor();
         corvin.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("To Ledge"))
@@ -145,11 +141,7 @@ class Screenshots {
         take(bo, "doorstep-phone");
 
         Page una = signedIn("Ciro Vance", 1280, 800, ColorScheme.LIGHT);
-        una.getByText("Go to the door").click();
-        una.getByLabel("I have read them and keep to them").check();
-        una.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Knock"))
-                .click();
-        una.getByText("You are at the door").waitFor();
+        knock(una);
         Page orla = signedIn("Orla Venn", 1280, 800, ColorScheme.LIGHT);
         orla.navigate("/lessons/" + TIDAL + "/desk");
         orla.getByText("Come in").or(orla.getByText("Dismiss class")).first().waitFor();
@@ -183,6 +175,14 @@ class Screenshots {
         maren.navigate("/inspection");
         maren.getByText("Mend all").first().waitFor();
         take(maren, "inspection");
+    }
+
+    private static void knock(Page page) {
+        page.getByText("Go to the door").click();
+        page.getByLabel("I have read them and keep to them").check();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Knock"))
+                .click();
+        page.getByText("You are at the door").waitFor();
     }
 
     private static Page signedIn(String name, int width, int height, ColorScheme scheme) {

@@ -99,13 +99,12 @@ public record Needs(List<Need> list) {
         Stream<Need> late = apart.late().stream().map(person -> Need.of(Need.Kind.GROUP_LATE, cameIn(room, person))
                 .of(person)
                 .about(apart.placeFor(person).map(PlaceId::value).orElse("")));
-        Stream<Need> step = room.plan().order().byTheClock()
-                ? Stream.empty()
-                : apart
-                        .dueStep()
-                        .map(due -> Need.of(Need.Kind.GROUPS_PLANNED, due.time().from())
-                                .about(due.groups().orElseThrow().id()))
-                        .stream();
+        // Also where the clock sends them: what it could not send, as too few are here, is for an adult to see to.
+        Stream<Need> step = apart
+                .dueStep()
+                .map(due -> Need.of(Need.Kind.GROUPS_PLANNED, due.time().from())
+                        .about(due.groups().orElseThrow().id()))
+                .stream();
         return Stream.of(calls, alone, late, step).flatMap(needs -> needs);
     }
 

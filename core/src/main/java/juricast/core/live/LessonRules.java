@@ -24,7 +24,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, PlannedRules plan
     private Decision decided(LessonOrder order) {
         for (Part<?, ?, ?> part : lesson.parts()) {
             if (part.orders().isInstance(order)) {
-                return LessonState.untyped(part).decide(lesson.of(part), order, room());
+                return AllParts.untyped(part).decide(lesson.of(part), order, room());
             }
         }
         if (order instanceof LessonOrder.Tick) {
@@ -43,7 +43,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, PlannedRules plan
         LiveRules rules = lesson.rules(planned);
         Instant soonest = rules.nextEdge(now);
         for (Part<?, ?, ?> part : lesson.parts()) {
-            Optional<Instant> due = LessonState.untyped(part).due(lesson.of(part), room());
+            Optional<Instant> due = AllParts.untyped(part).due(lesson.of(part), room());
             soonest = due.filter(soonest::isAfter).orElse(soonest);
         }
         return soonest;
@@ -77,7 +77,7 @@ public record LessonRules(LessonPlan plan, LessonState lesson, PlannedRules plan
             var round = new ArrayList<LessonEvent>();
             for (int i = lesson.parts().size() - 1; i >= 0; i--) {
                 Part<Object, LessonOrder, LessonEvent> part =
-                        LessonState.untyped(lesson.parts().get(i));
+                        AllParts.untyped(lesson.parts().get(i));
                 List<LessonEvent> more = part.follows(room.of(part), room, news);
                 round.addAll(more);
                 room = room.after(more);

@@ -624,6 +624,15 @@ class GroupsTest {
         assertThat(byClock.state().where().isApart())
                 .as("called back early, and not sent again by the clock")
                 .isFalse();
+
+        LiveLesson tooFew = drawnUp().planned(new RunningOrder(steps, true));
+        List.of(INES, JORY).forEach(one -> tooFew.order(new DoorOrder.Leave(visitOf(one))));
+        tooFew.time("10:10").order(new LessonOrder.Tick());
+        assertThat(tooFew.state().where().isApart()).isFalse();
+        assertThat(tooFew.desk().needs())
+                .as("what the clock could not send is for an adult")
+                .extracting(Need::kind)
+                .contains(Need.Kind.GROUPS_PLANNED);
     }
 
     @Test

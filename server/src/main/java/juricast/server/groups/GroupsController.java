@@ -72,7 +72,7 @@ class GroupsController {
     @For({TEACHER, LEAD})
     LiveGrouping.GroupsMade make(
             @PathVariable String lesson,
-            @RequestBody ClassGroupsController.RecipeRequest wanted,
+            @RequestBody PreparedController.RecipeRequest wanted,
             @AuthenticationPrincipal SignedIn caller) {
         LessonId id = desk.known(lesson, caller);
         return grouping.make(id, wanted, caller.person(), order -> desk.order(id, order));

@@ -1,13 +1,10 @@
 package juricast.server.groups;
 
-import java.time.Instant;
 import juricast.core.groups.WhoWasWhere;
 import juricast.core.identity.LessonId;
 import juricast.server.grouping.PastGroups;
 import juricast.server.lesson.Records;
 import juricast.server.record.FinishedLessons;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
@@ -17,8 +14,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class GroupsKept {
-    private static final Logger LOG = LoggerFactory.getLogger(GroupsKept.class);
-
     private final Records records;
     private final FinishedLessons finished;
     private final PastGroups past;
@@ -32,15 +27,14 @@ class GroupsKept {
     /** Goes through lessons that are over and not looked at yet. */
     @Scheduled(initialDelay = 4500, fixedDelay = 5000)
     void goThrough() {
-        for (LessonId id :
-                finished.without("SELECT 1 FROM lesson_grouped WHERE lesson_grouped.lesson = lesson_stage.lesson")) {
-            try {
-                Records.Record record = records.of(id);
-                Instant until = record.dismissedAt().orElseThrow();
-                past.write(id, WhoWasWhere.of(record.events(), until));
-            } catch (RuntimeException failed) {
-                LOG.error("Who was in which group of lesson {} could not be worked out; it is tried again", id, failed);
-            }
-        }
+        finished.each(
+                "SELECT 1 FROM lesson_grouped WHERE lesson_grouped.lesson = lesson_stage.lesson",
+                "Who was in which group",
+                this::keep);
+    }
+
+    private void keep(LessonId id) {
+        Records.Record record = records.of(id);
+        past.write(id, WhoWasWhere.of(record.events(), record.dismissedAt().orElseThrow()));
     }
 }

@@ -83,10 +83,10 @@ class LiveGrouping {
                 .ofClass();
     }
 
-    GroupsMade make(LessonId id, ClassGroupsController.RecipeRequest wanted, PersonId by, Consumer<GroupsOrder> order) {
+    GroupsMade make(LessonId id, PreparedController.RecipeRequest wanted, PersonId by, Consumer<GroupsOrder> order) {
         Snapshot now = lessons.look(id);
         List<PersonId> people = free(now);
-        Recipe recipe = ClassGroupsController.recipe(
+        Recipe recipe = PreparedController.recipe(
                 wanted,
                 now.live()
                         .value(Catalogue.GROUP_SIZE, Rule.ANSWERS, lessons.now())

@@ -20,8 +20,6 @@ import juricast.core.time.Span;
 import juricast.server.data.Database;
 import juricast.server.lesson.Records;
 import juricast.server.record.FinishedLessons;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
@@ -31,8 +29,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class Keepings {
-    private static final Logger LOG = LoggerFactory.getLogger(Keepings.class);
-
     private final Database database;
     private final Records records;
     private final FinishedLessons finished;
@@ -46,14 +42,10 @@ class Keepings {
     /** Goes through lessons that are over and not kept yet. */
     @Scheduled(initialDelay = 4000, fixedDelay = 5000)
     void goThrough() {
-        for (LessonId id :
-                finished.without("SELECT 1 FROM lesson_kept WHERE lesson_kept.lesson = lesson_stage.lesson")) {
-            try {
-                keep(id);
-            } catch (RuntimeException failed) {
-                LOG.error("How lesson {} kept to its plan could not be worked out; it is tried again", id, failed);
-            }
-        }
+        finished.each(
+                "SELECT 1 FROM lesson_kept WHERE lesson_kept.lesson = lesson_stage.lesson",
+                "How it kept to its plan",
+                this::keep);
     }
 
     private void keep(LessonId id) {

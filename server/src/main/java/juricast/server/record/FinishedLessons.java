@@ -1,13 +1,17 @@
 package juricast.server.record;
 
 import java.util.List;
+import java.util.function.Consumer;
 import juricast.core.identity.LessonId;
 import juricast.server.data.Database;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 
 /** Lessons that are over, for what is worked out once from them. */
 @Component
 public class FinishedLessons {
+    private static final Logger LOG = LoggerFactory.getLogger(FinishedLessons.class);
     private static final int AT_ONCE = 200;
 
     private final Database database;
@@ -16,8 +20,24 @@ public class FinishedLessons {
         this.database = database;
     }
 
-    /** Some of those for which nothing is found yet. @param found a query on one lesson, {@code lesson_stage.lesson} */
-    public List<LessonId> without(String found) {
+    /**
+     * Works something out for some of those for which it is not found yet. A lesson of which that fails stops no other, and is
+     * tried again the next time.
+     *
+     * @param found a query on one lesson, {@code lesson_stage.lesson}
+     * @param what is worked out, as the log says it
+     */
+    public void each(String found, String what, Consumer<LessonId> work) {
+        for (LessonId id : without(found)) {
+            try {
+                work.accept(id);
+            } catch (RuntimeException failed) {
+                LOG.error("{} of lesson {} could not be worked out; it is tried again", what, id, failed);
+            }
+        }
+    }
+
+    private List<LessonId> without(String found) {
         return database.read()
                 .sql("SELECT lesson FROM lesson_stage WHERE over IS NOT NULL AND NOT EXISTS (%s) LIMIT :most"
                         .formatted(found))

@@ -24,8 +24,6 @@ import juricast.server.data.Database;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.Records;
 import juricast.server.record.FinishedLessons;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
@@ -36,8 +34,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class Attendances {
-    private static final Logger LOG = LoggerFactory.getLogger(Attendances.class);
-
     private final Database database;
     private final Records records;
     private final LiveLessons lessons;
@@ -149,15 +145,10 @@ class Attendances {
     /** Goes through lessons that are over and not kept yet; also after a crash between the end of a lesson and this. */
     @Scheduled(initialDelay = 3000, fixedDelay = 5000)
     void goThrough() {
-        List<LessonId> due =
-                finished.without("SELECT 1 FROM attendance_number WHERE kind = 'LESSON' AND id = lesson_stage.lesson");
-        for (LessonId id : due) {
-            try {
-                keep(id);
-            } catch (RuntimeException failed) {
-                LOG.error("The attendance of lesson {} could not be kept; it is tried again", id, failed);
-            }
-        }
+        finished.each(
+                "SELECT 1 FROM attendance_number WHERE kind = 'LESSON' AND id = lesson_stage.lesson",
+                "The attendance",
+                this::keep);
     }
 
     /** A lesson that was held. */
