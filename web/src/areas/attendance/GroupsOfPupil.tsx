@@ -16,17 +16,19 @@ export function GroupsOfPupil({ id }: { id: string }) {
   return (
     <Box as="section" aria-label="In groups" mt="16px">
       <chakra.h2 fontSize="17px">In groups</chakra.h2>
-      {data.slice(0, 12).map((one) => (
-        <Box key={`${one.lesson} ${one.from}`} py="3px" borderBottom="1px solid" borderColor="line">
-          <chakra.span fontFamily="mono" fontSize="12.5px">
-            {time.day(one.from)} {time.clock(one.from)}–{time.clock(one.until)}
-          </chakra.span>{' '}
-          <Link to={`/lessons/${one.lesson}/replay`}>{one.title}</Link>, {one.group}
-          <Box color="ink2" fontSize="13px">
-            {one.with.length > 0 ? `with ${one.with.join(', ')}` : 'alone'}
-          </Box>
-        </Box>
-      ))}
+      <chakra.ul listStyleType="none" bg="sheet" borderTop="1.5px solid" borderColor="ink">
+        {data.slice(0, 12).map((one) => (
+          <chakra.li key={`${one.lesson} ${one.from}`} px="8px" py="3px" borderBottom="1px solid" borderColor="line">
+            <chakra.span fontFamily="mono" fontSize="12.5px">
+              {time.day(one.from)} {time.clock(one.from)}–{time.clock(one.until)}
+            </chakra.span>{' '}
+            <Link to={`/lessons/${one.lesson}/replay`}>{one.title}</Link>, {one.group}
+            <Box color="ink2" fontSize="13px">
+              {one.with.length > 0 ? `with ${one.with.join(', ')}` : 'alone'}
+            </Box>
+          </chakra.li>
+        ))}
+      </chakra.ul>
     </Box>
   )
 }

@@ -6,7 +6,7 @@ import { countdown, useSchoolTime } from '../../shared/time'
 export function InGroups({ replay }: { replay: Replay }) {
   const time = useSchoolTime()
   if (replay.groups.length === 0) return null
-  const names = [...new Set(replay.groups.map((one) => one.group))]
+  const names = [...new Set(replay.groups.map((one) => one.group))].sort((a, b) => a.localeCompare(b, 'en', { numeric: true }))
   const alone = new Map(replay.aloneInGroups.map((one) => [one.group, one.seconds]))
   return (
     <Box as="section" aria-label="In groups" mt="18px">

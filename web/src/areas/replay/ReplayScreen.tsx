@@ -300,7 +300,9 @@ function Departures({ replay }: { replay: Replay }) {
           ? 'Nothing was set otherwise than planned, lent or taken.'
           : replay.keepers.map((one) => `${one.by}: ${one.orders} times, ${one.minutes} min in all`).join('; ') + '.'}{' '}
         {alone === 0
-          ? 'Pupils were never without an adult.'
+          ? replay.groups.length > 0
+            ? 'An adult was in the lesson all the time; how long each group had none stands above.'
+            : 'Pupils were never without an adult.'
           : `Pupils were without an adult for ${Math.ceil(alone / MINUTE)} min.`}
       </chakra.p>
       {replay.departures.length > 0 && (

@@ -72,4 +72,44 @@ describe('the replay', () => {
       /Orla Venn: 1 times, 5 min in all.*without an adult for 3 min.*Share a screen.*Ines Carrow/,
     )
   })
+
+  it('says who was in which group, in the order of their numbers, and who is to stay apart and met', async () => {
+    const inGroups = (person: string, group: string) => ({
+      person,
+      group,
+      round: 1,
+      from: '2026-09-14T10:02:00Z',
+      until: '2026-09-14T10:12:00Z',
+    })
+    serve({
+      'GET /api/standing': standingOf('TEACHER'),
+      'GET /api/lessons/l/replay': {
+        ...REPLAY,
+        alone: [],
+        groups: [inGroups('Jory Pell', 'Group 10'), inGroups('Ines Carrow', 'Group 2')],
+        aloneInGroups: [{ group: 'Group 10', seconds: 150 }],
+        keptApart: [
+          {
+            one: 'Ines Carrow',
+            other: 'Jory Pell',
+            group: 'Group 2',
+            from: '2026-09-14T10:09:00Z',
+            until: '2026-09-14T10:12:00Z',
+            reason: 'They finish each other’s work.',
+          },
+        ],
+      } satisfies Replay,
+      'GET /api/lessons/l/replay/at?moment=2026-09-14T09:50:00.000Z': desk(false),
+    })
+    show(<ReplayScreen />, '/lessons/l/replay', '/lessons/:id/replay')
+
+    const groups = await screen.findByRole('region', { name: 'In groups' })
+    expect(groups.textContent).toMatch(
+      /kept apart \(They finish.*Group 2.*always seen by an adult.*Ines Carrow.*Group 10.*2:30 without an adult.*Jory Pell/,
+    )
+    // one adult was in the lesson, yet not in every group: neither sentence may deny the other
+    expect(screen.getByRole('region', { name: 'Against the plan' }).textContent).toContain(
+      'An adult was in the lesson all the time; how long each group had none stands above.',
+    )
+  })
 })
