@@ -3,6 +3,7 @@ package juricast.core.audience;
 import static juricast.core.chat.ChatPart.CHAT;
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
+import static juricast.core.recording.RecordingPart.RECORDING;
 import static juricast.core.rights.RightsPart.RIGHTS;
 import static juricast.core.supervision.SupervisionPart.SUPERVISION;
 
@@ -24,6 +25,9 @@ import juricast.core.live.LessonState;
 import juricast.core.live.PlaceId;
 import juricast.core.live.Stance;
 import juricast.core.live.Visit;
+import juricast.core.recording.Coverage;
+import juricast.core.recording.RecordingEvent;
+import juricast.core.recording.RecordingState;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Door;
 import juricast.core.rules.LiveRules;
@@ -38,6 +42,9 @@ public record CorridorView(List<Line> lines) {
     /** How long after its planned start a lesson may be unopened. */
     static final Duration LATE_OPENING = Duration.ofMinutes(2);
 
+    /** How long a recording that has to be may be missing: a notice, an answer and one more try take less. */
+    static final Duration MISSING_RECORDING = Duration.ofMinutes(1);
+
     /** What can be wrong in a lesson, worst first. */
     public enum Kind {
         QUIET_WITHOUT_ADULT,
@@ -48,6 +55,7 @@ public record CorridorView(List<Line> lines) {
         GROUP_CALLS,
         GROUP_ALONE,
         REMOVED_KNOCKS,
+        RECORDING_MISSING,
         NOT_OPENED,
         STRANGER_AT_OPEN_DOOR,
         TOO_FEW_ADULTS,
@@ -101,6 +109,7 @@ public record CorridorView(List<Line> lines) {
         if (lesson.of(DOOR).isOpen()) {
             room(plan, lesson, worries, now);
             groups(lesson, rules, worries, now);
+            recording(lesson, rules, worries, now);
             door(lesson, door, worries, now);
             int needed =
                     rules.value(Catalogue.ADULTS_PRESENT, Rule.ANSWERS, now).number();
@@ -164,6 +173,33 @@ public record CorridorView(List<Line> lines) {
         if (now.isAfter(plan.time().until().plus(LATE_OPENING))) {
             worries.add(new Worry(Kind.OVER_TIME, plan.time().until(), List.of()));
         }
+    }
+
+    /** What has to be recorded is not; a pause only when its minutes are over, and while the class is in groups nothing is missed. */
+    private static void recording(LessonState lesson, LiveRules rules, List<Worry> worries, Instant now) {
+        RecordingState is = lesson.of(RECORDING);
+        if (!is.required() || is.running().isPresent()) {
+            return;
+        }
+        Coverage.Cause cause = Coverage.cause(is);
+        Optional<Instant> since =
+                switch (cause) {
+                    case PAUSED -> is.paused()
+                            .map(RecordingEvent.Paused::at)
+                            .filter(at -> !now.isBefore(at.plus(rules.value(Catalogue.PAUSE_MINUTES, Rule.ANSWERS, now)
+                                    .length()
+                                    .multipliedBy(2))));
+                    case NO_CONSENT -> is.waiting()
+                            .map(RecordingEvent.Waits::at)
+                            .filter(at -> isMissed(at, now));
+                    case LATE, FAILED, ENDED -> Optional.of(is.since()).filter(at -> isMissed(at, now));
+                    case GROUPS -> Optional.empty();
+                };
+        since.ifPresent(at -> worries.add(new Worry(Kind.RECORDING_MISSING, at, List.of())));
+    }
+
+    private static boolean isMissed(Instant since, Instant now) {
+        return !now.isBefore(since.plus(MISSING_RECORDING));
     }
 
     /** Groups that call for an adult or have been without one for too long, by their names. */

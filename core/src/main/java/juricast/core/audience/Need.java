@@ -41,6 +41,10 @@ public record Need(
         GROUP_LATE,
         /** The running order has groups for now. */
         GROUPS_PLANNED,
+        /** What has to be recorded is not, or what somebody wanted recorded. */
+        RECORDING_FAILS,
+        /** A recording has been paused for longer than the rule's minutes; the number says how often they passed. */
+        RECORDING_PAUSED,
         /** A message waits to be read. */
         HELD,
         /** The running order has another stance for now. */

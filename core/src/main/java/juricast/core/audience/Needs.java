@@ -3,6 +3,7 @@ package juricast.core.audience;
 import static juricast.core.chat.ChatPart.CHAT;
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
+import static juricast.core.recording.RecordingPart.RECORDING;
 import static juricast.core.rights.RightsPart.RIGHTS;
 import static juricast.core.signals.SignalsPart.SIGNALS;
 
@@ -24,6 +25,8 @@ import juricast.core.live.Room;
 import juricast.core.live.Stance;
 import juricast.core.live.Visit;
 import juricast.core.presence.Attendance;
+import juricast.core.recording.Failure;
+import juricast.core.recording.RecordingState;
 import juricast.core.rights.RightsPart;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.PlannedRules;
@@ -44,9 +47,17 @@ public record Needs(List<Need> list) {
 
     private static final Needs NONE = new Needs(List.of());
 
-    /** Of equally old ones the one that keeps somebody from the lesson goes first. */
-    private static final Comparator<Need> OLDEST_FIRST =
-            Comparator.comparing(Need::since).thenComparing(Need::kind);
+    /** A pause that was asked about in vain comes before everything; else the oldest. Of equally old ones the one at the door goes first. */
+    private static final Comparator<Need> OLDEST_FIRST = Comparator.comparing((Need need) -> !isInsistent(need))
+            .thenComparing(Need::since)
+            .thenComparing(Need::kind);
+
+    /** How often a pause is asked about quietly. */
+    private static final int QUIETLY = 1;
+
+    private static boolean isInsistent(Need need) {
+        return need.kind() == Need.Kind.RECORDING_PAUSED && need.number() > QUIETLY;
+    }
 
     /** @param door who is where, as it is shown beside it */
     public static Needs of(LessonPlan plan, LessonState lesson, PlannedRules rules, DoorDesk door, Instant now) {
@@ -56,6 +67,7 @@ public record Needs(List<Need> list) {
         List<Need> all = Stream.of(
                         atTheDoor(lesson),
                         groups(new Room(plan, lesson, rules, now)),
+                        recording(lesson, rules, now),
                         held(lesson),
                         stance(new Room(plan, lesson, rules, now)),
                         signals(lesson),
@@ -125,6 +137,36 @@ public record Needs(List<Need> list) {
                 .orElse(room.now());
     }
 
+    private static Stream<Need> recording(LessonState lesson, PlannedRules planned, Instant now) {
+        RecordingState is = lesson.of(RECORDING);
+        if (is.phase() == RecordingState.Phase.FAILED) {
+            return Stream.of(Need.of(Need.Kind.RECORDING_FAILS, is.since())
+                    .about(is.failure().map(Failure::name).orElse("")));
+        }
+        Duration each = pauseMinutes(lesson, planned, now);
+        return is.paused().stream().flatMap(pause -> {
+            int times = (int) (Duration.between(pause.at(), now).toMillis() / each.toMillis());
+            return times < 1
+                    ? Stream.empty()
+                    : Stream.of(Need.of(Need.Kind.RECORDING_PAUSED, pause.at()).numbered(times));
+        });
+    }
+
+    private static Duration pauseMinutes(LessonState lesson, PlannedRules planned, Instant now) {
+        return lesson.rules(planned)
+                .value(Catalogue.PAUSE_MINUTES, Rule.ANSWERS, now)
+                .length();
+    }
+
+    /** When a pause is asked about next. */
+    private static Stream<Instant> pauseAsked(LessonState lesson, PlannedRules planned, Instant now) {
+        return lesson.of(RECORDING).paused().stream().map(pause -> {
+            Duration each = pauseMinutes(lesson, planned, now);
+            long times = Duration.between(pause.at(), now).toMillis() / each.toMillis();
+            return pause.at().plus(each.multipliedBy(times + 1));
+        });
+    }
+
     private static Stream<Need> held(LessonState lesson) {
         return lesson.of(CHAT).held().stream().map(Needs::held);
     }
@@ -186,7 +228,11 @@ public record Needs(List<Need> list) {
                                         .length())
                         .map(TooLong::at)
                 : Stream.empty();
-        return Stream.concat(passes(lesson).map(pass -> pass.loan.until().minus(ENDS_SOON)), alone)
+        return Stream.of(
+                        passes(lesson).map(pass -> pass.loan.until().minus(ENDS_SOON)),
+                        alone,
+                        pauseAsked(lesson, rules, now))
+                .flatMap(all -> all)
                 .filter(now::isBefore)
                 .min(Comparator.naturalOrder())
                 .orElse(Instant.MAX);

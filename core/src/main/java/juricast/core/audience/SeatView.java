@@ -37,6 +37,8 @@ import juricast.core.rules.PlannedRules;
  * @param groups while the class is apart, or this person was asked to go; nothing while it is together
  * @param quiet whether the room is quiet because no adult is in it
  * @param stopped whether an adult has stopped everything
+ * @param recording whether the lesson is recorded, from the door on
+ * @param recorded what of this person is recorded now
  * @param words what this person may read
  */
 public record SeatView(
@@ -55,6 +57,8 @@ public record SeatView(
         Optional<GroupsSeat> groups,
         boolean quiet,
         boolean stopped,
+        RecordingSeat recording,
+        RecordingSeat.OfMe recorded,
         List<Words> words) {
     /** @throws IllegalArgumentException if there is no such visit */
     public static SeatView of(LessonPlan plan, LessonState lesson, PlannedRules rules, VisitId id, Instant now) {
@@ -62,7 +66,7 @@ public record SeatView(
         SharedRights shared = SharedRights.of(lesson, rules, now);
         return visit.status() == Visit.Status.IN
                 ? inside(plan, lesson, shared, visit, now)
-                : outside(plan, lesson, visit, now);
+                : outside(plan, lesson, rules, visit, now);
     }
 
     /** @throws IllegalArgumentException if there is none */
@@ -82,7 +86,7 @@ public record SeatView(
                 : List.of();
     }
 
-    private static SeatView outside(LessonPlan plan, LessonState lesson, Visit visit, Instant now) {
+    private static SeatView outside(LessonPlan plan, LessonState lesson, PlannedRules rules, Visit visit, Instant now) {
         return new SeatView(
                 lesson.number(),
                 now,
@@ -99,6 +103,8 @@ public record SeatView(
                 Optional.empty(),
                 lesson.of(SUPERVISION).quietSince().isPresent(),
                 false,
+                RecordingSeat.of(lesson, rules, now),
+                RecordingSeat.OfMe.NOTHING,
                 List.of());
     }
 
@@ -121,6 +127,8 @@ public record SeatView(
                 GroupsSeat.of(plan, lesson, shared, me, role, now),
                 lesson.of(SUPERVISION).quietSince().isPresent(),
                 lesson.of(SUPERVISION).stopped().isPresent(),
+                RecordingSeat.of(lesson, shared.planned(), now),
+                RecordingSeat.ofMe(lesson, me),
                 ChatSeat.words(lesson, visit.id(), 0));
     }
 }

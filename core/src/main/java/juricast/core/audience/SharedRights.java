@@ -64,7 +64,7 @@ public final class SharedRights {
     /** The rules for one person. */
     Rulebook book(PersonId person) {
         Rulebook here = rules.where(person);
-        return lesson.of(RIGHTS).loans(person).isEmpty()
+        return lesson.lent(person).isEmpty()
                 ? books.computeIfAbsent(
                         key(person, Rule.ANSWERS),
                         key -> here.in(here.situation().with(Fact.SCHOOL_ACCOUNT, key.hasAccount)))
@@ -110,9 +110,7 @@ public final class SharedRights {
     }
 
     private <T> T shared(Map<Key, T> among, PersonId person, Role role, Supplier<T> make) {
-        return lesson.of(RIGHTS).loans(person).isEmpty()
-                ? among.computeIfAbsent(key(person, role), key -> make.get())
-                : make.get();
+        return lesson.lent(person).isEmpty() ? among.computeIfAbsent(key(person, role), key -> make.get()) : make.get();
     }
 
     private Key key(PersonId person, Role role) {
@@ -124,7 +122,7 @@ public final class SharedRights {
      * who has a pass or a curb has rights of their own.
      */
     public Object sameAs(PersonId person, Role role) {
-        return lesson.of(RIGHTS).loans(person).isEmpty()
+        return lesson.lent(person).isEmpty()
                 ? new Alike(
                         role, lesson.of(DOOR).hasAccount(person), lesson.where().placeOf(person))
                 : person;
@@ -137,7 +135,7 @@ public final class SharedRights {
      */
     public Object sameRightsAs(PersonId person, Role role) {
         PlaceId place = lesson.where().placeOf(person);
-        return lesson.of(RIGHTS).loans(person).isEmpty()
+        return lesson.lent(person).isEmpty()
                 ? new Alike(role, lesson.of(DOOR).hasAccount(person), lesson.firstAlike(planned, place))
                 : person;
     }

@@ -8,6 +8,8 @@ public enum ClosingStep {
     GROUPS_CLOSED,
     /** Messages are kept in the record; those still held for an adult were kept back. */
     CHAT_KEPT,
+    /** What was recorded is kept; the count is of whole minutes. */
+    RECORDING_KEPT,
     /** Lines on the board are kept as they were at the end. */
     BOARD_KEPT,
     /** The register is drafted; the count is of those who were in. */

@@ -3,6 +3,7 @@ package juricast.core.ending;
 import static juricast.core.live.Decision.done;
 import static juricast.core.live.Refusal.Common.NOT_PRESENT;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import juricast.core.board.BoardPart;
@@ -22,6 +23,7 @@ import juricast.core.live.Part;
 import juricast.core.live.Refusal;
 import juricast.core.live.Room;
 import juricast.core.live.Visit;
+import juricast.core.recording.RecordingPart;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Rule;
 
@@ -117,6 +119,10 @@ public final class EndingPart implements Part<EndingState, EndingOrder, EndingEv
         steps.add(new EndingEvent.Closed(ClosingStep.CHAT_KEPT, words, room.now()));
         int lines = room.of(BoardPart.BOARD).lines().size();
         steps.add(new EndingEvent.Closed(ClosingStep.BOARD_KEPT, lines, room.now()));
+        Duration recorded = room.of(RecordingPart.RECORDING).recorded(room.now());
+        if (!recorded.isZero()) {
+            steps.add(new EndingEvent.Closed(ClosingStep.RECORDING_KEPT, (int) recorded.toMinutes(), room.now()));
+        }
         int groups = room.of(GroupsPart.GROUPS).lastGroups();
         if (groups > 0) {
             steps.add(new EndingEvent.Closed(ClosingStep.GROUPS_CLOSED, groups, room.now()));

@@ -10,6 +10,7 @@ import juricast.core.live.LessonState;
 import juricast.core.live.Part;
 import juricast.core.material.MaterialPart;
 import juricast.core.merits.MeritsPart;
+import juricast.core.recording.RecordingPart;
 import juricast.core.rights.RightsPart;
 import juricast.core.signals.SignalsPart;
 import juricast.core.supervision.SupervisionPart;
@@ -25,6 +26,7 @@ public final class Parts {
             BoardPart.BOARD,
             MaterialPart.MATERIAL,
             SupervisionPart.SUPERVISION,
+            RecordingPart.RECORDING,
             MeritsPart.MERITS,
             EndingPart.ENDING);
 

@@ -3,6 +3,7 @@ package juricast.core.live;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import juricast.core.consent.Consents;
 import juricast.core.grouping.Wishes;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
@@ -19,6 +20,7 @@ import juricast.core.time.Span;
  * @param sequel what comes after it
  * @param beside who has to do with it without being one of its people
  * @param wishes what its class keeps for making groups
+ * @param consents what was said about recording its people
  */
 public record LessonPlan(
         LessonId lesson,
@@ -29,7 +31,8 @@ public record LessonPlan(
         WatchedWords watched,
         Sequel sequel,
         Beside beside,
-        Wishes wishes) {
+        Wishes wishes,
+        Consents consents) {
     /**
      * People beside those of the lesson.
      *
@@ -60,27 +63,33 @@ public record LessonPlan(
                 WatchedWords.NONE,
                 Sequel.NONE,
                 Beside.NOBODY,
-                Wishes.NONE);
+                Wishes.NONE,
+                Consents.NONE);
     }
 
     /** The same with what is planned and watched in it. */
     public LessonPlan with(RunningOrder planned, WatchedWords words) {
-        return new LessonPlan(lesson, title, time, members, planned, words, sequel, beside, wishes);
+        return new LessonPlan(lesson, title, time, members, planned, words, sequel, beside, wishes, consents);
     }
 
     /** The same with what follows it. */
     public LessonPlan before(Sequel next) {
-        return new LessonPlan(lesson, title, time, members, order, watched, next, beside, wishes);
+        return new LessonPlan(lesson, title, time, members, order, watched, next, beside, wishes, consents);
     }
 
     /** The same with others as its members, and who is beside them. */
     public LessonPlan of(List<Member> others, Beside besides) {
-        return new LessonPlan(lesson, title, time, others, order, watched, sequel, besides, wishes);
+        return new LessonPlan(lesson, title, time, others, order, watched, sequel, besides, wishes, consents);
     }
 
     /** The same with what its class keeps for making groups. */
     public LessonPlan wishing(Wishes kept) {
-        return new LessonPlan(lesson, title, time, members, order, watched, sequel, beside, kept);
+        return new LessonPlan(lesson, title, time, members, order, watched, sequel, beside, kept, consents);
+    }
+
+    /** The same with what was said about recording its people. */
+    public LessonPlan consenting(Consents said) {
+        return new LessonPlan(lesson, title, time, members, order, watched, sequel, beside, wishes, said);
     }
 
     /** Whether this person is a safeguarding lead of the school. */

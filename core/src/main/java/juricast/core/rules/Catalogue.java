@@ -129,9 +129,10 @@ public final class Catalogue {
     public static final Rule<Choice> SHOWN_NAME = rule(
                     "names.shown", NAMES, ValueType.withoutOrder("first-name", "first-name-and-initial", "full-name"))
             .titled("The name that others see")
-            .meaning("How the name from the class list is written for pupils and visitors.")
+            .meaning("How the name of a pupil or a visitor is written in what is watched of a recording.")
             .because("Visitors and recordings need no full names of children.")
             .pupilsCallIt("how your name is written")
+            .enforced(IN_THE_RECORD)
             .usual(CLASS_MONITOR, new Choice("full-name"))
             .usual(PUPIL, new Choice("full-name"))
             .usual(VISITOR, new Choice("full-name"))
@@ -407,10 +408,10 @@ public final class Catalogue {
                     "recording.mode", RECORDING, ValueType.withoutOrder("required", "optional", "forbidden"))
             .titled("Recording")
             .meaning(
-                    "Required, optional or forbidden. This program does not record; it points out plans that do not fit.")
+                    "Required, optional or forbidden. What is required starts by itself with the first pupil and an adult, and plans that do not fit are pointed out.")
             .because("Either way it is decided beforehand, not by who is quickest.")
             .pupilsCallIt("whether lessons are recorded")
-            .enforced(IN_THE_INSPECTION)
+            .enforced(IN_THE_LESSON)
             .ofWholeLesson(new Choice("optional"));
 
     public static final Rule<Permission> START_RECORDING = rule("recording.start", RECORDING, ValueType.PERMISSION)
@@ -418,6 +419,7 @@ public final class Catalogue {
             .meaning("Whether a person may start one where it is optional.")
             .because("Who records must know who may not be recorded.")
             .pupilsCallIt("start a recording")
+            .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, ON_REQUEST, CLOSED, CLOSED, CLOSED, CLOSED));
 
     public static final Rule<Permission> PAUSE_RECORDING = rule("recording.pause", RECORDING, ValueType.PERMISSION)
@@ -425,24 +427,47 @@ public final class Catalogue {
             .meaning("Whether a person may pause it for something confidential.")
             .because("A child who confides must not be recorded; a pause that is forgotten leaves a gap.")
             .pupilsCallIt("pause the recording")
+            .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, CLOSED, CLOSED, CLOSED, CLOSED));
+
+    public static final Rule<Permission> END_RECORDING = rule("recording.end", RECORDING, ValueType.PERMISSION)
+            .titled("End a required recording")
+            .meaning("Whether a person may end one that is required before the lesson is over.")
+            .because("What has to be recorded is not ended by whoever would rather not have it.")
+            .pupilsCallIt("end a recording that is required")
+            .enforced(IN_THE_LESSON)
+            .usual(rights(CLOSED, CLOSED, CLOSED, CLOSED, CLOSED, CLOSED));
+
+    public static final Rule<Minutes> PAUSE_MINUTES = rule(
+                    "recording.pause-minutes", RECORDING, ValueType.fewerMinutesAreStricter(1, 60))
+            .titled("A pause is asked about after")
+            .meaning(
+                    "Minutes of a pause until the adults are asked to let it go on; then again, and louder, each time they pass.")
+            .because("A pause that is forgotten leaves a gap.")
+            .pupilsCallIt("how long the recording may be paused")
+            .enforced(IN_THE_LESSON)
+            .ofWholeLesson(new Minutes(5));
 
     public static final Rule<YesNo> ANNOUNCED = rule("recording.announced", RECORDING, ValueType.YES_IS_STRICT)
             .titled("Recording is announced")
-            .meaning("Everyone is told when it starts, and a mark shows all the time.")
+            .meaning(
+                    "Everyone is told ten seconds before it starts, and when it starts, pauses and ends. A mark shows all the time either way.")
             .because("Nobody is recorded without knowing.")
             .pupilsCallIt("being told about recording")
+            .enforced(IN_THE_LESSON)
             .ofWholeLesson(YesNo.YES);
 
     public static final Rule<Choice> CONSENT = rule(
                     "recording.consent",
                     RECORDING,
-                    ValueType.strictToLoose("no-recording", "closed-while-recording", "not-asked"))
+                    ValueType.strictToLoose(
+                            "no-recording", "closed-while-recording", "paused-while-they-speak", "not-asked"))
             .titled("Without consent")
             .meaning(
-                    "What happens where somebody present may not be recorded: no recording, or their voice and camera closed meanwhile.")
+                    "What happens where somebody present may not be recorded: no recording, their voice and camera closed meanwhile, or a recording that waits while they speak.")
             .because("A family said no, and must be able to rely on it.")
             .pupilsCallIt("your voice and camera if you may not be recorded")
+            .enforced(IN_THE_LESSON)
             .usual(CLASS_MONITOR, new Choice("closed-while-recording"))
             .usual(PUPIL, new Choice("closed-while-recording"))
             .usual(VISITOR, new Choice("closed-while-recording"))
@@ -453,6 +478,7 @@ public final class Catalogue {
             .meaning("Whether a person may watch it afterwards.")
             .because("A recording of children is shown to those who were there, and to few others.")
             .pupilsCallIt("watch the recording")
+            .enforced(IN_THE_RECORD)
             .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, CLOSED, CLOSED));
 
     public static final Rule<Permission> DOWNLOAD_RECORDING = rule(
@@ -461,6 +487,7 @@ public final class Catalogue {
             .meaning("Whether a person may take a copy.")
             .because("A copy cannot be deleted on time.")
             .pupilsCallIt("download the recording")
+            .enforced(IN_THE_RECORD)
             .usual(rights(ON_REQUEST, CLOSED, CLOSED, CLOSED, CLOSED, CLOSED));
 
     public static final Rule<Count> RECORDING_KEPT = rule(
@@ -469,6 +496,7 @@ public final class Catalogue {
             .meaning("Days after the lesson, then it is deleted; longer for an incident.")
             .because("Long enough to be of use, no longer.")
             .pupilsCallIt("how long recordings are kept")
+            .enforced(IN_THE_RECORD)
             .ofWholeLesson(new Count(60));
 
     public static final Rule<YesNo> RECORDING_ALONE = rule("recording.without-chat", RECORDING, ValueType.YES_IS_STRICT)
@@ -476,6 +504,7 @@ public final class Catalogue {
             .meaning("The recording is kept alone; otherwise chat, polls and board are kept with it.")
             .because("Chat next to a picture tells more about a child than either alone.")
             .pupilsCallIt("recordings kept without chat and board")
+            .enforced(IN_THE_RECORD)
             .ofWholeLesson(YesNo.NO);
 
     public static final Rule<Permission> MAKE_GROUPS = rule("groups.make", GROUPS, ValueType.PERMISSION)

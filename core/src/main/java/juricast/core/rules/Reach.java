@@ -78,7 +78,9 @@ public final class Reach {
                 if (one.fact() == Fact.SCHOOL_ACCOUNT) {
                     return isLive && !rule.isOfWholeLesson() && WITH_OR_WITHOUT_ACCOUNT.contains(role);
                 }
-                return isLive || moment != Moment.OF_THE_SCHOOL && PLANNED.contains(one.fact());
+                // Whether there may be a recording cannot depend on whether there is one.
+                boolean isItself = rule == Catalogue.RECORDING_MODE && one.fact() == Fact.RECORDING;
+                return !isItself && (isLive || moment != Moment.OF_THE_SCHOOL && PLANNED.contains(one.fact()));
             }
 
             @Override

@@ -26,6 +26,9 @@ import juricast.core.live.PlaceId;
 import juricast.core.live.Stance;
 import juricast.core.material.MaterialOrder;
 import juricast.core.merits.MeritsOrder;
+import juricast.core.recording.Failure;
+import juricast.core.recording.PauseReason;
+import juricast.core.recording.RecordingOrder;
 import juricast.core.rights.Appliance;
 import juricast.core.rights.RightsOrder;
 import juricast.core.rules.Catalogue;
@@ -124,6 +127,14 @@ final class AnyOrder {
                 new MaterialOrder.HandOut(by, "Chart", "page 4"),
                 new MaterialOrder.TakeBack(1 + who * 5, by),
                 new MaterialOrder.Caption(visitOf(by), "the tide turns"),
+                new RecordingOrder.Start(by),
+                who == 3
+                        ? new RecordingOrder.Answer(Optional.of(Failure.values()[whom]), Optional.of(at("10:00:30")))
+                        : RecordingOrder.Answer.BEGUN,
+                new RecordingOrder.Pause(
+                        PauseReason.CONFIDES, who % 2 == 0 ? Optional.of(minutes(1)) : Optional.empty(), by),
+                new RecordingOrder.GoOn(by),
+                new RecordingOrder.End(by),
                 new MeritsOrder.Give(pupil, "a good question", by),
                 new SupervisionOrder.StopEverything("a fight", by),
                 new SupervisionOrder.Resume(by),

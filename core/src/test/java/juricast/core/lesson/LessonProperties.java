@@ -4,6 +4,7 @@ import static juricast.core.chat.ChatPart.CHAT;
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
 import static juricast.core.lesson.LiveLesson.*;
+import static juricast.core.recording.RecordingPart.RECORDING;
 import static juricast.core.rights.RightsPart.RIGHTS;
 import static juricast.core.signals.SignalsPart.SIGNALS;
 import static juricast.core.supervision.SupervisionPart.SUPERVISION;
@@ -16,9 +17,13 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import juricast.core.chat.ChatOrder;
+import juricast.core.chat.Readers;
+import juricast.core.consent.Consent;
 import juricast.core.grouping.Wish;
 import juricast.core.grouping.Wishes;
 import juricast.core.groups.GroupsState;
@@ -31,6 +36,9 @@ import juricast.core.live.PlaceId;
 import juricast.core.live.Visit;
 import juricast.core.presence.Attendance;
 import juricast.core.presence.Presence;
+import juricast.core.recording.Coverage;
+import juricast.core.recording.RecordingOrder;
+import juricast.core.recording.RecordingState;
 import juricast.core.rights.Appliance;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Fact;
@@ -40,6 +48,8 @@ import juricast.core.rules.Rulebook;
 import juricast.core.rules.Setting;
 import juricast.core.rules.Setting.Force;
 import juricast.core.time.Span;
+import juricast.core.watching.Playback;
+import juricast.core.watching.PlaybackMaker;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Combinators;
@@ -74,6 +84,8 @@ class LessonProperties {
                 .school("groups.smallest", "2", Force.USUAL)
                 .school("groups.quiet-alone", "yes", Force.USUAL)
                 .school("groups.alone-minutes", "1", Force.USUAL)
+                .consent(INES, Consent.Said.GIVEN)
+                .consent(JORY, Consent.Said.REFUSED)
                 .wishing(new Wishes(
                         List.of(new Wish(Wish.Kind.APART, Set.of(INES, JORY), true, "", MAREN)), Map.of(), Set.of()));
     }
@@ -118,6 +130,7 @@ class LessonProperties {
                 .as("in each place one person at a time shows" + lesson)
                 .doesNotHaveDuplicates();
         checkPlaces(lesson);
+        checkRecording(lesson);
         if (state.there().isOver()) {
             assertThat(state.of(DOOR).present()).as("nobody is left" + lesson).isEmpty();
             assertThat(state.of(RIGHTS).withSomethingOn()).isEmpty();
@@ -141,6 +154,60 @@ class LessonProperties {
         assertThat(state.of(CHAT).held().stream().map(one -> one.number()))
                 .as("what waits was written" + lesson)
                 .allMatch(number -> number <= state.number());
+    }
+
+    /** Nobody without consent is heard or seen while something is recorded, whoever ordered what. */
+    private static void checkRecording(LiveLesson lesson) {
+        LessonState state = lesson.state();
+        RecordingState recording = state.of(RECORDING);
+        assertThat(state.rules(lesson.rulebook()).situation().is(Fact.RECORDING))
+                .as("the fact is the state" + lesson)
+                .isEqualTo(recording.isRecording());
+        if (recording.isRecording()) {
+            assertThat(List.of(JORY, KESTER))
+                    .as("closed while recording" + lesson)
+                    .noneMatch(pupil -> state.of(RIGHTS).on(pupil).contains(Appliance.MICROPHONE)
+                            || state.of(RIGHTS).on(pupil).contains(Appliance.CAMERA));
+            assertThat(state.where().isApart())
+                    .as("groups are not recorded" + lesson)
+                    .isFalse();
+        }
+    }
+
+    /**
+     * What was recorded and what is missing come to what had to be; and in what is watched nobody without consent is heard, read or
+     * named, whatever was said while something was recorded.
+     */
+    @Property(tries = 200)
+    void recorded_and_missing_come_to_what_had_to_be_and_nobody_left_out_is_in_it(
+            @ForAll("steps") List<Step> steps, @ForAll boolean required) {
+        LiveLesson lesson = lesson().present(INES).present(JORY).present(KESTER);
+        if (required) {
+            lesson.school("recording.mode", "required", Force.USUAL);
+        }
+        int second = 0;
+        for (Step step : steps) {
+            second += step.seconds;
+            lesson.time("10:%02d:%02d".formatted(second / 60 % 60, second % 60));
+            lesson.order(RecordingOrder.Answer.BEGUN);
+            lesson.order(AnyOrder.of(step.kind, step.whom, step.who));
+            lesson.order(new ChatOrder.Say(visitOf(JORY), Readers.CLASS, "jory pell writes"))
+                    .order(new ChatOrder.Say(visitOf(ORLA), Readers.CLASS, "Well done, KESTER and Jory!"));
+            checkRecording(lesson);
+        }
+        Coverage coverage = Coverage.of(lesson.events(), lesson.now());
+        assertThat(coverage.gaps().stream().map(gap -> gap.time().length()).reduce(coverage.covered(), Duration::plus))
+                .as("covered and gaps" + lesson)
+                .isEqualTo(coverage.required());
+        assertThat(coverage.recorded()).isEqualTo(lesson.state().of(RECORDING).recorded(lesson.now()));
+
+        Playback shown = PlaybackMaker.of(lesson.plan(), lesson.events(), lesson.rulebook(), lesson.now());
+        assertThat(shown.line().length()).isEqualTo(coverage.recorded());
+        assertThat(shown.toString().toLowerCase(Locale.ROOT))
+                .as("left out" + lesson)
+                .doesNotContain("jory", "pell", "kester", "tabb");
+        assertThat(shown.voices().stream().flatMap(voice -> voice.heard().stream()))
+                .allMatch(piece -> piece.until().compareTo(shown.line().length()) <= 0);
     }
 
     /** Everyone is in exactly one place, and how it stands in the places is what those who are there make of it. */

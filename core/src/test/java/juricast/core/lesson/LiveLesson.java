@@ -12,6 +12,8 @@ import java.util.List;
 import java.util.Optional;
 import juricast.core.audience.DeskView;
 import juricast.core.audience.SeatView;
+import juricast.core.consent.Consent;
+import juricast.core.consent.Consents;
 import juricast.core.door.DoorOrder;
 import juricast.core.entry.Arrival;
 import juricast.core.grouping.Wishes;
@@ -67,6 +69,7 @@ public final class LiveLesson {
     private LessonPlan plan = PLAN;
     private final List<LessonEvent> events = new ArrayList<>();
     private final List<Setting> settings = new ArrayList<>();
+    private final List<Consent> consents = new ArrayList<>();
     private Instant now = at("09:55");
     private Optional<Refusal> lastRefusal = Optional.empty();
 
@@ -124,6 +127,18 @@ public final class LiveLesson {
     /** With what its class keeps for making groups. */
     public LiveLesson wishing(Wishes wishes) {
         plan = plan.wishing(wishes);
+        return this;
+    }
+
+    /** With a word about recording one of its people, from the beginning of the year on. */
+    public LiveLesson consent(PersonId person, Consent.Said said) {
+        return consent(
+                new Consent(person, said, Consent.Giver.PARENT, "form 4", at("00:00"), Setting.FOR_EVER, at("00:00")));
+    }
+
+    public LiveLesson consent(Consent one) {
+        consents.add(one);
+        plan = plan.consenting(Consents.of(consents));
         return this;
     }
 

@@ -1,0 +1,210 @@
+package juricast.core.watching;
+
+import static juricast.core.lesson.LiveLesson.*;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import juricast.core.board.BoardOrder;
+import juricast.core.chat.ChatOrder;
+import juricast.core.chat.Readers;
+import juricast.core.consent.Consent;
+import juricast.core.ending.EndingOrder;
+import juricast.core.identity.Role;
+import juricast.core.lesson.LiveLesson;
+import juricast.core.live.LessonOrder;
+import juricast.core.material.MaterialOrder;
+import juricast.core.recording.PauseReason;
+import juricast.core.recording.RecordingOrder;
+import juricast.core.rights.Appliance;
+import juricast.core.rights.RightsOrder;
+import juricast.core.rules.PlannedRules;
+import juricast.core.rules.Setting.Force;
+import juricast.core.time.Span;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
+import org.junit.jupiter.api.Test;
+
+class WatchingTest {
+    /** Recorded from 10:00:10 to 10:20 with a pause from 10:05 to 10:10; Ines speaks, writes and draws. */
+    private static LiveLesson recorded() {
+        return open().school("recording.mode", "required", Force.USUAL)
+                .school("voice.speak", "open", Force.USUAL)
+                .school("share.draw", "open", Force.USUAL)
+                .consent(INES, Consent.Said.GIVEN)
+                .present(INES)
+                .time("10:00:10")
+                .order(new LessonOrder.Tick())
+                .order(RecordingOrder.Answer.BEGUN)
+                .time("10:01:10")
+                .order(new RightsOrder.TurnOn(visitOf(INES), Appliance.MICROPHONE))
+                .order(new ChatOrder.Say(visitOf(INES), Readers.CLASS, "high water at noon"))
+                .order(new ChatOrder.Say(visitOf(INES), Readers.ADULTS, "may I ask something"))
+                .order(new BoardOrder.Draw(visitOf(INES), List.of(0, 0, 10, 10)))
+                .time("10:02:10")
+                .order(new MaterialOrder.Caption(visitOf(ORLA), "Ines Carrow reads the table"))
+                .time("10:05")
+                .order(new RecordingOrder.Pause(PauseReason.CONFIDES, Optional.empty(), ORLA))
+                .order(new ChatOrder.Say(visitOf(INES), Readers.CLASS, "only between us"))
+                .time("10:10")
+                .order(new RecordingOrder.GoOn(ORLA))
+                .order(new RightsOrder.TurnOff(INES, Appliance.MICROPHONE, INES))
+                .time("10:20")
+                .order(new EndingOrder.Dismiss(ORLA));
+    }
+
+    private static Playback shown(LiveLesson lesson) {
+        return PlaybackMaker.of(lesson.plan(), lesson.events(), lesson.rulebook(), lesson.now());
+    }
+
+    @Test
+    void segments_are_put_end_to_end_and_what_was_said_in_a_pause_is_not_there() {
+        Playback shown = shown(recorded());
+
+        assertThat(shown.line().length()).isEqualTo(minutes(14).plusSeconds(50));
+        assertThat(shown.words())
+                .extracting(text -> text.at().toSeconds() + " " + text.name() + ": " + text.text())
+                .containsExactly("60 Ines Carrow: high water at noon");
+        assertThat(shown.voices()).hasSize(1);
+        assertThat(shown.voices().get(0).heard())
+                .as("from a minute in until the pause")
+                .containsExactly(new Piece(Duration.ofSeconds(60), Duration.ofSeconds(290)));
+        assertThat(shown.captions()).extracting(Playback.Text::text).containsExactly("Ines Carrow reads the table");
+        assertThat(shown.pages()).hasSize(1);
+        assertThat(shown.leftOut()).as("Jory and Kester").isEqualTo(2);
+    }
+
+    @Test
+    void who_withdraws_later_is_left_out_from_then_on_with_voice_words_marks_and_name() {
+        LiveLesson lesson = recorded();
+        assertThat(shown(lesson).toString()).contains("Ines");
+
+        lesson.consent(new Consent(
+                INES,
+                Consent.Said.WITHDRAWN,
+                Consent.Giver.PARENT,
+                "letter",
+                at("10:40"),
+                juricast.core.rules.Setting.FOR_EVER,
+                at("10:40")));
+
+        assertThat(shown(lesson.time("10:39")).toString()).contains("Ines");
+        Playback since = shown(lesson.time("10:41"));
+        assertThat(since.toString()).doesNotContain("Ines", "Carrow", "high water");
+        assertThat(since.voices()).isEmpty();
+        assertThat(since.pages()).isEmpty();
+        assertThat(since.captions()).extracting(Playback.Text::text).containsExactly("[name left out] reads the table");
+    }
+
+    @Test
+    void it_is_kept_alone_and_with_first_names_where_the_rules_want_it() {
+        LiveLesson lesson = recorded()
+                .school("recording.without-chat", "yes", Force.USUAL)
+                .school("names.shown", "first-name", Force.USUAL);
+
+        assertThat(shown(lesson).words()).isEmpty();
+        assertThat(shown(lesson).pages()).isEmpty();
+        assertThat(shown(lesson).voices()).extracting(Playback.Voice::name).containsExactly("Ines");
+    }
+
+    @Test
+    void a_page_of_the_board_ends_where_all_was_wiped() {
+        LiveLesson lesson = open().school("recording.mode", "required", Force.USUAL)
+                .school("share.draw", "open", Force.USUAL)
+                .consent(INES, Consent.Said.GIVEN)
+                .present(INES)
+                .time("10:00:10")
+                .order(new LessonOrder.Tick())
+                .order(RecordingOrder.Answer.BEGUN)
+                .order(new BoardOrder.Draw(visitOf(INES), List.of(0, 0, 10, 10)))
+                .time("10:03")
+                .order(new BoardOrder.Wipe(Optional.empty(), Optional.empty(), ORLA))
+                .order(new BoardOrder.Draw(visitOf(INES), List.of(5, 5, 9, 9)))
+                .time("10:04");
+
+        List<Playback.Page> pages = shown(lesson).pages();
+        assertThat(pages).hasSize(2);
+        assertThat(pages.get(0).strokes().get(0).until()).contains(Duration.ofSeconds(170));
+        assertThat(pages.get(1).strokes().get(0).until()).isEmpty();
+    }
+
+    @Test
+    void names_are_left_out_however_they_are_written() {
+        var unnamed = new Unnamed(List.of("Jory Pell", "Åsa Ø"));
+
+        assertThat(unnamed.of("JORY  PELL and jory's pen, Pellworm and åsa"))
+                .isEqualTo("[name left out] and [name left out]'s pen, Pellworm and [name left out]");
+        assertThat(new Unnamed(List.of()).of("Jory")).isEqualTo("Jory");
+    }
+
+    @Test
+    void who_may_watch_is_the_rule_for_the_role_and_who_asked_may_until_a_day() {
+        PlannedRules rules = open().rulebook();
+        var pupil = new Looking(Optional.of(Role.PUPIL), false, Optional.empty(), Optional.empty());
+        var let = new Looking(Optional.of(Role.PUPIL), false, Optional.of(at("11:00")), Optional.of(at("11:00")));
+
+        assertThat(pupil.watch(rules, at("10:55"))).isEqualTo(Looking.Answer.ASK);
+        assertThat(let.watch(rules, at("10:55"))).isEqualTo(Looking.Answer.YES);
+        assertThat(let.watch(rules, at("11:00"))).isEqualTo(Looking.Answer.ASK);
+        assertThat(let.download(rules, at("10:55"))).as("closed is closed").isEqualTo(Looking.Answer.NO);
+        assertThat(new Looking(Optional.empty(), false, Optional.empty(), Optional.empty()).watch(rules, at("10:55")))
+                .isEqualTo(Looking.Answer.NO);
+        assertThat(new Looking(Optional.empty(), true, Optional.empty(), Optional.empty()).download(rules, at("10:55")))
+                .isEqualTo(Looking.Answer.YES);
+    }
+
+    @Provide
+    Arbitrary<List<Piece>> pieces() {
+        return Arbitraries.integers()
+                .between(0, 900)
+                .list()
+                .ofSize(2)
+                .filter(two -> !two.get(0).equals(two.get(1)))
+                .map(two -> new Piece(
+                        Duration.ofSeconds(Math.min(two.get(0), two.get(1))),
+                        Duration.ofSeconds(Math.max(two.get(0), two.get(1)))))
+                .list()
+                .ofMaxSize(12);
+    }
+
+    /** Against counting each second by itself: watching twice counts once, skipping does not count, and never is it more than all. */
+    @Property(tries = 300)
+    void what_was_watched_is_the_union_of_what_was_played(@ForAll("pieces") List<Piece> told) {
+        Duration length = Duration.ofSeconds(600);
+        Watched watched = Watched.NOTHING;
+        for (Piece one : told) {
+            watched = watched.and(List.of(one), length);
+        }
+
+        long seconds = java.util.stream.LongStream.range(0, 600)
+                .filter(second -> told.stream().anyMatch(piece -> piece.has(Duration.ofSeconds(second))))
+                .count();
+        assertThat(watched.length().toSeconds()).isEqualTo(seconds);
+        assertThat(watched.share(length)).isBetween(0.0, 1.0).isEqualTo(seconds / 600.0);
+        assertThat(watched.and(told, length)).as("again").isEqualTo(watched);
+    }
+
+    @Test
+    void a_report_of_more_than_can_have_been_played_is_none() {
+        var ten = List.of(new Piece(Duration.ZERO, minutes(10)));
+
+        assertThat(Watched.isPossible(ten, minutes(5))).as("at double speed").isTrue();
+        assertThat(Watched.isPossible(ten, minutes(4))).isFalse();
+        assertThat(Watched.NOTHING.share(Duration.ZERO)).isZero();
+    }
+
+    @Test
+    void places_between_segments_are_those_at_which_it_goes_on() {
+        var line = new Timeline(List.of(new Span(at("10:00"), at("10:05")), new Span(at("10:10"), at("10:20"))));
+
+        assertThat(line.at(at("10:05"))).isEmpty();
+        assertThat(line.at(at("10:10"))).contains(minutes(5));
+        assertThat(line.from(at("10:07"))).isEqualTo(minutes(5));
+        assertThat(line.from(at("11:00"))).isEqualTo(minutes(15));
+        assertThat(line.pieces(new Span(at("10:04"), at("10:11")))).containsExactly(new Piece(minutes(4), minutes(6)));
+    }
+}
