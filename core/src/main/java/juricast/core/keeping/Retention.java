@@ -25,6 +25,12 @@ public final class Retention {
         return over.plus(Duration.ofDays(days));
     }
 
+    /** The same for what was recorded of it. */
+    public static Instant recordingKeptUntil(Instant over, PlannedRules rules) {
+        return over.plus(Duration.ofDays(
+                rules.value(Catalogue.RECORDING_KEPT, Rule.ANSWERS, over).number()));
+    }
+
     /** The numbers of the events that say what was written, counted from 1. */
     public static List<Integer> written(List<LessonEvent> record) {
         return IntStream.range(0, record.size())

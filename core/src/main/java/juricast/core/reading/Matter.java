@@ -33,6 +33,10 @@ public enum Matter {
     REGISTER(ADULT, COVER, LEAD),
     /** A lesson looked at again, moment by moment. */
     REPLAY(ADULT, COVER, LEAD),
+    /** Which lessons were recorded, which minutes are missing, and who watched; whether one may watch is asked by the rules beside it. */
+    RECORDINGS(ADULT, COVER, LEAD),
+    /** Who may be recorded, and on which paper that stands. */
+    CONSENT(ADULT, LEAD),
     /** Marks over many lessons, of a class or of one pupil. */
     ATTENDANCE(ADULT, LEAD),
     /** How lessons departed from their rules. */
@@ -47,6 +51,8 @@ public enum Matter {
     INVITATIONS(SELF, LEAD),
     /** All lessons that run now. */
     CORRIDOR(LEAD),
+    /** What is kept how long, what goes next and what went; all that is kept about one pupil. */
+    KEPT_AND_FORGOTTEN(LEAD),
     /** Accounts, and who read what of whom. */
     ACCOUNTS(LEAD),
     /** A person's own day, calendar and account. */

@@ -47,6 +47,9 @@ record ByItself(RecordingState is, Room room) {
         }
         var who = new WhoMay(room);
         Mode mode = RecordingRules.mode(new RecordingRules(is, room).mode().value());
+        if (mode != Mode.REQUIRED && !is.required() && !is.isGoing()) {
+            return Optional.empty();
+        }
         return required(who, mode)
                 .or(() -> forbidden(mode))
                 .or(this::begins)

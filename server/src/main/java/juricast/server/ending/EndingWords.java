@@ -49,6 +49,7 @@ class EndingWords implements PartWords {
                         case GROUPS_CLOSED -> "%d groups were together again".formatted(event.count());
                         case CHAT_KEPT -> "The chat was kept: %d messages".formatted(event.count());
                         case BOARD_KEPT -> "The board was kept: %d lines".formatted(event.count());
+                        case RECORDING_KEPT -> "The recording was kept: %d minutes".formatted(event.count());
                         case REGISTER_DRAFTED -> "The register was drafted: %d were in".formatted(event.count());
                     });
         }

@@ -4,6 +4,7 @@ import static juricast.core.board.BoardPart.BOARD;
 import static juricast.core.chat.ChatPart.CHAT;
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
+import static juricast.core.recording.RecordingPart.RECORDING;
 import static juricast.core.rights.RightsPart.RIGHTS;
 
 import java.time.Instant;
@@ -118,7 +119,7 @@ public class GroupsJson {
         return at.timed(
                         "groups desk",
                         "all",
-                        List.of(DOOR, GROUPS, RIGHTS, CHAT, BOARD),
+                        List.of(DOOR, GROUPS, RIGHTS, RECORDING, CHAT, BOARD),
                         now,
                         () -> make(at, now),
                         made -> made.until)

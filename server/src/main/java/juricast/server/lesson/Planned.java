@@ -12,6 +12,7 @@ import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
 import juricast.core.rules.PlannedRules;
 import juricast.server.classes.Classes;
+import juricast.server.consent.KeptConsents;
 import juricast.server.data.Database;
 import juricast.server.data.Topic;
 import juricast.server.grouping.ClassWishes;
@@ -29,6 +30,7 @@ class Planned {
     private final Stances stances;
     private final Watched watched;
     private final ClassWishes wishes;
+    private final KeptConsents consents;
     private final Database database;
 
     Planned(
@@ -37,12 +39,14 @@ class Planned {
             Stances stances,
             Watched watched,
             ClassWishes wishes,
+            KeptConsents consents,
             Database database) {
         this.classes = classes;
         this.settings = settings;
         this.stances = stances;
         this.watched = watched;
         this.wishes = wishes;
+        this.consents = consents;
         this.database = database;
     }
 
@@ -67,6 +71,7 @@ class Planned {
                 .collect(Collectors.toMap(Member::person, one -> one, (first, again) -> first, LinkedHashMap::new));
         LessonPlan whole = gone.isEmpty() ? plan : classes.withFormer(plan, List.copyOf(gone.values()));
         return whole.with(stances.of(id, now), watched.now())
-                .wishing(wishes.of(classes.lesson(id).orElseThrow().ofClass()));
+                .wishing(wishes.of(classes.lesson(id).orElseThrow().ofClass()))
+                .consenting(consents.all());
     }
 }

@@ -2,6 +2,7 @@ package juricast.server.lesson;
 
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
+import static juricast.core.recording.RecordingPart.RECORDING;
 import static juricast.core.rights.RightsPart.RIGHTS;
 
 import java.time.Instant;
@@ -103,7 +104,12 @@ public final class Snapshot {
 
     /** Who may what as of now; made anew only when a rule, somebody's place or a loan is new. */
     public SharedRights rights(Instant now) {
-        return ruled("rights", "all", List.of(DOOR, GROUPS, RIGHTS), now, () -> SharedRights.of(state, rules, now));
+        return ruled(
+                "rights",
+                "all",
+                List.of(DOOR, GROUPS, RIGHTS, RECORDING),
+                now,
+                () -> SharedRights.of(state, rules, now));
     }
 
     /** A piece that no rule and no clock changes. */

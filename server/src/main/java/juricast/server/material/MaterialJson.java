@@ -3,6 +3,7 @@ package juricast.server.material;
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
 import static juricast.core.material.MaterialPart.MATERIAL;
+import static juricast.core.recording.RecordingPart.RECORDING;
 import static juricast.core.rights.RightsPart.RIGHTS;
 
 import java.time.Instant;
@@ -42,7 +43,7 @@ public final class MaterialJson {
         return at.ruled(
                 "material seat",
                 rights.sameAs(me, role),
-                List.of(DOOR, GROUPS, RIGHTS, MATERIAL),
+                List.of(DOOR, GROUPS, RIGHTS, RECORDING, MATERIAL),
                 now,
                 () -> shown(at, SeatView.captions(at.state(), rights, me, role, now)));
     }

@@ -2,6 +2,7 @@ package juricast.server.rights;
 
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
+import static juricast.core.recording.RecordingPart.RECORDING;
 import static juricast.core.rights.RightsPart.RIGHTS;
 import static juricast.core.signals.SignalsPart.SIGNALS;
 
@@ -124,7 +125,7 @@ public class RightsJson {
     public record SeatMineRights(boolean microphone, boolean camera, boolean screen) {}
 
     public DeskRights desk(Snapshot at, Instant now) {
-        return at.ruled("rights desk", "all", List.of(DOOR, GROUPS, RIGHTS), now, () -> make(at, now));
+        return at.ruled("rights desk", "all", List.of(DOOR, GROUPS, RIGHTS, RECORDING), now, () -> make(at, now));
     }
 
     private DeskRights make(Snapshot at, Instant now) {
@@ -197,7 +198,7 @@ public class RightsJson {
         return at.timed(
                 "course",
                 "all",
-                List.of(DOOR, GROUPS, RIGHTS),
+                List.of(DOOR, GROUPS, RIGHTS, RECORDING),
                 now,
                 () -> make(at, now, at.state().of(RIGHTS)),
                 made -> nextStep(at, now));
@@ -253,7 +254,7 @@ public class RightsJson {
         return at.ruled(
                 "rights seat",
                 List.of(shared.sameRightsAs(me, role), shows),
-                List.of(DOOR, GROUPS, SIGNALS, RIGHTS),
+                List.of(DOOR, GROUPS, SIGNALS, RIGHTS, RECORDING),
                 now,
                 () -> seat(RightsSeat.of(at.plan(), at.state(), shared, me, role, now)));
     }

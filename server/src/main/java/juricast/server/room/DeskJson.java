@@ -13,6 +13,7 @@ import juricast.server.lesson.Shown;
 import juricast.server.lesson.Snapshot;
 import juricast.server.material.MaterialJson;
 import juricast.server.merits.MeritsJson;
+import juricast.server.recording.RecordingJson;
 import juricast.server.rights.RightsJson;
 import juricast.server.signals.SignalsJson;
 import juricast.server.supervision.SupervisionJson;
@@ -59,6 +60,7 @@ class DeskJson {
             SupervisionJson.DeskSupervision supervision,
             EndingJson.DeskEnding ending,
             MeritsJson.DeskMerits merits,
+            RecordingJson.DeskRecording recording,
             GroupsJson.DeskGroups groups,
             List<NeedsJson.NeedLine> needs,
             DeskMine mine,
@@ -69,7 +71,8 @@ class DeskJson {
             String me,
             DoorJson.DeskMineDoor door,
             SupervisionJson.DeskMineSupervision supervision,
-            GroupsJson.DeskMineGroups groups) {}
+            GroupsJson.DeskMineGroups groups,
+            RecordingJson.DeskMineRecording recording) {}
 
     Desk of(Snapshot at, PersonId me, int after, Instant now) {
         return make(at, me, now, ChatJson.messages(at, after));
@@ -93,13 +96,15 @@ class DeskJson {
                 SupervisionJson.desk(at),
                 EndingJson.desk(at),
                 MeritsJson.desk(at),
+                RecordingJson.desk(at, now),
                 groups.desk(at, now),
                 needs.of(at, now),
                 new DeskMine(
                         me.value(),
                         DoorJson.deskMine(at, me),
                         SupervisionJson.deskMine(at, me),
-                        GroupsJson.deskMine(at, me)),
+                        GroupsJson.deskMine(at, me),
+                        RecordingJson.deskMine(at, me, now)),
                 words);
     }
 

@@ -3,6 +3,7 @@ package juricast.server.room;
 import static juricast.core.chat.ChatPart.CHAT;
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
+import static juricast.core.recording.RecordingPart.RECORDING;
 import static juricast.core.rights.RightsPart.RIGHTS;
 import static juricast.core.signals.SignalsPart.SIGNALS;
 
@@ -16,11 +17,13 @@ import juricast.core.audience.Needs;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
 import juricast.core.live.LessonPlan;
+import juricast.core.recording.Failure;
 import juricast.core.rules.Rule;
 import juricast.core.signals.Sign;
 import juricast.server.door.DoorJson;
 import juricast.server.groups.GroupsJson;
 import juricast.server.lesson.Snapshot;
+import juricast.server.recording.RecordingWords;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -66,7 +69,7 @@ class NeedsJson {
         return at.timed(
                 "needs",
                 "all",
-                List.of(DOOR, GROUPS, SIGNALS, RIGHTS, CHAT),
+                List.of(DOOR, GROUPS, SIGNALS, RIGHTS, CHAT, RECORDING),
                 now,
                 () -> Needs.of(at.plan(), at.state(), at.rules(), door.seen(at, now), now).list().stream()
                         .map(need -> line(need, at))
@@ -105,6 +108,8 @@ class NeedsJson {
             case LISTED -> "listed";
             case UNSURE -> "unsure " + need.visits().get(0).value();
             case HELD -> "held " + need.number();
+            case RECORDING_FAILS -> "recording-fails " + need.since();
+            case RECORDING_PAUSED -> "recording-paused " + need.since() + " " + need.number();
             case GROUP_CALLS, GROUP_ALONE, GROUPS_PLANNED -> need.kind() + " " + need.about();
             case GROUP_LATE -> need.kind() + " " + name(need);
             case STANCE -> "stance " + need.about();
@@ -127,6 +132,10 @@ class NeedsJson {
                     : need.visits().size() + " on the class list wait";
             case UNSURE -> "Somebody waits whom you look at first";
             case HELD -> who + " has written something that waits for you";
+            case RECORDING_FAILS -> "The recorder does not record: " + RecordingWords.of(Failure.valueOf(need.about()));
+            case RECORDING_PAUSED -> need.number() == 1
+                    ? "The recording is still paused"
+                    : "The recording has been paused for long. Let it go on, or end it";
             case GROUP_CALLS -> GroupsJson.name(at.state(), need.about()) + " calls for an adult";
             case GROUP_ALONE -> GroupsJson.name(at.state(), need.about()) + " has been without an adult for too long";
             case GROUP_LATE -> who + " came late and is in no group";

@@ -4,6 +4,7 @@ import static juricast.core.board.BoardPart.BOARD;
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
 import static juricast.core.material.MaterialPart.MATERIAL;
+import static juricast.core.recording.RecordingPart.RECORDING;
 import static juricast.core.rights.RightsPart.RIGHTS;
 import static juricast.core.signals.SignalsPart.SIGNALS;
 import static juricast.core.supervision.SupervisionPart.SUPERVISION;
@@ -28,6 +29,7 @@ import juricast.server.lesson.Shown;
 import juricast.server.lesson.Snapshot;
 import juricast.server.material.MaterialJson;
 import juricast.server.merits.MeritsJson;
+import juricast.server.recording.RecordingJson;
 import juricast.server.rights.RightsJson;
 import juricast.server.signals.SignalsJson;
 import juricast.server.supervision.SupervisionJson;
@@ -65,6 +67,7 @@ class SeatJson {
             BoardJson.BoardChanged board,
             MaterialJson.MaterialShown material,
             SupervisionJson.SeatSupervision supervision,
+            RecordingJson.SeatRecording recording,
             GroupsJson.@Nullable SeatGroups groups) {}
 
     /** What is one arrival's own. Of those who are not inside there is only the door. */
@@ -74,6 +77,7 @@ class SeatJson {
             SignalsJson.@Nullable SeatMineSignals signals,
             ChatJson.@Nullable SeatMineChat chat,
             MeritsJson.@Nullable SeatMineMerits merits,
+            RecordingJson.@Nullable SeatMineRecording recording,
             GroupsJson.@Nullable SeatMineGroups groups) {}
 
     /** As a stream tells it: what is one's own is one field beside the others. */
@@ -103,7 +107,7 @@ class SeatJson {
 
     private Room room(Snapshot at, Visit visit, Instant now) {
         if (visit.status() != Visit.Status.IN) {
-            return at.piece("seat outside", "all", List.of(SUPERVISION), () -> outside(at));
+            return at.ruled("seat outside", "all", List.of(SUPERVISION, RECORDING), now, () -> outside(at, now));
         }
         PersonId me = visit.person().orElseThrow();
         Role role = SeatView.roleOf(at.plan(), visit);
@@ -111,7 +115,7 @@ class SeatJson {
         return at.ruled(
                 "seat",
                 shared.sameAs(me, role),
-                List.of(DOOR, GROUPS, SIGNALS, RIGHTS, BOARD, MATERIAL, SUPERVISION),
+                List.of(DOOR, GROUPS, SIGNALS, RIGHTS, RECORDING, BOARD, MATERIAL, SUPERVISION),
                 now,
                 () -> new Room(
                         at.plan().title(),
@@ -124,10 +128,11 @@ class SeatJson {
                         BoardJson.changed(at, at.state().where().placeOf(me)),
                         MaterialJson.seat(at, me, role, now),
                         SupervisionJson.seat(at),
+                        RecordingJson.seat(at, now),
                         GroupsJson.seat(at, me, role, now)));
     }
 
-    private static Room outside(Snapshot at) {
+    private static Room outside(Snapshot at, Instant now) {
         return new Room(
                 at.plan().title(),
                 at.plan().time().from(),
@@ -139,6 +144,7 @@ class SeatJson {
                 BoardJson.FROM_OUTSIDE,
                 MaterialJson.FROM_OUTSIDE,
                 SupervisionJson.fromOutside(at),
+                RecordingJson.seat(at, now),
                 null);
     }
 
@@ -155,7 +161,8 @@ class SeatJson {
                         SignalsJson.seatMine(at, me),
                         chat.seatMine(at, visit, me, SeatView.roleOf(at.plan(), visit), now),
                         MeritsJson.seatMine(at, me),
+                        RecordingJson.seatMine(at, me),
                         GroupsJson.seatMine(at, me, SeatView.roleOf(at.plan(), visit), now)))
-                .orElseGet(() -> new SeatMine(mine, null, null, null, null, null));
+                .orElseGet(() -> new SeatMine(mine, null, null, null, null, null, null));
     }
 }

@@ -42,17 +42,11 @@ public class HouseRules {
         }
         String recording =
                 rules.value(Catalogue.RECORDING_MODE, Rule.ANSWERS, at).text();
-        boolean records = Catalogue.RECORDING_MODE.enforced() == Rule.Enforced.IN_THE_LESSON;
         lines.add(
                 switch (recording) {
-                    case "required" -> records
-                            ? "This lesson is recorded from beginning to end: sound, picture and what is shown."
-                            : "The school's rules say that this lesson is to be recorded. This program does not record; ask"
-                                    + " your teacher whether anything else does.";
-                    case "optional" -> records
-                            ? "This lesson may be recorded; you are told when it begins and ends."
-                            : "The school's rules allow recording. This program does not record; your teacher tells you if"
-                                    + " anything else does.";
+                    case "required" -> "This lesson is recorded: what is said to all, shown, written to the class and drawn. You are"
+                            + " told when it begins, pauses and ends.";
+                    case "optional" -> "This lesson may be recorded; you are told before it begins, and when it ends.";
                     default -> "This lesson is not recorded, and nobody may record it.";
                 });
         lines.add("Who disturbs others is reminded first, and may be sent out.");

@@ -32,6 +32,7 @@ public class WorryWords {
             case GROUP_CALLS -> "A group calls for an adult since %s: %s.".formatted(since, who);
             case GROUP_ALONE -> "No adult has looked in since %s: %s.".formatted(since, who);
             case REMOVED_KNOCKS -> "%s was removed and knocks again.".formatted(who);
+            case RECORDING_MISSING -> "It has to be recorded, and has not been since %s.".formatted(since);
             case NOT_OPENED -> "Nobody has opened it; it should have begun at %s."
                     .formatted(school.clockTime(plan.time().from()));
             case STRANGER_AT_OPEN_DOOR -> "The door is open, and somebody unknown is there: %s.".formatted(who);

@@ -1,0 +1,238 @@
+package juricast.server.recording;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import juricast.core.identity.ClassId;
+import juricast.core.identity.LessonId;
+import juricast.core.identity.PersonId;
+import juricast.core.time.Span;
+import juricast.server.data.Database;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** Which recordings there are, and were: of lessons, and what adults have recorded ahead. */
+@Component
+public class Recordings {
+    private final Database database;
+
+    Recordings(Database database) {
+        this.database = database;
+    }
+
+    /**
+     * One recording. What it holds is worked out when it is watched.
+     *
+     * @param lesson nothing where an adult has recorded it ahead
+     * @param ended nothing while it goes on
+     * @param lengthMs 0 while it goes on
+     * @param keptUntil by the rule; nothing while it goes on
+     * @param extendedUntil until when the lead has it kept beyond that
+     * @param by who recorded it ahead
+     * @param shown from when until when one recorded ahead is shown to the class
+     * @param countsPercent which share of one recorded ahead counts as attended, if it counts
+     */
+    public record Recording(
+            String id,
+            Optional<LessonId> lesson,
+            ClassId ofClass,
+            String title,
+            Instant begun,
+            Optional<Instant> ended,
+            long lengthMs,
+            Optional<Instant> keptUntil,
+            Optional<Instant> extendedUntil,
+            String extendedWhy,
+            String extendedBy,
+            Optional<Instant> erasedAt,
+            String erasedWhy,
+            String by,
+            Optional<Span> shown,
+            Optional<Integer> countsPercent) {
+        /** Until when it is kept: by the rule, or longer by the lead's word. */
+        public Optional<Instant> keptTo() {
+            return extendedUntil
+                    .filter(end -> keptUntil.filter(end::isAfter).isPresent())
+                    .or(() -> keptUntil);
+        }
+
+        public boolean isAhead() {
+            return lesson.isEmpty();
+        }
+    }
+
+    /** In the transaction of the event. A lesson has one recording, however often the recorder began. */
+    static void began(JdbcClient sql, LessonId lesson, Instant at) {
+        sql.sql(
+                        """
+                INSERT INTO recording (id, lesson, class, title, begun, alive)
+                SELECT lesson.id, lesson.id, class, class.title, :at, :at FROM lesson
+                JOIN class ON class.id = class WHERE lesson.id = :lesson
+                ON CONFLICT (id) DO UPDATE SET ended = NULL, alive = excluded.alive""")
+                .param("lesson", lesson.value())
+                .param("at", at.toEpochMilli())
+                .update();
+    }
+
+    static void ended(JdbcClient sql, LessonId lesson, Instant at) {
+        sql.sql("UPDATE recording SET ended = :at WHERE id = :lesson")
+                .param("lesson", lesson.value())
+                .param("at", at.toEpochMilli())
+                .update();
+    }
+
+    void alive(Collection<LessonId> lessons, Instant now) {
+        Set<String> ids = lessons.stream().map(LessonId::value).collect(Collectors.toSet());
+        database.append(sql -> sql.sql("UPDATE recording SET alive = :now WHERE id IN (:ids)")
+                .param("now", now.toEpochMilli())
+                .param("ids", ids)
+                .update());
+    }
+
+    /** When it was last known to be recorded. */
+    Optional<Instant> aliveUntil(LessonId lesson) {
+        return database.read()
+                .sql("SELECT alive FROM recording WHERE id = :lesson")
+                .param("lesson", lesson.value())
+                .query(Long.class)
+                .optional()
+                .map(Instant::ofEpochMilli);
+    }
+
+    public Optional<Recording> find(String id) {
+        return database.read()
+                .sql("SELECT * FROM recording WHERE id = :id")
+                .param("id", id)
+                .query((row, n) -> recording(row))
+                .optional();
+    }
+
+    /** @param classes of which; all where there are none @param most at most so many, the latest first */
+    public List<Recording> list(Optional<Set<ClassId>> classes, Span window, int most) {
+        return database.read()
+                .sql(
+                        """
+                    SELECT * FROM recording WHERE begun >= :from AND begun < :until AND (:all OR class IN (:classes))
+                    ORDER BY begun DESC LIMIT :most""")
+                .param("from", window.from().toEpochMilli())
+                .param("until", window.until().toEpochMilli())
+                .param("all", classes.isEmpty())
+                .param(
+                        "classes",
+                        classes.filter(some -> !some.isEmpty())
+                                .map(some -> some.stream().map(ClassId::value).toList())
+                                .orElse(List.of("")))
+                .param("most", most)
+                .query((row, n) -> recording(row))
+                .list();
+    }
+
+    /** Of classes, without those that were erased, the latest first. */
+    public List<Recording> kept(Set<ClassId> classes) {
+        return classes.isEmpty()
+                ? List.of()
+                : database.read()
+                        .sql(
+                                """
+                            SELECT * FROM recording WHERE class IN (:classes) AND erased_at IS NULL AND ended IS NOT NULL
+                            ORDER BY begun DESC""")
+                        .param("classes", classes.stream().map(ClassId::value).toList())
+                        .query((row, n) -> recording(row))
+                        .list();
+    }
+
+    /** What is worked out once it is over. @return whether there is one */
+    void settle(LessonId lesson, long lengthMs, Instant keptUntil) {
+        database.append(sql -> sql.sql("UPDATE recording SET length = :length, kept_until = :kept WHERE id = :lesson")
+                .param("length", lengthMs)
+                .param("kept", keptUntil.toEpochMilli())
+                .param("lesson", lesson.value())
+                .update());
+    }
+
+    /** The lead has it kept longer. */
+    public void extend(String id, Instant until, String why, PersonId by) {
+        database.append(sql -> sql.sql(
+                        """
+                UPDATE recording SET extended_until = :until, extended_why = :why, extended_by = :by
+                WHERE id = :id AND erased_at IS NULL""")
+                .param("until", until.toEpochMilli())
+                .param("why", why)
+                .param("by", by.value())
+                .param("id", id)
+                .update());
+    }
+
+    /** Recorded ahead by an adult, not shown to anybody yet. */
+    public void addAhead(String id, ClassId ofClass, String title, Instant begun, PersonId by) {
+        database.append(sql -> sql.sql(
+                        """
+                INSERT INTO recording (id, class, title, begun, alive, by) VALUES (:id, :class, :title, :at, :at, :by)""")
+                .param("id", id)
+                .param("class", ofClass.value())
+                .param("title", title)
+                .param("at", begun.toEpochMilli())
+                .param("by", by.value())
+                .update());
+    }
+
+    /** It has ended, and is shown to nobody yet. */
+    public void endAhead(String id, Instant ended, long lengthMs, Instant keptUntil) {
+        database.append(sql -> sql.sql(
+                        """
+                UPDATE recording SET ended = :at, length = :length, kept_until = :kept
+                WHERE id = :id AND ended IS NULL""")
+                .param("at", ended.toEpochMilli())
+                .param("length", lengthMs)
+                .param("kept", keptUntil.toEpochMilli())
+                .param("id", id)
+                .update());
+    }
+
+    /** Shows one recorded ahead to its class, or takes it back. @param countsPercent nothing where watching does not count */
+    public void show(String id, Optional<Span> when, Optional<Integer> countsPercent) {
+        database.append(sql -> sql.sql(
+                        """
+                UPDATE recording SET shown_from = :from, shown_until = :until, counts_percent = :percent
+                WHERE id = :id AND lesson IS NULL""")
+                .param("from", when.map(one -> one.from().toEpochMilli()).orElse(null))
+                .param("until", when.map(one -> one.until().toEpochMilli()).orElse(null))
+                .param("percent", countsPercent.orElse(null))
+                .param("id", id)
+                .update());
+    }
+
+    private static Recording recording(ResultSet row) throws SQLException {
+        Optional<Instant> from = instant(row, "shown_from");
+        return new Recording(
+                row.getString("id"),
+                Optional.ofNullable(row.getString("lesson")).map(LessonId::new),
+                new ClassId(row.getString("class")),
+                row.getString("title"),
+                Instant.ofEpochMilli(row.getLong("begun")),
+                instant(row, "ended"),
+                row.getLong("length"),
+                instant(row, "kept_until"),
+                instant(row, "extended_until"),
+                row.getString("extended_why"),
+                row.getString("extended_by"),
+                instant(row, "erased_at"),
+                row.getString("erased_why"),
+                row.getString("by"),
+                from.isPresent()
+                        ? Optional.of(
+                                new Span(from.get(), instant(row, "shown_until").orElseThrow()))
+                        : Optional.empty(),
+                Optional.ofNullable((Integer) row.getObject("counts_percent")));
+    }
+
+    private static Optional<Instant> instant(ResultSet row, String column) throws SQLException {
+        long millis = row.getLong(column);
+        return row.wasNull() ? Optional.empty() : Optional.of(Instant.ofEpochMilli(millis));
+    }
+}

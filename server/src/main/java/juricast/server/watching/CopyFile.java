@@ -1,0 +1,185 @@
+package juricast.server.watching;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.security.DigestOutputStream;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import juricast.core.watching.Piece;
+import juricast.core.watching.Playback;
+import juricast.server.files.TableFile;
+import juricast.server.recording.Medium;
+import juricast.server.recording.Recordings.Recording;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * A recording as one archive of open formats: sound, captions, words, board pages, what was handed out, and a manifest that names
+ * each part with its SHA-256 (schema: {@code formats/recording.schema.json}). It is written as it is made; nothing of it is
+ * gathered in memory but one page at a time.
+ */
+final class CopyFile {
+    private final ZipOutputStream zip;
+    private final List<Part> parts = new ArrayList<>();
+
+    private CopyFile(OutputStream out) {
+        zip = new ZipOutputStream(out, StandardCharsets.UTF_8);
+    }
+
+    /** One file of the archive. */
+    record Part(String name, String type, long bytes, String sha256) {}
+
+    /** @param leftOut how many people are left out because they are not to be recorded @param gaps of the lesson's time */
+    record Manifest(
+            String format,
+            int version,
+            String title,
+            Instant begun,
+            long lengthMs,
+            Instant taken,
+            int leftOut,
+            List<Segment> segments,
+            List<Gap> gaps,
+            List<Stance> stances,
+            List<Part> parts) {}
+
+    record Segment(Instant from, Instant until) {}
+
+    record Gap(String cause, @Nullable String reason, Instant from, Instant until) {}
+
+    record Stance(long atMs, String name) {}
+
+    /** What is written into a part. */
+    private interface Content {
+        void to(OutputStream out) throws IOException;
+    }
+
+    static void write(OutputStream out, Recording recording, Playback shown, Medium sound, Instant now, JsonMapper json)
+            throws IOException {
+        var file = new CopyFile(out);
+        file.put("sound." + sound.ending(), sound.type(), to -> sound.write(to, 0, sound.bytes()));
+        file.put("captions.vtt", "text/vtt", VttFile.of(recording.title(), shown.captions()));
+        if (!shown.words().isEmpty()) {
+            file.put(
+                    "words.csv",
+                    "text/csv",
+                    TableFile.write(
+                            List.of("Seconds", "Name", "Words"),
+                            shown.words().stream()
+                                    .map(one -> List.of(String.valueOf(one.at().toSeconds()), one.name(), one.text()))
+                                    .toList()));
+        }
+        file.put(
+                "voices.csv",
+                "text/csv",
+                TableFile.write(List.of("Name", "From second", "Until second"), voices(shown)));
+        for (int i = 0; i < shown.pages().size(); i++) {
+            file.put(
+                    "board-%d.svg".formatted(i + 1),
+                    "image/svg+xml",
+                    BoardSvg.of(shown.pages().get(i)));
+        }
+        for (int i = 0; i < shown.handouts().size(); i++) {
+            Playback.Handout one = shown.handouts().get(i);
+            file.put("handed-out-%d.txt".formatted(i + 1), "text/plain", one.title() + "\n\n" + one.body() + "\n");
+        }
+        file.manifest(recording, shown, now, json);
+        file.zip.finish();
+    }
+
+    private static List<List<String>> voices(Playback shown) {
+        var rows = new ArrayList<List<String>>();
+        for (Playback.Voice voice : shown.voices()) {
+            for (Piece piece : voice.heard()) {
+                rows.add(List.of(
+                        voice.name(),
+                        String.valueOf(piece.from().toSeconds()),
+                        String.valueOf(piece.until().toSeconds())));
+            }
+        }
+        return rows;
+    }
+
+    private void manifest(Recording recording, Playback shown, Instant now, JsonMapper json) throws IOException {
+        var manifest = new Manifest(
+                "juricast-recording",
+                1,
+                recording.title(),
+                recording.begun(),
+                shown.line().length().toMillis(),
+                now,
+                shown.leftOut(),
+                shown.line().segments().stream()
+                        .map(one -> new Segment(one.from(), one.until()))
+                        .toList(),
+                shown.gaps().stream()
+                        .map(one -> new Gap(
+                                one.cause().name(),
+                                one.pause().map(Enum::name).orElse(null),
+                                one.time().from(),
+                                one.time().until()))
+                        .toList(),
+                shown.stances().stream()
+                        .map(one -> new Stance(one.at().toMillis(), one.name()))
+                        .toList(),
+                List.copyOf(parts));
+        put("manifest.json", "application/json", json.writeValueAsString(manifest));
+    }
+
+    private void put(String name, String type, String text) throws IOException {
+        put(name, type, text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private void put(String name, String type, byte[] bytes) throws IOException {
+        put(name, type, out -> out.write(bytes));
+    }
+
+    private void put(String name, String type, Content content) throws IOException {
+        zip.putNextEntry(new ZipEntry(name));
+        var counted = new Counted(new DigestOutputStream(zip, sha256()));
+        content.to(counted);
+        zip.closeEntry();
+        parts.add(new Part(
+                name,
+                type,
+                counted.bytes,
+                HexFormat.of().formatHex(counted.digest.getMessageDigest().digest())));
+    }
+
+    /** Counts what goes through it. */
+    private static final class Counted extends OutputStream {
+        private final DigestOutputStream digest;
+        private long bytes;
+
+        Counted(DigestOutputStream digest) {
+            this.digest = digest;
+        }
+
+        @Override
+        public void write(int one) throws IOException {
+            digest.write(one);
+            bytes++;
+        }
+
+        @Override
+        public void write(byte[] some, int from, int count) throws IOException {
+            digest.write(some, from, count);
+            bytes += count;
+        }
+    }
+
+    private static MessageDigest sha256() {
+        try {
+            return MessageDigest.getInstance("SHA-256");
+        } catch (NoSuchAlgorithmException impossible) {
+            throw new IllegalStateException(impossible);
+        }
+    }
+}
