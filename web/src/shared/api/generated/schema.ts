@@ -11,7 +11,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_7"];
+        get: operations["page_8"];
         put?: never;
         post?: never;
         delete?: never;
@@ -235,7 +235,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_6"];
+        get: operations["page_7"];
         put?: never;
         post?: never;
         delete?: never;
@@ -299,7 +299,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["table_3"];
+        get: operations["table_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -476,7 +476,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["show"];
+        put: operations["show_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -564,6 +564,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{id}/recordings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{id}/roster": {
         parameters: {
             query?: never;
@@ -573,7 +589,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take_3"];
+        post: operations["take_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -589,7 +605,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["preview_4"];
+        post: operations["preview_5"];
         delete?: never;
         options?: never;
         head?: never;
@@ -603,7 +619,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["table_2"];
+        get: operations["table_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -734,7 +750,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["end_1"];
+        delete: operations["end_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -764,6 +780,86 @@ export interface paths {
             cookie?: never;
         };
         get: operations["suggestions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/consents": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_6"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/consents/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/consents/import/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview_4"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/consents/people/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["about"];
+        put?: never;
+        post: operations["note"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/consents/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -939,7 +1035,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["mine"];
+        get: operations["mine_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1179,7 +1275,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["captions"];
+        get: operations["captions_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1419,7 +1515,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["preview_5"];
+        get: operations["preview_6"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1821,7 +1917,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["show_1"];
+        post: operations["show_2"];
         delete: operations["stopShowing"];
         options?: never;
         head?: never;
@@ -1999,6 +2095,38 @@ export interface paths {
         put?: never;
         post: operations["renewLink"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/recording": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["start"];
+        delete: operations["end_2"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/recording/pause": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["pause_1"];
+        post?: never;
+        delete: operations["goOn"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2564,6 +2692,214 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recordings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/mine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mine"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["one"];
+        put?: never;
+        post?: never;
+        delete: operations["delete_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/captions.vtt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["captions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["copy"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["end_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/kept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/playback": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["playback"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/shown": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["show"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/sound": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sound"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/watched": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tell"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/wishes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/wishes/{wish}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["answer"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/register-settings": {
         parameters: {
             query?: never;
@@ -3118,7 +3454,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["delete_1"];
+        delete: operations["delete_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -3382,10 +3718,44 @@ export interface components {
         AdmitRequest: {
             as?: string;
         };
+        AdultsView: {
+            /** Format: date-time */
+            byRuleUntil?: string;
+            classId: string;
+            /** Format: int32 */
+            countsPercent?: number;
+            erasedWhy: string;
+            extendedBy: string;
+            /** Format: date-time */
+            extendedUntil?: string;
+            extendedWhy: string;
+            isHeld: boolean;
+            lesson?: string;
+            /** Format: date-time */
+            shownFrom?: string;
+            /** Format: date-time */
+            shownUntil?: string;
+            watchers: components["schemas"]["WatcherLine"][];
+            where: string;
+            wishes: components["schemas"]["WishLine"][];
+        };
+        AheadBegun: {
+            /** Format: date-time */
+            begun: string;
+            recording: string;
+        };
+        AheadEnded: {
+            /** Format: int64 */
+            lengthSeconds: number;
+            recording: string;
+        };
+        AheadRequest: {
+            title: string;
+        };
         Alert: {
             grave: boolean;
             /** @enum {string} */
-            kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "RECORD_DAMAGED" | "NO_ADULT" | "GROUP_CALLS" | "GROUP_ALONE" | "REMOVED_KNOCKS" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "GUEST_LET_IN" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
+            kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "RECORD_DAMAGED" | "NO_ADULT" | "GROUP_CALLS" | "GROUP_ALONE" | "REMOVED_KNOCKS" | "RECORDING_MISSING" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "GUEST_LET_IN" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
             mine: boolean;
             /** Format: date-time */
             since: string;
@@ -3593,7 +3963,7 @@ export interface components {
             /** Format: int32 */
             count: number;
             /** @enum {string} */
-            step: "LINK_RETIRED" | "GROUPS_CLOSED" | "CHAT_KEPT" | "BOARD_KEPT" | "REGISTER_DRAFTED";
+            step: "LINK_RETIRED" | "GROUPS_CLOSED" | "CHAT_KEPT" | "RECORDING_KEPT" | "BOARD_KEPT" | "REGISTER_DRAFTED";
         };
         CodeLine: {
             code: string;
@@ -3616,6 +3986,63 @@ export interface components {
             from: string;
             when: string;
             words: string;
+        };
+        ConsentLine: {
+            classes: string[];
+            /** @enum {string} */
+            giver?: "PARENT" | "PUPIL" | "SCHOOL" | "VISITOR";
+            name: string;
+            paper: string;
+            person: string;
+            /** Format: date */
+            since?: string;
+            /** @enum {string} */
+            standing: "GIVEN" | "REFUSED" | "WITHDRAWN" | "UNKNOWN";
+            /** Format: date */
+            until?: string;
+        };
+        ConsentPage: {
+            /** Format: int32 */
+            given: number;
+            pupils: components["schemas"]["ConsentLine"][];
+            /** Format: int32 */
+            refused: number;
+            /** Format: int32 */
+            unknown: number;
+            /** Format: int32 */
+            withdrawn: number;
+        };
+        ConsentPreview: {
+            /** Format: int32 */
+            asTheyWere: number;
+            encoding: string;
+            encodingGuessed: boolean;
+            fingerprint: string;
+            noted: components["schemas"]["NewWord"][];
+            wrong: components["schemas"]["WrongRow"][];
+        };
+        ConsentRequest: {
+            from?: string;
+            /** @enum {string} */
+            giver: "PARENT" | "PUPIL" | "SCHOOL" | "VISITOR";
+            paper: string;
+            /** @enum {string} */
+            said: "GIVEN" | "REFUSED" | "WITHDRAWN";
+            until?: string;
+        };
+        ConsentWord: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: date */
+            from: string;
+            /** @enum {string} */
+            giver: "PARENT" | "PUPIL" | "SCHOOL" | "VISITOR";
+            paper: string;
+            /** @enum {string} */
+            said: "GIVEN" | "REFUSED" | "WITHDRAWN";
+            /** Format: date */
+            until?: string;
         };
         CorrectionRequest: {
             code?: string;
@@ -3666,6 +4093,17 @@ export interface components {
             through?: string;
             why: string;
         };
+        CoverageSum: {
+            /** Format: int64 */
+            coveredMinutes: number;
+            /** Format: int32 */
+            lessons: number;
+            missing: components["schemas"]["MissingMinutes"][];
+            /** Format: int64 */
+            requiredMinutes: number;
+            /** Format: int32 */
+            whole: number;
+        };
         CsrfToken: {
             headerName: string;
             parameterName: string;
@@ -3713,6 +4151,7 @@ export interface components {
             now: string;
             /** Format: int32 */
             number: number;
+            recording: components["schemas"]["DeskRecording"];
             rights: components["schemas"]["DeskRights"];
             signals: components["schemas"]["DeskSignals"];
             /** Format: date-time */
@@ -3762,6 +4201,13 @@ export interface components {
             lastWord?: string;
             leaving: string[];
         };
+        DeskFailure: {
+            says: string;
+            /** Format: date-time */
+            since: string;
+            /** @enum {string} */
+            why: "DISK_FULL" | "LINE_LOST" | "NO_ANSWER";
+        };
         DeskGroups: {
             /** Format: date-time */
             aloneTogether?: string;
@@ -3784,6 +4230,7 @@ export interface components {
             door: components["schemas"]["DeskMineDoor"];
             groups: components["schemas"]["DeskMineGroups"];
             me: string;
+            recording: components["schemas"]["DeskMineRecording"];
             supervision: components["schemas"]["DeskMineSupervision"];
         };
         DeskMineDoor: {
@@ -3796,8 +4243,25 @@ export interface components {
             in?: string;
             looking?: string;
         };
+        DeskMineRecording: {
+            mayEnd: boolean;
+            mayPause: boolean;
+            mayStart: boolean;
+        };
         DeskMineSupervision: {
             mayTakeCharge: boolean;
+        };
+        DeskPause: {
+            /** Format: int32 */
+            asksAfterMinutes: number;
+            by: string;
+            /** @enum {string} */
+            reason: "CONFIDES" | "HEALTH_OR_FAMILY" | "PERSONAL_DATA" | "BREAK" | "OTHER";
+            says: string;
+            /** Format: date-time */
+            since: string;
+            /** Format: date-time */
+            until?: string;
         };
         DeskPupil: {
             agreed?: boolean;
@@ -3811,6 +4275,26 @@ export interface components {
             waits: components["schemas"]["DeskStretch"][];
             /** @enum {string} */
             whereabouts: "MISSING" | "WAITING" | "IN" | "CONNECTION_LOST" | "GONE" | "REMOVED";
+        };
+        DeskRecording: {
+            failure?: components["schemas"]["DeskFailure"];
+            isRecording: boolean;
+            /** Format: int64 */
+            missingSeconds: number;
+            /** @enum {string} */
+            mode: "REQUIRED" | "OPTIONAL" | "FORBIDDEN";
+            paused?: components["schemas"]["DeskPause"];
+            /** @enum {string} */
+            phase: "OFF" | "ANNOUNCED" | "ASKED" | "ON" | "FAILED" | "ENDED";
+            /** Format: int64 */
+            recordedSeconds: number;
+            required: boolean;
+            /** Format: date-time */
+            runningSince?: string;
+            /** Format: date-time */
+            starts?: string;
+            unheard: components["schemas"]["DeskUnheard"][];
+            waiting?: components["schemas"]["DeskWaiting"];
         };
         DeskRights: {
             columns: components["schemas"]["Column"][];
@@ -3849,6 +4333,21 @@ export interface components {
             stoppedAt?: string;
             stoppedBecause?: string;
         };
+        DeskUnheard: {
+            name: string;
+            person: string;
+            /** @enum {string} */
+            standing: "GIVEN" | "REFUSED" | "WITHDRAWN" | "UNKNOWN";
+            /** @enum {string} */
+            what: "NO_RECORDING" | "CLOSED" | "WAITS" | "NOT_ASKED";
+        };
+        DeskWaiting: {
+            says: string;
+            /** Format: date-time */
+            since: string;
+            /** @enum {string} */
+            why: "GROUPS" | "NO_CONSENT" | "SPEAKS";
+        };
         DoorReason: {
             /** @enum {string} */
             code: "LESSON_OVER" | "LINK_RETIRED" | "REMOVED_FOR_GOOD" | "REMOVED_EARLIER" | "NO_VISITORS" | "TURNED_AWAY_EARLIER" | "SWEEP" | "NAME_UNCLEAR" | "NAME_SIMILAR" | "NOT_ON_LIST" | "NO_SECOND_DEVICE" | "ALREADY_HERE" | "VISITOR" | "ROOM_IS_FULL" | "TOO_EARLY" | "NO_ADULT_YET" | "DOOR_SHUT" | "DOOR_KNOCK" | "ON_CLASS_LIST";
@@ -3858,6 +4357,7 @@ export interface components {
         };
         DoorstepPage: {
             adults: string[];
+            asksConsent: boolean;
             desk?: string;
             /** Format: date-time */
             ends?: string;
@@ -3869,6 +4369,8 @@ export interface components {
             needsWord: boolean;
             /** Format: date-time */
             next?: string;
+            /** @enum {string} */
+            recording: "REQUIRED" | "OPTIONAL" | "FORBIDDEN";
             /** Format: date-time */
             starts?: string;
             title: string;
@@ -4181,6 +4683,10 @@ export interface components {
             staffLink: string;
             word: string;
         };
+        KeepRequest: {
+            until: string;
+            why: string;
+        };
         KeeperLine: {
             by: string;
             /** Format: int64 */
@@ -4254,6 +4760,7 @@ export interface components {
         };
         KnockRequest: {
             agreed?: boolean;
+            mayBeRecorded?: boolean;
             name: string;
             word?: string;
         };
@@ -4548,6 +5055,12 @@ export interface components {
             to: "CLASS" | "ADULTS" | "ONE" | "PLACE";
             toName: string;
         };
+        MissingMinutes: {
+            /** @enum {string} */
+            cause: "LATE" | "PAUSED" | "FAILED" | "NO_CONSENT" | "GROUPS" | "ENDED";
+            /** Format: int64 */
+            seconds: number;
+        };
         Moment: {
             day?: string;
             draft?: boolean;
@@ -4584,6 +5097,22 @@ export interface components {
             state: "COMING" | "OPEN" | "OVER" | "CANCELLED";
             title: string;
         };
+        MyRecording: {
+            /** Format: date-time */
+            begun: string;
+            id: string;
+            isAhead: boolean;
+            isAsked: boolean;
+            /** Format: int64 */
+            lengthSeconds: number;
+            title: string;
+            /** Format: date-time */
+            until?: string;
+            /** @enum {string} */
+            watch: "YES" | "ASK" | "NO";
+            /** Format: int32 */
+            watchedPercent: number;
+        };
         NameRequest: {
             name?: string;
         };
@@ -4601,7 +5130,7 @@ export interface components {
             group?: string;
             key: string;
             /** @enum {string} */
-            kind: "LISTED" | "UNSURE" | "GROUP_CALLS" | "GROUP_ALONE" | "GROUP_LATE" | "GROUPS_PLANNED" | "HELD" | "STANCE" | "SIGN" | "HAND" | "LOST" | "ENDING";
+            kind: "LISTED" | "UNSURE" | "GROUP_CALLS" | "GROUP_ALONE" | "GROUP_LATE" | "GROUPS_PLANNED" | "RECORDING_FAILS" | "RECORDING_PAUSED" | "HELD" | "STANCE" | "SIGN" | "HAND" | "LOST" | "ENDING";
             /** Format: int32 */
             number: number;
             person?: string;
@@ -4643,6 +5172,17 @@ export interface components {
             name?: string;
             purpose?: string;
         };
+        NewWord: {
+            /** @enum {string} */
+            becomes: "GIVEN" | "REFUSED" | "WITHDRAWN";
+            /** Format: date */
+            from: string;
+            name: string;
+            /** Format: date */
+            until?: string;
+            /** @enum {string} */
+            was: "GIVEN" | "REFUSED" | "WITHDRAWN" | "UNKNOWN";
+        };
         NextVisit: {
             group: string;
             name: string;
@@ -4664,6 +5204,25 @@ export interface components {
             address: string;
             picture: string;
             secret: string;
+        };
+        OneRecording: {
+            adult?: components["schemas"]["AdultsView"];
+            /** Format: date-time */
+            begun: string;
+            /** @enum {string} */
+            copy: "YES" | "ASK" | "NO";
+            /** Format: date-time */
+            erasedAt?: string;
+            id: string;
+            isAhead: boolean;
+            isAsked: boolean;
+            /** Format: date-time */
+            keptUntil?: string;
+            /** Format: int64 */
+            lengthSeconds: number;
+            title: string;
+            /** @enum {string} */
+            watch: "YES" | "ASK" | "NO";
         };
         OrderStep: {
             /** Format: date-time */
@@ -4762,6 +5321,85 @@ export interface components {
             groups: boolean;
             recording: boolean;
             visitors?: string[];
+        };
+        Played: {
+            /** Format: date-time */
+            begun: string;
+            captions: components["schemas"]["PlayedText"][];
+            gaps: components["schemas"]["PlayedGap"][];
+            handouts: components["schemas"]["PlayedHandout"][];
+            id: string;
+            isAhead: boolean;
+            /** Format: date-time */
+            keptUntil?: string;
+            /** Format: int32 */
+            leftOut: number;
+            /** Format: int64 */
+            lengthMs: number;
+            mayTakeCopy: boolean;
+            pages: components["schemas"]["PlayedPage"][];
+            segments: components["schemas"]["PlayedSegment"][];
+            stances: components["schemas"]["PlayedStance"][];
+            title: string;
+            voices: components["schemas"]["PlayedVoice"][];
+            words: components["schemas"]["PlayedText"][];
+        };
+        PlayedGap: {
+            /** Format: int64 */
+            atMs: number;
+            /** @enum {string} */
+            cause: "LATE" | "PAUSED" | "FAILED" | "NO_CONSENT" | "GROUPS" | "ENDED";
+            /** Format: date-time */
+            from: string;
+            says: string;
+            /** Format: date-time */
+            until: string;
+        };
+        PlayedHandout: {
+            /** Format: int64 */
+            atMs: number;
+            body: string;
+            title: string;
+        };
+        PlayedPage: {
+            strokes: components["schemas"]["PlayedStroke"][];
+        };
+        PlayedPiece: {
+            /** Format: int64 */
+            fromMs: number;
+            /** Format: int64 */
+            untilMs: number;
+        };
+        PlayedSegment: {
+            /** Format: int64 */
+            atMs: number;
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            until: string;
+        };
+        PlayedStance: {
+            /** Format: int64 */
+            atMs: number;
+            name: string;
+        };
+        PlayedStroke: {
+            /** Format: int64 */
+            fromMs: number;
+            line: number[];
+            /** Format: int64 */
+            untilMs?: number;
+        };
+        PlayedText: {
+            /** Format: int64 */
+            atMs: number;
+            name: string;
+            text: string;
+        };
+        PlayedVoice: {
+            heard: components["schemas"]["PlayedPiece"][];
+            isAdult: boolean;
+            name: string;
         };
         PreparedName: {
             id: string;
@@ -4913,6 +5551,36 @@ export interface components {
             /** Format: int32 */
             times: number;
             trusted: boolean;
+        };
+        RecordingLine: {
+            /** Format: int32 */
+            asks: number;
+            /** Format: date-time */
+            begun: string;
+            classId: string;
+            /** Format: int64 */
+            coveredSeconds: number;
+            /** Format: date-time */
+            erasedAt?: string;
+            id?: string;
+            isAhead: boolean;
+            isExtended: boolean;
+            isGoingOn: boolean;
+            /** Format: date-time */
+            keptUntil?: string;
+            /** Format: int64 */
+            lengthSeconds: number;
+            lesson?: string;
+            missing: components["schemas"]["MissingMinutes"][];
+            /** Format: int64 */
+            requiredSeconds: number;
+            title: string;
+        };
+        RecordingsPage: {
+            from: string;
+            lines: components["schemas"]["RecordingLine"][];
+            sum: components["schemas"]["CoverageSum"];
+            until: string;
         };
         RecoveryCodes: {
             codes: string[];
@@ -5082,6 +5750,7 @@ export interface components {
             /** Format: int32 */
             number: number;
             observers: string[];
+            recording: components["schemas"]["SeatRecording"];
             rights: components["schemas"]["SeatRights"];
             signals: components["schemas"]["SeatSignals"];
             /** Format: date-time */
@@ -5123,6 +5792,7 @@ export interface components {
             door: components["schemas"]["SeatMineDoor"];
             groups?: components["schemas"]["SeatMineGroups"];
             merits?: components["schemas"]["SeatMineMerits"];
+            recording?: components["schemas"]["SeatMineRecording"];
             rights?: components["schemas"]["SeatMineRights"];
             signals?: components["schemas"]["SeatMineSignals"];
         };
@@ -5146,6 +5816,10 @@ export interface components {
         SeatMineMerits: {
             reasons: string[];
         };
+        SeatMineRecording: {
+            /** @enum {string} */
+            now: "NOTHING" | "ALL" | "CLOSED";
+        };
         SeatMineRights: {
             camera: boolean;
             microphone: boolean;
@@ -5158,6 +5832,17 @@ export interface components {
             handsBefore: number;
             /** @enum {string} */
             sign?: "AGREE" | "DISAGREE" | "SLOWER" | "FASTER" | "BREAK" | "CANNOT_HEAR";
+        };
+        SeatRecording: {
+            announced: boolean;
+            ask: string[];
+            /** Format: int32 */
+            keptDays: number;
+            /** @enum {string} */
+            shown: "NOT" | "SOON" | "ON" | "PAUSED";
+            /** Format: date-time */
+            starts?: string;
+            watch: string[];
         };
         SeatRights: {
             help?: components["schemas"]["SeatHelp"];
@@ -5224,6 +5909,12 @@ export interface components {
             rule: string;
             stricter: boolean;
             title: string;
+        };
+        ShowRequest: {
+            /** Format: int32 */
+            countsPercent?: number;
+            from?: string;
+            until?: string;
         };
         ShownRequest: {
             shown: boolean;
@@ -5448,6 +6139,20 @@ export interface components {
         WatchedList: {
             words: string[];
         };
+        WatchedReport: {
+            pieces: components["schemas"]["PlayedPiece"][];
+        };
+        WatchedSoFar: {
+            /** Format: int32 */
+            percent: number;
+            /** Format: int64 */
+            watchedMs: number;
+        };
+        WatcherLine: {
+            name: string;
+            /** Format: int32 */
+            percent: number;
+        };
         WeakSpot: {
             accepted?: components["schemas"]["Acceptance"];
             classId: string;
@@ -5489,11 +6194,26 @@ export interface components {
             value: string;
             valueWords: string;
         };
+        WishAnswer: {
+            /** Format: int32 */
+            days?: number;
+        };
+        WishLine: {
+            answeredBy?: string;
+            /** Format: date-time */
+            at: string;
+            copy: boolean;
+            /** Format: int64 */
+            id: number;
+            isAnswered: boolean;
+            /** Format: date-time */
+            letUntil?: string;
+            name: string;
+            why: string;
+        };
         WishRequest: {
-            /** @enum {string} */
-            kind: "APART" | "TOGETHER";
-            people?: string[];
-            reason?: string;
+            copy: boolean;
+            why: string;
         };
         WordCheck: {
             /** Format: double */
@@ -5557,7 +6277,7 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    page_7: {
+    page_8: {
         parameters: {
             query?: never;
             header?: never;
@@ -5947,7 +6667,7 @@ export interface operations {
             };
         };
     };
-    page_6: {
+    page_7: {
         parameters: {
             query?: never;
             header?: never;
@@ -6065,7 +6785,7 @@ export interface operations {
             };
         };
     };
-    table_3: {
+    table_4: {
         parameters: {
             query?: {
                 from?: string;
@@ -6323,7 +7043,7 @@ export interface operations {
             };
         };
     };
-    show: {
+    show_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6526,7 +7246,33 @@ export interface operations {
             };
         };
     };
-    take_3: {
+    begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AheadRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AheadBegun"];
+                };
+            };
+        };
+    };
+    take_4: {
         parameters: {
             query: {
                 fingerprint: string;
@@ -6558,7 +7304,7 @@ export interface operations {
             };
         };
     };
-    preview_4: {
+    preview_5: {
         parameters: {
             query?: {
                 add?: boolean;
@@ -6589,7 +7335,7 @@ export interface operations {
             };
         };
     };
-    table_2: {
+    table_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -6804,7 +7550,7 @@ export interface operations {
             };
         };
     };
-    end_1: {
+    end_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -6899,6 +7645,152 @@ export interface operations {
             };
         };
     };
+    page_6: {
+        parameters: {
+            query?: {
+                ofClass?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ConsentPage"];
+                };
+            };
+        };
+    };
+    take_3: {
+        parameters: {
+            query: {
+                fingerprint: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ConsentPreview"];
+                };
+            };
+        };
+    };
+    preview_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ConsentPreview"];
+                };
+            };
+        };
+    };
+    about: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ConsentWord"][];
+                };
+            };
+        };
+    };
+    note: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConsentRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ConsentWord"][];
+                };
+            };
+        };
+    };
+    table_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
     corridor: {
         parameters: {
             query?: never;
@@ -6925,7 +7817,7 @@ export interface operations {
             header?: never;
             path: {
                 lesson: string;
-                kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "RECORD_DAMAGED" | "NO_ADULT" | "GROUP_CALLS" | "GROUP_ALONE" | "REMOVED_KNOCKS" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "GUEST_LET_IN" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
+                kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "RECORD_DAMAGED" | "NO_ADULT" | "GROUP_CALLS" | "GROUP_ALONE" | "REMOVED_KNOCKS" | "RECORDING_MISSING" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "GUEST_LET_IN" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
             };
             cookie?: never;
         };
@@ -7119,7 +8011,7 @@ export interface operations {
             };
         };
     };
-    mine: {
+    mine_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -7497,7 +8389,7 @@ export interface operations {
             };
         };
     };
-    captions: {
+    captions_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -7860,7 +8752,7 @@ export interface operations {
             };
         };
     };
-    preview_5: {
+    preview_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -8466,7 +9358,7 @@ export interface operations {
             };
         };
     };
-    show_1: {
+    show_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -8803,6 +9695,98 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["LessonPlanPage"];
+                };
+            };
+        };
+    };
+    start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    end_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    pause_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PauseRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    goOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -9666,6 +10650,331 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PupilStay"][];
+                };
+            };
+        };
+    };
+    list_2: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+                ofClass?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RecordingsPage"];
+                };
+            };
+        };
+    };
+    mine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MyRecording"][];
+                };
+            };
+        };
+    };
+    one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OneRecording"];
+                };
+            };
+        };
+    };
+    delete_1: {
+        parameters: {
+            query: {
+                why: string;
+            };
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OneRecording"];
+                };
+            };
+        };
+    };
+    captions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/vtt": string;
+                };
+            };
+        };
+    };
+    copy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    end_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AheadEnded"];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OneRecording"];
+                };
+            };
+        };
+    };
+    playback: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Played"];
+                };
+            };
+        };
+    };
+    show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShowRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    sound: {
+        parameters: {
+            query?: never;
+            header?: {
+                Range?: string;
+            };
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    tell: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WatchedReport"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WatchedSoFar"];
+                };
+            };
+        };
+    };
+    ask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WishRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+                wish: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WishAnswer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OneRecording"];
                 };
             };
         };
@@ -10695,7 +12004,7 @@ export interface operations {
             };
         };
     };
-    delete_1: {
+    delete_2: {
         parameters: {
             query?: never;
             header?: never;

@@ -8,6 +8,8 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import juricast.core.consent.Consent;
+import juricast.core.consent.Standing;
 import juricast.core.door.DoorOrder;
 import juricast.core.entry.Doorstep;
 import juricast.core.identity.DeviceId;
@@ -17,6 +19,10 @@ import juricast.core.identity.PlainName;
 import juricast.core.identity.VisitId;
 import juricast.core.limits.Limits;
 import juricast.core.live.WhoIsThere;
+import juricast.core.recording.RecordingRules;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Rule;
+import juricast.core.rules.Setting;
 import juricast.core.time.Span;
 import juricast.server.access.Cookies;
 import juricast.server.access.For;
@@ -24,6 +30,7 @@ import juricast.server.access.Position;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.Classes;
 import juricast.server.classes.JoinLinks;
+import juricast.server.consent.KeptConsents;
 import juricast.server.data.Ids;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.SeatOrders;
@@ -50,6 +57,7 @@ class DoorstepController {
     private final Classes classes;
     private final JoinLinks links;
     private final HouseRules houseRules;
+    private final KeptConsents consents;
     private final KnockLimits limits;
 
     DoorstepController(
@@ -58,12 +66,14 @@ class DoorstepController {
             Classes classes,
             JoinLinks links,
             HouseRules houseRules,
+            KeptConsents consents,
             KnockLimits limits) {
         this.lessons = lessons;
         this.orders = orders;
         this.classes = classes;
         this.links = links;
         this.houseRules = houseRules;
+        this.consents = consents;
         this.limits = limits;
     }
 
@@ -74,6 +84,8 @@ class DoorstepController {
      * @param desk where an adult in charge of the lesson goes instead of knocking
      * @param lesson none if no lesson is near
      * @param next when the next lesson is, if none is near
+     * @param recording whether the lesson is, or may be, recorded, as the rules have it
+     * @param asksConsent whether a visitor is asked who has not said yet if they may be recorded
      * @param needsWord whether the join word is asked for; not of those who are signed in and on the list
      */
     record DoorstepPage(
@@ -88,10 +100,16 @@ class DoorstepController {
             boolean needsWord,
             @Nullable String name,
             @Nullable String visit,
+            RecordingRules.Mode recording,
+            boolean asksConsent,
             List<String> houseRules) {}
 
-    /** @param agreed whether the house rules were read and agreed to */
-    record KnockRequest(String name, @Nullable String word, @Nullable Boolean agreed) {}
+    /**
+     * @param agreed whether the house rules were read and agreed to
+     * @param mayBeRecorded what a visitor says who was asked; nothing of those who were not
+     */
+    record KnockRequest(
+            String name, @Nullable String word, @Nullable Boolean agreed, @Nullable Boolean mayBeRecorded) {}
 
     record Knocked(String visit) {}
 
@@ -130,10 +148,28 @@ class DoorstepController {
                         .map(one -> one.visitor().name())
                         .orElse(caller == null || caller.position() != Position.PUPIL ? null : caller.name()),
                 visit.orElse(null),
+                mode(lesson),
+                led.invited()
+                                .filter(invited ->
+                                        consents.all().of(invited.visitor().person(), lessons.now())
+                                                == Standing.UNKNOWN)
+                                .isPresent()
+                        && mode(lesson) != RecordingRules.Mode.FORBIDDEN,
                 lesson.map(one -> houseRules.of(
                                 lessons.look(one.id()).rules().book(),
                                 one.time().from()))
                         .orElse(List.of()));
+    }
+
+    /** Where no lesson is near, nothing is recorded. */
+    private RecordingRules.Mode mode(Optional<Classes.Planned> lesson) {
+        return lesson.map(one -> RecordingRules.mode(lessons.look(one.id())
+                        .rules()
+                        .value(
+                                Catalogue.RECORDING_MODE,
+                                Rule.ANSWERS,
+                                one.time().from())))
+                .orElse(RecordingRules.Mode.FORBIDDEN);
     }
 
     /** Knocks. The answer is a visit; what becomes of it comes on its stream. */
@@ -169,12 +205,33 @@ class DoorstepController {
         answer.refusal().ifPresent(why -> {
             throw DoorstepWords.problem(why);
         });
+        noteConsent(led, wanted);
         // Whoever used this device before them is out of the lesson by this knock.
         answer.knocks().ifPresent(arrival -> orders.order(lesson.orElseThrow().id(), new DoorOrder.Knock(arrival)));
         return new Knocked(answer.again()
                 .or(() -> answer.knocks().map(one -> one.visit()))
                 .map(VisitId::value)
                 .orElseThrow());
+    }
+
+    /** A visitor's own word, given at the door; it counts for this visitor and from now on. */
+    private void noteConsent(JoinLinks.Led led, KnockRequest wanted) {
+        Boolean may = wanted.mayBeRecorded;
+        if (may == null || led.invited().isEmpty()) {
+            return;
+        }
+        PersonId visitor = led.invited().get().visitor().person();
+        Instant now = lessons.now();
+        consents.note(
+                List.of(new Consent(
+                        visitor,
+                        may ? Consent.Said.GIVEN : Consent.Said.REFUSED,
+                        Consent.Giver.VISITOR,
+                        "at the door",
+                        now,
+                        Setting.FOR_EVER,
+                        now)),
+                visitor);
     }
 
     private Optional<Doorstep.Before> before(Classes.Planned lesson, DeviceId device) {

@@ -4,7 +4,9 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import juricast.core.identity.PersonId;
 import juricast.server.data.Database;
 import org.springframework.stereotype.Component;
@@ -44,6 +46,17 @@ class Wishes {
                 .param("person", person.value())
                 .query((row, n) -> wish(row))
                 .list();
+    }
+
+    /** How many wait for an answer, by recording. */
+    Map<String, Long> waiting() {
+        return database
+                .read()
+                .sql("SELECT recording, count(*) FROM recording_wish WHERE answered_at IS NULL GROUP BY recording")
+                .query((row, n) -> Map.entry(row.getString(1), row.getLong(2)))
+                .list()
+                .stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
     }
 
     /** Asked once; who asks again is still waiting. */
