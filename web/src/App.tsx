@@ -34,6 +34,10 @@ const RegisterScreen = lazy(() => import('./areas/register/RegisterScreen'))
 const DoorstepScreen = lazy(() => import('./areas/seat/DoorstepScreen'))
 const ReplayScreen = lazy(() => import('./areas/replay/ReplayScreen'))
 const SeatScreen = lazy(() => import('./areas/seat/SeatScreen'))
+const RecordingsScreen = lazy(() => import('./areas/recordings/RecordingsScreen'))
+const RecordingScreen = lazy(() => import('./areas/recordings/RecordingScreen'))
+const PlayerScreen = lazy(() => import('./areas/recordings/PlayerScreen'))
+const ConsentsScreen = lazy(() => import('./areas/recordings/ConsentsScreen'))
 const LooksScreen = lazy(() => import('./areas/looks/LooksScreen'))
 
 export function App() {
@@ -69,6 +73,10 @@ export function App() {
             <Route path="/lessons/:id/desk" element={<DeskScreen />} />
             <Route path="/lessons/:id/register" element={<RegisterScreen />} />
             <Route path="/lessons/:id/replay" element={<ReplayScreen />} />
+            <Route path="/recordings" element={<RecordingsScreen />} />
+            <Route path="/recordings/:id" element={<RecordingScreen />} />
+            <Route path="/recordings/:id/watch" element={<PlayerScreen />} />
+            <Route path="/consents" element={<ConsentsScreen />} />
             <Route path="/join/:token" element={<DoorstepScreen />} />
             <Route path="/seat/:visit" element={<SeatScreen />} />
             <Route path="/stand-in" element={<StandInScreen />} />

@@ -17,6 +17,12 @@ export interface PagePart {
   marks?: (desk: Desk, person: string) => Mark[]
   /** In the menu of a pupil who is in. */
   InRowMenu?: (props: { desk: Desk; pupil: PupilRow; give: (order: never) => void }) => ReactNode
+  /** In the head of the desk, beside the door. */
+  InHead?: (props: { desk: Desk; now: number; give: (order: never) => void }) => ReactNode
+  /** Under the head of the desk, while something must not be overlooked. */
+  UnderHead?: (props: { desk: Desk; now: number; give: (order: never) => void }) => ReactNode
+  /** In the head of a seat, and on the page of who waits at the door. */
+  Sign?: (props: { seat: Seat; now: number }) => ReactNode
   /** Over everything else of a pupil's seat, while it is the one thing to see first. */
   Banner?: (props: { seat: Seat; now: number; act: (one: never) => void }) => ReactNode
   /** At a pupil's own seat, among what they may do. */

@@ -8,6 +8,7 @@ import { groups } from './groups/groups'
 import { materialOrders } from './material/orders'
 import { merits } from './merits/Merits'
 import type { PagePart } from './part'
+import { recording } from './recording/recording'
 import { rightsMarks } from './rights/marks'
 import { rightsNeeds } from './rights/needs'
 import { rightsActs, rightsOrders } from './rights/orders'
@@ -25,6 +26,7 @@ export const PARTS = [
   { orders: boardOrders, acts: boardActs, page: {} },
   { orders: materialOrders, acts: {}, page: {} },
   { orders: supervisionOrders, acts: {}, page: {} },
+  recording,
   { orders: endingOrders, acts: {}, page: {} },
   merits,
 ] as const

@@ -47,6 +47,8 @@ export interface Otherwise {
   supervision?: Partial<Desk['supervision']>
   ending?: Partial<Desk['ending']>
   merits?: Desk['merits']['of']
+  recording?: Partial<Desk['recording']>
+  mayRecord?: Partial<Desk['mine']['recording']>
   groups?: Partial<Desk['groups']>
   mineInGroups?: Desk['mine']['groups']
   needs?: Need[]
@@ -128,6 +130,16 @@ export function aDesk(more: Otherwise = {}): Desk {
     supervision: { quiet: false, ...more.supervision },
     ending: { leaving: [], closing: [], ...more.ending },
     merits: { of: more.merits ?? {} },
+    recording: {
+      mode: 'OPTIONAL',
+      phase: 'OFF',
+      required: false,
+      isRecording: false,
+      recordedSeconds: 0,
+      missingSeconds: 0,
+      unheard: [],
+      ...more.recording,
+    },
     groups: { task: '', how: '', tables: [], together: 0, broken: [], late: [], ...more.groups },
     needs: more.needs ?? [],
     mine: {
@@ -135,6 +147,7 @@ export function aDesk(more: Otherwise = {}): Desk {
       door: { in: true, observing: false, leading: true, overseeing: false, ...more.mine },
       supervision: { mayTakeCharge: more.mayTakeCharge ?? false },
       groups: more.mineInGroups ?? {},
+      recording: { mayStart: true, mayPause: true, mayEnd: true, ...more.mayRecord },
     },
     words: more.words ?? [],
   }

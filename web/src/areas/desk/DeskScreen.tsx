@@ -7,6 +7,7 @@ import { useNow } from '../../shared/time'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
 import { WhySheet } from '../../shared/ui/Why'
+import { PAGES } from '../../lesson/parts'
 import { useOrders, type Order } from '../../lesson/orders'
 import { useDeskKeys } from './hooks/useDeskKeys'
 import { useStaying } from './hooks/useStaying'
@@ -73,6 +74,7 @@ function LiveDesk({ lesson }: { lesson: string }) {
         onWhy={(rule) => setWhy(rightsPath(rule))}
       />
       {live && <RoomBanner desk={desk} now={now} give={give} />}
+      {live && PAGES.map(({ UnderHead }, place) => UnderHead && <UnderHead key={place} desk={desk} now={now} give={give} />)}
       {live && muted && muted.passes > 0 && (
         <Muted key={muted.at} passes={muted.passes} give={give} onOver={() => setMuted(null)} />
       )}

@@ -21,6 +21,7 @@ export default function DoorstepScreen() {
   const [name, setName] = useState('')
   const [word, setWord] = useState('')
   const [agreed, setAgreed] = useState(false)
+  const [mayBeRecorded, setMayBeRecorded] = useState<boolean>()
   const school = useQuery(standing)
   const { data, error } = useQuery({
     queryKey: ['doorstep', token],
@@ -30,7 +31,13 @@ export default function DoorstepScreen() {
     retry: false,
   })
   const knock = useMutation({
-    mutationFn: () => post<{ visit: string }>(`${path}/knock`, { name: data?.name ?? name, word, agreed }),
+    mutationFn: () =>
+      post<{ visit: string }>(`${path}/knock`, {
+        name: data?.name ?? name,
+        word,
+        agreed,
+        ...(mayBeRecorded !== undefined && data?.asksConsent ? { mayBeRecorded } : {}),
+      }),
     onSuccess: (knocked) => navigate(`/seat/${knocked.visit}`),
   })
   useEffect(() => {
@@ -133,6 +140,9 @@ export default function DoorstepScreen() {
               keep to them
             </chakra.label>
           </Box>
+          {data.asksConsent && (
+            <MayBeRecorded value={mayBeRecorded} onChange={setMayBeRecorded} always={data.recording === 'REQUIRED'} />
+          )}
           <Box mb="14px">
             <DeviceCheck />
           </Box>
@@ -151,5 +161,35 @@ export default function DoorstepScreen() {
         </chakra.form>
       )}
     </Quiet>
+  )
+}
+
+interface MayBeRecordedProps {
+  value: boolean | undefined
+  onChange: (may: boolean) => void
+  /** Whether the lesson is recorded in any case. */
+  always: boolean
+}
+
+/** A visitor is asked before coming in. Whoever says nothing is treated as who says no. */
+function MayBeRecorded({ value, onChange, always }: MayBeRecordedProps) {
+  return (
+    <chakra.fieldset my="14px" borderTop="1px solid" borderColor="line" pt="10px">
+      <chakra.legend fontFamily="heading" fontSize="18px" fontWeight="650">
+        May you be recorded?
+      </chakra.legend>
+      <chakra.p fontSize="15.5px" mb="4px">
+        This lesson {always ? 'is' : 'may be'} recorded. Without your yes your microphone and camera are closed meanwhile.
+      </chakra.p>
+      {[
+        { may: true, says: 'Yes, I may be recorded' },
+        { may: false, says: 'No, I am not to be recorded' },
+      ].map(({ may, says }) => (
+        <chakra.label key={says} display="flex" gap="8px" alignItems="baseline" py="2px">
+          <input type="radio" name="may-be-recorded" checked={value === may} onChange={() => onChange(may)} />
+          {says}
+        </chakra.label>
+      ))}
+    </chakra.fieldset>
   )
 }

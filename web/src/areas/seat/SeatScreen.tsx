@@ -83,6 +83,7 @@ function Waiting({ seat, visit, now }: { seat: Seat; visit: string; now: number 
           </Flex>
         ))}
       </Box>
+      {PAGES.map(({ Sign }, place) => Sign && <Sign key={place} seat={seat} now={now} />)}
       <Tide />
       <chakra.p color="ink2" fontSize="15px">
         Stay on this page: it opens by itself. Time at the door is not counted as late.
@@ -193,6 +194,7 @@ function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: R
           with {seat.adults.join(' and ')}, until {time.clock(seat.ends)}
           {left > 0 && ` (${countdown(left)} left)`}
         </chakra.span>
+        {PAGES.map(({ Sign }, place) => Sign && <Sign key={place} seat={seat} now={now} />)}
         <Box flex="1" />
         <chakra.span fontSize="14px" color="ink2">
           {seat.mine.door.shownName ?? seat.mine.door.name}

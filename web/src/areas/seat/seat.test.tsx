@@ -54,6 +54,7 @@ function seat(more: Otherwise = {}): Seat {
     board: { changed: 0 },
     material: { handouts: more.handouts ?? [], captions: more.captions ?? [] },
     supervision: { quiet: more.quiet ?? false, stopped: more.stopped ?? false },
+    recording: { shown: 'NOT', announced: true, watch: [], ask: [], keptDays: 60 },
     mine: {
       door: { status: 'IN', why: [], name: 'Ines Carrow', allowedBack: false },
       rights: { microphone: false, camera: false, screen: false, ...more.on },

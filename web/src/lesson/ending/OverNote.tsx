@@ -11,6 +11,7 @@ const CLOSING: Record<Desk['ending']['closing'][number]['step'], (count: number)
     count === 0 ? 'Nothing was written.' : `${count} ${count === 1 ? 'message' : 'messages'} kept in the record.`,
   BOARD_KEPT: (count) =>
     count === 0 ? 'The board was empty.' : `The board is kept, with ${count} ${count === 1 ? 'line' : 'lines'}.`,
+  RECORDING_KEPT: (count) => `The recording is kept: ${count} ${count === 1 ? 'minute' : 'minutes'}.`,
   REGISTER_DRAFTED: (count) => `The register is drafted: ${count} ${count === 1 ? 'was' : 'were'} here.`,
 }
 

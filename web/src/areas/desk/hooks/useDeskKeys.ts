@@ -8,7 +8,7 @@ const TWICE_MS = 700
 
 /**
  * The desk by keyboard, while nothing is being typed: D door, A all on the list, S next hand speaks, M mute, N next stance,
- * W write, G groups and into the next one, B all back; Escape twice stops everything, also from within a box.
+ * W write, G groups and into the next one, B all back, R the recording paused and on again; Escape twice stops everything, also from within a box.
  */
 export function useDeskKeys(desk: Desk | undefined, give: Give, onGroups: () => void) {
   const escaped = useRef(0)
@@ -39,6 +39,11 @@ export function useDeskKeys(desk: Desk | undefined, give: Give, onGroups: () => 
           else if (next) give({ do: 'go-in', group: next.group })
         },
         b: () => desk.groups.out && give({ do: 'call-back', seconds: desk.groups.out.calledBack ? 0 : 30 }),
+        r: () => {
+          const { phase, paused } = desk.recording
+          if (paused) give({ do: 'recording-on' })
+          else if (phase === 'ON' || phase === 'ASKED') give({ do: 'pause-recording', reason: 'CONFIDES' })
+        },
         w: () => document.getElementById(WRITE_BOX)?.focus(),
       }
       const act = keys[event.key.toLowerCase()]

@@ -10,6 +10,7 @@ import { Sheet } from '../../../shared/ui/Sheet'
 import { mayOrder, type Give } from '../../../lesson/orders'
 import { Choice, DeskMenu, Opener } from '../../../lesson/DeskMenu'
 import { Adults } from '../../../lesson/rights/Lending'
+import { PAGES } from '../../../lesson/parts'
 import { StanceButton } from '../../../lesson/rights/StanceButton'
 
 interface DeskHeadProps {
@@ -49,6 +50,7 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
         {time.clock(desk.starts)} to {time.clock(desk.ends)}
         {live && (left > 0 ? `, ${countdown(left)} left` : `, over by ${countdown(-left)}`)}
       </Box>
+      {live && PAGES.map(({ InHead }, place) => InHead && <InHead key={place} desk={desk} now={now} give={give} />)}
       <Box flex="1" />
       <Line connected={connected} />
       {live && mayOrder(desk) && (

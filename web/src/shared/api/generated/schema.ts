@@ -5576,6 +5576,16 @@ export interface components {
             requiredSeconds: number;
             title: string;
         };
+        RecordingPause: {
+            /** Format: int32 */
+            minutes?: number;
+            /** @enum {string} */
+            reason: "CONFIDES" | "HEALTH_OR_FAMILY" | "PERSONAL_DATA" | "BREAK" | "OTHER";
+        };
+        RecordingWish: {
+            copy: boolean;
+            why: string;
+        };
         RecordingsPage: {
             from: string;
             lines: components["schemas"]["RecordingLine"][];
@@ -6212,8 +6222,10 @@ export interface components {
             why: string;
         };
         WishRequest: {
-            copy: boolean;
-            why: string;
+            /** @enum {string} */
+            kind: "APART" | "TOGETHER";
+            people?: string[];
+            reason?: string;
         };
         WordCheck: {
             /** Format: double */
@@ -9754,7 +9766,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PauseRequest"];
+                "application/json": components["schemas"]["RecordingPause"];
             };
         };
         responses: {
@@ -10939,7 +10951,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["WishRequest"];
+                "application/json": components["schemas"]["RecordingWish"];
             };
         };
         responses: {

@@ -81,7 +81,9 @@ final class RecordingFold implements RecordingEvent.Cases<RecordingState> {
 
     @Override
     public RecordingState paused(RecordingEvent.Paused event) {
-        paused = Optional.of(event);
+        // Another reason, or another end, is none but the same pause: it lasts since it began.
+        Instant begun = paused.map(RecordingEvent.Paused::at).orElse(event.at());
+        paused = Optional.of(new RecordingEvent.Paused(event.reason(), event.until(), event.by(), begun));
         return at(event.at());
     }
 

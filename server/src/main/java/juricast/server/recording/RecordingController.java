@@ -32,7 +32,7 @@ class RecordingController {
     }
 
     /** @param minutes after which it goes on by itself; without them it is let go on */
-    record PauseRequest(PauseReason reason, @Nullable Integer minutes) {}
+    record RecordingPause(PauseReason reason, @Nullable Integer minutes) {}
 
     /** Starts it, or lets the recorder try again at once. */
     @PostMapping
@@ -51,7 +51,7 @@ class RecordingController {
     @PutMapping("/pause")
     @For({TEACHER, LEAD})
     Ordered pause(
-            @PathVariable String lesson, @RequestBody PauseRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+            @PathVariable String lesson, @RequestBody RecordingPause wanted, @AuthenticationPrincipal SignedIn caller) {
         Optional<Duration> length = Optional.ofNullable(wanted.minutes).map(Duration::ofMinutes);
         return desk.order(lesson, caller, new RecordingOrder.Pause(wanted.reason, length, caller.person()));
     }

@@ -384,13 +384,13 @@ class RecordingsController {
     }
 
     /** @param copy whether a copy is asked for, and not to watch */
-    record WishRequest(boolean copy, String why) {}
+    record RecordingWish(boolean copy, String why) {}
 
     /** Asks an adult of the class. */
     @PostMapping("/{recording}/wishes")
     @For({TEACHER, LEAD, PUPIL})
     void ask(
-            @PathVariable String recording, @RequestBody WishRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+            @PathVariable String recording, @RequestBody RecordingWish wanted, @AuthenticationPrincipal SignedIn caller) {
         Recording found = access.found(caller, recording);
         Access.May may = access.may(caller, found);
         Looking.Answer answer = wanted.copy ? may.download() : may.watch();

@@ -1,0 +1,116 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { get } from '../../shared/api/http'
+import type { ConsentLine, ConsentPage } from '../../shared/api/types'
+import { Button } from '../../shared/ui/Button'
+import { Select, TextInput } from '../../shared/ui/Fields'
+import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { Page } from '../../shared/ui/Page'
+import { ConsentImport } from './ConsentImport'
+import { ConsentSheet } from './ConsentSheet'
+import { GIVERS, STANDINGS } from './consent'
+
+/** Who may be recorded, by whose word and until when (need I3). */
+export default function ConsentsScreen() {
+  return <Page title="Who may be recorded">{(me) => <Shown isLead={me.position === 'LEAD'} />}</Page>
+}
+
+function Shown({ isLead }: { isLead: boolean }) {
+  const [search, setSearch] = useState('')
+  const [only, setOnly] = useState('')
+  const [chosen, setChosen] = useState<ConsentLine | null>(null)
+  const { data, error } = useQuery({ queryKey: ['consents'], queryFn: () => get<ConsentPage>('/api/consents') })
+  if (error) return <ProblemNote problem={error} />
+  if (!data) return <LoadingNote what="who may be recorded" />
+  const lines = data.pupils.filter(
+    (one) =>
+      (!only || one.standing === only) && `${one.name} ${one.classes.join(' ')}`.toLowerCase().includes(search.toLowerCase()),
+  )
+  return (
+    <Box px="20px" py="16px" maxW="1080px" mx="auto">
+      <Flex gap="14px" align="end" wrap="wrap" mb="10px">
+        <Box>
+          <chakra.h1 fontSize="25px">Who may be recorded</chakra.h1>
+          <chakra.p color="ink2">
+            {data.given} may; {data.refused} refused, {data.withdrawn} withdrew, and of {data.unknown} nothing is known. Who is
+            not known to have agreed is treated as who has not.
+          </chakra.p>
+        </Box>
+        <Box flex="1" />
+        <chakra.a href="/api/consents/table" download>
+          <Button as="span">As a table (.csv)</Button>
+        </chakra.a>
+        <Link to="/recordings">
+          <Button as="span">Recordings</Button>
+        </Link>
+      </Flex>
+      {isLead && <ConsentImport />}
+      <Flex gap="8px" mb="8px" wrap="wrap">
+        <TextInput
+          type="search"
+          aria-label="Search by name or class"
+          placeholder="Name or class"
+          maxW="260px"
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+        />
+        <Select aria-label="Only those who" maxW="220px" value={only} onChange={(event) => setOnly(event.target.value)}>
+          <option value="">all pupils</option>
+          {Object.entries(STANDINGS).map(([value, says]) => (
+            <option key={value} value={value}>
+              {says}
+            </option>
+          ))}
+        </Select>
+      </Flex>
+      {lines.length === 0 ? (
+        <EmptyNote>No pupil fits.</EmptyNote>
+      ) : (
+        <chakra.table w="100%">
+          <chakra.thead textAlign="left" fontSize="12.5px" color="ink2">
+            <tr>
+              <th scope="col">Pupil</th>
+              <th scope="col">May be recorded</th>
+              <th scope="col">By whom, on which paper</th>
+              <th scope="col">From, until</th>
+              <th scope="col">
+                <chakra.span srOnly>Change</chakra.span>
+              </th>
+            </tr>
+          </chakra.thead>
+          <tbody>
+            {lines.map((one) => (
+              <chakra.tr key={one.person} borderBottom="1px solid" borderColor="line">
+                <chakra.th scope="row" textAlign="left" fontWeight="600" py="4px">
+                  {one.name}
+                  <chakra.span display="block" fontWeight="400" fontSize="12px" color="ink2">
+                    {one.classes.join(', ')}
+                  </chakra.span>
+                </chakra.th>
+                <chakra.td
+                  fontWeight={one.standing === 'GIVEN' ? 400 : 650}
+                  color={one.standing === 'GIVEN' ? 'verdict.in' : 'ink'}
+                >
+                  {STANDINGS[one.standing]}
+                </chakra.td>
+                <td>{[one.giver && GIVERS[one.giver], one.paper].filter(Boolean).join(', ')}</td>
+                <chakra.td fontSize="13px">
+                  {one.since}
+                  {one.until && ` to ${one.until}`}
+                </chakra.td>
+                <chakra.td textAlign="right">
+                  <Button size="small" onClick={() => setChosen(one)}>
+                    {isLead ? 'Note a word' : 'What was said'}
+                  </Button>
+                </chakra.td>
+              </chakra.tr>
+            ))}
+          </tbody>
+        </chakra.table>
+      )}
+      <ConsentSheet pupil={chosen} isLead={isLead} onClose={() => setChosen(null)} />
+    </Box>
+  )
+}

@@ -1,0 +1,252 @@
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link, useParams } from 'react-router'
+import { get, post, put, remove } from '../../shared/api/http'
+import type { OneRecording } from '../../shared/api/types'
+import { useSchoolTime } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+import { TextField } from '../../shared/ui/Fields'
+import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { Page } from '../../shared/ui/Page'
+import { Sheet } from '../../shared/ui/Sheet'
+import { ShowToClass } from './ShowToClass'
+import { length } from './words'
+
+/** One recording: who may watch it, who has, and how long it is kept (need I4). */
+export default function RecordingScreen() {
+  const { id = '' } = useParams()
+  return <Page title="Recording">{(me) => <Shown id={id} isLead={me.position === 'LEAD'} />}</Page>
+}
+
+function Shown({ id, isLead }: { id: string; isLead: boolean }) {
+  const path = `/api/recordings/${encodeURIComponent(id)}`
+  const time = useSchoolTime()
+  const { data, error } = useQuery({ queryKey: ['recording', id], queryFn: () => get<OneRecording>(path), retry: false })
+  if (error) return <ProblemNote problem={error} />
+  if (!data) return <LoadingNote what="the recording" />
+  return (
+    <Box px="20px" py="16px" maxW="980px" mx="auto">
+      <chakra.h1 fontSize="25px">{data.title}</chakra.h1>
+      <chakra.p color="ink2" mb="12px">
+        {data.isAhead ? 'Recorded ahead on' : 'Recorded on'} {time.longDay(data.begun)} at {time.clock(data.begun)}
+        {data.lengthSeconds > 0 && `, ${length(data.lengthSeconds)} long`}.
+      </chakra.p>
+      {data.erasedAt ? (
+        <Box borderLeft="4px solid" borderColor="ink" pl="12px" py="6px" mb="14px">
+          <strong>Deleted on {time.longDay(data.erasedAt)}.</strong> Nothing of it is kept{' '}
+          {data.adult?.erasedWhy && `(${data.adult.erasedWhy})`}. This line stays.
+        </Box>
+      ) : (
+        <Flex gap="8px" wrap="wrap" align="center" mb="14px">
+          {data.watch === 'YES' && (
+            <Link to={`/recordings/${id}/watch`}>
+              <Button as="span" look="main" size="large">
+                Watch
+              </Button>
+            </Link>
+          )}
+          {data.copy === 'YES' && (
+            <chakra.a href={`${path}/copy`} download>
+              <Button as="span">Take a copy (.zip)</Button>
+            </chakra.a>
+          )}
+          {data.isAsked && <span>You have asked; an adult of the class answers.</span>}
+          {!data.isAsked && data.watch === 'ASK' && <Ask path={path} id={id} copy={false} />}
+          {!data.isAsked && data.copy === 'ASK' && data.watch === 'YES' && <Ask path={path} id={id} copy />}
+          {data.keptUntil && (
+            <chakra.span color="ink2" ml="6px">
+              Kept until {time.longDay(data.keptUntil)}.
+            </chakra.span>
+          )}
+        </Flex>
+      )}
+      {data.adult && <ForAdults id={id} path={path} one={data} adult={data.adult} isLead={isLead} />}
+    </Box>
+  )
+}
+
+function Ask({ path, id, copy }: { path: string; id: string; copy: boolean }) {
+  const [open, setOpen] = useState(false)
+  const [why, setWhy] = useState('')
+  const cache = useQueryClient()
+  const ask = useMutation({
+    mutationFn: () => post(`${path}/wishes`, { copy, why }),
+    onSuccess: () => {
+      setOpen(false)
+      return cache.invalidateQueries({ queryKey: ['recording', id] })
+    },
+  })
+  return (
+    <>
+      <Button onClick={() => setOpen(true)}>{copy ? 'Ask for a copy' : 'Ask to watch it'}</Button>
+      <Sheet title={copy ? 'Ask for a copy' : 'Ask to watch it'} open={open} onClose={() => setOpen(false)}>
+        <chakra.form
+          onSubmit={(event) => {
+            event.preventDefault()
+            ask.mutate()
+          }}
+        >
+          <TextField label="What for?" value={why} maxLength={500} onChange={(event) => setWhy(event.target.value)} required />
+          <ProblemNote problem={ask.error} />
+          <Button type="submit" look="main" disabled={ask.isPending}>
+            Ask
+          </Button>
+        </chakra.form>
+      </Sheet>
+    </>
+  )
+}
+
+interface ForAdultsProps {
+  id: string
+  path: string
+  one: OneRecording
+  adult: NonNullable<OneRecording['adult']>
+  isLead: boolean
+}
+
+function ForAdults({ id, path, one, adult, isLead }: ForAdultsProps) {
+  const time = useSchoolTime()
+  const cache = useQueryClient()
+  const watched = adult.watchers.filter((each) => each.percent > 0).length
+  const answer = useMutation({
+    mutationFn: ({ wish, days }: { wish: number; days?: number }) =>
+      put<OneRecording>(`${path}/wishes/${wish}`, days ? { days } : {}),
+    onSuccess: (next) => cache.setQueryData(['recording', id], next),
+  })
+  return (
+    <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="30px" alignItems="start">
+      <Box>
+        {adult.wishes.length > 0 && (
+          <Box mb="16px">
+            <chakra.h2 fontSize="17px" mb="4px">
+              Who asks
+            </chakra.h2>
+            <ProblemNote problem={answer.error} />
+            {adult.wishes.map((wish) => (
+              <Box key={wish.id} py="5px" borderBottom="1px solid" borderColor="line">
+                <strong>{wish.name}</strong> asks {wish.copy ? 'for a copy' : 'to watch it'}
+                {wish.why && `: “${wish.why}”`}
+                {wish.isAnswered ? (
+                  <Box color="ink2" fontSize="13px">
+                    {wish.letUntil ? `Open until ${time.longDay(wish.letUntil)}` : 'Refused'}, {wish.answeredBy}
+                  </Box>
+                ) : (
+                  <Flex gap="6px" mt="3px">
+                    <Button onClick={() => answer.mutate({ wish: wish.id, days: 14 })}>Let for 14 days</Button>
+                    <Button onClick={() => answer.mutate({ wish: wish.id })}>Refuse</Button>
+                  </Flex>
+                )}
+              </Box>
+            ))}
+          </Box>
+        )}
+        <chakra.h2 fontSize="17px" mb="4px">
+          Kept
+        </chakra.h2>
+        <chakra.p mb="4px">It lies {adult.where}.</chakra.p>
+        <chakra.p mb="4px">
+          {adult.byRuleUntil && `By the rule until ${time.longDay(adult.byRuleUntil)}. `}
+          {adult.extendedUntil &&
+            `${adult.extendedBy} has it kept until ${time.longDay(adult.extendedUntil)}: ${adult.extendedWhy}. `}
+          {adult.isHeld && 'Something of this lesson is held as evidence, so it is not deleted.'}
+        </chakra.p>
+        {isLead && !one.erasedAt && <Keeping id={id} path={path} isHeld={adult.isHeld} />}
+        {one.isAhead && !one.erasedAt && <ShowToClass id={id} path={path} adult={adult} />}
+        <Flex gap="12px" mt="12px">
+          <Link to={`/classes/${adult.classId}`}>
+            <u>The class</u>
+          </Link>
+          {adult.lesson && (
+            <Link to={`/lessons/${adult.lesson}/replay`}>
+              <u>The record of the lesson</u>
+            </Link>
+          )}
+        </Flex>
+      </Box>
+      <Box>
+        <chakra.h2 fontSize="17px" mb="4px">
+          Who has watched: {watched} of {adult.watchers.length}
+        </chakra.h2>
+        <chakra.table w="100%" fontSize="14px">
+          <tbody>
+            {adult.watchers.map((each) => (
+              <chakra.tr key={each.name} borderBottom="1px solid" borderColor="line">
+                <chakra.th scope="row" textAlign="left" fontWeight="400" py="2px">
+                  {each.name}
+                </chakra.th>
+                <chakra.td w="120px">
+                  <Box h="7px" border="1px solid" borderColor="lineStrong" aria-hidden>
+                    <Box h="100%" bg="verdict.in" style={{ width: `${each.percent}%` }} />
+                  </Box>
+                </chakra.td>
+                <chakra.td w="56px" textAlign="right" fontFamily="mono">
+                  {each.percent} %
+                </chakra.td>
+              </chakra.tr>
+            ))}
+          </tbody>
+        </chakra.table>
+      </Box>
+    </Grid>
+  )
+}
+
+/** What only the lead does: keep it longer, or have it deleted before its time. */
+function Keeping({ id, path, isHeld }: { id: string; path: string; isHeld: boolean }) {
+  const [open, setOpen] = useState<'keep' | 'delete' | null>(null)
+  const [until, setUntil] = useState('')
+  const [why, setWhy] = useState('')
+  const cache = useQueryClient()
+  const change = useMutation({
+    mutationFn: () =>
+      open === 'keep'
+        ? put<OneRecording>(`${path}/kept`, { until, why })
+        : remove<OneRecording>(`${path}?why=${encodeURIComponent(why)}`),
+    onSuccess: (next) => {
+      cache.setQueryData(['recording', id], next)
+      setOpen(null)
+    },
+  })
+  return (
+    <Flex gap="8px" my="6px">
+      <Button onClick={() => setOpen('keep')}>Keep it longer</Button>
+      {!isHeld && (
+        <Button look="stop" onClick={() => setOpen('delete')}>
+          Delete it now
+        </Button>
+      )}
+      <Sheet
+        title={open === 'delete' ? 'Delete this recording?' : 'Keep it longer'}
+        open={open !== null}
+        onClose={() => setOpen(null)}
+      >
+        <chakra.form
+          onSubmit={(event) => {
+            event.preventDefault()
+            change.mutate()
+          }}
+        >
+          {open === 'keep' && (
+            <TextField
+              label="Until the end of"
+              type="date"
+              value={until}
+              onChange={(event) => setUntil(event.target.value)}
+              required
+            />
+          )}
+          {open === 'delete' && (
+            <chakra.p mb="8px">Nothing can bring it back. That there was one, and why it went, is said for ever.</chakra.p>
+          )}
+          <TextField label="Why" value={why} maxLength={500} onChange={(event) => setWhy(event.target.value)} required />
+          <ProblemNote problem={change.error} />
+          <Button type="submit" look={open === 'delete' ? 'stop' : 'main'} disabled={change.isPending}>
+            {open === 'delete' ? 'Delete it' : 'Keep it'}
+          </Button>
+        </chakra.form>
+      </Sheet>
+    </Flex>
+  )
+}

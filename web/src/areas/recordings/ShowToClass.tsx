@@ -1,0 +1,69 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { put } from '../../shared/api/http'
+import type { OneRecording } from '../../shared/api/types'
+import { useSchoolTime } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+import { TextField } from '../../shared/ui/Fields'
+import { ProblemNote } from '../../shared/ui/Notes'
+
+interface ShowToClassProps {
+  id: string
+  path: string
+  adult: NonNullable<OneRecording['adult']>
+}
+
+/** From when until when a class finds what was recorded ahead, and whether watching it counts (need I6). */
+export function ShowToClass({ id, path, adult }: ShowToClassProps) {
+  const time = useSchoolTime()
+  const cache = useQueryClient()
+  const [day, setDay] = useState('')
+  const [hour, setHour] = useState('08:00')
+  const [until, setUntil] = useState('')
+  const show = useMutation({
+    mutationFn: (shown: boolean) => put(`${path}/shown`, shown ? { from: `${day}T${hour}`, until } : {}),
+    onSuccess: () => cache.invalidateQueries({ queryKey: ['recording', id] }),
+  })
+  return (
+    <Box mt="14px">
+      <chakra.h2 fontSize="17px" mb="4px">
+        Shown to the class
+      </chakra.h2>
+      <ProblemNote problem={show.error} />
+      {adult.shownFrom && adult.shownUntil ? (
+        <>
+          <p>
+            From {time.longDay(adult.shownFrom)}, {time.clock(adult.shownFrom)}, until {time.longDay(adult.shownUntil)}.
+          </p>
+          <Button mt="6px" onClick={() => show.mutate(false)} disabled={show.isPending}>
+            Take it back
+          </Button>
+        </>
+      ) : (
+        <chakra.form
+          onSubmit={(event) => {
+            event.preventDefault()
+            show.mutate(true)
+          }}
+        >
+          <chakra.p mb="6px">Nobody of the class sees it yet.</chakra.p>
+          <Flex gap="8px" wrap="wrap">
+            <TextField label="From" type="date" value={day} onChange={(event) => setDay(event.target.value)} required />
+            <TextField label="At" type="time" value={hour} onChange={(event) => setHour(event.target.value)} required />
+            <TextField
+              label="Until the end of"
+              type="date"
+              value={until}
+              onChange={(event) => setUntil(event.target.value)}
+              required
+            />
+          </Flex>
+          <Button type="submit" look="main" disabled={show.isPending}>
+            Show it to the class
+          </Button>
+        </chakra.form>
+      )}
+    </Box>
+  )
+}

@@ -1,0 +1,63 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import type { Played } from '../../../shared/api/types'
+import { boardAt, captionAt } from '../transcript'
+
+interface StageProps {
+  played: Played
+  nowMs: number
+  captions: boolean
+}
+
+/** What was to be seen: the board as it was, who is heard, and the caption under it. */
+export function Stage({ played, nowMs, captions }: StageProps) {
+  const lines = boardAt(played, nowMs)
+  const speaking = played.voices.filter((voice) => voice.heard.some((one) => one.fromMs <= nowMs && nowMs < one.untilMs))
+  const caption = captions ? captionAt(played, nowMs) : ''
+  return (
+    <Box>
+      <Box bg="sheet" border="1.5px solid" borderColor="ink" position="relative">
+        <chakra.svg viewBox="0 0 1000 600" preserveAspectRatio="none" w="100%" h={{ base: '200px', md: '340px' }} role="img">
+          <title>{lines.length > 0 ? 'The board at this moment' : 'The board is empty at this moment'}</title>
+          {lines.map((line, place) => (
+            <polyline
+              key={place}
+              points={line.map((one, i) => (i % 2 === 0 ? one : one * 0.6)).join(' ')}
+              fill="none"
+              stroke="currentColor"
+              strokeWidth="3"
+              vectorEffect="non-scaling-stroke"
+              strokeLinecap="round"
+            />
+          ))}
+        </chakra.svg>
+        {lines.length === 0 && (
+          <Flex position="absolute" inset="0" align="center" justify="center" color="ink2" px="20px" textAlign="center">
+            {played.pages.length === 0
+              ? 'Nothing was drawn on the board in this recording.'
+              : 'Nothing stands on the board at this moment.'}
+          </Flex>
+        )}
+      </Box>
+      {played.captions.length > 0 && captions && (
+        <Box minH="56px" mt="6px" px="12px" py="8px" bg="ink" color="sheet" fontSize="17px" aria-live="off">
+          {caption}
+        </Box>
+      )}
+      <chakra.p mt="8px" minH="22px">
+        {speaking.length > 0 ? (
+          <>
+            <strong>{speaking.map((one) => one.name).join(', ')}</strong> {speaking.length === 1 ? 'is' : 'are'} heard.
+          </>
+        ) : (
+          <chakra.span color="ink2">Nobody is heard at this moment.</chakra.span>
+        )}
+      </chakra.p>
+      {played.leftOut > 0 && (
+        <chakra.p color="ink2" fontSize="13.5px">
+          {played.leftOut === 1 ? 'One person is' : `${played.leftOut} people are`} left out of it, with voice, words, marks and
+          name: they are not to be recorded.
+        </chakra.p>
+      )}
+    </Box>
+  )
+}

@@ -1,0 +1,21 @@
+import type { Desk } from '../../shared/api/types'
+import type { Mark } from '../part'
+import { InHead, UnderHead } from './DeskRecording'
+import { recordingNeeds } from './needs'
+import { recordingOrders } from './orders'
+import { AtSeat, Sign } from './SeatRecording'
+
+/** Beside the name of who may not be recorded, while it matters. */
+function marks(desk: Desk, person: string): Mark[] {
+  const { phase, unheard } = desk.recording
+  const going = phase !== 'OFF' && phase !== 'ENDED'
+  return going && unheard.some((one) => one.person === person)
+    ? [{ short: 'not recorded', words: 'not to be recorded', quiet: true }]
+    : []
+}
+
+export const recording = {
+  orders: recordingOrders,
+  acts: {},
+  page: { cards: recordingNeeds, marks, InHead, UnderHead, Sign, AtSeat },
+}
