@@ -1,5 +1,4 @@
 import { useMutation } from '@tanstack/react-query'
-import type { Desk } from '../shared/api/types'
 import { PARTS } from './parts'
 import { sender, type OrderOf, type Sends } from './send'
 
@@ -25,10 +24,4 @@ export function useOrders(lesson: string) {
 /** Acts at one seat. */
 export function useActs(visit: string) {
   return useMutation({ mutationFn: (one: Act) => act(visit, one) })
-}
-
-/** Whether the asking person may give orders: an adult who is in, or a safeguarding lead from anywhere. */
-export function mayOrder(desk: Desk): boolean {
-  const { overseeing, in: isIn, observing } = desk.mine.door
-  return overseeing || (isIn && !observing)
 }

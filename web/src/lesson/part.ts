@@ -17,8 +17,8 @@ export interface PagePart {
   marks?: (desk: Desk, person: string) => Mark[]
   /** In the menu of a pupil who is in. */
   InRowMenu?: (props: { desk: Desk; pupil: PupilRow; give: (order: never) => void }) => ReactNode
-  /** In the head of the desk, beside the door. */
-  InHead?: (props: { desk: Desk; now: number; give: (order: never) => void }) => ReactNode
+  /** In the desk's menu of what is needed less often. */
+  InMore?: (props: { desk: Desk; give: (order: never) => void }) => ReactNode
   /** Under the head of the desk, while something must not be overlooked. */
   UnderHead?: (props: { desk: Desk; now: number; give: (order: never) => void }) => ReactNode
   /** In the head of a seat, and on the page of who waits at the door. */

@@ -86,7 +86,8 @@ function Shown({ isLead }: { isLead: boolean }) {
                 <chakra.th scope="row" textAlign="left" fontWeight="600" py="4px">
                   {one.name}
                   <chakra.span display="block" fontWeight="400" fontSize="12px" color="ink2">
-                    {one.classes.join(', ')}
+                    {one.classes[0]}
+                    {one.classes.length > 1 && ` and ${one.classes.length - 1} more`}
                   </chakra.span>
                 </chakra.th>
                 <chakra.td
@@ -96,7 +97,7 @@ function Shown({ isLead }: { isLead: boolean }) {
                   {STANDINGS[one.standing]}
                 </chakra.td>
                 <td>{[one.giver && GIVERS[one.giver], one.paper].filter(Boolean).join(', ')}</td>
-                <chakra.td fontSize="13px">
+                <chakra.td fontSize="13px" whiteSpace="nowrap">
                   {one.since}
                   {one.until && ` to ${one.until}`}
                 </chakra.td>

@@ -123,7 +123,7 @@ function Line({ one }: { one: RecordingLine }) {
       borderColor="line"
       color={one.erasedAt ? 'ink3' : 'ink'}
     >
-      <chakra.span fontFamily="mono" fontSize="13px" w="128px" flexShrink={0}>
+      <chakra.span fontFamily="mono" fontSize="13px" w="164px" flexShrink={0} whiteSpace="nowrap">
         {time.day(one.begun)} {time.clock(one.begun)}
       </chakra.span>
       <Box flex="1 1 240px" minW="0">
@@ -144,7 +144,7 @@ function Line({ one }: { one: RecordingLine }) {
           <Cover required={one.requiredSeconds} covered={one.coveredSeconds} missing={one.missing} />
         ) : (
           <chakra.span fontSize="13px" color="ink2">
-            {one.isAhead ? '' : 'did not have to be'}
+            {one.isAhead || one.isGoingOn ? '' : 'did not have to be'}
           </chakra.span>
         )}
       </Box>

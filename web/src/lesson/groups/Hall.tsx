@@ -4,7 +4,8 @@ import type { Desk } from '../../shared/api/types'
 import { countdown, useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 import { Key } from '../../shared/ui/Key'
-import { mayOrder, type Give } from '../orders'
+import { mayOrder } from '../mayOrder'
+import type { Give } from '../orders'
 import { COLUMNS, HallLine, share } from './HallLine'
 
 type Out = NonNullable<Desk['groups']['out']>

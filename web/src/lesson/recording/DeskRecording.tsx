@@ -1,11 +1,11 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import { useState, type ReactNode } from 'react'
+import { useState } from 'react'
 import type { Desk } from '../../shared/api/types'
 import { countdown } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 import { Key } from '../../shared/ui/Key'
 import { Choice, DeskMenu, MenuHead, Opener } from '../DeskMenu'
-import { mayOrder } from '../orders'
+import { mayOrder } from '../mayOrder'
 import type { OrderOf } from '../send'
 import type { PauseReason, recordingOrders } from './orders'
 import { Pen, type PenState } from './Pen'
@@ -28,10 +28,10 @@ export function penOf({ phase, isRecording, paused, waiting }: Recording): PenSt
   return isRecording && !paused && !waiting ? 'on' : 'paused'
 }
 
-/** How much was recorded until now, in minutes and seconds. */
-function recorded({ recordedSeconds, runningSince }: Recording, now: number): string {
+/** How much was recorded until now, in whole minutes. */
+function minutes({ recordedSeconds, runningSince }: Recording, now: number): number {
   const running = runningSince ? Math.max(0, now - Date.parse(runningSince)) : 0
-  return countdown(recordedSeconds * 1000 + running)
+  return Math.floor((recordedSeconds + running / 1000) / 60)
 }
 
 const WORDS: Record<PenState, string> = {
@@ -42,40 +42,46 @@ const WORDS: Record<PenState, string> = {
   failed: 'Not recording',
 }
 
-/** The one quiet mark in the head: that it is recorded, for how long, and the key to pause. All else is behind it. */
-export function InHead({ desk, now, give }: { desk: Desk; now: number; give: Give }) {
+/** The one quiet mark of the desk: that it is recorded and for how long; all orders are behind it. */
+function RecordingMark({ desk, now, give }: { desk: Desk; now: number; give: Give }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null)
   const { recording, mine } = desk
   const pen = penOf(recording)
-  const orders = mayOrder(desk)
-  if (pen === 'off' && (recording.mode === 'FORBIDDEN' || !orders || !mine.recording.mayStart)) return null
-  const on = pen === 'on' || pen === 'paused'
-  const grave = pen === 'failed' || (pen === 'paused' && recording.required)
+  const shown = (
+    <Flex as="span" align="center" gap="8px" fontWeight="650">
+      <Pen state={pen} size={30} />
+      {WORDS[pen]}
+      {(pen === 'on' || pen === 'paused') && <chakra.span fontFamily="mono">{minutes(recording, now)} min</chakra.span>}
+    </Flex>
+  )
+  if (!mayOrder(desk)) return shown
   return (
     <>
       <Opener onOpen={setAnchor}>
-        <Flex
-          align="center"
-          gap="6px"
-          px="8px"
-          py="2px"
-          border="1.5px solid"
-          borderColor={grave ? 'verdict.away' : pen === 'off' ? 'lineStrong' : 'ink'}
-          borderRadius="3px"
-          bg={pen === 'on' ? 'markSoft' : 'sheet'}
-          color={grave ? 'verdict.away' : 'ink'}
-          fontWeight={pen === 'off' ? 400 : 600}
-        >
-          <Pen state={pen} />
-          {WORDS[pen]}
-          {on && <chakra.span fontFamily="mono">{recorded(recording, now)}</chakra.span>}
-          {on && mine.recording.mayPause && <Key>R</Key>}
-        </Flex>
+        <chakra.span display="block" border="1px solid" borderColor="lineStrong" borderRadius="3px" px="8px" py="1px" bg="sheet">
+          {shown}
+        </chakra.span>
       </Opener>
+      {pen === 'on' && mine.recording.mayPause && (
+        <chakra.span color="ink2">
+          <Key>R</Key> pauses
+        </chakra.span>
+      )}
       <DeskMenu anchor={anchor} onClose={() => setAnchor(null)}>
         <Orders desk={desk} give={give} />
       </DeskMenu>
     </>
+  )
+}
+
+/** In the menu of what is needed less often: a recording is started where the rules leave it open. */
+export function InMore({ desk, give }: { desk: Desk; give: Give }) {
+  const { recording, mine } = desk
+  if (penOf(recording) !== 'off' || recording.mode === 'FORBIDDEN' || !mine.recording.mayStart) return null
+  return (
+    <Choice value="record" onSelect={() => give({ do: 'record' })}>
+      Record: everybody is told ten seconds before
+    </Choice>
   )
 }
 
@@ -131,67 +137,91 @@ function Orders({ desk, give }: { desk: Desk; give: Give }) {
   )
 }
 
-/** What must not be overlooked: that it begins, is paused, waits or fails, and who is not recorded. */
+/** The line of the recording under the head: the mark, and what must not be overlooked beside it. */
 export function UnderHead({ desk, now, give }: { desk: Desk; now: number; give: Give }) {
-  const { recording, mine } = desk
+  const { recording } = desk
   const pen = penOf(recording)
   if (pen === 'off') return null
+  const asked = recording.paused && now - Date.parse(recording.paused.since) > recording.paused.asksAfterMinutes * 60_000
+  const grave = recording.failure !== undefined || (asked && recording.required)
   return (
-    <Box role="status">
-      {pen === 'soon' && recording.starts && (
-        <Line>
-          <strong>Recording begins in {Math.max(0, Math.ceil((Date.parse(recording.starts) - now) / 1000))} s.</strong> Everybody
-          was told.
-          {mayOrder(desk) && mine.recording.mayEnd && (
-            <Button size="small" onClick={() => give({ do: 'end-recording' })}>
-              Call it off
-            </Button>
-          )}
-        </Line>
+    <Flex
+      gap="12px"
+      align="center"
+      wrap="wrap"
+      px="16px"
+      py="3px"
+      fontSize="13px"
+      bg={grave ? 'verdict.awaySoft' : 'sheet'}
+      borderBottom="1px solid"
+      borderColor={grave ? 'verdict.away' : 'line'}
+    >
+      <RecordingMark desk={desk} now={now} give={give} />
+      <Flex role="status" gap="10px" align="center" wrap="wrap">
+        {pen === 'soon' && recording.starts && <Soon desk={desk} now={now} give={give} />}
+        {recording.paused && <Paused desk={desk} now={now} give={give} />}
+        {recording.waiting && !recording.paused && (
+          <span>
+            <strong>Nothing is recorded for now:</strong> {recording.waiting.says}. It goes on by itself.
+          </span>
+        )}
+        {recording.failure && (
+          <span>The recorder does not record: {recording.failure.says}. It is asked again and again by itself.</span>
+        )}
+        {recording.unheard.length > 0 && <Unheard recording={recording} />}
+      </Flex>
+    </Flex>
+  )
+}
+
+function Soon({ desk, now, give }: { desk: Desk; now: number; give: Give }) {
+  const seconds = Math.max(0, Math.ceil((Date.parse(desk.recording.starts ?? '') - now) / 1000))
+  return (
+    <>
+      <span>
+        <strong>Begins in {seconds} s.</strong> Everybody was told.
+      </span>
+      {mayOrder(desk) && desk.mine.recording.mayEnd && (
+        <Button size="small" onClick={() => give({ do: 'end-recording' })}>
+          Call it off
+        </Button>
       )}
-      {recording.paused && <Paused desk={desk} now={now} give={give} />}
-      {recording.waiting && !recording.paused && (
-        <Line>
-          <strong>Nothing is recorded for now:</strong> {recording.waiting.says}. It goes on by itself.
-        </Line>
-      )}
-      {recording.failure && (
-        <Line grave>The recorder does not record: {recording.failure.says}. It is asked again and again by itself.</Line>
-      )}
-      {recording.unheard.length > 0 && <Unheard recording={recording} />}
-    </Box>
+    </>
   )
 }
 
 function Paused({ desk, now, give }: { desk: Desk; now: number; give: Give }) {
-  const { paused, required } = desk.recording
+  const { paused } = desk.recording
   if (!paused) return null
-  const since = now - Date.parse(paused.since)
-  const long = since > paused.asksAfterMinutes * 60_000
-  const may = mayOrder(desk) && desk.mine.recording.mayPause
   return (
-    <Line grave={long && required}>
-      <strong>Paused for {countdown(since)}</strong>: {paused.says} ({paused.by}).{' '}
-      {paused.until ? `Goes on by itself in ${countdown(Date.parse(paused.until) - now)}.` : 'It lasts until you let it go on.'}
-      {may && (
+    <>
+      <span>
+        <strong>for {countdown(now - Date.parse(paused.since))}</strong>: {paused.says} ({paused.by}).{' '}
+        {paused.until ? `Goes on by itself in ${countdown(Date.parse(paused.until) - now)}.` : 'It lasts until you let it go on.'}
+      </span>
+      {mayOrder(desk) && desk.mine.recording.mayPause && (
         <>
           <Button size="small" look="main" onClick={() => give({ do: 'recording-on' })}>
             Go on recording <Key>R</Key>
           </Button>
           {!paused.until &&
-            [5, 10].map((minutes) => (
-              <Button key={minutes} size="small" onClick={() => give({ do: 'pause-recording', reason: paused.reason, minutes })}>
-                by itself in {minutes} min
+            [5, 10].map((each) => (
+              <Button
+                key={each}
+                size="small"
+                onClick={() => give({ do: 'pause-recording', reason: paused.reason, minutes: each })}
+              >
+                by itself in {each} min
               </Button>
             ))}
         </>
       )}
-    </Line>
+    </>
   )
 }
 
 const BECOMES: Record<Recording['unheard'][number]['what'], string> = {
-  CLOSED: 'voice and camera closed while recording',
+  CLOSED: 'their voice and camera are closed',
   WAITS: 'the recording waits while they speak',
   NO_RECORDING: 'nothing is recorded while they are here',
   NOT_ASKED: '',
@@ -208,38 +238,18 @@ const STANDING: Record<Recording['unheard'][number]['standing'], string> = {
 function Unheard({ recording }: { recording: Recording }) {
   const kinds = [...new Set(recording.unheard.map((one) => one.what))]
   return (
-    <Line>
-      <span>
-        {kinds.map((what, place) => (
-          <span key={what}>
-            {place > 0 && ' · '}
-            Not to be recorded:{' '}
-            {recording.unheard
-              .filter((one) => one.what === what)
-              .map((one) => `${one.name} (${STANDING[one.standing]})`)
-              .join(', ')}
-            , so {BECOMES[what]}
-          </span>
-        ))}
-      </span>
-    </Line>
-  )
-}
-
-function Line({ grave = false, children }: { grave?: boolean; children: ReactNode }) {
-  return (
-    <Flex
-      gap="10px"
-      align="center"
-      wrap="wrap"
-      px="16px"
-      py="3px"
-      fontSize="13px"
-      bg={grave ? 'verdict.awaySoft' : 'sheet'}
-      borderBottom="1px solid"
-      borderColor={grave ? 'verdict.away' : 'line'}
-    >
-      {children}
-    </Flex>
+    <span>
+      {kinds.map((what, place) => (
+        <span key={what}>
+          {place > 0 && ' · '}
+          Not recorded:{' '}
+          {recording.unheard
+            .filter((one) => one.what === what)
+            .map((one) => `${one.name} (${STANDING[one.standing]})`)
+            .join(', ')}
+          ; {BECOMES[what]}
+        </span>
+      ))}
+    </span>
   )
 }

@@ -1,6 +1,6 @@
 import type { Desk } from '../../shared/api/types'
 import type { Mark } from '../part'
-import { InHead, UnderHead } from './DeskRecording'
+import { InMore, UnderHead } from './DeskRecording'
 import { recordingNeeds } from './needs'
 import { recordingOrders } from './orders'
 import { AtSeat, Sign } from './SeatRecording'
@@ -17,5 +17,5 @@ function marks(desk: Desk, person: string): Mark[] {
 export const recording = {
   orders: recordingOrders,
   acts: {},
-  page: { cards: recordingNeeds, marks, InHead, UnderHead, Sign, AtSeat },
+  page: { cards: recordingNeeds, marks, InMore, UnderHead, Sign, AtSeat },
 }

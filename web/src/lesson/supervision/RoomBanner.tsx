@@ -4,7 +4,8 @@ import type { Desk } from '../../shared/api/types'
 import { countdown, useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 import { TextInput } from '../../shared/ui/Fields'
-import { mayOrder, type Give } from '../orders'
+import { mayOrder } from '../mayOrder'
+import type { Give } from '../orders'
 import { titleOf } from '../rights/Lending'
 
 /** What holds for the whole room and must not be overlooked; nothing else stands here. */

@@ -1,7 +1,8 @@
 import { useLayoutEffect, useRef } from 'react'
 import { WRITE_BOX } from '../../../lesson/chat/WordsPanel'
 import type { Desk } from '../../../shared/api/types'
-import { mayOrder, type Give } from '../../../lesson/orders'
+import { mayOrder } from '../../../lesson/mayOrder'
+import type { Give } from '../../../lesson/orders'
 
 /** Escape twice within this time stops everything. */
 const TWICE_MS = 700

@@ -7,7 +7,8 @@ import { countdown, useSchoolTime } from '../../../shared/time'
 import { Button } from '../../../shared/ui/Button'
 import { Key } from '../../../shared/ui/Key'
 import { Sheet } from '../../../shared/ui/Sheet'
-import { mayOrder, type Give } from '../../../lesson/orders'
+import { mayOrder } from '../../../lesson/mayOrder'
+import type { Give } from '../../../lesson/orders'
 import { Choice, DeskMenu, Opener } from '../../../lesson/DeskMenu'
 import { Adults } from '../../../lesson/rights/Lending'
 import { PAGES } from '../../../lesson/parts'
@@ -50,7 +51,6 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
         {time.clock(desk.starts)} to {time.clock(desk.ends)}
         {live && (left > 0 ? `, ${countdown(left)} left` : `, over by ${countdown(-left)}`)}
       </Box>
-      {live && PAGES.map(({ InHead }, place) => InHead && <InHead key={place} desk={desk} now={now} give={give} />)}
       <Box flex="1" />
       <Line connected={connected} />
       {live && mayOrder(desk) && (
@@ -217,6 +217,7 @@ function MoreButton({ desk, give }: { desk: Desk; give: Give }) {
             End the focus
           </Choice>
         )}
+        {PAGES.map(({ InMore }, place) => InMore && <InMore key={place} desk={desk} give={give} />)}
         <Choice value="out" onSelect={() => give({ do: 'leave' })}>
           Step out (another adult stays)
         </Choice>

@@ -9,6 +9,7 @@ import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -105,6 +106,8 @@ class ConsentController {
         List<ConsentLine> lines = names.entrySet().stream()
                 .sorted(Map.Entry.comparingByValue())
                 .map(one -> line(one.getKey(), one.getValue(), titles.get(one.getKey()), all, now))
+                // Those of whom something is to be known stand first.
+                .sorted(Comparator.comparing((ConsentLine one) -> one.standing == Standing.GIVEN))
                 .toList();
         return new ConsentPage(
                 count(lines, Standing.GIVEN),

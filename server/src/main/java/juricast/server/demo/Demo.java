@@ -1,5 +1,7 @@
 package juricast.server.demo;
 
+import static juricast.core.recording.RecordingPart.RECORDING;
+
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -19,10 +21,12 @@ import juricast.core.live.LessonState;
 import juricast.core.rules.PlannedRules;
 import juricast.core.time.Span;
 import juricast.server.classes.Classes;
+import juricast.server.consent.KeptConsents;
 import juricast.server.data.Database;
 import juricast.server.data.School;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.Records;
+import juricast.server.recording.RecorderStandIn;
 import juricast.server.rules.Settings;
 import juricast.server.rules.Stances;
 import juricast.server.rules.Watched;
@@ -56,6 +60,9 @@ class Demo implements SmartLifecycle {
     private final LiveLessons lessons;
     private final StandIn standIn;
     private final DemoGroups groups;
+    private final DemoConsents consents;
+    private final KeptConsents said;
+    private final RecorderStandIn recorderStandIn;
     private final Clock clock;
     private final Environment environment;
     private volatile boolean isLaidOut;
@@ -72,6 +79,9 @@ class Demo implements SmartLifecycle {
             LiveLessons lessons,
             StandIn standIn,
             DemoGroups groups,
+            DemoConsents consents,
+            KeptConsents said,
+            RecorderStandIn recorderStandIn,
             Clock clock,
             Environment environment) {
         this.database = database;
@@ -85,6 +95,9 @@ class Demo implements SmartLifecycle {
         this.lessons = lessons;
         this.standIn = standIn;
         this.groups = groups;
+        this.consents = consents;
+        this.said = said;
+        this.recorderStandIn = recorderStandIn;
         this.clock = clock;
         this.environment = environment;
     }
@@ -101,6 +114,7 @@ class Demo implements SmartLifecycle {
                     List.of(),
                     DemoSchool.idOf("Maren Oddlund"));
             groups.keep();
+            consents.keep();
             DemoFile.read("running-orders.csv").stream()
                     .collect(Collectors.groupingBy(row -> row.get("class"), LinkedHashMap::new, Collectors.toList()))
                     .forEach((id, rows) -> stances.write(
@@ -158,7 +172,8 @@ class Demo implements SmartLifecycle {
         LessonPlan plan = classes.plan(planned.id(), now)
                 .orElseThrow()
                 .with(stances.of(planned.id(), now), watched.now())
-                .wishing(groups.wishes(planned.ofClass()));
+                .wishing(groups.wishes(planned.ofClass()))
+                .consenting(said.all());
         var cast = new Cast(
                 plan,
                 planned.time().from(),
@@ -168,16 +183,23 @@ class Demo implements SmartLifecycle {
         var stage = new AtomicReference<>(Parts.NEW);
         PlannedRules rules = settings.ofLesson(planned.id());
         var events = new ArrayList<LessonEvent>();
+        var recorder =
+                new DemoRecorder(plan, rules, stage::get, (at, order) -> decide(plan, stage, rules, at, order, events));
         for (Cast.Cue cue : cast.cues(stage::get)) {
             if (fresh && !cue.at().isAfter(now)) {
+                recorder.until(cue.at());
                 cue.order().get().ifPresent(order -> {
                     decide(plan, stage, rules, cue.at(), order, events);
                     cast.follows(order).ifPresent(next -> decide(plan, stage, rules, cue.at(), next, events));
                 });
             }
         }
+        recorder.until(now);
         if (!events.isEmpty()) {
             records.write(planned.id(), events);
+            if (stage.get().of(RECORDING).isGoing()) {
+                recorderStandIn.hasRecorded(planned.id());
+            }
         }
         var toPlay = cast.cues(() -> records.state(planned.id())).stream()
                 .filter(cue -> cue.at().isAfter(now))

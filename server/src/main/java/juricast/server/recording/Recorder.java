@@ -13,6 +13,9 @@ public interface Recorder {
     /** It is to begin, or to try again. @param answers is told that it records, and later, if need be, that it does not any more */
     void begin(LessonId lesson, Consumer<RecordingOrder.Answer> answers);
 
+    /** After a start: whether it has recorded on all the time. @param answers is told later, if need be, that it does not any more */
+    boolean hasGoneOn(LessonId lesson, Consumer<RecordingOrder.Answer> answers);
+
     /** Nothing of what happens now is to be recorded. */
     void pause(LessonId lesson);
 

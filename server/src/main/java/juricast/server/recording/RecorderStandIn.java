@@ -38,6 +38,17 @@ public class RecorderStandIn implements Recorder, DisposableBean {
         answers.schedule(() -> answer(lesson, told), answersAfter, TimeUnit.MILLISECONDS);
     }
 
+    /** It lives and dies with this program, and knows after a start only of lessons that were laid out with it. */
+    @Override
+    public boolean hasGoneOn(LessonId lesson, Consumer<RecordingOrder.Answer> told) {
+        return recording.replace(lesson, told) != null;
+    }
+
+    /** Has recorded a lesson that was played before the program was open. */
+    public void hasRecorded(LessonId lesson) {
+        recording.put(lesson, answer -> {});
+    }
+
     /** One that does not answer says nothing. */
     private void answer(LessonId lesson, Consumer<RecordingOrder.Answer> told) {
         Optional<Failure> failure = Optional.ofNullable(failing.remove(lesson));

@@ -95,7 +95,7 @@ class TellingTheRecorder implements Follower {
             Optional<RecordingState> is = lessons.stateIfReadable(id).map(state -> state.of(RECORDING));
             boolean wasOn = is.filter(state -> state.phase() == Phase.ON || state.phase() == Phase.ASKED)
                     .isPresent();
-            if (wasOn) {
+            if (wasOn && !recorder.hasGoneOn(id, answer -> answered(id, answer))) {
                 Optional<Instant> since = recordings.aliveUntil(id);
                 answered(id, new RecordingOrder.Answer(Optional.of(Failure.LINE_LOST), since));
             }

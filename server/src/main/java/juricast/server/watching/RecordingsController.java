@@ -390,7 +390,9 @@ class RecordingsController {
     @PostMapping("/{recording}/wishes")
     @For({TEACHER, LEAD, PUPIL})
     void ask(
-            @PathVariable String recording, @RequestBody RecordingWish wanted, @AuthenticationPrincipal SignedIn caller) {
+            @PathVariable String recording,
+            @RequestBody RecordingWish wanted,
+            @AuthenticationPrincipal SignedIn caller) {
         Recording found = access.found(caller, recording);
         Access.May may = access.may(caller, found);
         Looking.Answer answer = wanted.copy ? may.download() : may.watch();
