@@ -39,7 +39,16 @@ export function Stage({ played, nowMs, captions }: StageProps) {
         )}
       </Box>
       {played.captions.length > 0 && captions && (
-        <Box minH="56px" mt="6px" px="12px" py="8px" bg="ink" color="sheet" fontSize="17px" aria-live="off">
+        <Box
+          minH="56px"
+          mt="6px"
+          px="12px"
+          py="8px"
+          bg={caption ? 'ink' : 'transparent'}
+          color="sheet"
+          fontSize="17px"
+          aria-live="off"
+        >
           {caption}
         </Box>
       )}

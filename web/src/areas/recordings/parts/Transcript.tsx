@@ -13,7 +13,7 @@ interface TranscriptProps {
 }
 
 const KINDS: Record<TranscriptLine['kind'], string> = {
-  caption: 'said',
+  caption: 'captions',
   words: 'wrote',
   handout: 'handed out',
   stance: 'stance',

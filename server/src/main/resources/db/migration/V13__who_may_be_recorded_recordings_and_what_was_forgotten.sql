@@ -93,3 +93,12 @@ CREATE TABLE forgotten (
     count  INTEGER NOT NULL
 );
 CREATE INDEX forgotten_by_kind ON forgotten (kind, at);
+
+-- Which kinds of what a lesson said have been forgotten (core: Retention); takes the place of lesson_stage.forgot.
+CREATE TABLE lesson_forgot (
+    lesson TEXT NOT NULL REFERENCES lesson (id),
+    kind   TEXT NOT NULL,
+    at     INTEGER NOT NULL,
+    PRIMARY KEY (lesson, kind)
+) WITHOUT ROWID;
+INSERT INTO lesson_forgot (lesson, kind, at) SELECT lesson, 'WORDS', over FROM lesson_stage WHERE forgot = 1;

@@ -318,6 +318,16 @@ public final class Catalogue {
             .enforced(IN_THE_RECORD)
             .ofWholeLesson(new Count(180));
 
+    public static final Rule<Count> BOARD_KEPT = rule(
+                    "board.kept-days", SHARING, ValueType.fewerAreStricter(1, 3650, Unit.DAYS))
+            .titled("How long the board is kept")
+            .meaning(
+                    "Days after the lesson, then the lines on its board are erased; longer where an incident holds them.")
+            .because("Long enough to learn from it, no longer.")
+            .pupilsCallIt("how long the board is kept")
+            .enforced(IN_THE_RECORD)
+            .ofWholeLesson(new Count(180));
+
     public static final Rule<Permission> SHARE_SCREEN = rule("share.screen", SHARING, ValueType.PERMISSION)
             .titled("Share a screen")
             .meaning("Whether a person may show something from the own device to everyone.")
@@ -403,6 +413,15 @@ public final class Catalogue {
             .pupilsCallIt("write the captions")
             .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, ON_REQUEST, CLOSED, CLOSED, CLOSED));
+
+    public static final Rule<Count> CAPTIONS_KEPT = rule(
+                    "captions.kept-days", SIGNALS, ValueType.fewerAreStricter(1, 3650, Unit.DAYS))
+            .titled("How long captions are kept")
+            .meaning("Days after the lesson, then what was written along is erased; longer where an incident holds it.")
+            .because("What was said is not kept longer than it is needed.")
+            .pupilsCallIt("how long captions are kept")
+            .enforced(IN_THE_RECORD)
+            .ofWholeLesson(new Count(180));
 
     public static final Rule<Choice> RECORDING_MODE = rule(
                     "recording.mode", RECORDING, ValueType.withoutOrder("required", "optional", "forbidden"))
@@ -810,9 +829,11 @@ public final class Catalogue {
     public static final Rule<Count> REGISTER_KEPT = rule(
                     "register.kept-days", REGISTER, ValueType.fewerAreStricter(30, 3650, Unit.DAYS))
             .titled("How long registers are kept")
-            .meaning("Days after the lesson, then it is deleted.")
+            .meaning(
+                    "Days after the lesson, then its register is deleted, with logs from elsewhere and all that its record says of anybody.")
             .because("Long enough for the year's report, no longer.")
             .pupilsCallIt("how long registers are kept")
+            .enforced(IN_THE_RECORD)
             .ofWholeLesson(new Count(1095));
 
     public static final Rule<YesNo> LEADS_FACTOR = rule(
@@ -833,6 +854,24 @@ public final class Catalogue {
             .pupilsCallIt("how long it is kept who looked at your record")
             .enforced(AT_SIGN_IN)
             .ofWholeLesson(new Count(365));
+
+    public static final Rule<Count> MESSAGES_KEPT = rule(
+                    "account.messages-kept-days", ACCOUNTS, ValueType.fewerAreStricter(30, 3650, Unit.DAYS))
+            .titled("How long messages are kept")
+            .meaning("Days after a message went out, then it is deleted.")
+            .because("Long enough to show that a family was told.")
+            .pupilsCallIt("how long messages to you are kept")
+            .enforced(IN_THE_OUTBOX)
+            .ofWholeLesson(new Count(180));
+
+    public static final Rule<Count> DEVICES_KEPT = rule(
+                    "account.devices-kept-days", ACCOUNTS, ValueType.fewerAreStricter(7, 3650, Unit.DAYS))
+            .titled("How long a device is known")
+            .meaning("Days after somebody signed in on a device for the last time, then it is forgotten.")
+            .because("A device that was given away is nobody’s any more.")
+            .pupilsCallIt("how long your devices are known")
+            .enforced(AT_SIGN_IN)
+            .ofWholeLesson(new Count(180));
 
     public static final List<Rule<?>> ALL = List.copyOf(WRITTEN);
 

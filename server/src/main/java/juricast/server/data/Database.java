@@ -122,6 +122,11 @@ public class Database implements DisposableBean {
         }
     }
 
+    /** Takes the whole log into the file and empties it, so that nothing of what was overwritten in the file is left in it. */
+    public void emptyLog() {
+        write.sql("PRAGMA wal_checkpoint(TRUNCATE)").query().singleRow();
+    }
+
     /** For questions. */
     public JdbcClient read() {
         return read;

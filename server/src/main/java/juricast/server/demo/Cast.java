@@ -37,6 +37,8 @@ import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
 import juricast.core.live.Stance;
 import juricast.core.material.MaterialOrder;
+import juricast.core.recording.PauseReason;
+import juricast.core.recording.RecordingOrder;
 import juricast.core.rights.Appliance;
 import juricast.core.rights.RightsOrder;
 import juricast.core.rules.Catalogue;
@@ -201,6 +203,11 @@ final class Cast {
             case "comes back" -> visitOf(me, state).map(DoorOrder.ComeBack::new);
             case "switches on" -> visitOf(me, state)
                     .map(visit -> new RightsOrder.TurnOn(visit, Appliance.valueOf(step.with)));
+            case "switches off" -> Optional.of(new RightsOrder.TurnOff(me, Appliance.valueOf(step.with), me));
+            case "wipes the board" -> Optional.of(new BoardOrder.Wipe(Optional.empty(), Optional.empty(), me));
+            case "pauses the recording" -> Optional.of(
+                    new RecordingOrder.Pause(PauseReason.valueOf(step.with), Optional.empty(), me));
+            case "lets the recording go on" -> Optional.of(new RecordingOrder.GoOn(me));
             default -> throw new IllegalStateException("The cast cannot play: " + does);
         };
     }

@@ -41,8 +41,7 @@ public class Erasing {
             if (!isOver(sql, lesson)) {
                 throw new IllegalStateException("Lesson %s is not over".formatted(lesson.value()));
             }
-            // What is erased is overwritten in the file, and not only left out.
-            sql.sql("PRAGMA secure_delete = ON").query().singleRow();
+            overwriting(sql);
             List<Holds.Hold> holds = Holds.of(sql, lesson);
             var erased = new ArrayList<Integer>();
             var held = new ArrayList<Integer>();
@@ -60,6 +59,11 @@ public class Erasing {
             tell.publishEvent(new Told(lesson));
         }
         return done;
+    }
+
+    /** From now on what is deleted is overwritten in the file, and not only left out. */
+    public static void overwriting(JdbcClient sql) {
+        sql.sql("PRAGMA secure_delete = ON").query().singleRow();
     }
 
     private static boolean isOver(JdbcClient sql, LessonId lesson) {

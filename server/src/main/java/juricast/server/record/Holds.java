@@ -1,5 +1,7 @@
 package juricast.server.record;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Instant;
 import java.util.List;
 import juricast.core.identity.LessonId;
@@ -59,17 +61,29 @@ public class Holds {
         return of(database.read(), lesson);
     }
 
+    /** All that last, of all lessons. */
+    public List<Hold> all() {
+        return database.read()
+                .sql("SELECT * FROM record_hold WHERE released IS NULL ORDER BY id")
+                .query((row, n) -> hold(row))
+                .list();
+    }
+
     static List<Hold> of(JdbcClient sql, LessonId lesson) {
         return sql.sql("SELECT * FROM record_hold WHERE lesson = :lesson AND released IS NULL ORDER BY id")
                 .param("lesson", lesson.value())
-                .query((row, n) -> new Hold(
-                        row.getLong("id"),
-                        lesson,
-                        row.getInt("first"),
-                        row.getInt("last"),
-                        row.getString("why"),
-                        new PersonId(row.getString("by")),
-                        Instant.ofEpochMilli(row.getLong("at"))))
+                .query((row, n) -> hold(row))
                 .list();
+    }
+
+    private static Hold hold(ResultSet row) throws SQLException {
+        return new Hold(
+                row.getLong("id"),
+                new LessonId(row.getString("lesson")),
+                row.getInt("first"),
+                row.getInt("last"),
+                row.getString("why"),
+                new PersonId(row.getString("by")),
+                Instant.ofEpochMilli(row.getLong("at")));
     }
 }

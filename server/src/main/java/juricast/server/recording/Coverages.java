@@ -71,7 +71,9 @@ public class Coverages {
         Coverage coverage = Coverage.of(record.events(), over);
         if (!coverage.recorded().isZero()) {
             recordings.settle(
-                    id, coverage.recorded().toMillis(), Retention.recordingKeptUntil(over, settings.ofLesson(id)));
+                    id,
+                    coverage.recorded().toMillis(),
+                    Retention.RECORDINGS.until(over, settings.ofLesson(id).book()));
         }
         database.append(sql -> sql.sql(
                         """

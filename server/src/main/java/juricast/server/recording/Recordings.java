@@ -146,7 +146,34 @@ public class Recordings {
                         .list();
     }
 
-    /** What is worked out once it is over. @return whether there is one */
+    /** Those whose time is over at an instant, by the rule and by the lead's word; the oldest first. */
+    public List<Recording> keptUntil(Instant until, int most) {
+        return database.read()
+                .sql(
+                        """
+                    SELECT * FROM recording WHERE erased_at IS NULL AND ended IS NOT NULL AND kept_until < :until
+                      AND coalesce(extended_until, 0) < :until ORDER BY kept_until LIMIT :most""")
+                .param("until", until.toEpochMilli())
+                .param("most", most)
+                .query((row, n) -> recording(row))
+                .list();
+    }
+
+    public List<Recording> notErased() {
+        return database.read()
+                .sql("SELECT * FROM recording WHERE erased_at IS NULL AND ended IS NOT NULL")
+                .query((row, n) -> recording(row))
+                .list();
+    }
+
+    public void keepUntil(String id, Instant until) {
+        database.append(sql -> sql.sql("UPDATE recording SET kept_until = :until WHERE id = :id")
+                .param("until", until.toEpochMilli())
+                .param("id", id)
+                .update());
+    }
+
+    /** What is worked out once it is over. */
     void settle(LessonId lesson, long lengthMs, Instant keptUntil) {
         database.append(sql -> sql.sql("UPDATE recording SET length = :length, kept_until = :kept WHERE id = :lesson")
                 .param("length", lengthMs)

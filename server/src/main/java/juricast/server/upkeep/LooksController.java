@@ -32,7 +32,6 @@ import juricast.server.problems.Problem;
 import juricast.server.rules.Settings;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
-import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -172,16 +171,6 @@ class LooksController {
         } catch (DateTimeException unreadable) {
             throw Problem.notReadable(
                     "This is no day", "Nothing was looked for.", "Give a day such as 2027-07-01.", List.of());
-        }
-    }
-
-    /** Once an hour is soon enough for days. */
-    @Scheduled(initialDelay = 60_000, fixedDelay = 3_600_000)
-    void forget() {
-        if (school.identity().isPresent()) {
-            Instant now = clock.instant();
-            var rules = new AccountRules(settings.ofSchool(), now);
-            log.forget(now.minus(Duration.between(now, rules.noteKeptUntil(now))));
         }
     }
 }

@@ -91,7 +91,11 @@ class AheadController {
         }
         recorder.end(new LessonId(recording));
         long length = Duration.between(found.begun(), ended).toMillis();
-        recordings.endAhead(found.id(), ended, length, Retention.recordingKeptUntil(ended, access.rules(found)));
+        recordings.endAhead(
+                found.id(),
+                ended,
+                length,
+                Retention.RECORDINGS.until(ended, access.rules(found).book()));
         return new AheadEnded(found.id(), length / 1000);
     }
 

@@ -2,18 +2,12 @@ package juricast.server.watching;
 
 import java.io.IOException;
 import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
-import java.security.DigestOutputStream;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.List;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipOutputStream;
 import juricast.core.watching.Piece;
 import juricast.core.watching.Playback;
+import juricast.server.files.Archive;
 import juricast.server.files.TableFile;
 import juricast.server.recording.Medium;
 import juricast.server.recording.Recordings.Recording;
@@ -26,15 +20,11 @@ import tools.jackson.databind.json.JsonMapper;
  * gathered in memory but one page at a time.
  */
 final class CopyFile {
-    private final ZipOutputStream zip;
-    private final List<Part> parts = new ArrayList<>();
+    private final Archive archive;
 
     private CopyFile(OutputStream out) {
-        zip = new ZipOutputStream(out, StandardCharsets.UTF_8);
+        archive = new Archive(out);
     }
-
-    /** One file of the archive. */
-    record Part(String name, String type, long bytes, String sha256) {}
 
     /** @param leftOut how many people are left out because they are not to be recorded @param gaps of the lesson's time */
     record Manifest(
@@ -48,7 +38,7 @@ final class CopyFile {
             List<Segment> segments,
             List<Gap> gaps,
             List<Stance> stances,
-            List<Part> parts) {}
+            List<Archive.Part> parts) {}
 
     record Segment(Instant from, Instant until) {}
 
@@ -56,18 +46,13 @@ final class CopyFile {
 
     record Stance(long atMs, String name) {}
 
-    /** What is written into a part. */
-    private interface Content {
-        void to(OutputStream out) throws IOException;
-    }
-
     static void write(OutputStream out, Recording recording, Playback shown, Medium sound, Instant now, JsonMapper json)
             throws IOException {
         var file = new CopyFile(out);
-        file.put("sound." + sound.ending(), sound.type(), to -> sound.write(to, 0, sound.bytes()));
-        file.put("captions.vtt", "text/vtt", VttFile.of(recording.title(), shown.captions()));
+        file.archive.put("sound." + sound.ending(), sound.type(), to -> sound.write(to, 0, sound.bytes()));
+        file.archive.put("captions.vtt", "text/vtt", VttFile.of(recording.title(), shown.captions()));
         if (!shown.words().isEmpty()) {
-            file.put(
+            file.archive.put(
                     "words.csv",
                     "text/csv",
                     TableFile.write(
@@ -76,22 +61,23 @@ final class CopyFile {
                                     .map(one -> List.of(String.valueOf(one.at().toSeconds()), one.name(), one.text()))
                                     .toList()));
         }
-        file.put(
+        file.archive.put(
                 "voices.csv",
                 "text/csv",
                 TableFile.write(List.of("Name", "From second", "Until second"), voices(shown)));
         for (int i = 0; i < shown.pages().size(); i++) {
-            file.put(
+            file.archive.put(
                     "board-%d.svg".formatted(i + 1),
                     "image/svg+xml",
                     BoardSvg.of(shown.pages().get(i)));
         }
         for (int i = 0; i < shown.handouts().size(); i++) {
             Playback.Handout one = shown.handouts().get(i);
-            file.put("handed-out-%d.txt".formatted(i + 1), "text/plain", one.title() + "\n\n" + one.body() + "\n");
+            file.archive.put(
+                    "handed-out-%d.txt".formatted(i + 1), "text/plain", one.title() + "\n\n" + one.body() + "\n");
         }
         file.manifest(recording, shown, now, json);
-        file.zip.finish();
+        file.archive.finish();
     }
 
     private static List<List<String>> voices(Playback shown) {
@@ -129,57 +115,7 @@ final class CopyFile {
                 shown.stances().stream()
                         .map(one -> new Stance(one.at().toMillis(), one.name()))
                         .toList(),
-                List.copyOf(parts));
-        put("manifest.json", "application/json", json.writeValueAsString(manifest));
-    }
-
-    private void put(String name, String type, String text) throws IOException {
-        put(name, type, text.getBytes(StandardCharsets.UTF_8));
-    }
-
-    private void put(String name, String type, byte[] bytes) throws IOException {
-        put(name, type, out -> out.write(bytes));
-    }
-
-    private void put(String name, String type, Content content) throws IOException {
-        zip.putNextEntry(new ZipEntry(name));
-        var counted = new Counted(new DigestOutputStream(zip, sha256()));
-        content.to(counted);
-        zip.closeEntry();
-        parts.add(new Part(
-                name,
-                type,
-                counted.bytes,
-                HexFormat.of().formatHex(counted.digest.getMessageDigest().digest())));
-    }
-
-    /** Counts what goes through it. */
-    private static final class Counted extends OutputStream {
-        private final DigestOutputStream digest;
-        private long bytes;
-
-        Counted(DigestOutputStream digest) {
-            this.digest = digest;
-        }
-
-        @Override
-        public void write(int one) throws IOException {
-            digest.write(one);
-            bytes++;
-        }
-
-        @Override
-        public void write(byte[] some, int from, int count) throws IOException {
-            digest.write(some, from, count);
-            bytes += count;
-        }
-    }
-
-    private static MessageDigest sha256() {
-        try {
-            return MessageDigest.getInstance("SHA-256");
-        } catch (NoSuchAlgorithmException impossible) {
-            throw new IllegalStateException(impossible);
-        }
+                archive.parts());
+        archive.put("manifest.json", "application/json", json.writeValueAsString(manifest));
     }
 }

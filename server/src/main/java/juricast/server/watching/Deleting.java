@@ -2,10 +2,10 @@ package juricast.server.watching;
 
 import java.time.Instant;
 import juricast.server.data.Database;
+import juricast.server.record.Forgotten;
 import juricast.server.record.Holds;
 import juricast.server.recording.Recorder;
 import juricast.server.recording.Recordings.Recording;
-import juricast.server.retention.Forgotten;
 import org.springframework.stereotype.Component;
 
 /** Deletes a recording, by the rule or by the lead's word. That there was one, and when it went, is said for ever. */

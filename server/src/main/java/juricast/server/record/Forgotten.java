@@ -1,4 +1,4 @@
-package juricast.server.retention;
+package juricast.server.record;
 
 import java.time.Instant;
 import java.util.List;
