@@ -38,6 +38,7 @@ const RecordingsScreen = lazy(() => import('./areas/recordings/RecordingsScreen'
 const RecordingScreen = lazy(() => import('./areas/recordings/RecordingScreen'))
 const PlayerScreen = lazy(() => import('./areas/recordings/PlayerScreen'))
 const ConsentsScreen = lazy(() => import('./areas/recordings/ConsentsScreen'))
+const KeptScreen = lazy(() => import('./areas/upkeep/KeptScreen'))
 const LooksScreen = lazy(() => import('./areas/looks/LooksScreen'))
 
 export function App() {
@@ -76,6 +77,7 @@ export function App() {
             <Route path="/recordings" element={<RecordingsScreen />} />
             <Route path="/recordings/:id" element={<RecordingScreen />} />
             <Route path="/recordings/:id/watch" element={<PlayerScreen />} />
+            <Route path="/kept" element={<KeptScreen />} />
             <Route path="/consents" element={<ConsentsScreen />} />
             <Route path="/join/:token" element={<DoorstepScreen />} />
             <Route path="/seat/:visit" element={<SeatScreen />} />

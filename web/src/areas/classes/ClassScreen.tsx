@@ -12,11 +12,12 @@ import { Page } from '../../shared/ui/Page'
 import { Sheet } from '../../shared/ui/Sheet'
 import { Adults } from './Adults'
 import { GroupsOfClass } from './ClassGroups'
+import { Recorded } from './Recorded'
 import { Roster } from './Roster'
 import { Joining } from './Joining'
 import { ScheduleForm } from '../../shared/schedule/ScheduleForm'
 
-const PARTS = ['Roster', 'Adults', 'Lessons', 'Groups', 'Joining'] as const
+const PARTS = ['Roster', 'Adults', 'Lessons', 'Groups', 'Recordings', 'Joining'] as const
 type Part = (typeof PARTS)[number]
 
 /** One class: who belongs to it, when it meets, how one joins, and what it refines of the charter. */
@@ -38,6 +39,7 @@ function Shown({ id }: { id: string }) {
     Adults: <Adults page={data} />,
     Lessons: <Lessons page={data} />,
     Groups: <GroupsOfClass page={data} />,
+    Recordings: <Recorded page={data} />,
     Joining: <Joining page={data} />,
   }
   return (

@@ -7,6 +7,7 @@ import { Button } from '../../shared/ui/Button'
 import { TextField } from '../../shared/ui/Fields'
 import { ProblemNote } from '../../shared/ui/Notes'
 import { Sheet } from '../../shared/ui/Sheet'
+import { Leaving } from './Leaving'
 import { PositionAndYear } from './AddPerson'
 import { Code } from './Code'
 import { KEY } from './positions'
@@ -107,6 +108,7 @@ export function AccountSheet({ person, onClose }: { person: PersonLine; onClose:
           </Flex>
         </Box>
       )}
+      {person.position === 'PUPIL' && <Leaving person={person} />}
     </Sheet>
   )
 }

@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { Link } from 'react-router'
+import { Link, useSearchParams } from 'react-router'
 import { get } from '../../shared/api/http'
 import type { ConsentLine, ConsentPage } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -21,7 +21,12 @@ function Shown({ isLead }: { isLead: boolean }) {
   const [search, setSearch] = useState('')
   const [only, setOnly] = useState('')
   const [chosen, setChosen] = useState<ConsentLine | null>(null)
-  const { data, error } = useQuery({ queryKey: ['consents'], queryFn: () => get<ConsentPage>('/api/consents') })
+  const [asked] = useSearchParams()
+  const ofClass = asked.get('ofClass') ?? ''
+  const { data, error } = useQuery({
+    queryKey: ['consents', ofClass],
+    queryFn: () => get<ConsentPage>(`/api/consents?ofClass=${encodeURIComponent(ofClass)}`),
+  })
   if (error) return <ProblemNote problem={error} />
   if (!data) return <LoadingNote what="who may be recorded" />
   const lines = data.pupils.filter(
@@ -47,6 +52,14 @@ function Shown({ isLead }: { isLead: boolean }) {
         </Link>
       </Flex>
       {isLead && <ConsentImport />}
+      {ofClass && (
+        <chakra.p mb="6px">
+          Only pupils of one class.{' '}
+          <Link to="/consents">
+            <u>All pupils</u>
+          </Link>
+        </chakra.p>
+      )}
       <Flex gap="8px" mb="8px" wrap="wrap">
         <TextInput
           type="search"

@@ -1,11 +1,11 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { put } from '../../shared/api/http'
-import type { OneRecording } from '../../shared/api/types'
+import { get, put } from '../../shared/api/http'
+import type { ClassPage, OneRecording } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
-import { TextField } from '../../shared/ui/Fields'
+import { Labelled, Select, TextField } from '../../shared/ui/Fields'
 import { ProblemNote } from '../../shared/ui/Notes'
 
 interface ShowToClassProps {
@@ -21,8 +21,14 @@ export function ShowToClass({ id, path, adult }: ShowToClassProps) {
   const [day, setDay] = useState('')
   const [hour, setHour] = useState('08:00')
   const [until, setUntil] = useState('')
+  const [lesson, setLesson] = useState('')
+  const { data: lessons } = useQuery({
+    queryKey: ['class', adult.classId],
+    queryFn: () => get<ClassPage>(`/api/classes/${encodeURIComponent(adult.classId)}`),
+  })
   const show = useMutation({
-    mutationFn: (shown: boolean) => put(`${path}/shown`, shown ? { from: `${day}T${hour}`, until } : {}),
+    mutationFn: (shown: boolean) =>
+      put(`${path}/shown`, shown ? { from: `${day}T${hour}`, until, ...(lesson ? { forLesson: lesson } : {}) } : {}),
     onSuccess: () => cache.invalidateQueries({ queryKey: ['recording', id] }),
   })
   return (
@@ -59,6 +65,21 @@ export function ShowToClass({ id, path, adult }: ShowToClassProps) {
               required
             />
           </Flex>
+          <Labelled
+            label="Counts in the register of"
+            hint="As the rule “Watching a recording counts from” says; else it does not count."
+          >
+            {(box) => (
+              <Select id={box} value={lesson} onChange={(event) => setLesson(event.target.value)}>
+                <option value="">no lesson</option>
+                {lessons?.lessons.map((one) => (
+                  <option key={one.id} value={one.id}>
+                    {time.longDay(one.starts)}, {time.clock(one.starts)}
+                  </option>
+                ))}
+              </Select>
+            )}
+          </Labelled>
           <Button type="submit" look="main" disabled={show.isPending}>
             Show it to the class
           </Button>

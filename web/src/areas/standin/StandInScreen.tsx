@@ -82,6 +82,12 @@ function Directing() {
   )
 }
 
+const RECORDER = [
+  ['DISK_FULL', 'its disk is full'],
+  ['LINE_LOST', 'the line is lost'],
+  ['NO_ANSWER', 'no answer next time'],
+] as const
+
 function OneLesson({ lesson, stage, tell }: { lesson: Lesson; stage: Stage; tell: (path: string) => void }) {
   const time = useSchoolTime()
   const [script, setScript] = useState<string>(stage.scripts[0]?.script ?? '')
@@ -142,6 +148,15 @@ function OneLesson({ lesson, stage, tell }: { lesson: Lesson; stage: Stage; tell
             <chakra.p fontSize="13px" color="ink2" mt="3px">
               {about}
             </chakra.p>
+            <Flex gap="8px" mt="6px" align="baseline" wrap="wrap">
+              <span>The recorder:</span>
+              {RECORDER.map(([failure, says]) => (
+                <Button key={failure} size="small" onClick={() => tell(`${path}/recorder/${failure}`)}>
+                  {says}
+                  <chakra.span srOnly> in {lesson.title}</chakra.span>
+                </Button>
+              ))}
+            </Flex>
           </Box>
         )}
       </Grid>

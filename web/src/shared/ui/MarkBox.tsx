@@ -9,6 +9,7 @@ export const MARKS: Record<Mark, string> = {
   ABSENT: 'absent',
   EXCUSED: 'excused',
   NOT_EXPECTED: 'not expected',
+  WATCHED: 'watched the recording',
 }
 
 /** The part of a lesson's box that is filled, as time there fills a lesson: from where to where, and how high. */
@@ -36,6 +37,8 @@ export function MarkBox({ mark, size = 14 }: { mark: Mark; size?: number }) {
     >
       {mark === 'EXCUSED' ? (
         <circle cx="6" cy="6" r="4.2" fill="none" stroke="currentColor" strokeWidth="1.4" />
+      ) : mark === 'WATCHED' ? (
+        <path d="M1 6 q1.7 -5 3.4 0 t3.4 0 t3.2 0" fill="none" stroke="currentColor" strokeWidth="1.6" />
       ) : mark === 'NOT_EXPECTED' ? (
         <circle cx="6" cy="6" r="1.2" fill="currentColor" />
       ) : (

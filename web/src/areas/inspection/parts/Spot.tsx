@@ -49,6 +49,13 @@ export function Spot({ spot, canAccept, onMend }: { spot: WeakSpot; canAccept: b
             {spot.mend}…
           </Button>
         )}
+        {CONSENT.has(spot.kind) && (
+          <Link to={`/consents?ofClass=${spot.classId}`}>
+            <Button as="span" look="main">
+              Ask for their consent
+            </Button>
+          </Link>
+        )}
         {spot.starts && (
           <Link to={`/timetable?span=day&from=${time.isoDay(spot.starts)}&by=class`}>
             <Button as="span">See it in the timetable</Button>
@@ -68,6 +75,9 @@ export function Spot({ spot, canAccept, onMend }: { spot: WeakSpot; canAccept: b
     </Box>
   )
 }
+
+/** What is mended by asking families, not by another plan. */
+const CONSENT = new Set<WeakSpot['kind']>(['RECORDING_PREVENTED', 'RECORDED_WITHOUT_SOME'])
 
 /** Two lessons on one line of time, so that the overlap or the gap is seen. */
 function Both({ spot }: { spot: WeakSpot }) {

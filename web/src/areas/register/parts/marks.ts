@@ -17,6 +17,7 @@ export const COLOURS: Record<Mark, string> = {
   ABSENT: 'verdict.away',
   EXCUSED: 'ink2',
   NOT_EXPECTED: 'ink2',
+  WATCHED: 'ink2',
 }
 
 /** One key for each mark, for thirty pupils in a row. */

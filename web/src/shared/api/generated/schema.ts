@@ -11,7 +11,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_8"];
+        get: operations["page_9"];
         put?: never;
         post?: never;
         delete?: never;
@@ -235,7 +235,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_7"];
+        get: operations["page_8"];
         put?: never;
         post?: never;
         delete?: never;
@@ -795,7 +795,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_6"];
+        get: operations["page_7"];
         put?: never;
         post?: never;
         delete?: never;
@@ -996,6 +996,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/demo/stage/{lesson}/recorder/{failure}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["failRecorder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/doorsteps/{token}": {
         parameters: {
             query?: never;
@@ -1099,7 +1115,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_5"];
+        get: operations["page_6"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1196,6 +1212,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["keeping"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_5"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2628,6 +2660,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/people/{person}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}/leaving": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["look"];
+        put?: never;
+        post: operations["erase"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pupils/{person}/attendance": {
         parameters: {
             query?: never;
@@ -3722,13 +3786,12 @@ export interface components {
             /** Format: date-time */
             byRuleUntil?: string;
             classId: string;
-            /** Format: int32 */
-            countsPercent?: number;
             erasedWhy: string;
             extendedBy: string;
             /** Format: date-time */
             extendedUntil?: string;
             extendedWhy: string;
+            forLesson?: string;
             isHeld: boolean;
             lesson?: string;
             /** Format: date-time */
@@ -3968,7 +4031,7 @@ export interface components {
         CodeLine: {
             code: string;
             /** @enum {string} */
-            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
             meaning: string;
         };
         Colleague: {
@@ -4049,7 +4112,7 @@ export interface components {
             /** Format: int32 */
             lateMinutes: number;
             /** @enum {string} */
-            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
             person: string;
             reason: string;
         };
@@ -4443,6 +4506,15 @@ export interface components {
         FocusRequest: {
             person?: string;
         };
+        ForgottenLine: {
+            about: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            count: number;
+            kind: string;
+            rule: string;
+        };
         FromRequest: {
             from?: string;
         };
@@ -4460,7 +4532,7 @@ export interface components {
             /** Format: int32 */
             lateMinutes: number;
             /** @enum {string} */
-            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
             /** Format: int32 */
             minutes: number;
             /** @enum {string} */
@@ -4606,6 +4678,14 @@ export interface components {
             to: "CLASS" | "ADULTS" | "ONE" | "PLACE";
             toName: string;
         };
+        HeldBackLine: {
+            by: string;
+            lesson: string;
+            /** Format: date-time */
+            since: string;
+            title: string;
+            why: string;
+        };
         HeldLine: {
             by: string;
             classes: string[];
@@ -4706,6 +4786,13 @@ export interface components {
             rules: components["schemas"]["KeptPart"][];
             until: string;
         };
+        KeptAndForgotten: {
+            /** Format: int32 */
+            backupsKept: number;
+            held: components["schemas"]["HeldBackLine"][];
+            kinds: components["schemas"]["KeptLine"][];
+            went: components["schemas"]["ForgottenLine"][];
+        };
         KeptDeparture: {
             by: string;
             /** @enum {string} */
@@ -4723,6 +4810,19 @@ export interface components {
             lesson: string;
             /** Format: date-time */
             starts: string;
+            title: string;
+        };
+        KeptLine: {
+            /** Format: int32 */
+            days: number;
+            /** Format: int32 */
+            held: number;
+            /** @enum {string} */
+            kind: "WORDS" | "BOARD" | "CAPTIONS" | "RECORDINGS" | "REGISTERS" | "MESSAGES" | "LOOKS" | "DEVICES";
+            /** Format: int32 */
+            nextWeek: number;
+            ofLessons: boolean;
+            rule: string;
             title: string;
         };
         KeptPart: {
@@ -4778,6 +4878,19 @@ export interface components {
             name: string;
             to?: string;
             toName?: string;
+        };
+        LeavingPage: {
+            goes: components["schemas"]["LeftLine"][];
+            kept: components["schemas"]["StaysLine"][];
+            name: string;
+        };
+        LeavingRequest: {
+            name: string;
+        };
+        LeftLine: {
+            /** Format: int32 */
+            count: number;
+            what: string;
         };
         LessonBox: {
             adults: components["schemas"]["InCharge"][];
@@ -4867,7 +4980,7 @@ export interface components {
         Line: {
             code: string;
             /** @enum {string} */
-            computed: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
+            computed: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
             /** Format: int32 */
             computedLateMinutes: number;
             corrections: components["schemas"]["Written"][];
@@ -4884,7 +4997,7 @@ export interface components {
             /** Format: int64 */
             longestGapMinutes: number;
             /** @enum {string} */
-            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
             /** Format: int64 */
             minutes: number;
             name: string;
@@ -5450,7 +5563,7 @@ export interface components {
             lateMinutes: number;
             lesson: string;
             /** @enum {string} */
-            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
             /** Format: int32 */
             minutes: number;
             /** Format: date-time */
@@ -5921,8 +6034,7 @@ export interface components {
             title: string;
         };
         ShowRequest: {
-            /** Format: int32 */
-            countsPercent?: number;
+            forLesson?: string;
             from?: string;
             until?: string;
         };
@@ -6012,6 +6124,14 @@ export interface components {
             school: string;
             zone: string;
         };
+        StaysLine: {
+            /** Format: int32 */
+            count: number;
+            /** Format: int32 */
+            days: number;
+            rule: string;
+            what: string;
+        };
         StopRequest: {
             why?: string;
         };
@@ -6034,7 +6154,7 @@ export interface components {
             /** Format: int64 */
             count: number;
             /** @enum {string} */
-            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
         };
         TaskRequest: {
             text?: string;
@@ -6254,7 +6374,7 @@ export interface components {
             /** Format: int32 */
             lateMinutes: number;
             /** @enum {string} */
-            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED";
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
             reason: string;
         };
         WrittenStep: {
@@ -6289,7 +6409,7 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    page_8: {
+    page_9: {
         parameters: {
             query?: never;
             header?: never;
@@ -6679,7 +6799,7 @@ export interface operations {
             };
         };
     };
-    page_7: {
+    page_8: {
         parameters: {
             query?: never;
             header?: never;
@@ -7657,7 +7777,7 @@ export interface operations {
             };
         };
     };
-    page_6: {
+    page_7: {
         parameters: {
             query?: {
                 ofClass?: string;
@@ -7975,6 +8095,29 @@ export interface operations {
             };
         };
     };
+    failRecorder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                failure: "DISK_FULL" | "LINE_LOST" | "NO_ANSWER";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stage"];
+                };
+            };
+        };
+    };
     doorstep: {
         parameters: {
             query?: never;
@@ -8113,7 +8256,7 @@ export interface operations {
             };
         };
     };
-    page_5: {
+    page_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -8274,6 +8417,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["KeepingPage"];
+                };
+            };
+        };
+    };
+    page_5: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KeptAndForgotten"];
                 };
             };
         };
@@ -10565,6 +10728,74 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PersonLine"][];
+                };
+            };
+        };
+    };
+    file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LeavingPage"];
+                };
+            };
+        };
+    };
+    erase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LeavingRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LeavingPage"];
                 };
             };
         };

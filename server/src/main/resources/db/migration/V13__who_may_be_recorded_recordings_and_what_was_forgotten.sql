@@ -34,9 +34,11 @@ CREATE TABLE recording (
     by             TEXT NOT NULL DEFAULT '',
     shown_from     INTEGER,
     shown_until    INTEGER,
-    counts_percent INTEGER
+    -- The lesson in whose register watching one recorded ahead counts, if it does.
+    for_lesson     TEXT REFERENCES lesson (id)
 );
 CREATE INDEX recording_by_class ON recording (class, begun);
+CREATE INDEX recording_by_lesson ON recording (for_lesson) WHERE for_lesson IS NOT NULL;
 CREATE INDEX recording_by_time ON recording (begun);
 CREATE INDEX recording_to_erase ON recording (kept_until) WHERE erased_at IS NULL;
 

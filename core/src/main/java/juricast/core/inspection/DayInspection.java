@@ -13,6 +13,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import juricast.core.identity.PersonId;
+import juricast.core.recording.WhoMay;
 import juricast.core.rules.Door;
 import juricast.core.rules.Fact;
 import juricast.core.rules.Permission;
@@ -143,6 +144,7 @@ final class DayInspection {
                 && values.recording().text().equals("forbidden")) {
             found.add(Finding.ofLesson(FindingKind.RECORDING_FORBIDDEN, lesson));
         }
+        recording(lesson, of, values);
         if (lesson.expected().contains(Fact.IN_GROUPS)) {
             if (values.groups() == Permission.CLOSED) {
                 found.add(Finding.ofLesson(FindingKind.GROUPS_FORBIDDEN, lesson));
@@ -150,6 +152,20 @@ final class DayInspection {
                 found.add(mendedByAnother(Finding.ofLesson(FindingKind.GROUPS_WITH_ONE_ADULT, lesson), lesson));
             }
         }
+    }
+
+    /** What has to be recorded where not everybody may be (need I5). */
+    private void recording(InspectedLesson lesson, InspectedClass of, RulesOfDay.Values values) {
+        if (of.unrecorded().isEmpty() || !values.recording().text().equals("required")) {
+            return;
+        }
+        Optional<FindingKind> kind =
+                switch (WhoMay.Without.of(values.consent())) {
+                    case NO_RECORDING -> Optional.of(FindingKind.RECORDING_PREVENTED);
+                    case CLOSED, WAITS -> Optional.of(FindingKind.RECORDED_WITHOUT_SOME);
+                    case NOT_ASKED -> Optional.empty();
+                };
+        kind.ifPresent(one -> found.add(Finding.ofLesson(one, lesson).about(of.unrecorded())));
     }
 
     private void rights(InspectedLesson lesson, RulesOfDay.Values values) {

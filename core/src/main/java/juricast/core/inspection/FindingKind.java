@@ -29,6 +29,8 @@ public enum FindingKind {
     OUTSIDE_SCHOOL_HOURS(WEAK_SPOT),
     MORE_THAN_THE_ROOM_HOLDS(WEAK_SPOT, Catalogue.CAPACITY),
     RECORDING_FORBIDDEN(WEAK_SPOT, Catalogue.RECORDING_MODE),
+    /** It has to be recorded, and as long as some of its pupils are there nothing may be. */
+    RECORDING_PREVENTED(WEAK_SPOT, Catalogue.CONSENT),
     GROUPS_FORBIDDEN(WEAK_SPOT, Catalogue.MAKE_GROUPS),
     GROUPS_WITH_ONE_ADULT(WEAK_SPOT, Catalogue.GROUP_ALONE),
     /** Those who are to stay apart were in one group. */
@@ -40,6 +42,8 @@ public enum FindingKind {
     LINK_HIDDEN_TOO_LONG(WEAK_SPOT, Catalogue.LINK_SHOWN),
     PUPILS_WRITE_UNSEEN(NOTE, Catalogue.PRIVATE_CHAT),
     WHOLE_SCREENS_OPEN(NOTE, Catalogue.WHOLE_SCREEN),
+    /** It has to be recorded, and some of its pupils will be neither heard nor seen. */
+    RECORDED_WITHOUT_SOME(NOTE, Catalogue.CONSENT),
     NOBODY_TO_HELP(NOTE, Catalogue.ADULTS_PRESENT),
     NO_MORE_LESSONS(NOTE);
 

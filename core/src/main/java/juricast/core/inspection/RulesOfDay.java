@@ -57,7 +57,8 @@ final class RulesOfDay {
             Permission groups,
             Permission privateChat,
             Permission wholeScreen,
-            Choice recording) {
+            Choice recording,
+            Choice consent) {
         static Values of(Rulebook book, Instant at) {
             return new Values(
                     book.value(Catalogue.GAP, WHOLE_LESSON, at).count(),
@@ -75,7 +76,8 @@ final class RulesOfDay {
                     book.value(Catalogue.MAKE_GROUPS, Role.LEAD_ADULT, at),
                     book.value(Catalogue.PRIVATE_CHAT, Role.PUPIL, at),
                     book.value(Catalogue.WHOLE_SCREEN, Role.PUPIL, at),
-                    value(book, Catalogue.RECORDING_MODE, at));
+                    value(book, Catalogue.RECORDING_MODE, at),
+                    book.value(Catalogue.CONSENT, Role.PUPIL, at));
         }
 
         private static <V extends Value> V value(Rulebook book, Rule<V> rule, Instant at) {

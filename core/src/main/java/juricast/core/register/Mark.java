@@ -11,7 +11,9 @@ public enum Mark {
     /** Absent with a reason that the school accepts. */
     EXCUSED(false),
     /** Was not to come: joined the class later, or the lesson was not held for them. */
-    NOT_EXPECTED(false);
+    NOT_EXPECTED(false),
+    /** Was not there, and has watched enough of what was recorded, where the school counts that. New ones stand at the end: what is kept says a mark by its place. */
+    WATCHED(true);
 
     private final boolean attended;
 

@@ -76,6 +76,15 @@ public record Register(Span window, List<RegisterLine> lines) {
                         .toList());
     }
 
+    /** The same where some who were not there have watched what was recorded, for long enough to count. */
+    public Register watched(Set<PersonId> enough) {
+        return new Register(
+                window,
+                lines.stream()
+                        .map(line -> enough.contains(line.pupil().person()) ? line.watched() : line)
+                        .toList());
+    }
+
     /** The register of a lesson that was called off: nobody was expected. */
     public static Register calledOff(LessonPlan plan) {
         return new Register(

@@ -44,6 +44,14 @@ public record RegisterLine(
         return new RegisterLine(pupil, mark, 0, 0, share, minutes, drops, longestGap, attendance, correction);
     }
 
+    /** The same of who has watched what was recorded: what presence gives stands where they were there. */
+    RegisterLine watched() {
+        boolean wasAway = computed == Mark.ABSENT || computed == Mark.NOT_EXPECTED;
+        return wasAway
+                ? new RegisterLine(pupil, Mark.WATCHED, 0, 0, share, minutes, drops, longestGap, attendance, correction)
+                : this;
+    }
+
     public Duration waited() {
         return attendance.waited();
     }

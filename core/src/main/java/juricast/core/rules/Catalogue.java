@@ -826,6 +826,16 @@ public final class Catalogue {
             .usual(PUPIL, new Minutes(3))
             .written();
 
+    public static final Rule<Count> WATCHED_COUNTS = rule(
+                    "register.watched-percent", REGISTER, ValueType.moreAreStricter(0, 100, Unit.PERCENT))
+            .titled("Watching a recording counts from")
+            .meaning(
+                    "Part of a recording that somebody who was away must have watched to be marked as having watched it; 0 where watching does not count.")
+            .because("Who is at sea in the morning can still have the lesson; who skips through it has not.")
+            .pupilsCallIt("watching a recording instead of being there")
+            .enforced(IN_THE_REGISTER)
+            .ofWholeLesson(new Count(0));
+
     public static final Rule<Count> REGISTER_KEPT = rule(
                     "register.kept-days", REGISTER, ValueType.fewerAreStricter(30, 3650, Unit.DAYS))
             .titled("How long registers are kept")

@@ -75,6 +75,15 @@ final class APlan {
         return this;
     }
 
+    /** Pupils of a class of whom nobody knows that they may be recorded. */
+    APlan unrecorded(String title, String... pupils) {
+        classes.computeIfPresent(
+                new ClassId(title),
+                (id, of) ->
+                        of.unrecorded(Arrays.stream(pupils).map(PersonId::new).toList()));
+        return this;
+    }
+
     APlan withWord(String title, String word) {
         classes.computeIfPresent(
                 new ClassId(title),

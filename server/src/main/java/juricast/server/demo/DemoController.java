@@ -18,6 +18,7 @@ import juricast.core.audience.DoorDesk;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.live.LessonState;
+import juricast.core.recording.Failure;
 import juricast.server.access.AccessLog;
 import juricast.server.access.For;
 import juricast.server.access.Position;
@@ -26,6 +27,7 @@ import juricast.server.classes.Classes;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.people.People;
 import juricast.server.problems.Problem;
+import juricast.server.recording.RecorderStandIn;
 import org.apache.commons.csv.CSVRecord;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Value;
@@ -40,6 +42,7 @@ class DemoController {
     private final LiveLessons lessons;
     private final Classes classes;
     private final ObjectProvider<StandIn> standIn;
+    private final RecorderStandIn recorder;
     private final AccessLog log;
     private final boolean demo;
 
@@ -49,6 +52,7 @@ class DemoController {
             LiveLessons lessons,
             Classes classes,
             ObjectProvider<StandIn> standIn,
+            RecorderStandIn recorder,
             AccessLog log,
             @Value("${juricast.demo}") boolean demo) {
         this.people = people;
@@ -56,6 +60,7 @@ class DemoController {
         this.lessons = lessons;
         this.classes = classes;
         this.standIn = standIn;
+        this.recorder = recorder;
         this.log = log;
         this.demo = demo;
     }
@@ -139,6 +144,15 @@ class DemoController {
                     "not-open", "This lesson is not open", "Nothing was played.", "Choose a lesson that is live.");
         }
         played.mischief(id, script);
+        return stage();
+    }
+
+    /** Lets the stand-in recorder fail in an open lesson. */
+    @PostMapping("/stage/{lesson}/recorder/{failure}")
+    @For({LEAD, TEACHER})
+    Stage failRecorder(@PathVariable String lesson, @PathVariable Failure failure) {
+        played();
+        recorder.fail(new LessonId(lesson), failure);
         return stage();
     }
 

@@ -35,7 +35,7 @@ public class Recordings {
      * @param extendedUntil until when the lead has it kept beyond that
      * @param by who recorded it ahead
      * @param shown from when until when one recorded ahead is shown to the class
-     * @param countsPercent which share of one recorded ahead counts as attended, if it counts
+     * @param forLesson the lesson in whose register watching one recorded ahead counts, if it does
      */
     public record Recording(
             String id,
@@ -53,7 +53,7 @@ public class Recordings {
             String erasedWhy,
             String by,
             Optional<Span> shown,
-            Optional<Integer> countsPercent) {
+            Optional<LessonId> forLesson) {
         /** Until when it is kept: by the rule, or longer by the lead's word. */
         public Optional<Instant> keptTo() {
             return extendedUntil
@@ -221,15 +221,15 @@ public class Recordings {
                 .update());
     }
 
-    /** Shows one recorded ahead to its class, or takes it back. @param countsPercent nothing where watching does not count */
-    public void show(String id, Optional<Span> when, Optional<Integer> countsPercent) {
+    /** Shows one recorded ahead to its class, or takes it back. @param forLesson in whose register watching counts; nothing where it does not */
+    public void show(String id, Optional<Span> when, Optional<LessonId> forLesson) {
         database.append(sql -> sql.sql(
                         """
-                UPDATE recording SET shown_from = :from, shown_until = :until, counts_percent = :percent
+                UPDATE recording SET shown_from = :from, shown_until = :until, for_lesson = :lesson
                 WHERE id = :id AND lesson IS NULL""")
                 .param("from", when.map(one -> one.from().toEpochMilli()).orElse(null))
                 .param("until", when.map(one -> one.until().toEpochMilli()).orElse(null))
-                .param("percent", countsPercent.orElse(null))
+                .param("lesson", forLesson.map(LessonId::value).orElse(null))
                 .param("id", id)
                 .update());
     }
@@ -255,7 +255,7 @@ public class Recordings {
                         ? Optional.of(
                                 new Span(from.get(), instant(row, "shown_until").orElseThrow()))
                         : Optional.empty(),
-                Optional.ofNullable((Integer) row.getObject("counts_percent")));
+                Optional.ofNullable(row.getString("for_lesson")).map(LessonId::new));
     }
 
     private static Optional<Instant> instant(ResultSet row, String column) throws SQLException {

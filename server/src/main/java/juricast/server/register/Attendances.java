@@ -18,12 +18,16 @@ import juricast.core.identity.PersonId;
 import juricast.core.register.Expectation;
 import juricast.core.register.Register;
 import juricast.core.register.RegisterLine;
+import juricast.core.rules.Catalogue;
+import juricast.core.rules.Rule;
 import juricast.core.time.Span;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.Records;
 import juricast.server.record.FinishedLessons;
+import juricast.server.watching.WatchedStore;
+import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
@@ -41,6 +45,7 @@ class Attendances {
     private final OutsideLogs logs;
     private final FinishedLessons finished;
     private final LessonFacts facts;
+    private final WatchedStore watched;
 
     Attendances(
             Database database,
@@ -49,7 +54,8 @@ class Attendances {
             Corrections corrections,
             OutsideLogs logs,
             FinishedLessons finished,
-            LessonFacts facts) {
+            LessonFacts facts,
+            WatchedStore watched) {
         this.database = database;
         this.records = records;
         this.lessons = lessons;
@@ -57,6 +63,7 @@ class Attendances {
         this.logs = logs;
         this.finished = finished;
         this.facts = facts;
+        this.watched = watched;
     }
 
     /** @return when a lesson ended: dismissed here, or by its plan where only another service has seen it; empty while it is on */
@@ -68,7 +75,7 @@ class Attendances {
     /** A lesson that was called off has nobody in it, unless it was held elsewhere and a log of it was taken. */
     Register register(Classes.Planned planned, Records.Record record) {
         return planned.cancelled() && endOf(planned.id(), record).isEmpty()
-                ? Register.calledOff(record.plan())
+                ? Register.calledOff(record.plan()).watched(watched(planned.id(), record))
                 : register(planned.id(), record);
     }
 
@@ -78,7 +85,24 @@ class Attendances {
                 .filter(one -> Expectation.of(lesson, false, one.getValue()) != Expectation.EXPECTED)
                 .map(Map.Entry::getKey)
                 .collect(Collectors.toSet());
-        return registerOf(id, record).with(notExpected);
+        return registerOf(id, record).with(notExpected).watched(watched(id, record));
+    }
+
+    /** Who has watched enough of what was recorded of this lesson, or ahead for it, to count. */
+    private Set<PersonId> watched(LessonId id, Records.Record record) {
+        int percent = record.rules()
+                .value(
+                        Catalogue.WATCHED_COUNTS,
+                        Rule.ANSWERS,
+                        record.plan().time().from())
+                .number();
+        return percent == 0 ? Set.of() : watched.enough(id, percent);
+    }
+
+    /** Somebody has watched more of a recording that belongs to a lesson. */
+    @EventListener
+    void watchedMore(WatchedStore.WatchedMore told) {
+        keep(told.lesson());
     }
 
     private Register registerOf(LessonId id, Records.Record record) {

@@ -28,6 +28,7 @@ import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.Records;
 import juricast.server.people.People;
 import juricast.server.problems.Problem;
+import juricast.server.retention.LessonForgetting;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -48,6 +49,7 @@ class RegisterController {
     private final OutsideLogs logs;
     private final RegisterSettings settings;
     private final RegisterPapers papers;
+    private final LessonForgetting forgetting;
     private final People people;
     private final School school;
 
@@ -63,6 +65,7 @@ class RegisterController {
             OutsideLogs logs,
             RegisterSettings settings,
             RegisterPapers papers,
+            LessonForgetting forgetting,
             People people,
             School school) {
         this.records = records;
@@ -76,6 +79,7 @@ class RegisterController {
         this.logs = logs;
         this.settings = settings;
         this.papers = papers;
+        this.forgetting = forgetting;
         this.people = people;
         this.school = school;
     }
@@ -144,6 +148,13 @@ class RegisterController {
     @For({TEACHER, LEAD})
     RegisterPage register(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         Classes.Planned planned = reading.ofLesson(caller, Matter.REGISTER, lesson);
+        forgetting.registerForgotten(planned.id()).ifPresent(at -> {
+            throw Problem.refused(
+                    "forgotten",
+                    "This register was deleted on %s".formatted(school.day(at)),
+                    "It was kept for as long as the rules say.",
+                    "Nothing can bring it back.");
+        });
         Records.Record record = records.of(planned.id());
         Register register = attendances.register(planned, record);
         List<Correction> written = corrections.of(planned.id());

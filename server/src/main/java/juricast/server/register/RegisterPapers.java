@@ -228,6 +228,7 @@ class RegisterPapers {
             case ABSENT -> "A";
             case EXCUSED -> "x";
             case NOT_EXPECTED -> "–";
+            case WATCHED -> "w";
         };
     }
 

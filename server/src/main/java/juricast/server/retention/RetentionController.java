@@ -69,12 +69,12 @@ class RetentionController {
     }
 
     /** @param backupsKept how many backups are kept, in which what went is still found */
-    record KeptAndForgotten(List<KeptLine> kinds, List<HeldLine> held, List<ForgottenLine> went, int backupsKept) {}
+    record KeptAndForgotten(List<KeptLine> kinds, List<HeldBackLine> held, List<ForgottenLine> went, int backupsKept) {}
 
     /** @param days as the school has it; classes and lessons may have it otherwise */
     record KeptLine(Retention kind, String rule, String title, int days, boolean ofLessons, int nextWeek, int held) {}
 
-    record HeldLine(String lesson, String title, String why, String by, Instant since) {}
+    record HeldBackLine(String lesson, String title, String why, String by, Instant since) {}
 
     record ForgottenLine(Instant at, String kind, String about, String rule, int count) {}
 
@@ -88,7 +88,7 @@ class RetentionController {
                         .map(kind -> line(kind, book, now))
                         .toList(),
                 holds.all().stream()
-                        .map(one -> new HeldLine(
+                        .map(one -> new HeldBackLine(
                                 one.lesson().value(),
                                 titled(one.lesson().value()),
                                 one.why(),

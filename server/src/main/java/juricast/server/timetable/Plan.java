@@ -5,6 +5,7 @@ import java.sql.SQLException;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
@@ -14,6 +15,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import juricast.core.charter.Place;
 import juricast.core.charter.PlannedLesson;
+import juricast.core.consent.Consents;
+import juricast.core.consent.Standing;
 import juricast.core.exchange.TimetableChange;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.LessonId;
@@ -30,6 +33,7 @@ import juricast.core.timetable.Series;
 import juricast.server.classes.Calendar;
 import juricast.server.classes.Classes;
 import juricast.server.classes.Planning;
+import juricast.server.consent.KeptConsents;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;
 import juricast.server.data.School;
@@ -47,9 +51,17 @@ public class Plan {
     private final Calendar calendar;
     private final Stages stages;
     private final KeptApart keptApart;
+    private final KeptConsents consents;
 
-    Plan(Database database, School school, Calendar calendar, Stages stages, KeptApart keptApart) {
+    Plan(
+            Database database,
+            School school,
+            Calendar calendar,
+            Stages stages,
+            KeptApart keptApart,
+            KeptConsents consents) {
         this.keptApart = keptApart;
+        this.consents = consents;
         this.stages = stages;
         this.database = database;
         this.school = school;
@@ -132,6 +144,7 @@ public class Plan {
 
     private List<InspectedClass> classes(Instant moment) {
         record Belongs(String ofClass, PersonId person, String role) {}
+        Consents said = consents.all();
         Map<String, List<Belongs>> members = database
                 .read()
                 .sql("SELECT class, person, role FROM class_member WHERE until = :ever ORDER BY class, role, person")
@@ -164,7 +177,11 @@ public class Plan {
                 })
                 .list()
                 .stream()
-                .map(one -> one.notApart(keptApart.in(one.id(), moment)))
+                .map(one -> one.notApart(keptApart.in(one.id(), moment))
+                        .unrecorded(one.pupils().stream()
+                                .filter(pupil -> said.of(pupil, moment) != Standing.GIVEN)
+                                .sorted(Comparator.comparing(PersonId::value))
+                                .toList()))
                 .toList();
     }
 

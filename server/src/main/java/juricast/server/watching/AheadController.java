@@ -40,15 +40,23 @@ class AheadController {
     private final Recorder recorder;
     private final Access access;
     private final Reading reading;
+    private final Classes classes;
     private final School school;
     private final Clock clock;
 
     AheadController(
-            Recordings recordings, Recorder recorder, Access access, Reading reading, School school, Clock clock) {
+            Recordings recordings,
+            Recorder recorder,
+            Access access,
+            Reading reading,
+            Classes classes,
+            School school,
+            Clock clock) {
         this.recordings = recordings;
         this.recorder = recorder;
         this.access = access;
         this.reading = reading;
+        this.classes = classes;
         this.school = school;
         this.clock = clock;
     }
@@ -102,9 +110,9 @@ class AheadController {
     /**
      * @param from a day and an hour at the school, as 2026-12-01T10:00; nothing to take it back
      * @param until a day, inclusive
-     * @param countsPercent the share that counts as attended; nothing where watching does not count
+     * @param forLesson the lesson of the class in whose register watching counts; nothing where it does not
      */
-    record ShowRequest(@Nullable String from, @Nullable String until, @Nullable Integer countsPercent) {}
+    record ShowRequest(@Nullable String from, @Nullable String until, @Nullable String forLesson) {}
 
     /** Shows it to its class from then until then, or takes it back. */
     @PutMapping("/recordings/{recording}/shown")
@@ -116,10 +124,14 @@ class AheadController {
             throw Problem.refused(
                     "goes-on", "This recording is still being made", "Nothing was changed.", "End it first.");
         }
-        if (wanted.countsPercent != null && (wanted.countsPercent < 1 || wanted.countsPercent > 100)) {
-            throw unreadable("countsPercent", "A share from 1 to 100");
-        }
-        recordings.show(found.id(), when(wanted), Optional.ofNullable(wanted.countsPercent));
+        recordings.show(found.id(), when(wanted), forLesson(found, wanted));
+    }
+
+    private Optional<LessonId> forLesson(Recording found, ShowRequest wanted) {
+        return Optional.ofNullable(wanted.forLesson).map(id -> classes.lesson(new LessonId(id))
+                .filter(one -> one.ofClass().equals(found.ofClass()))
+                .map(Classes.Planned::id)
+                .orElseThrow(() -> unreadable("forLesson", "A lesson of this class")));
     }
 
     private Optional<Span> when(ShowRequest wanted) {

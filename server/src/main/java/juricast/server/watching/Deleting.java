@@ -1,6 +1,7 @@
 package juricast.server.watching;
 
 import java.time.Instant;
+import juricast.core.keeping.Retention;
 import juricast.server.data.Database;
 import juricast.server.record.Forgotten;
 import juricast.server.record.Holds;
@@ -38,7 +39,7 @@ class Deleting {
             sql.sql("DELETE FROM recording_watched WHERE recording = :id")
                     .param("id", recording.id())
                     .update();
-            Forgotten.note(sql, "recordings", recording.id(), why, 1, at);
+            Forgotten.note(sql, Retention.RECORDINGS.name(), recording.id(), why, 1, at);
             return null;
         });
     }

@@ -304,7 +304,7 @@ class RecordingsController {
             boolean isHeld,
             @Nullable Instant shownFrom,
             @Nullable Instant shownUntil,
-            @Nullable Integer countsPercent,
+            @Nullable String forLesson,
             List<WishLine> wishes,
             List<WatcherLine> watchers) {}
 
@@ -355,7 +355,7 @@ class RecordingsController {
                 deleting.isHeld(found),
                 found.shown().map(Span::from).orElse(null),
                 found.shown().map(Span::until).orElse(null),
-                found.countsPercent().orElse(null),
+                found.forLesson().map(LessonId::value).orElse(null),
                 wishes.of(found.id()).stream().map(this::wish).toList(),
                 watchers(found));
     }

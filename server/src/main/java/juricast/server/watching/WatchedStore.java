@@ -6,11 +6,14 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
+import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.watching.Piece;
 import juricast.core.watching.Watched;
 import juricast.server.data.Database;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -18,9 +21,33 @@ import org.springframework.stereotype.Component;
 @Component
 public class WatchedStore {
     private final Database database;
+    private final ApplicationEventPublisher tell;
 
-    WatchedStore(Database database) {
+    WatchedStore(Database database, ApplicationEventPublisher tell) {
         this.database = database;
+        this.tell = tell;
+    }
+
+    /** Somebody has watched more of what belongs to a lesson, and its register may read otherwise. */
+    public record WatchedMore(LessonId lesson) {}
+
+    /** Who has watched so much of the recording of a lesson, or of one that was recorded ahead for it. */
+    public Set<PersonId> enough(LessonId lesson, int percent) {
+        return Set.copyOf(database.read()
+                .sql(
+                        """
+                    SELECT DISTINCT person FROM recording_watched JOIN recording ON recording.id = recording
+                    WHERE (recording.lesson = :lesson OR recording.for_lesson = :lesson) AND length > 0
+                      AND 100 * watched >= :percent * length""")
+                .param("lesson", lesson.value())
+                .param("percent", percent)
+                .query((row, n) -> new PersonId(row.getString(1)))
+                .list());
+    }
+
+    /** What was watched belongs to a lesson: its register is worked out anew. */
+    void told(LessonId lesson) {
+        tell.publishEvent(new WatchedMore(lesson));
     }
 
     /** Somebody begins to watch, or goes on: from now on their player tells. */

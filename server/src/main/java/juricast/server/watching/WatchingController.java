@@ -268,6 +268,7 @@ class WatchingController {
                         .toList(),
                 length,
                 playbacks.now());
+        found.lesson().or(found::forLesson).ifPresent(watched::told);
         return new WatchedSoFar(all.length().toMillis(), (int) (100 * all.share(length)));
     }
 }

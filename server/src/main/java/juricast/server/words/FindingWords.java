@@ -57,6 +57,8 @@ public class FindingWords {
             case OUTSIDE_SCHOOL_HOURS -> "Outside school hours";
             case MORE_THAN_THE_ROOM_HOLDS -> "More pupils than may be in";
             case RECORDING_FORBIDDEN -> "A recording that the rules forbid";
+            case RECORDING_PREVENTED -> "Has to be recorded, and cannot be";
+            case RECORDED_WITHOUT_SOME -> "Recorded, and not everybody may be";
             case GROUPS_FORBIDDEN -> "Groups that the rules forbid";
             case GROUPS_WITH_ONE_ADULT -> "Groups with one adult";
             case KEPT_APART_MET -> "In one group, and kept apart";
@@ -121,6 +123,10 @@ public class FindingWords {
             case OUTSIDE_SCHOOL_HOURS -> "It begins before the school opens, or ends after it closes.";
             case MORE_THAN_THE_ROOM_HOLDS -> "%d pupils are on the list; %d may be in.".formatted(is, wanted);
             case RECORDING_FORBIDDEN -> "A recording is planned; the rules of this lesson forbid it.";
+            case RECORDING_PREVENTED -> "Nothing is recorded while %s %s there; it is not known that they may be."
+                    .formatted(people, finding.people().size() == 1 ? "is" : "are");
+            case RECORDED_WITHOUT_SOME -> "It is not known that %s may be recorded; their voices and cameras are closed, or it waits while they speak."
+                    .formatted(people);
             case GROUPS_FORBIDDEN -> "Groups are planned; the lead adult may not make any.";
             case GROUPS_WITH_ONE_ADULT -> "Groups are planned with one adult; no group may be alone for a minute.";
             case KEPT_APART_MET -> "%s were in one group for %d min in the last two weeks.".formatted(people, is);

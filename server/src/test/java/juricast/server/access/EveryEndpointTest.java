@@ -146,6 +146,8 @@ class EveryEndpointTest {
         String path = endpoint.path()
                 .replace("{role}", "PUPIL")
                 .replace("{what}", "CAMERA")
+                .replace("{failure}", "DISK_FULL")
+                .replace("{wish}", "1")
                 .replaceAll("\\{[a-z]+}", "nothing");
         boolean file = endpoint.takes().startsWith("multipart/");
         return file
