@@ -105,6 +105,29 @@ public final class TestBrowser {
         return send("POST", path, body, "multipart/form-data; boundary=part");
     }
 
+    /** A file as it comes. */
+    public byte[] bytes(String path) {
+        return fetch(request("GET", path, null, "application/json").build());
+    }
+
+    /** A part of a file; nothing where there is no such part. */
+    public byte[] range(String path, String range) {
+        return fetch(request("GET", path, null, "application/json")
+                .header("Range", range)
+                .build());
+    }
+
+    private byte[] fetch(HttpRequest request) {
+        try {
+            HttpResponse<byte[]> answer = client.send(request, HttpResponse.BodyHandlers.ofByteArray());
+            return answer.statusCode() < 300 ? answer.body() : new byte[0];
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        } catch (InterruptedException stopped) {
+            throw new IllegalStateException(stopped);
+        }
+    }
+
     /** Sends without the token, as another site would make a browser do. */
     public Answer forgedPost(String path, String body) {
         return send(HttpRequest.newBuilder(URI.create(address + path))

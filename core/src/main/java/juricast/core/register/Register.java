@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
@@ -16,6 +17,7 @@ import juricast.core.presence.Attendance;
 import juricast.core.presence.Presence;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.PlannedRules;
+import juricast.core.rules.Rule;
 import juricast.core.time.Span;
 
 /**
@@ -76,8 +78,22 @@ public record Register(Span window, List<RegisterLine> lines) {
                         .toList());
     }
 
-    /** The same where some who were not there have watched what was recorded, for long enough to count. */
-    public Register watched(Set<PersonId> enough) {
+    /**
+     * The same where some who were not there have watched what was recorded, for long enough to count (need I6).
+     *
+     * @param percent of it that each has watched, 0 to 100; who is not named has watched nothing
+     * @param rules the rules of that day, which may not count watching at all
+     */
+    public Register watched(Map<PersonId, Integer> percent, PlannedRules rules) {
+        int counts = rules.value(Catalogue.WATCHED_COUNTS, Rule.ANSWERS, window.from())
+                .number();
+        if (counts == 0) {
+            return this;
+        }
+        Set<PersonId> enough = percent.entrySet().stream()
+                .filter(one -> one.getValue() >= counts)
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
         return new Register(
                 window,
                 lines.stream()

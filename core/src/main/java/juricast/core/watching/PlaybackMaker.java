@@ -12,9 +12,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import juricast.core.board.BoardEvent;
+import juricast.core.chat.ChatEvent;
 import juricast.core.chat.ChatPart;
 import juricast.core.chat.Readers;
-import juricast.core.chat.Words;
 import juricast.core.consent.Standing;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
@@ -55,6 +55,7 @@ public final class PlaybackMaker {
     private final Map<PersonId, List<Piece>> heard = new LinkedHashMap<>();
     private final Map<PersonId, Instant> speaksSince = new HashMap<>();
     private final List<Playback.Text> captions = new ArrayList<>();
+    private final List<Playback.Text> words = new ArrayList<>();
     private final List<Playback.Handout> handouts = new ArrayList<>();
     private final List<Playback.Stage> stances = new ArrayList<>();
     private final BoardPages board;
@@ -92,7 +93,14 @@ public final class PlaybackMaker {
         for (LessonEvent event : record) {
             LessonState before = state;
             state = state.after(event);
-            take(event);
+            if (state.of(RecordingPart.RECORDING).running().isPresent()
+                    && line.at(event.at()).isPresent()) {
+                take(event, before);
+            } else if (event instanceof BoardEvent.Wiped wiped && wiped.in().isEmpty()) {
+                board.wiped(wiped);
+            } else if (event instanceof RightsEvent.StanceSwitched switched) {
+                stances.add(stage(switched));
+            }
             if (!state.isSame(before, RightsPart.RIGHTS)) {
                 voices(state, event.at());
             }
@@ -107,7 +115,7 @@ public final class PlaybackMaker {
                                 one.getKey(), shown(one.getKey()), roleOf(one.getKey()), Piece.united(one.getValue())))
                         .toList(),
                 captions,
-                isAlone ? List.of() : words(state.of(ChatPart.CHAT).words()),
+                isAlone ? List.of() : words,
                 isAlone ? List.of() : board.pages(),
                 handouts,
                 stances,
@@ -115,22 +123,39 @@ public final class PlaybackMaker {
                 unnamed.size());
     }
 
-    private void take(LessonEvent event) {
+    /** What happened while something was recorded. @param before the lesson before it, which knows what was held */
+    private void take(LessonEvent event, LessonState before) {
+        Duration place = line.from(event.at());
         if (event instanceof MaterialEvent.Captioned said && isIn(said.by(), said.at())) {
-            at(said.at()).ifPresent(place -> captions.add(text(place, said.by(), said.text())));
+            captions.add(text(place, said.by(), said.text()));
         } else if (event instanceof MaterialEvent.HandedOut handed && isIn(handed.by(), handed.at())) {
-            at(handed.at())
-                    .ifPresent(place -> handouts.add(
-                            new Playback.Handout(place, without.of(handed.title()), without.of(handed.body()))));
+            handouts.add(new Playback.Handout(place, without.of(handed.title()), without.of(handed.body())));
         } else if (event instanceof RightsEvent.StanceSwitched switched) {
-            stances.add(
-                    new Playback.Stage(line.from(switched.at()), switched.to().name()));
+            stances.add(stage(switched));
         } else if (event instanceof BoardEvent.Drawn drawn
                 && drawn.in().isEmpty()
                 && isIn(drawn.person(), drawn.at())) {
             board.drawn(drawn);
         } else if (event instanceof BoardEvent.Wiped wiped && wiped.in().isEmpty()) {
             board.wiped(wiped);
+        } else if (event instanceof ChatEvent.Said said) {
+            written(place, said.from(), said.to(), said.text(), said.at());
+        } else if (event instanceof ChatEvent.Released released && released.letThrough()) {
+            before.of(ChatPart.CHAT).held().stream()
+                    .filter(held -> held.number() == released.number())
+                    .forEach(held -> written(place, held.from(), held.to(), held.text(), released.at()));
+        }
+    }
+
+    private Playback.Stage stage(RightsEvent.StanceSwitched switched) {
+        return new Playback.Stage(line.from(switched.at()), switched.to().name());
+    }
+
+    /** Only what the class together was written is in it. */
+    private void written(Duration place, PersonId from, Readers to, String text, Instant at) {
+        boolean isForAll = to.kind() == Readers.Kind.CLASS || to.place().equals(Optional.of(PlaceId.TOGETHER));
+        if (isForAll && isIn(from, at)) {
+            words.add(text(place, from, text));
         }
     }
 
@@ -154,21 +179,8 @@ public final class PlaybackMaker {
         on.forEach(person -> speaksSince.putIfAbsent(person, now));
     }
 
-    private List<Playback.Text> words(List<Words> all) {
-        return all.stream()
-                .filter(words -> words.to().kind() == Readers.Kind.CLASS
-                        || words.to().place().equals(Optional.of(PlaceId.TOGETHER)))
-                .filter(words -> isIn(words.from(), words.at()))
-                .flatMap(words -> at(words.at()).map(place -> text(place, words.from(), words.text())).stream())
-                .toList();
-    }
-
     private Playback.Text text(Duration place, PersonId by, String text) {
         return new Playback.Text(place, shown(by), without.of(text));
-    }
-
-    private Optional<Duration> at(Instant instant) {
-        return line.at(instant);
     }
 
     /** Whether what this person did at an instant is in what is watched now. */

@@ -82,6 +82,21 @@ class RegisterTest {
     }
 
     @Test
+    void who_was_away_and_has_watched_enough_has_a_mark_of_their_own_where_the_school_counts_it() {
+        var lesson = open().present(INES).time("10:50").order(new EndingOrder.Dismiss(ORLA));
+        var watched = Map.of(INES, 100, JORY, 80, KESTER, 79);
+        var register = Register.of(lesson.plan(), lesson.events(), at("10:50"), lesson.rulebook(), Map.of(), Map.of());
+
+        assertThat(register.watched(watched, lesson.rulebook()))
+                .as("not counted")
+                .isEqualTo(register);
+        lesson.school("register.watched-percent", "80", juricast.core.rules.Setting.Force.USUAL);
+        assertThat(register.watched(watched, lesson.rulebook()).lines())
+                .extracting(one -> one.pupil().person() + " " + one.mark())
+                .containsExactlyInAnyOrder("ines PRESENT", "jory WATCHED", "kester ABSENT");
+    }
+
+    @Test
     void a_correction_stands_beside_the_computed_mark() {
         var lesson = open().time("10:50").order(new EndingOrder.Dismiss(ORLA));
         var correction = new Correction(INES, Mark.EXCUSED, "", 0, "sick bed, told by phone", ORLA, at("11:00"));

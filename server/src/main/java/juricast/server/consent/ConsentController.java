@@ -335,11 +335,11 @@ class ConsentController {
         return new Compared(words, preview);
     }
 
-    private static boolean saysTheSame(Consent one, Consent other) {
+    private boolean saysTheSame(Consent one, Consent other) {
         return one.said() == other.said()
                 && one.giver() == other.giver()
                 && one.paper().equals(other.paper())
-                && one.from().equals(other.from())
-                && one.until().equals(other.until());
+                && day(one.from()).equals(day(other.from()))
+                && lastDay(one).equals(lastDay(other));
     }
 }

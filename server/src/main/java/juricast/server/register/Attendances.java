@@ -18,8 +18,6 @@ import juricast.core.identity.PersonId;
 import juricast.core.register.Expectation;
 import juricast.core.register.Register;
 import juricast.core.register.RegisterLine;
-import juricast.core.rules.Catalogue;
-import juricast.core.rules.Rule;
 import juricast.core.time.Span;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
@@ -75,7 +73,7 @@ class Attendances {
     /** A lesson that was called off has nobody in it, unless it was held elsewhere and a log of it was taken. */
     Register register(Classes.Planned planned, Records.Record record) {
         return planned.cancelled() && endOf(planned.id(), record).isEmpty()
-                ? Register.calledOff(record.plan()).watched(watched(planned.id(), record))
+                ? Register.calledOff(record.plan()).watched(watched.percent(planned.id()), record.rules())
                 : register(planned.id(), record);
     }
 
@@ -85,18 +83,7 @@ class Attendances {
                 .filter(one -> Expectation.of(lesson, false, one.getValue()) != Expectation.EXPECTED)
                 .map(Map.Entry::getKey)
                 .collect(Collectors.toSet());
-        return registerOf(id, record).with(notExpected).watched(watched(id, record));
-    }
-
-    /** Who has watched enough of what was recorded of this lesson, or ahead for it, to count. */
-    private Set<PersonId> watched(LessonId id, Records.Record record) {
-        int percent = record.rules()
-                .value(
-                        Catalogue.WATCHED_COUNTS,
-                        Rule.ANSWERS,
-                        record.plan().time().from())
-                .number();
-        return percent == 0 ? Set.of() : watched.enough(id, percent);
+        return registerOf(id, record).with(notExpected).watched(watched.percent(id), record.rules());
     }
 
     /** Somebody has watched more of a recording that belongs to a lesson. */

@@ -6,7 +6,6 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.stream.Collectors;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
@@ -31,18 +30,21 @@ public class WatchedStore {
     /** Somebody has watched more of what belongs to a lesson, and its register may read otherwise. */
     public record WatchedMore(LessonId lesson) {}
 
-    /** Who has watched so much of the recording of a lesson, or of one that was recorded ahead for it. */
-    public Set<PersonId> enough(LessonId lesson, int percent) {
-        return Set.copyOf(database.read()
+    /** How much each has watched of the recording of a lesson, or of one that was recorded ahead for it: of several the most. */
+    public Map<PersonId, Integer> percent(LessonId lesson) {
+        var all = new LinkedHashMap<PersonId, Integer>();
+        database.read()
                 .sql(
                         """
-                    SELECT DISTINCT person FROM recording_watched JOIN recording ON recording.id = recording
+                    SELECT person, max(100 * watched / length) FROM recording_watched
+                    JOIN recording ON recording.id = recording
                     WHERE (recording.lesson = :lesson OR recording.for_lesson = :lesson) AND length > 0
-                      AND 100 * watched >= :percent * length""")
+                    GROUP BY person""")
                 .param("lesson", lesson.value())
-                .param("percent", percent)
-                .query((row, n) -> new PersonId(row.getString(1)))
-                .list());
+                .query(row -> {
+                    all.put(new PersonId(row.getString(1)), row.getInt(2));
+                });
+        return all;
     }
 
     /** What was watched belongs to a lesson: its register is worked out anew. */
