@@ -20,9 +20,7 @@ export function transcript(played: Played): TranscriptLine[] {
       text: [one.title, one.body].filter(Boolean).join(': '),
     })),
     ...played.stances.map((one) => ({ atMs: one.atMs, kind: 'stance' as const, who: '', text: one.name })),
-    ...played.gaps
-      .filter((one) => one.cause !== 'LATE')
-      .map((one) => ({ atMs: one.atMs, kind: 'gap' as const, who: '', text: `Not recorded: ${one.says}` })),
+    ...played.gaps.map((one) => ({ atMs: one.atMs, kind: 'gap' as const, who: '', text: `Not recorded: ${one.says}` })),
   ]
   return lines.sort((one, other) => one.atMs - other.atMs)
 }

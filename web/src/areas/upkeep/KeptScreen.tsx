@@ -37,7 +37,7 @@ function Shown() {
   return (
     <Box px="20px" py="16px" maxW="1120px" mx="auto">
       <Flex gap="14px" align="end" wrap="wrap" mb="10px">
-        <Box>
+        <Box maxW="860px">
           <chakra.h1 fontSize="25px">Kept and forgotten</chakra.h1>
           <chakra.p color="ink2">
             {next === 0

@@ -5460,8 +5460,6 @@ export interface components {
         PlayedGap: {
             /** Format: int64 */
             atMs: number;
-            /** @enum {string} */
-            cause: "LATE" | "PAUSED" | "FAILED" | "NO_CONSENT" | "GROUPS" | "ENDED";
             /** Format: date-time */
             from: string;
             says: string;

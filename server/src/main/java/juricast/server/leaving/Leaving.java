@@ -25,10 +25,12 @@ class Leaving {
             new Owned("codes to sign in with", "recovery_code", "person"),
             new Owned("marks for making groups", "group_mark", "person"),
             new Owned("groups that were prepared", "prepared_person", "person"),
-            new Owned("wishes for groups", "class_wish_person", "person"),
             new Owned("what was watched of recordings", "recording_watched", "person"),
             new Owned("wishes to watch a recording", "recording_wish", "person"),
             new Owned("addresses of a calendar", "feed", "subject"));
+
+    /** A wish is about several people and goes with one of them. */
+    private static final Owned WISHES = new Owned("", "class_wish_person", "person");
 
     private final Database database;
     private final Settings settings;
@@ -50,6 +52,7 @@ class Leaving {
         for (Owned one : OWNED) {
             all.add(new Counted(one.what, count(one, person)));
         }
+        all.add(new Counted("wishes for groups", count(WISHES, person)));
         all.add(new Counted("places in classes", memberships(person)));
         return all;
     }
@@ -82,6 +85,7 @@ class Leaving {
                                 .param("person", person.value())
                                 .update();
                     }
+                    endWishes(sql, person);
                     end(sql, person, now);
                     int all = goes.stream().mapToInt(Counted::count).sum();
                     Forgotten.note(sql, "LEFT", person.value(), "asked for by " + by.value(), all, now);
@@ -89,6 +93,17 @@ class Leaving {
                 },
                 Topic.values());
         return goes;
+    }
+
+    private static void endWishes(JdbcClient sql, PersonId person) {
+        sql.sql(
+                        """
+                DELETE FROM class_wish_person
+                WHERE wish IN (SELECT wish FROM class_wish_person WHERE person = :person)""")
+                .param("person", person.value())
+                .update();
+        sql.sql("DELETE FROM class_wish WHERE id NOT IN (SELECT wish FROM class_wish_person)")
+                .update();
     }
 
     private static void end(JdbcClient sql, PersonId person, Instant now) {

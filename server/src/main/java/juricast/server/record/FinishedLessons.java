@@ -21,7 +21,7 @@ public class FinishedLessons {
     }
 
     /**
-     * Works something out for some of those for which it is not found yet. A lesson of which that fails stops no other, and is
+     * Works something out for some of those for which it is not found yet, and whose record still says something. A lesson of which that fails stops no other, and is
      * tried again the next time.
      *
      * @param found a query on one lesson, {@code lesson_stage.lesson}
@@ -39,8 +39,12 @@ public class FinishedLessons {
 
     private List<LessonId> without(String found) {
         return database.read()
-                .sql("SELECT lesson FROM lesson_stage WHERE over IS NOT NULL AND NOT EXISTS (%s) LIMIT :most"
-                        .formatted(found))
+                .sql(
+                        """
+                    SELECT lesson FROM lesson_stage WHERE over IS NOT NULL AND NOT EXISTS (%s)
+                      AND NOT EXISTS (SELECT 1 FROM lesson_forgot
+                        WHERE lesson_forgot.lesson = lesson_stage.lesson AND kind = 'REGISTERS') LIMIT :most"""
+                                .formatted(found))
                 .param("most", AT_ONCE)
                 .query((row, n) -> new LessonId(row.getString(1)))
                 .list();

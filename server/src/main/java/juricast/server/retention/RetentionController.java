@@ -123,6 +123,9 @@ class RetentionController {
 
     /** A lesson by its title and day; what is no lesson as it was noted. */
     private String titled(String about) {
+        if (about.isEmpty()) {
+            return "";
+        }
         return classes.lesson(new LessonId(about))
                 .map(one ->
                         "%s, %s".formatted(one.title(), school.day(one.time().from())))

@@ -91,7 +91,7 @@ class WatchingController {
     record PlayedSegment(long atMs, Instant from, Instant until) {}
 
     /** @param atMs where in the recording it is missing */
-    record PlayedGap(long atMs, Coverage.Cause cause, String says, Instant from, Instant until) {}
+    record PlayedGap(long atMs, String says, Instant from, Instant until) {}
 
     /** @param pieces what was played since the last report */
     record WatchedReport(List<PlayedPiece> pieces) {}
@@ -136,7 +136,7 @@ class WatchingController {
                 line.segments().stream()
                         .map(one -> new PlayedSegment(line.from(one.from()).toMillis(), one.from(), one.until()))
                         .toList(),
-                shown.gaps().stream().map(one -> gap(one, line)).toList(),
+                gaps(shown, access.may(caller, found).isAdult()),
                 shown.leftOut(),
                 found.isAhead());
     }
@@ -156,16 +156,23 @@ class WatchingController {
                 one.from().toMillis(), one.until().map(Duration::toMillis).orElse(null), one.line());
     }
 
-    private static PlayedGap gap(Coverage.Gap one, Timeline line) {
+    /** Pupils are told that something is missing, and not why; that it had not begun yet is nothing to tell. */
+    private static List<PlayedGap> gaps(Playback shown, boolean toAdult) {
+        return shown.gaps().stream()
+                .filter(one -> one.cause() != Coverage.Cause.LATE)
+                .map(one -> gap(one, shown.line(), toAdult))
+                .toList();
+    }
+
+    private static PlayedGap gap(Coverage.Gap one, Timeline line, boolean toAdult) {
         return new PlayedGap(
                 line.from(one.time().from()).toMillis(),
-                one.cause(),
-                says(one),
+                toAdult ? says(one) : "the recording was stopped",
                 one.time().from(),
                 one.time().until());
     }
 
-    /** Because of whom it waited is nobody's business afterwards. */
+    /** Because of whom it waited is nobody's business afterwards; pupils are not told why it was paused either. */
     static String says(Coverage.Gap gap) {
         return switch (gap.cause()) {
             case LATE -> "it had not begun";
