@@ -36,6 +36,10 @@ class EveryScreenTest {
         check(orla, "/classes/tidal-navigation-8/attendance", "written by an adult");
         check(orla, "/attendance/settings", "The safeguarding lead keeps them");
         check(orla, "/keeping", "went as planned");
+        check(orla, "/recordings", "lessons that had to be recorded");
+        check(orla, "/recordings/tidal-navigation-8-3.2-1", "Who has watched");
+        check(orla, "/recordings/tidal-navigation-8-3.2-1/watch", "Said and written");
+        check(orla, "/consents", "Who may be recorded");
         check(orla, "/classes", "Your classes");
         check(orla, "/classes/tidal-navigation-8", "Import a roster");
         check(orla, "/charter", "The door when a lesson opens");
@@ -55,6 +59,7 @@ class EveryScreenTest {
         check(orla, "/lessons/seabird-ecology-8-1.1-2/register", "Export as CSV");
         check(orla, "/charter", "The door when a lesson opens");
         check(orla, "/timetable", "Latest changes");
+        check(orla, "/recordings/tidal-navigation-8-3.2-1/watch", "Said and written");
         check(orla, "/looks", "The look");
     }
 
@@ -126,6 +131,7 @@ class EveryScreenTest {
         check(maren, "/pupils/ines-carrow/attendance", "Lesson by lesson");
         check(maren, "/outbox", "The school's words");
         check(maren, "/calendar", "Days and hours of lessons");
+        check(maren, "/kept", "Known devices");
         check(maren, "/upkeep", "Who looked at what about whom");
     }
 

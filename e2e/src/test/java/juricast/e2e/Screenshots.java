@@ -50,11 +50,10 @@ class Screenshots {
         orla.navigate("/classes/tidal-navigation-8");
         orla.getByText("Import a roster").waitFor();
         take(orla, "class");
-        orla.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Joining"))
-                .click();
-        orla.getByText("bits of chance").waitFor();
-        orla.getByAltText("QR code of the link of Tidal Navigation 8").waitFor();
-        take(orla, "joining");
+        orla.navigate("/recordings/tidal-navigation-8-3.2-1/watch");
+        orla.getByText("Between these two the narrows are open").first().click();
+        orla.getByText("is heard").waitFor();
+        take(orla, "player");
     }
 
     @Test
@@ -116,16 +115,11 @@ class Screenshots {
     }
 
     @Test
-    void upkeep() {
+    void kept_and_forgotten() {
         Page maren = signedIn("Maren Oddlund", 1280, 800, ColorScheme.LIGHT);
-        maren.navigate("/pupils/ines-carrow/attendance");
-        maren.getByText("Lesson by lesson").waitFor();
-        maren.navigate("/upkeep");
-        maren.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Back up now"))
-                .click();
-        maren.getByLabel("List of backups").getByText("MB").first().waitFor();
-        maren.getByText("Ines Carrow").first().waitFor();
-        take(maren, "upkeep");
+        maren.navigate("/kept");
+        maren.getByText("Known devices").waitFor();
+        take(maren, "kept");
     }
 
     @Test

@@ -1,6 +1,7 @@
 package juricast.server.record;
 
 import static juricast.core.chat.ChatPart.CHAT;
+import static juricast.core.recording.RecordingPart.RECORDING;
 import static juricast.core.rights.RightsPart.RIGHTS;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -13,6 +14,7 @@ import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.live.LessonEvent;
 import juricast.core.live.LessonOrder;
+import juricast.core.recording.Failure;
 import juricast.core.rights.RightsOrder;
 import juricast.core.rules.RuleValue;
 import juricast.core.signals.SignalsEvent;
@@ -42,11 +44,16 @@ class LessonJournalTest {
         var id = new LessonId("tidal-navigation-8-1.3-2");
         SERVER.bean(LiveLessons.class).carryOut(id, new RightsOrder.SetLive(RuleValue.parse("entry.door=shut"), ORLA));
         var before = SERVER.bean(LiveLessons.class).look(id).state();
+        var written = SERVER.bean(LiveLessons.class).look(id).events();
 
         SERVER.restart();
 
         var after = SERVER.bean(LiveLessons.class).look(id).state();
-        assertThat(after.number()).isEqualTo(before.number()).isGreaterThan(50);
+        assertThat(SERVER.bean(LiveLessons.class).look(id).events()).startsWith(written.toArray(LessonEvent[]::new));
+        assertThat(written).hasSizeGreaterThan(50);
+        assertThat(after.of(RECORDING).failure())
+                .as("nobody recorded meanwhile")
+                .contains(Failure.LINE_LOST);
         assertThat(after.there().visits()).isEqualTo(before.there().visits());
         assertThat(after.of(CHAT)).isEqualTo(before.of(CHAT));
         assertThat(after.of(RIGHTS)).isEqualTo(before.of(RIGHTS));
