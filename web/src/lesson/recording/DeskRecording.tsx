@@ -23,7 +23,8 @@ export const REASONS: { reason: PauseReason; says: string }[] = [
 
 export function penOf({ phase, isRecording, paused, waiting }: Recording): PenState {
   if (phase === 'OFF' || phase === 'ENDED') return 'off'
-  if (phase === 'ANNOUNCED') return 'soon'
+  // Until the recorder says that it records, nothing is claimed.
+  if (phase === 'ANNOUNCED' || phase === 'ASKED') return 'soon'
   if (phase === 'FAILED') return 'failed'
   return isRecording && !paused && !waiting ? 'on' : 'paused'
 }

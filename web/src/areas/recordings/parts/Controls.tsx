@@ -28,10 +28,10 @@ export function Controls(props: ControlsProps) {
       <Button look="main" size="large" minW="112px" onClick={onToggle}>
         {playing ? 'Pause' : 'Play'}
       </Button>
-      <Button onClick={() => onBy(-10_000)} aria-label="Ten seconds back">
+      <Button onClick={() => onBy(-10_000)}>
         −10 s <Key>←</Key>
       </Button>
-      <Button onClick={() => onBy(10_000)} aria-label="Ten seconds on">
+      <Button onClick={() => onBy(10_000)}>
         +10 s <Key>→</Key>
       </Button>
       {played.segments.length > 1 && (
