@@ -203,7 +203,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["schema"];
+        get: operations["schema_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2780,6 +2780,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["mine"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/schema": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["schema"];
         put?: never;
         post?: never;
         delete?: never;
@@ -6095,7 +6111,7 @@ export interface components {
         StageScript: {
             about: string;
             /** @enum {string} */
-            script: "OPEN_MICROPHONES" | "SHOUTING" | "FLOODING" | "LINKS_AND_FILES" | "SHARING" | "SCRIBBLING" | "BAD_WEATHER" | "STRANGERS" | "INTRUDER";
+            script: "OPEN_MICROPHONES" | "SHOUTING" | "FLOODING" | "LINKS_AND_FILES" | "SHARING" | "SCRIBBLING" | "BAD_WEATHER" | "STRANGERS" | "FAILING_RECORDER" | "INTRUDER";
             title: string;
         };
         StanceChange: {
@@ -6733,7 +6749,7 @@ export interface operations {
             };
         };
     };
-    schema: {
+    schema_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -8054,7 +8070,7 @@ export interface operations {
             header?: never;
             path: {
                 lesson: string;
-                script: "OPEN_MICROPHONES" | "SHOUTING" | "FLOODING" | "LINKS_AND_FILES" | "SHARING" | "SCRIBBLING" | "BAD_WEATHER" | "STRANGERS" | "INTRUDER";
+                script: "OPEN_MICROPHONES" | "SHOUTING" | "FLOODING" | "LINKS_AND_FILES" | "SHARING" | "SCRIBBLING" | "BAD_WEATHER" | "STRANGERS" | "FAILING_RECORDER" | "INTRUDER";
             };
             cookie?: never;
         };
@@ -10935,6 +10951,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["MyRecording"][];
+                };
+            };
+        };
+    };
+    schema: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/schema+json": string;
                 };
             };
         };

@@ -15,7 +15,11 @@ final class AsPerson {
     private final String address;
 
     AsPerson(RunningJar demo, String person) throws Exception {
-        address = demo.address();
+        this(demo.address(), person);
+    }
+
+    AsPerson(String address, String person) throws Exception {
+        this.address = address;
         send("GET", "/api/standing", null);
         send("POST", "/api/demo/session/" + person, "{}");
     }

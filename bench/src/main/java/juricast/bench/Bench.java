@@ -33,6 +33,12 @@ public final class Bench {
                 TermAndLog.measure(demo);
             }
         }
+        if (only.isEmpty() || only.equals("recordings")) {
+            try (RunningJar demo = RunningJar.start(jar)) {
+                System.out.println("A school's recordings, from request to data:");
+                ListOfRecordings.measure(demo);
+            }
+        }
         if (only.isEmpty() || only.equals("draft")) {
             System.out.println("From a change of a draft's first day to its consequences on the screen:");
             DraftOnScreen.measure(jar);
@@ -59,6 +65,10 @@ public final class Bench {
                 System.out.println("A hundred lessons of thirty pupils in eight groups:");
                 Groups.measure(demo);
             }
+        }
+        if (only.equals("forgetting")) {
+            System.out.println("The words of a school year forgotten, and orders meanwhile:");
+            Forgetting.measure();
         }
         if (only.equals("soak")) {
             try (RunningJar demo = RunningJar.start(jar)) {

@@ -37,6 +37,7 @@ import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
 import juricast.core.live.Stance;
 import juricast.core.material.MaterialOrder;
+import juricast.core.recording.Failure;
 import juricast.core.recording.PauseReason;
 import juricast.core.recording.RecordingOrder;
 import juricast.core.rights.Appliance;
@@ -207,6 +208,7 @@ final class Cast {
             case "wipes the board" -> Optional.of(new BoardOrder.Wipe(Optional.empty(), Optional.empty(), me));
             case "pauses the recording" -> Optional.of(
                     new RecordingOrder.Pause(PauseReason.valueOf(step.with), Optional.empty(), me));
+            case "fails" -> Optional.of(RecordingOrder.Answer.failed(Failure.valueOf(step.with)));
             case "lets the recording go on" -> Optional.of(new RecordingOrder.GoOn(me));
             default -> throw new IllegalStateException("The cast cannot play: " + does);
         };

@@ -12,6 +12,7 @@ enum Mischief {
     SCRIBBLING("Scribbling on the board", "Two pupils draw over what the teacher drew."),
     BAD_WEATHER("Bad weather", "Lines are lost and come back, some of them twice."),
     STRANGERS("Strangers at the door", "A device name, a nickname, a double and somebody unknown knock."),
+    FAILING_RECORDER("A failing recorder", "The recorder's disk is full, a minute later its line is lost."),
     INTRUDER("An intruder", "The same stranger tries every open lesson, one door after the other.");
 
     private final String title;

@@ -7,6 +7,7 @@ import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.List;
+import java.util.stream.LongStream;
 import juricast.core.watching.Piece;
 import juricast.core.watching.Playback;
 
@@ -26,24 +27,36 @@ final class Tones implements Medium {
     private final List<Voice> voices;
     private final byte[] head;
 
-    /** One speaker's tone. @param hertz told apart by ear: a scale from 220 Hz on */
-    private record Voice(double hertz, List<Piece> heard) {
-        int at(long sample, Duration place) {
-            return heard.stream().anyMatch(piece -> piece.has(place))
-                    ? (int) Math.round(30 * Math.sin(2 * Math.PI * hertz * sample / RATE))
-                    : 0;
+    /** One speaker's tone, told apart by ear: a scale from 220 Hz on. @param heard in samples, from and until in turn */
+    private record Voice(double hertz, long[] heard) {
+        static Voice of(double hertz, List<Piece> pieces) {
+            return new Voice(
+                    hertz,
+                    pieces.stream()
+                            .flatMapToLong(one -> LongStream.of(sample(one.from()), sample(one.until())))
+                            .toArray());
         }
 
-        boolean isIn(Duration from, Duration until) {
-            return heard.stream()
-                    .anyMatch(piece -> piece.from().compareTo(until) < 0 && from.compareTo(piece.until()) < 0);
+        private static long sample(Duration place) {
+            return place.toMillis() * RATE / 1000;
+        }
+
+        /** Adds what is heard of it to a stretch of sound that begins at a sample. */
+        void into(int[] sum, long first) {
+            for (int i = 0; i < heard.length; i += 2) {
+                long from = Math.max(first, heard[i]);
+                long until = Math.min(first + sum.length, heard[i + 1]);
+                for (long at = from; at < until; at++) {
+                    sum[(int) (at - first)] += (int) Math.round(30 * Math.sin(2 * Math.PI * hertz * at / RATE));
+                }
+            }
         }
     }
 
     Tones(String seed, Playback playback) {
         samples = playback.line().length().toMillis() * RATE / 1000;
         voices = playback.voices().stream()
-                .map(one -> new Voice(hertz(seed + one.person().value()), one.heard()))
+                .map(one -> Voice.of(hertz(seed + one.person().value()), one.heard()))
                 .toList();
         head = head(samples);
     }
@@ -99,21 +112,12 @@ final class Tones implements Medium {
     }
 
     private byte[] sound(long first, int count) {
+        int[] sum = new int[count];
+        voices.forEach(voice -> voice.into(sum, first));
         byte[] sound = new byte[count];
-        Duration from = place(first);
-        Duration until = place(first + count);
-        List<Voice> heard = voices.stream().filter(one -> one.isIn(from, until)).toList();
         for (int i = 0; i < count; i++) {
-            int sum = 0;
-            for (Voice voice : heard) {
-                sum += voice.at(first + i, place(first + i));
-            }
-            sound[i] = (byte) Math.max(0, Math.min(255, SILENCE + sum));
+            sound[i] = (byte) Math.max(0, Math.min(255, SILENCE + sum[i]));
         }
         return sound;
-    }
-
-    private static Duration place(long sample) {
-        return Duration.ofNanos(sample * (1_000_000_000L / RATE));
     }
 }

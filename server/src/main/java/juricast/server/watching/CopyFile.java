@@ -11,7 +11,6 @@ import juricast.server.files.Archive;
 import juricast.server.files.TableFile;
 import juricast.server.recording.Medium;
 import juricast.server.recording.Recordings.Recording;
-import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -42,7 +41,8 @@ final class CopyFile {
 
     record Segment(Instant from, Instant until) {}
 
-    record Gap(String cause, @Nullable String reason, Instant from, Instant until) {}
+    /** Something is missing. Why is for the adults of the class to know: a copy may come into anybody's hands. */
+    record Gap(Instant from, Instant until) {}
 
     record Stance(long atMs, String name) {}
 
@@ -106,11 +106,7 @@ final class CopyFile {
                         .map(one -> new Segment(one.from(), one.until()))
                         .toList(),
                 shown.gaps().stream()
-                        .map(one -> new Gap(
-                                one.cause().name(),
-                                one.pause().map(Enum::name).orElse(null),
-                                one.time().from(),
-                                one.time().until()))
+                        .map(one -> new Gap(one.time().from(), one.time().until()))
                         .toList(),
                 shown.stances().stream()
                         .map(one -> new Stance(one.at().toMillis(), one.name()))

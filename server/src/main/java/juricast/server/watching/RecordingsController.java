@@ -40,6 +40,8 @@ import juricast.server.recording.Coverages;
 import juricast.server.recording.Recordings;
 import juricast.server.recording.Recordings.Recording;
 import org.jspecify.annotations.Nullable;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.core.io.Resource;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.*;
 
@@ -119,6 +121,13 @@ class RecordingsController {
             boolean isExtended,
             @Nullable Instant erasedAt,
             int asks) {}
+
+    /** What the manifest of a copy looks like, for whoever reads one by program. */
+    @GetMapping(path = "/schema", produces = "application/schema+json")
+    @For(anyone = true)
+    Resource schema() {
+        return new ClassPathResource("formats/recording.schema.json");
+    }
 
     /** Those of the classes that the caller may look after. */
     @GetMapping

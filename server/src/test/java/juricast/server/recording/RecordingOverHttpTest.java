@@ -2,6 +2,8 @@ package juricast.server.recording;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
@@ -9,6 +11,7 @@ import java.time.Duration;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HexFormat;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
@@ -206,6 +209,11 @@ class RecordingOverHttpTest {
             }
         }
         JsonNode manifest = JSON.readTree(parts.get("manifest.json"));
+        assertThat(SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                        .getSchema(
+                                SERVER.browser().get("/api/recordings/schema").text())
+                        .validate(manifest))
+                .isEmpty();
         assertThat(manifest.get("parts").size()).isEqualTo(parts.size() - 1);
         for (JsonNode part : manifest.get("parts")) {
             byte[] content = parts.get(part.get("name").asString());
@@ -235,6 +243,57 @@ class RecordingOverHttpTest {
         assertThat(all[44 + 8000]).as("silence").isEqualTo((byte) 128);
         assertThat(small.thora.range(path, "bytes=44-143")).isEqualTo(Arrays.copyOfRange(all, 44, 144));
         assertThat(small.thora.range(path, "bytes=99999999-")).isEmpty();
+    }
+
+    @Test
+    void what_was_deleted_a_moment_ago_is_neither_watched_nor_taken_and_says_by_whom_and_why() {
+        recorded();
+        dismissed();
+        String path = "/api/recordings/" + small.id().value();
+        ok(ines.get(path + "/playback"));
+        assertThat(small.thora.delete(path + "?why=A+mistake").status()).isEqualTo(403);
+        assertThat(small.maren.delete(path + "?why=+").status()).isEqualTo(400);
+        ok(small.maren.delete(path + "?why=A+pupil+confided"));
+
+        for (String part : List.of("/playback", "/sound", "/captions.vtt", "/copy")) {
+            TestBrowser.Answer gone = small.maren.get(path + part);
+            assertThat(gone.status()).as(part).isEqualTo(409);
+            assertThat(gone.text()).contains("deleted");
+        }
+        assertThat(ok(small.thora.get(path)).json().at("/adult/erasedWhy").asString())
+                .isEqualTo("deleted by Maren Oddlund: A pupil confided");
+    }
+
+    @Test
+    void after_a_crash_what_the_recorder_has_lost_is_missing_and_it_is_asked_again() {
+        recorded();
+        SERVER.advance(Duration.ofMinutes(2));
+        SERVER.bean(TellingTheRecorder.class).alive();
+        SERVER.advance(Duration.ofMinutes(1));
+        String lesson = small.lesson;
+        SERVER.restart();
+        TestBrowser thora = SERVER.signedIn("thora-melling");
+
+        JsonNode needs = thora.get(lesson + "/desk").json().get("needs");
+        assertThat(needs.toString()).contains("RECORDING_FAILS");
+        SERVER.advance(Duration.ofMinutes(1));
+        small.theClockTicks();
+        for (int look = 0; look < 2000 && !phase(thora, lesson).equals("ON"); look++) {
+            Thread.onSpinWait();
+        }
+        SERVER.advance(Duration.ofMinutes(5));
+        ok(thora.post(lesson + "/dismiss", ""));
+        SERVER.bean(Coverages.class).goThrough();
+        JsonNode played =
+                thora.get("/api/recordings/" + small.id().value() + "/playback").json();
+        assertThat(played.get("segments").size()).isEqualTo(2);
+        assertThat(played.get("lengthMs").asLong())
+                .as("what was heard of, and what came after")
+                .isEqualTo(Duration.ofMinutes(7).toMillis());
+    }
+
+    private static String phase(TestBrowser adult, String lesson) {
+        return adult.get(lesson + "/desk").json().at("/recording/phase").asString();
     }
 
     @Test
