@@ -24,6 +24,12 @@ final class AsPerson {
         send("POST", "/api/demo/session/" + person, "{}");
     }
 
+    /** Follows a lesson, as an open page does: who does not is soon taken for gone. */
+    void follow(String path) {
+        client.sendAsync(
+                HttpRequest.newBuilder(URI.create(address + path)).build(), HttpResponse.BodyHandlers.discarding());
+    }
+
     String send(String method, String path, String body) throws Exception {
         return send(method, path, body, "application/json");
     }

@@ -28,12 +28,16 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.support.GenericApplicationContext;
 
 /**
- * A night in which the words of a whole school year are due, without the pauses that the night makes, while an adult goes on
+ * A night in which the words of a whole school year are due, at its own pace and then without any pause, while an adult goes on
  * writing in a lesson. In this process, because its clock has to be moved.
  */
 final class Forgetting {
     private static final int LESSONS = 60_000;
     private static final int WORDS = 10;
+    /** As the night makes it between its steps. */
+    private static final long NIGHTS_PAUSE = 200;
+
+    private static final Duration MEASURED = Duration.ofMinutes(2);
     private static final Duration LATER = Duration.ofDays(200);
 
     private final ConfigurableApplicationContext application;
@@ -62,21 +66,34 @@ final class Forgetting {
     private void measured() throws Exception {
         written();
         ahead.set(LATER);
-        List<Long> alone = orders(() -> pause(3000));
+        List<Long> alone = orders(() -> pause(10_000));
+        Instant since = bean(Clock.class).instant();
         var steps = new ArrayList<Long>();
-        List<Long> meanwhile = orders(() -> night(steps));
-        Integer forgot = bean(Database.class)
+        List<Long> paced = orders(() -> night(since, NIGHTS_PAUSE, MEASURED, steps));
+        int after = forgotten();
+        List<Long> atOnce = orders(() -> night(since, 0, Duration.ofHours(1), steps));
+        Figures.print("a step", steps);
+        print("nothing is forgotten", alone);
+        System.out.printf("  %d lessons forgotten in %s with the night's pauses%n", after, MEASURED);
+        print("with the night's pauses", paced);
+        System.out.printf("  %d more without a pause%n", forgotten() - after);
+        print("without a pause", atOnce);
+    }
+
+    private static void print(String when, List<Long> micros) {
+        Figures.print("an order, " + when, micros);
+        System.out.printf(
+                "    99 %% within %.1f ms, %d of them took more than 50 ms%n",
+                Figures.percentile(micros, 99) / 1000.0,
+                micros.stream().filter(one -> one > 50_000).count());
+    }
+
+    private int forgotten() {
+        return bean(Database.class)
                 .read()
                 .sql("SELECT count(*) FROM lesson_forgot WHERE kind = 'WORDS' AND lesson LIKE 'big-%'")
                 .query(Integer.class)
                 .single();
-        System.out.printf(
-                "  %d lessons forgotten in %d s, in %d steps%n",
-                forgot, steps.stream().mapToLong(Long::longValue).sum() / 1_000_000, steps.size());
-        Figures.print("a step", steps);
-        Figures.print("an order while nothing is forgotten", alone);
-        Figures.print("an order meanwhile", meanwhile);
-        System.out.printf("  of these 99 %% within %.1f ms%n", Figures.percentile(meanwhile, 99) / 1000.0);
     }
 
     /** Lessons of one class that are over, with words that were really written, and with what is worked out from lessons worked out. */
@@ -84,7 +101,7 @@ final class Forgetting {
         Database database = bean(Database.class);
         LessonId like = new LessonId(database.read()
                 .sql(
-                        "SELECT lesson FROM lesson_event WHERE kind = 'Written' AND lesson IN"
+                        "SELECT lesson FROM lesson_event WHERE kind = 'said' AND lesson IN"
                                 + " (SELECT lesson FROM lesson_stage WHERE over IS NOT NULL) GROUP BY lesson ORDER BY count(*) DESC LIMIT 1")
                 .query(String.class)
                 .single());
@@ -131,14 +148,15 @@ final class Forgetting {
         return new LessonId("big-" + n);
     }
 
-    private void night(List<Long> steps) {
+    /** Goes on until the words of all lessons are forgotten, or for so long. */
+    private void night(Instant since, long pause, Duration atMost, List<Long> steps) {
         AtNight work = bean(LessonForgetting.class);
-        Instant since = bean(Clock.class).instant();
-        boolean more = true;
-        while (more) {
+        long end = System.nanoTime() + atMost.toNanos();
+        for (int n = 0; System.nanoTime() < end && (n % 100 != 0 || forgotten() < LESSONS); n++) {
             long began = System.nanoTime();
-            more = work.step(since);
+            work.step(since);
             steps.add((System.nanoTime() - began) / 1000);
+            pause(pause);
         }
     }
 
@@ -182,6 +200,7 @@ final class Forgetting {
         String lessons = thora.send("GET", ofClass, null);
         String lesson = "/api/lessons/" + id(lessons.substring(lessons.indexOf("\"lessons\"")));
         thora.send("POST", lesson + "/open", "{}");
+        thora.follow(lesson + "/desk/stream");
         return lesson;
     }
 

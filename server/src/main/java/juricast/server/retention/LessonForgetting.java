@@ -36,7 +36,7 @@ import org.springframework.stereotype.Component;
 @Component
 public class LessonForgetting implements AtNight {
     private static final Logger LOG = LoggerFactory.getLogger(LessonForgetting.class);
-    private static final int AT_ONCE = 200;
+    private static final int AT_ONCE = 20;
     /** So many are looked through at most for what goes next week; the oldest go first. */
     private static final int LOOKED_THROUGH = 5000;
 

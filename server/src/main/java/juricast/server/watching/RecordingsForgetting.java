@@ -45,7 +45,7 @@ class RecordingsForgetting implements KeptKind, AtNight {
     @Override
     public synchronized boolean step(Instant since) {
         if (!settled.equals(since)) {
-            asTheRulesAreNow();
+            asTheRulesWere();
             settled = since;
         }
         Instant now = clock.instant();
@@ -53,18 +53,22 @@ class RecordingsForgetting implements KeptKind, AtNight {
                 .filter(one -> !deleting.isHeld(one))
                 .limit(AT_ONCE)
                 .toList();
-        due.forEach(one -> deleting.delete(
-                one,
-                "kept for %d days by the rule"
-                        .formatted(Duration.between(
-                                        one.ended().orElseThrow(), one.keptTo().orElseThrow())
-                                .toDays()),
-                now));
+        due.forEach(one -> deleting.delete(one, why(one), now));
         return due.size() == AT_ONCE;
     }
 
-    /** The rule may have been changed since a lesson ended. */
-    private void asTheRulesAreNow() {
+    private static String why(Recording one) {
+        Instant until = one.keptTo().orElseThrow();
+        return "kept for %d days %s"
+                .formatted(
+                        Duration.between(one.ended().orElseThrow(), until).toDays(),
+                        one.keptUntil().equals(Optional.of(until))
+                                ? "by the rule"
+                                : "by the rule, and longer by the lead's word");
+    }
+
+    /** The rules of the day it ended count, whatever was changed since; what ended with a crash has no day yet. */
+    private void asTheRulesWere() {
         for (Recording one : recordings.notErased()) {
             one.ended().ifPresent(ended -> {
                 Instant until =
