@@ -52,7 +52,7 @@ class Screenshots {
         take(orla, "class");
         orla.navigate("/recordings/tidal-navigation-8-3.2-1/watch");
         orla.getByText("Between these two the narrows are open").first().click();
-        orla.getByText("is heard").waitFor();
+        orla.getByText("is heard").first().waitFor();
         take(orla, "player");
     }
 
