@@ -70,6 +70,11 @@ function Shown({ isLead }: { isLead: boolean }) {
           ))}
         </Box>
       )}
+      {data.isCut && (
+        <chakra.p mt="8px" color="ink2">
+          Only the latest 1,000 recordings are listed; the sum above is of all. Choose fewer days, or one class.
+        </chakra.p>
+      )}
     </Box>
   )
 }

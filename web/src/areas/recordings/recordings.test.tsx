@@ -153,6 +153,7 @@ it('the list says what had to be recorded, what is missing and why, and who wait
       from: '2026-08-17',
       until: '2026-09-14',
       sum: { lessons: 2, whole: 0, requiredMinutes: 100, coveredMinutes: 45, missing: [{ cause: 'PAUSED', seconds: 300 }] },
+      isCut: true,
       lines: [
         LINE,
         { ...LINE, id: undefined, lesson: 'other', title: 'Harbour Law 9', lengthSeconds: 0, coveredSeconds: 0, asks: 0 },
@@ -167,6 +168,7 @@ it('the list says what had to be recorded, what is missing and why, and who wait
   expect(screen.getByText('1 asks to watch')).toBeTruthy()
   expect(screen.getByRole('img', { name: '90 % of what had to be recorded was recorded' })).toBeTruthy()
   expect(screen.getByRole('link', { name: 'Harbour Law 9' }).getAttribute('href')).toBe('/lessons/other/replay')
+  expect(screen.getByText(/Only the latest 1,000 recordings are listed/)).toBeTruthy()
 })
 
 function one(more: Partial<OneRecording> = {}): OneRecording {

@@ -5715,6 +5715,7 @@ export interface components {
         };
         RecordingsPage: {
             from: string;
+            isCut: boolean;
             lines: components["schemas"]["RecordingLine"][];
             sum: components["schemas"]["CoverageSum"];
             until: string;

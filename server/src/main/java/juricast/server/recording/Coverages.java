@@ -7,7 +7,6 @@ import java.time.Instant;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.LessonId;
@@ -101,21 +100,19 @@ public class Coverages {
                 .sum();
     }
 
-    /** Lessons that had to be recorded, or were, in a stretch of time, the latest first. @param classes all where there are none */
-    public List<Covered> of(Optional<Set<ClassId>> classes, Span window) {
+    /** Lessons that had to be recorded, or were, in a stretch of time, the latest first. */
+    public List<Covered> of(Set<ClassId> classes, Span window) {
+        if (classes.isEmpty()) {
+            return List.of();
+        }
         return database.read()
                 .sql(
                         """
                     SELECT * FROM lesson_coverage WHERE (required > 0 OR recorded > 0) AND at >= :from AND at < :until
-                      AND (:all OR class IN (:classes)) ORDER BY at DESC""")
+                      AND class IN (:classes) ORDER BY at DESC""")
                 .param("from", window.from().toEpochMilli())
                 .param("until", window.until().toEpochMilli())
-                .param("all", classes.isEmpty())
-                .param(
-                        "classes",
-                        classes.filter(some -> !some.isEmpty())
-                                .map(some -> some.stream().map(ClassId::value).toList())
-                                .orElse(List.of("")))
+                .param("classes", classes.stream().map(ClassId::value).toList())
                 .query((row, n) -> covered(row))
                 .list();
     }

@@ -30,6 +30,9 @@ public interface Recorder {
      */
     Medium medium(String recording, Playback playback);
 
+    /** Where it keeps what it has recorded, in words that follow "It lies". */
+    String where();
+
     /** Deletes what it has. */
     void erase(String recording);
 }

@@ -86,6 +86,11 @@ public class RecorderStandIn implements Recorder, DisposableBean {
     }
 
     @Override
+    public String where() {
+        return "with the stand-in recorder, which makes the sound anew each time and stores none";
+    }
+
+    @Override
     public void erase(String id) {}
 
     @Override

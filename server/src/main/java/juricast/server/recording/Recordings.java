@@ -64,6 +64,11 @@ public class Recordings {
         public boolean isAhead() {
             return lesson.isEmpty();
         }
+
+        /** How much of it so many milliseconds are, rounded down, from 0 to 100; 0 of one of no length. */
+        public int percent(long watchedMs) {
+            return lengthMs == 0 ? 0 : (int) Math.min(100, 100 * watchedMs / lengthMs);
+        }
     }
 
     /** In the transaction of the event. A lesson has one recording, however often the recorder began. */
@@ -112,21 +117,19 @@ public class Recordings {
                 .optional();
     }
 
-    /** @param classes of which; all where there are none @param most at most so many, the latest first */
-    public List<Recording> list(Optional<Set<ClassId>> classes, Span window, int most) {
+    /** Of classes, begun in a stretch of time. @param most at most so many, the latest first */
+    public List<Recording> list(Set<ClassId> classes, Span window, int most) {
+        if (classes.isEmpty()) {
+            return List.of();
+        }
         return database.read()
                 .sql(
                         """
-                    SELECT * FROM recording WHERE begun >= :from AND begun < :until AND (:all OR class IN (:classes))
+                    SELECT * FROM recording WHERE begun >= :from AND begun < :until AND class IN (:classes)
                     ORDER BY begun DESC LIMIT :most""")
                 .param("from", window.from().toEpochMilli())
                 .param("until", window.until().toEpochMilli())
-                .param("all", classes.isEmpty())
-                .param(
-                        "classes",
-                        classes.filter(some -> !some.isEmpty())
-                                .map(some -> some.stream().map(ClassId::value).toList())
-                                .orElse(List.of("")))
+                .param("classes", classes.stream().map(ClassId::value).toList())
                 .param("most", most)
                 .query((row, n) -> recording(row))
                 .list();
