@@ -143,7 +143,7 @@ public record GroupsDesk(
                 silentAt(lesson, group, last),
                 lesson.of(CHAT).heldIn(group.id()).size(),
                 last,
-                lesson.of(BOARD).lines(group.id()).size());
+                lesson.of(BOARD).marks(group.id()).size());
     }
 
     private static Where where(LessonState lesson, Group group, PersonId person) {

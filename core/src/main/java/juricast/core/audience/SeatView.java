@@ -123,7 +123,7 @@ public record SeatView(
                 ChatSeat.of(plan, lesson, shared, me, role, now),
                 lesson.of(MATERIAL).handouts(),
                 captions(lesson, shared, me, role, now),
-                lesson.of(BOARD).changed(lesson.where().placeOf(me)),
+                lesson.of(BOARD).of(lesson.where().placeOf(me)).changed(),
                 GroupsSeat.of(plan, lesson, shared, me, role, now),
                 lesson.of(SUPERVISION).quietSince().isPresent(),
                 lesson.of(SUPERVISION).stopped().isPresent(),

@@ -117,7 +117,7 @@ public final class EndingPart implements Part<EndingState, EndingOrder, EndingEv
         }
         int words = room.of(ChatPart.CHAT).words().size();
         steps.add(new EndingEvent.Closed(ClosingStep.CHAT_KEPT, words, room.now()));
-        int lines = room.of(BoardPart.BOARD).lines().size();
+        int lines = room.of(BoardPart.BOARD).marks().size();
         steps.add(new EndingEvent.Closed(ClosingStep.BOARD_KEPT, lines, room.now()));
         Duration recorded = room.of(RecordingPart.RECORDING).recorded(room.now());
         if (!recorded.isZero()) {

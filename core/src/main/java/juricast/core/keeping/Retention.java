@@ -9,10 +9,12 @@ import juricast.core.board.BoardEvent;
 import juricast.core.chat.ChatEvent;
 import juricast.core.live.LessonEvent;
 import juricast.core.material.MaterialEvent;
+import juricast.core.questions.QuestionsEvent;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Count;
 import juricast.core.rules.Rule;
 import juricast.core.rules.Rulebook;
+import juricast.core.slates.SlatesEvent;
 
 /**
  * Everything that is kept for a time only (need N4): each kind of data, by which rule, and from when its days are counted. That
@@ -22,7 +24,15 @@ public enum Retention {
     /** What was written in a lesson, and files sent in it. */
     WORDS(Catalogue.CHAT_KEPT, true, event -> event instanceof ChatEvent.Written),
     /** Lines on the board. */
-    BOARD(Catalogue.BOARD_KEPT, true, event -> event instanceof BoardEvent.Drawn),
+    BOARD(
+            Catalogue.BOARD_KEPT,
+            true,
+            event -> event instanceof BoardEvent.Drawn || event instanceof BoardEvent.Brought),
+    /** What pupils answered, and drew on slates. */
+    ANSWERS(
+            Catalogue.ANSWERS_KEPT,
+            true,
+            event -> event instanceof QuestionsEvent.Answered || event instanceof SlatesEvent.Drawn),
     /** Captions of a lesson. */
     CAPTIONS(Catalogue.CAPTIONS_KEPT, true, event -> event instanceof MaterialEvent.Captioned),
     RECORDINGS(Catalogue.RECORDING_KEPT, true, event -> false),

@@ -3,6 +3,7 @@ package juricast.core.lesson;
 import java.util.List;
 import juricast.core.board.BoardPart;
 import juricast.core.chat.ChatPart;
+import juricast.core.clocks.ClocksPart;
 import juricast.core.door.DoorPart;
 import juricast.core.ending.EndingPart;
 import juricast.core.groups.GroupsPart;
@@ -10,9 +11,12 @@ import juricast.core.live.LessonState;
 import juricast.core.live.Part;
 import juricast.core.material.MaterialPart;
 import juricast.core.merits.MeritsPart;
+import juricast.core.notices.NoticesPart;
+import juricast.core.questions.QuestionsPart;
 import juricast.core.recording.RecordingPart;
 import juricast.core.rights.RightsPart;
 import juricast.core.signals.SignalsPart;
+import juricast.core.slates.SlatesPart;
 import juricast.core.supervision.SupervisionPart;
 
 /** Which parts a lesson has. A part knows those above it in this list and none below; what follows by itself is asked from the end. */
@@ -27,6 +31,10 @@ public final class Parts {
             MaterialPart.MATERIAL,
             SupervisionPart.SUPERVISION,
             RecordingPart.RECORDING,
+            QuestionsPart.QUESTIONS,
+            ClocksPart.CLOCKS,
+            SlatesPart.SLATES,
+            NoticesPart.NOTICES,
             MeritsPart.MERITS,
             EndingPart.ENDING);
 

@@ -21,6 +21,7 @@ import juricast.core.time.Span;
  * @param beside who has to do with it without being one of its people
  * @param wishes what its class keeps for making groups
  * @param consents what was said about recording its people
+ * @param welcome how arriving people are welcomed
  */
 public record LessonPlan(
         LessonId lesson,
@@ -32,7 +33,8 @@ public record LessonPlan(
         Sequel sequel,
         Beside beside,
         Wishes wishes,
-        Consents consents) {
+        Consents consents,
+        Optional<Welcome> welcome) {
     /**
      * People beside those of the lesson.
      *
@@ -64,32 +66,38 @@ public record LessonPlan(
                 Sequel.NONE,
                 Beside.NOBODY,
                 Wishes.NONE,
-                Consents.NONE);
+                Consents.NONE,
+                Optional.empty());
     }
 
     /** The same with what is planned and watched in it. */
     public LessonPlan with(RunningOrder planned, WatchedWords words) {
-        return new LessonPlan(lesson, title, time, members, planned, words, sequel, beside, wishes, consents);
+        return new LessonPlan(lesson, title, time, members, planned, words, sequel, beside, wishes, consents, welcome);
     }
 
     /** The same with what follows it. */
     public LessonPlan before(Sequel next) {
-        return new LessonPlan(lesson, title, time, members, order, watched, next, beside, wishes, consents);
+        return new LessonPlan(lesson, title, time, members, order, watched, next, beside, wishes, consents, welcome);
     }
 
     /** The same with others as its members, and who is beside them. */
     public LessonPlan of(List<Member> others, Beside besides) {
-        return new LessonPlan(lesson, title, time, others, order, watched, sequel, besides, wishes, consents);
+        return new LessonPlan(lesson, title, time, others, order, watched, sequel, besides, wishes, consents, welcome);
     }
 
     /** The same with what its class keeps for making groups. */
     public LessonPlan wishing(Wishes kept) {
-        return new LessonPlan(lesson, title, time, members, order, watched, sequel, beside, kept, consents);
+        return new LessonPlan(lesson, title, time, members, order, watched, sequel, beside, kept, consents, welcome);
     }
 
     /** The same with what was said about recording its people. */
     public LessonPlan consenting(Consents said) {
-        return new LessonPlan(lesson, title, time, members, order, watched, sequel, beside, wishes, said);
+        return new LessonPlan(lesson, title, time, members, order, watched, sequel, beside, wishes, said, welcome);
+    }
+
+    /** The same with how arriving people are welcomed. */
+    public LessonPlan welcoming(Optional<Welcome> words) {
+        return new LessonPlan(lesson, title, time, members, order, watched, sequel, beside, wishes, consents, words);
     }
 
     /** Whether this person is a safeguarding lead of the school. */

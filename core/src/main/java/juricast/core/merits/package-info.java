@@ -1,2 +1,2 @@
-/** A word of praise that is kept: given by an adult, seen by the pupil and the adults (need J5 in its smallest form). */
+/** A word of praise that is kept: given by an adult, seen as the rules say (need J5). */
 package juricast.core.merits;

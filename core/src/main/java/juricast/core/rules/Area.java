@@ -8,6 +8,7 @@ public enum Area {
     CHAT("Chat", "Who may write to whom, and what."),
     SHARING("Sharing and drawing", "What is shown to everyone, and who leaves marks on it."),
     SIGNALS("Signals and captions", "Taking part without a voice."),
+    ACTIVITIES("Activities and merits", "What a class is asked and praised for, and who sees it."),
     RECORDING("Recording", "What is kept of a lesson, and who may see it."),
     GROUPS("Groups", "Small rooms, and the adults in them."),
     LINKS("Links and words", "The way to the door."),

@@ -414,6 +414,100 @@ public final class Catalogue {
             .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, ON_REQUEST, CLOSED, CLOSED, CLOSED));
 
+    public static final Rule<Permission> START_ACTIVITY = rule("activities.start", ACTIVITIES, ValueType.PERMISSION)
+            .titled("Start questions, clocks and slates")
+            .meaning("Whether a person may ask the class a question, start a clock or give out slates.")
+            .because("Whoever asks decides what thirty pupils do next.")
+            .pupilsCallIt("ask the class a question")
+            .enforced(IN_THE_LESSON)
+            .usual(LEAD_ADULT, OPEN)
+            .usual(SECOND_ADULT, OPEN)
+            .written();
+
+    public static final Rule<Permission> ANSWER = rule("activities.answer", ACTIVITIES, ValueType.PERMISSION)
+            .titled("Answer questions, use a slate")
+            .meaning("Whether a person may answer what the class is asked.")
+            .because("Everybody of the class takes part; a visitor’s answer would count among the pupils’.")
+            .pupilsCallIt("answer what the class is asked")
+            .enforced(IN_THE_LESSON)
+            .usual(CLASS_MONITOR, OPEN)
+            .usual(PUPIL, OPEN)
+            .usual(VISITOR, CLOSED)
+            .written();
+
+    public static final Rule<Permission> SEE_ANSWERS = rule("activities.see-names", ACTIVITIES, ValueType.PERMISSION)
+            .titled("See who answered what")
+            .meaning("Open: answers are seen with names by adults. Closed: only counts, and who has not answered yet."
+                    + " What held when a question was asked holds for it for ever.")
+            .because("A teacher helps better who knows; some questions are honest only without names.")
+            .pupilsCallIt("teachers seeing what you answered")
+            .enforced(IN_THE_LESSON)
+            .usual(LEAD_ADULT, OPEN)
+            .usual(SECOND_ADULT, OPEN)
+            .written();
+
+    public static final Rule<Permission> SHOW_RESULTS = rule(
+                    "activities.show-results", ACTIVITIES, ValueType.PERMISSION)
+            .titled("Show results and slates to the class")
+            .meaning(
+                    "Whether a person may show how a question was answered, or a pupil’s slate. Results never have names.")
+            .because("What one pupil wrote for the teacher is shown to the others only on purpose.")
+            .pupilsCallIt("show everybody what was answered")
+            .enforced(IN_THE_LESSON)
+            .usual(LEAD_ADULT, OPEN)
+            .usual(SECOND_ADULT, OPEN)
+            .written();
+
+    public static final Rule<Permission> ANNOUNCE = rule("activities.announce", ACTIVITIES, ValueType.PERMISSION)
+            .titled("Welcome and announce")
+            .meaning(
+                    "Whether a person may put up words that stay on top of everybody’s page until they are taken down.")
+            .because("What stays in sight should come from who answers for it.")
+            .pupilsCallIt("put up an announcement")
+            .enforced(IN_THE_LESSON)
+            .usual(LEAD_ADULT, OPEN)
+            .usual(SECOND_ADULT, OPEN)
+            .written();
+
+    public static final Rule<Permission> GIVE_MERITS = rule("merits.give", ACTIVITIES, ValueType.PERMISSION)
+            .titled("Give merits")
+            .meaning("Whether a person may praise pupils by merits, and take one back within some minutes.")
+            .because("Praise that counts comes from who saw it.")
+            .pupilsCallIt("give merits")
+            .enforced(IN_THE_LESSON)
+            .usual(LEAD_ADULT, OPEN)
+            .usual(SECOND_ADULT, OPEN)
+            .written();
+
+    public static final Rule<Choice> MERITS_SEEN = rule(
+                    "merits.seen", ACTIVITIES, ValueType.strictToLoose("adults", "pupil", "class"))
+            .titled("Who sees merits")
+            .meaning("Adults only, the pupil who got one too, or the whole class.")
+            .because("Praise before all is a joy to some and a burden to others.")
+            .pupilsCallIt("who sees your merits")
+            .enforced(IN_THE_LESSON)
+            .ofWholeLesson(new Choice("pupil"));
+
+    public static final Rule<Count> ANSWERS_KEPT = rule(
+                    "activities.kept-days", ACTIVITIES, ValueType.fewerAreStricter(1, 3650, Unit.DAYS))
+            .titled("How long answers are kept")
+            .meaning(
+                    "Days after the lesson, then what pupils answered and drew on slates is erased; longer where an incident holds it.")
+            .because("An answer is for learning, not for a file about a child.")
+            .pupilsCallIt("how long your answers are kept")
+            .enforced(IN_THE_RECORD)
+            .ofWholeLesson(new Count(365));
+
+    public static final Rule<Permission> OPEN_BOARD_AGAIN = rule("share.open-again", SHARING, ValueType.PERMISSION)
+            .titled("Open a board again")
+            .meaning("Whether a person may bring the board of an earlier lesson, or of another class, into this one.")
+            .because("A board carries names and what somebody drew; another class should see it only on purpose.")
+            .pupilsCallIt("open an earlier board again")
+            .enforced(IN_THE_LESSON)
+            .usual(LEAD_ADULT, OPEN)
+            .usual(SECOND_ADULT, OPEN)
+            .written();
+
     public static final Rule<Count> CAPTIONS_KEPT = rule(
                     "captions.kept-days", SIGNALS, ValueType.fewerAreStricter(1, 3650, Unit.DAYS))
             .titled("How long captions are kept")

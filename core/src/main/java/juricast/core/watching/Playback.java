@@ -3,6 +3,7 @@ package juricast.core.watching;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import juricast.core.drawing.Drawing;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.recording.Coverage;
@@ -37,8 +38,8 @@ public record Playback(
     /** One page of the board: from its first mark until all was wiped. */
     public record Page(List<Stroke> strokes) {}
 
-    /** @param line x and y in turn, each from 0 to 1000 @param until when it was wiped, if it was */
-    public record Stroke(Duration from, Optional<Duration> until, List<Integer> line) {}
+    /** @param until when it was taken off, if it was */
+    public record Stroke(Duration from, Optional<Duration> until, Drawing drawing) {}
 
     /** Something that was handed out. */
     public record Handout(Duration at, String title, String body) {}

@@ -11,7 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
-import juricast.core.board.BoardEvent;
+import juricast.core.board.BoardPart;
 import juricast.core.chat.ChatEvent;
 import juricast.core.chat.ChatPart;
 import juricast.core.chat.Readers;
@@ -58,7 +58,7 @@ public final class PlaybackMaker {
     private final List<Playback.Text> words = new ArrayList<>();
     private final List<Playback.Handout> handouts = new ArrayList<>();
     private final List<Playback.Stage> stances = new ArrayList<>();
-    private final BoardPages board;
+    private final BoardStory board;
 
     private PlaybackMaker(LessonPlan plan, List<LessonEvent> record, PlannedRules rules, Instant watchedAt) {
         this.plan = plan;
@@ -68,7 +68,7 @@ public final class PlaybackMaker {
         LessonState end = Parts.NEW.after(record);
         over = end.there().dismissedAt().orElse(watchedAt);
         line = new Timeline(end.of(RecordingPart.RECORDING).segments(over));
-        board = new BoardPages(line);
+        board = new BoardStory(line, this::isIn);
         people().filter(one -> !mayBe(one.person(), one.role(), over)).forEach(one -> unnamed.add(one.person()));
         without = new Unnamed(people().filter(one -> unnamed.contains(one.person()))
                 .map(Member::name)
@@ -93,11 +93,13 @@ public final class PlaybackMaker {
         for (LessonEvent event : record) {
             LessonState before = state;
             state = state.after(event);
-            if (state.of(RecordingPart.RECORDING).running().isPresent()
-                    && line.at(event.at()).isPresent()) {
+            boolean isRecorded = state.of(RecordingPart.RECORDING).running().isPresent()
+                    && line.at(event.at()).isPresent();
+            if (!state.isSame(before, BoardPart.BOARD)) {
+                board.changed(before.of(BoardPart.BOARD), state.of(BoardPart.BOARD), isRecorded, event.at());
+            }
+            if (isRecorded) {
                 take(event, before);
-            } else if (event instanceof BoardEvent.Wiped wiped && wiped.in().isEmpty()) {
-                board.wiped(wiped);
             } else if (event instanceof RightsEvent.StanceSwitched switched) {
                 stances.add(stage(switched));
             }
@@ -132,12 +134,6 @@ public final class PlaybackMaker {
             handouts.add(new Playback.Handout(place, without.of(handed.title()), without.of(handed.body())));
         } else if (event instanceof RightsEvent.StanceSwitched switched) {
             stances.add(stage(switched));
-        } else if (event instanceof BoardEvent.Drawn drawn
-                && drawn.in().isEmpty()
-                && isIn(drawn.person(), drawn.at())) {
-            board.drawn(drawn);
-        } else if (event instanceof BoardEvent.Wiped wiped && wiped.in().isEmpty()) {
-            board.wiped(wiped);
         } else if (event instanceof ChatEvent.Said said) {
             written(place, said.from(), said.to(), said.text(), said.at());
         } else if (event instanceof ChatEvent.Released released && released.letThrough()) {

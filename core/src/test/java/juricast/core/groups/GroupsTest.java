@@ -24,13 +24,14 @@ import juricast.core.audience.CorridorView;
 import juricast.core.audience.GroupsDesk;
 import juricast.core.audience.GroupsSeat;
 import juricast.core.audience.Need;
-import juricast.core.board.BoardLine;
 import juricast.core.board.BoardOrder;
 import juricast.core.chat.ChatOrder;
 import juricast.core.chat.ChatRefusal;
 import juricast.core.chat.Readers;
 import juricast.core.chat.Words;
 import juricast.core.door.DoorOrder;
+import juricast.core.drawing.Drawing;
+import juricast.core.drawing.Mark;
 import juricast.core.ending.ClosingStep;
 import juricast.core.ending.EndingEvent;
 import juricast.core.ending.EndingOrder;
@@ -296,22 +297,20 @@ class GroupsTest {
                 .isEmpty();
         lesson.order(new RightsOrder.TurnOn(visitOf(INES), Appliance.SCREEN))
                 .order(new RightsOrder.TurnOn(visitOf(KESTER), Appliance.SCREEN))
-                .order(new BoardOrder.Draw(visitOf(INES), List.of(0, 0, 9, 9)))
-                .order(new BoardOrder.Draw(visitOf(ORLA), List.of(1, 1, 9, 9)));
+                .order(new BoardOrder.Draw(visitOf(INES), 0, Drawing.pen(List.of(0, 0, 9, 9))))
+                .order(new BoardOrder.Draw(visitOf(ORLA), 0, Drawing.pen(List.of(1, 1, 9, 9))));
         assertThat(lesson.state().of(RIGHTS).showing(lesson.state().where(), REEF))
                 .contains(INES);
         assertThat(lesson.state().of(RIGHTS).showing(lesson.state().where(), SKERRY))
                 .contains(KESTER);
-        assertThat(lesson.state().of(BOARD).lines(REEF))
-                .extracting(BoardLine::author)
+        assertThat(lesson.state().of(BOARD).marks(REEF))
+                .extracting(Mark::author)
                 .containsExactly(INES);
         assertThat(lesson.seat("jory").boardChanged()).isPositive();
         assertThat(lesson.seat("kester").boardChanged()).isZero();
 
         lesson.order(new BoardOrder.Wipe(Optional.empty(), Optional.of(REEF), ORLA));
-        assertThat(lesson.state().of(BOARD).lines())
-                .extracting(BoardLine::author)
-                .containsExactly(ORLA);
+        assertThat(lesson.state().of(BOARD).marks()).extracting(Mark::author).containsExactly(ORLA);
     }
 
     @Test

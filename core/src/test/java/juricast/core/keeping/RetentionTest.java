@@ -8,6 +8,7 @@ import java.util.List;
 import juricast.core.board.BoardOrder;
 import juricast.core.chat.ChatOrder;
 import juricast.core.chat.Readers;
+import juricast.core.drawing.Drawing;
 import juricast.core.material.MaterialOrder;
 import juricast.core.rules.Setting.Force;
 import org.junit.jupiter.api.Test;
@@ -20,7 +21,7 @@ class RetentionTest {
                 .school("chat.class", "open", Force.USUAL)
                 .present(INES)
                 .order(new ChatOrder.Say(visitOf(INES), Readers.CLASS, "high water"))
-                .order(new BoardOrder.Draw(visitOf(INES), List.of(0, 0, 9, 9)))
+                .order(new BoardOrder.Draw(visitOf(INES), 0, Drawing.pen(List.of(0, 0, 9, 9))))
                 .order(new MaterialOrder.Caption(visitOf(ORLA), "it turns"));
         var book = lesson.rulebook().book();
 

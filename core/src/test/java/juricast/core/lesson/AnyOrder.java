@@ -2,16 +2,20 @@ package juricast.core.lesson;
 
 import static juricast.core.lesson.LiveLesson.*;
 
+import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import juricast.core.board.BoardEvent;
 import juricast.core.board.BoardOrder;
 import juricast.core.chat.ChatOrder;
 import juricast.core.chat.Readers;
 import juricast.core.chat.SentFile;
+import juricast.core.clocks.ClocksOrder;
 import juricast.core.door.DoorOrder;
+import juricast.core.drawing.Drawing;
 import juricast.core.ending.EndingOrder;
 import juricast.core.entry.Arrival;
 import juricast.core.entry.Sweep;
@@ -26,6 +30,10 @@ import juricast.core.live.PlaceId;
 import juricast.core.live.Stance;
 import juricast.core.material.MaterialOrder;
 import juricast.core.merits.MeritsOrder;
+import juricast.core.notices.NoticesOrder;
+import juricast.core.questions.Answer;
+import juricast.core.questions.Question;
+import juricast.core.questions.QuestionsOrder;
 import juricast.core.recording.Failure;
 import juricast.core.recording.PauseReason;
 import juricast.core.recording.RecordingOrder;
@@ -36,6 +44,8 @@ import juricast.core.rules.Condition;
 import juricast.core.rules.RuleValue;
 import juricast.core.signals.Sign;
 import juricast.core.signals.SignalsOrder;
+import juricast.core.slates.Ground;
+import juricast.core.slates.SlatesOrder;
 import juricast.core.supervision.SupervisionOrder;
 
 /** One of each order there is, by whomever and about whomever, for tests that try them in any row. */
@@ -122,7 +132,58 @@ final class AnyOrder {
                 new ChatOrder.Say(visit, who % 2 == 0 ? Readers.CLASS : Readers.ADULTS, "see www.tides"),
                 new ChatOrder.SendFile(visit, Readers.CLASS, new SentFile("f", "tide.png", "pictures", 100)),
                 new ChatOrder.Release(1 + who * 7, who % 2 == 0, by),
-                new BoardOrder.Draw(visit, List.of(0, 0, 10, 10)),
+                new BoardOrder.Draw(visit, 0, Drawing.pen(List.of(0, 0, 10, 10))),
+                new BoardOrder.Erase(visit, 0, List.of(who, whom + 5, 20)),
+                new BoardOrder.Undo(visit, 0),
+                new BoardOrder.TakeAway(pupil, minutes(2), by),
+                new BoardOrder.Point(visit, 0, List.of(0, 0, 10, 10)),
+                new BoardOrder.AddPages(List.of(Optional.empty()), Optional.empty(), by),
+                new BoardOrder.Turn(0, Optional.empty(), by),
+                new BoardOrder.RemovePage(0, Optional.of(group), by),
+                new BoardOrder.Bring(
+                        new LessonId("a"),
+                        List.of(new BoardEvent.BroughtPage(
+                                Optional.empty(),
+                                List.of(new BoardEvent.BroughtMark(pupil, Drawing.pen(List.of(1, 1, 2, 2)))))),
+                        Optional.empty(),
+                        by),
+                new QuestionsOrder.Ask(
+                        Question.of(Question.Kind.SINGLE, "Which tide?", List.of("spring", "neap"))
+                                .right(0),
+                        Optional.empty(),
+                        who % 2 == 0,
+                        whom == 1 ? Optional.of(Duration.ofSeconds(30)) : Optional.empty(),
+                        who == 2 ? Optional.of(group) : Optional.empty(),
+                        by),
+                new QuestionsOrder.Give(1 + who * 11, visit, Answer.choosing(whom % 2)),
+                new QuestionsOrder.Extend(1 + who * 11, Duration.ofSeconds(30), by),
+                new QuestionsOrder.Nudge(1 + who * 11, by),
+                new QuestionsOrder.Close(1 + who * 11, by),
+                new QuestionsOrder.Show(1 + who * 11, true, by),
+                new QuestionsOrder.PutAway(1 + who * 11, by),
+                new ClocksOrder.Start("read", whom == 0 ? Optional.empty() : Optional.of(minutes(1)), true, by),
+                new ClocksOrder.Pause(by),
+                new ClocksOrder.GoOn(by),
+                new ClocksOrder.Lengthen(minutes(1), by),
+                new ClocksOrder.End(by),
+                new ClocksOrder.Call("the capital", Duration.ofSeconds(who), by),
+                new ClocksOrder.Press(visit, at("10:30:00"), Duration.ofMillis(whom * 90L)),
+                new ClocksOrder.PassOn(by),
+                new ClocksOrder.EndCall(by),
+                new SlatesOrder.GiveOut("draw a tide", Ground.AXES, by),
+                new SlatesOrder.Draw(visit, Drawing.pen(List.of(3, 3, 4, 4))),
+                new SlatesOrder.Undo(visit),
+                new SlatesOrder.Wipe(visit, List.of()),
+                new SlatesOrder.HandIn(visit),
+                new SlatesOrder.Collect(by),
+                new SlatesOrder.GiveBack(who == 1 ? Optional.of(pupil) : Optional.empty(), by),
+                new SlatesOrder.Show(List.of(pupil), who % 2 == 0, by),
+                new SlatesOrder.Hide(by),
+                new SlatesOrder.TakeAway(by),
+                new NoticesOrder.Welcome("Good morning", by),
+                new NoticesOrder.PutUp("Books on page 9", by),
+                new NoticesOrder.TakeDown(1 + who * 9, by),
+                new MeritsOrder.TakeBack(1 + who * 9, by),
                 new BoardOrder.Wipe(who % 2 == 0 ? Optional.of(pupil) : Optional.empty(), Optional.empty(), by),
                 new MaterialOrder.HandOut(by, "Chart", "page 4"),
                 new MaterialOrder.TakeBack(1 + who * 5, by),
@@ -135,7 +196,7 @@ final class AnyOrder {
                         PauseReason.CONFIDES, who % 2 == 0 ? Optional.of(minutes(1)) : Optional.empty(), by),
                 new RecordingOrder.GoOn(by),
                 new RecordingOrder.End(by),
-                new MeritsOrder.Give(pupil, "a good question", by),
+                new MeritsOrder.Give(List.of(pupil), "a good question", by),
                 new SupervisionOrder.StopEverything("a fight", by),
                 new SupervisionOrder.Resume(by),
                 new SupervisionOrder.TakeCharge(by),

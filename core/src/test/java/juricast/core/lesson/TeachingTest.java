@@ -17,7 +17,6 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import juricast.core.audience.RightsSeat;
 import juricast.core.audience.SeatView;
-import juricast.core.board.BoardLine;
 import juricast.core.board.BoardOrder;
 import juricast.core.board.BoardRefusal;
 import juricast.core.chat.ChatOrder;
@@ -28,6 +27,8 @@ import juricast.core.chat.Readers;
 import juricast.core.chat.SentFile;
 import juricast.core.chat.Words;
 import juricast.core.door.DoorOrder;
+import juricast.core.drawing.Drawing;
+import juricast.core.drawing.Mark;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.limits.Limits;
@@ -389,24 +390,23 @@ class TeachingTest {
         var lesson = open().school("share.draw", "open", Force.USUAL)
                 .present(INES)
                 .present(JORY)
-                .order(new BoardOrder.Draw(visitOf(INES), line))
-                .order(new BoardOrder.Draw(visitOf(JORY), line));
+                .order(new BoardOrder.Draw(visitOf(INES), 0, Drawing.pen(line)))
+                .order(new BoardOrder.Draw(visitOf(JORY), 0, Drawing.pen(line)));
         assertThat(lesson.order(new BoardOrder.Wipe(Optional.of(INES), Optional.empty(), JORY))
                         .refused())
                 .contains(Refusal.Common.NOT_AN_ADULT_HERE);
 
         lesson.order(new BoardOrder.Wipe(Optional.of(JORY), Optional.empty(), ORLA));
-        assertThat(lesson.state().of(BOARD).lines())
-                .extracting(BoardLine::author)
-                .containsExactly(INES);
+        assertThat(lesson.state().of(BOARD).marks()).extracting(Mark::author).containsExactly(INES);
         lesson.order(new BoardOrder.Wipe(Optional.of(INES), Optional.empty(), INES));
-        assertThat(lesson.state().of(BOARD).lines()).isEmpty();
+        assertThat(lesson.state().of(BOARD).marks()).isEmpty();
         for (List<Integer> wrong : List.of(
                 List.of(0, 0),
                 List.of(0, 0, 1),
                 List.of(0, 0, 0, 1001),
                 IntStream.range(0, 602).boxed().toList())) {
-            assertThat(lesson.order(new BoardOrder.Draw(visitOf(INES), wrong)).refused())
+            assertThat(lesson.order(new BoardOrder.Draw(visitOf(INES), 0, Drawing.pen(wrong)))
+                            .refused())
                     .contains(BoardRefusal.NOT_A_LINE);
         }
     }

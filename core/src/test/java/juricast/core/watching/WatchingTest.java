@@ -10,6 +10,7 @@ import juricast.core.board.BoardOrder;
 import juricast.core.chat.ChatOrder;
 import juricast.core.chat.Readers;
 import juricast.core.consent.Consent;
+import juricast.core.drawing.Drawing;
 import juricast.core.ending.EndingOrder;
 import juricast.core.identity.Role;
 import juricast.core.lesson.LiveLesson;
@@ -44,7 +45,7 @@ class WatchingTest {
                 .order(new RightsOrder.TurnOn(visitOf(INES), Appliance.MICROPHONE))
                 .order(new ChatOrder.Say(visitOf(INES), Readers.CLASS, "high water at noon"))
                 .order(new ChatOrder.Say(visitOf(INES), Readers.ADULTS, "may I ask something"))
-                .order(new BoardOrder.Draw(visitOf(INES), List.of(0, 0, 10, 10)))
+                .order(new BoardOrder.Draw(visitOf(INES), 0, Drawing.pen(List.of(0, 0, 10, 10))))
                 .time("10:02:10")
                 .order(new MaterialOrder.Caption(visitOf(ORLA), "Ines Carrow reads the table"))
                 .time("10:05")
@@ -120,10 +121,10 @@ class WatchingTest {
                 .time("10:00:10")
                 .order(new LessonOrder.Tick())
                 .order(RecordingOrder.Answer.BEGUN)
-                .order(new BoardOrder.Draw(visitOf(INES), List.of(0, 0, 10, 10)))
+                .order(new BoardOrder.Draw(visitOf(INES), 0, Drawing.pen(List.of(0, 0, 10, 10))))
                 .time("10:03")
                 .order(new BoardOrder.Wipe(Optional.empty(), Optional.empty(), ORLA))
-                .order(new BoardOrder.Draw(visitOf(INES), List.of(5, 5, 9, 9)))
+                .order(new BoardOrder.Draw(visitOf(INES), 0, Drawing.pen(List.of(5, 5, 9, 9))))
                 .time("10:04");
 
         List<Playback.Page> pages = shown(lesson).pages();
