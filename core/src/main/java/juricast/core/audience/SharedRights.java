@@ -61,6 +61,11 @@ public final class SharedRights {
         return all;
     }
 
+    /** Whether a right is open to somebody of this role; not where the rule does not speak of it. */
+    public boolean isOpen(PersonId person, Role role, Rule<Permission> right, Instant now) {
+        return right.speaksOf(role) && book(person).value(right, role, now) == Permission.OPEN;
+    }
+
     /** The rules for one person. */
     Rulebook book(PersonId person) {
         Rulebook here = rules.where(person);

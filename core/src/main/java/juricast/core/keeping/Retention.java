@@ -27,7 +27,9 @@ public enum Retention {
     BOARD(
             Catalogue.BOARD_KEPT,
             true,
-            event -> event instanceof BoardEvent.Drawn || event instanceof BoardEvent.Brought),
+            event -> event instanceof BoardEvent.Drawn
+                    || event instanceof BoardEvent.Brought
+                    || event instanceof BoardEvent.PagesAdded),
     /** What pupils answered, and drew on slates. */
     ANSWERS(
             Catalogue.ANSWERS_KEPT,

@@ -36,7 +36,7 @@ public record Question(
     public static final int SPELLINGS = 20;
     public static final int POINTS = 100;
     /** Digits of a number, before and after the point together. */
-    public static final int DIGITS = 18;
+    public static final int DIGITS = 30;
 
     /** What is answered. */
     public enum Kind {

@@ -35,6 +35,12 @@ public enum Matter {
     REPLAY(ADULT, COVER, LEAD),
     /** Which lessons were recorded, which minutes are missing, and who watched; whether one may watch is asked by the rules beside it. */
     RECORDINGS(ADULT, COVER, LEAD),
+    /** Questions that a class keeps, and what they have come to over lessons. */
+    QUESTIONS(ADULT, LEAD),
+    /** What was answered in a lesson; by whom only where the rules let it be seen. */
+    ANSWERS(ADULT, COVER, LEAD),
+    /** Merits of a class, of one pupil, and who never gets any. */
+    MERITS(ADULT, LEAD),
     /** Who may be recorded, and on which paper that stands. */
     CONSENT(ADULT, LEAD),
     /** Marks over many lessons, of a class or of one pupil. */

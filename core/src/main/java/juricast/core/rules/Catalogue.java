@@ -365,6 +365,7 @@ public final class Catalogue {
             .meaning("Whether a person may keep a copy of the board.")
             .because("Pupils need their notes; a board with names should stay in the school.")
             .pupilsCallIt("save the board")
+            .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, OPEN, OPEN, CLOSED, CLOSED));
 
     public static final Rule<Permission> HAND_OUT = rule("share.hand-out", SHARING, ValueType.PERMISSION)

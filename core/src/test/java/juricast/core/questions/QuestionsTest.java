@@ -133,6 +133,8 @@ class QuestionsTest {
                         0,
                         ORLA))
                 .order(new GroupsOrder.SendOut(Optional.empty(), true, ORLA))
+                .order(new GroupsOrder.Accept(visitOf(pupil(1))))
+                .order(new GroupsOrder.Accept(visitOf(pupil(2))))
                 .order(inGroup("g1"));
         assertThat(refused(lesson, answer(lesson, pupil(3), 0))).contains(QuestionsRefusal.NOT_ASKED);
         assertThat(lesson.order(answer(lesson, pupil(1), 0)).refused()).isEmpty();

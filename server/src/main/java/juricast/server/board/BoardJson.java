@@ -3,46 +3,76 @@ package juricast.server.board;
 import static juricast.core.board.BoardPart.BOARD;
 
 import java.util.List;
-import juricast.core.board.BoardState;
+import juricast.core.board.BoardPage;
+import juricast.core.board.BoardPages;
+import juricast.core.board.Under;
 import juricast.core.identity.PersonId;
 import juricast.core.live.PlaceId;
+import juricast.server.drawing.DrawingJson;
+import juricast.server.drawing.Strokes;
 import juricast.server.lesson.Snapshot;
+import org.jspecify.annotations.Nullable;
 
-/** The board on the wire: desk and seat are told that it changed, and fetch it. */
+/** The board on the wire: pages and which is shown here; marks are fetched once and then travel as strokes. */
 public final class BoardJson {
     private BoardJson() {}
 
-    /** @param changed the number of the event that last changed it */
-    public record BoardChanged(int changed) {}
+    /** @param shown the id of the page that is shown @param pages all of them; for a seat only that one */
+    public record BoardShown(String place, int shown, List<PageLine> pages) {}
 
-    /** The board. @param number changes whenever the board does */
-    public record Board(int number, List<Mark> lines) {}
+    /** @param under the picture under it, if there is one */
+    public record PageLine(int id, @Nullable UnderLine under) {}
 
-    /** A line. @param mine whether the asking person drew it */
-    public record Mark(int number, String author, String authorName, boolean mine, List<Integer> line) {}
+    public record UnderLine(String file, int width, int height) {}
 
-    /** Of the page of one place. */
-    public static BoardChanged changed(Snapshot at, PlaceId in) {
+    /** A page with all that is on it. @param number up to which strokes are in it @param me who asks */
+    public record BoardSheet(int number, String sheet, String me, PageLine page, List<DrawingJson.MarkLine> marks) {}
+
+    /** The board of one place, for adults. */
+    public static BoardShown desk(Snapshot at, PlaceId in) {
         return at.piece(
-                "board",
+                "board desk",
                 in,
                 List.of(BOARD),
-                () -> new BoardChanged(at.state().of(BOARD).changed(in)));
+                () -> shown(at, in, at.state().of(BOARD).of(in).pages()));
     }
 
-    public static final BoardChanged FROM_OUTSIDE = new BoardChanged(0);
+    /** The page that is shown in a place: others are not told of, for an adult may prepare them. */
+    public static BoardShown seat(Snapshot at, PlaceId in) {
+        return at.piece(
+                "board seat",
+                in,
+                List.of(BOARD),
+                () -> shown(at, in, List.of(at.state().of(BOARD).of(in).shownPage())));
+    }
 
-    static Board board(Snapshot at, PersonId me, PlaceId in) {
-        BoardState board = at.state().of(BOARD);
-        return new Board(
-                board.changed(in),
-                board.lines(in).stream()
-                        .map(line -> new Mark(
-                                line.number(),
-                                line.author().value(),
-                                at.plan().nameOf(line.author()),
-                                line.author().equals(me),
-                                line.line()))
+    private static BoardShown shown(Snapshot at, PlaceId in, List<BoardPage> pages) {
+        return new BoardShown(
+                in.value(),
+                at.state().of(BOARD).of(in).shown(),
+                pages.stream().map(BoardJson::line).toList());
+    }
+
+    public static final BoardShown FROM_OUTSIDE = new BoardShown("", 0, List.of());
+
+    private static PageLine line(BoardPage page) {
+        return new PageLine(page.id(), page.under().map(BoardJson::line).orElse(null));
+    }
+
+    private static UnderLine line(Under one) {
+        return new UnderLine(one.file(), one.width(), one.height());
+    }
+
+    static BoardSheet sheet(Snapshot at, PersonId me, PlaceId in, int id) {
+        BoardPages board = at.state().of(BOARD).of(in);
+        BoardPage page = board.page(id).orElseGet(board::shownPage);
+        return new BoardSheet(
+                at.state().number(),
+                Strokes.page(in, page.id()),
+                me.value(),
+                line(page),
+                page.sheet().marks().stream()
+                        .map(mark -> DrawingJson.line(mark, author -> DrawingJson.nameOf(at, author)))
                         .toList());
     }
 }

@@ -16,10 +16,12 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import juricast.core.board.BoardOrder;
+import juricast.core.board.BoardPart;
 import juricast.core.chat.ChatOrder;
 import juricast.core.chat.Readers;
 import juricast.core.chat.SentFile;
 import juricast.core.door.DoorOrder;
+import juricast.core.drawing.Drawing;
 import juricast.core.ending.EndingOrder;
 import juricast.core.entry.Arrival;
 import juricast.core.grouping.Grouping;
@@ -186,7 +188,8 @@ final class Cast {
             case "sets" -> Optional.of(new RightsOrder.SetLive(RuleValue.parse(step.with), me));
             case "signals" -> visitOf(me, state)
                     .map(visit -> new SignalsOrder.ShowSign(visit, Optional.of(Sign.valueOf(step.with))));
-            case "draws" -> visitOf(me, state).map(visit -> new BoardOrder.Draw(visit, line(step.with)));
+            case "draws" -> visitOf(me, state)
+                    .map(visit -> new BoardOrder.Draw(visit, page(me, state), Drawing.pen(line(step.with))));
             case "captions" -> visitOf(me, state).map(visit -> new MaterialOrder.Caption(visit, step.with));
             case "stops everything" -> Optional.of(new SupervisionOrder.StopEverything(step.with, me));
             case "brings back what was" -> Optional.of(new SupervisionOrder.Resume(me));
@@ -317,6 +320,11 @@ final class Cast {
 
     private PersonId personOf(String name) {
         return name.equals("the lead adult") ? plan.adults().get(0).person() : DemoSchool.idOf(name);
+    }
+
+    /** The page of the board that is shown where somebody is. */
+    private static int page(PersonId person, LessonState state) {
+        return state.of(BoardPart.BOARD).of(state.where().placeOf(person)).shown();
     }
 
     /** A line as "x,y x,y": from 0 to 1000 of the board's width and height. */

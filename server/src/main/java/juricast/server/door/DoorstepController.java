@@ -34,6 +34,7 @@ import juricast.server.consent.KeptConsents;
 import juricast.server.data.Ids;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.SeatOrders;
+import juricast.server.notices.NoticesJson;
 import juricast.server.problems.Problem;
 import juricast.server.words.HouseRules;
 import org.jspecify.annotations.Nullable;
@@ -85,6 +86,7 @@ class DoorstepController {
      * @param lesson none if no lesson is near
      * @param next when the next lesson is, if none is near
      * @param recording whether the lesson is, or may be, recorded, as the rules have it
+     * @param welcome how who arrives is greeted
      * @param asksConsent whether a visitor is asked who has not said yet if they may be recorded
      * @param needsWord whether the join word is asked for; not of those who are signed in and on the list
      */
@@ -102,7 +104,8 @@ class DoorstepController {
             @Nullable String visit,
             RecordingRules.Mode recording,
             boolean asksConsent,
-            List<String> houseRules) {}
+            List<String> houseRules,
+            NoticesJson.@Nullable NoticeLine welcome) {}
 
     /**
      * @param agreed whether the house rules were read and agreed to
@@ -158,7 +161,9 @@ class DoorstepController {
                 lesson.map(one -> houseRules.of(
                                 lessons.look(one.id()).rules().book(),
                                 one.time().from()))
-                        .orElse(List.of()));
+                        .orElse(List.of()),
+                lesson.map(one -> NoticesJson.of(lessons.look(one.id())).welcome())
+                        .orElse(null));
     }
 
     /** Where no lesson is near, nothing is recorded. */

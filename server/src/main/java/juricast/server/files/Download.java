@@ -21,6 +21,16 @@ public final class Download {
         return file(name, ".pdf", "application/pdf", paper);
     }
 
+    /** @param name without an ending, in words */
+    public static ResponseEntity<byte[]> zip(String name, byte[] archive) {
+        return file(name, ".zip", "application/zip", archive);
+    }
+
+    /** @param name without an ending, in words */
+    public static ResponseEntity<byte[]> svg(String name, String drawing) {
+        return file(name, ".svg", "image/svg+xml", drawing.getBytes(StandardCharsets.UTF_8));
+    }
+
     private static ResponseEntity<byte[]> file(String name, String ending, String type, byte[] content) {
         String plain = name.toLowerCase(Locale.ROOT)
                 .replaceAll("[^\\p{L}\\p{N}]+", "-")

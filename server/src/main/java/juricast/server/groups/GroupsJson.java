@@ -203,7 +203,7 @@ public class GroupsJson {
                         .map(words -> new LastWords(plan.nameOf(words.from()), words.text(), words.at()))
                         .orElse(null),
                 table.marks(),
-                at.state().of(BOARD).changed(table.group().id()));
+                at.state().of(BOARD).of(table.group().id()).changed());
     }
 
     public static DeskMineGroups deskMine(Snapshot at, PersonId me) {

@@ -204,7 +204,7 @@ class PersonFile {
             drawn.add(List.of(
                     lesson.value(),
                     at,
-                    line.line().stream().map(String::valueOf).collect(Collectors.joining(" "))));
+                    line.drawing().points().stream().map(String::valueOf).collect(Collectors.joining(" "))));
         } else if (event instanceof MeritsEvent.Given merit && merit.person().equals(person)) {
             noted.add(List.of(lesson.value(), "a merit", merit.reason(), at));
         } else if (event instanceof DoorEvent.Removed removed

@@ -12,6 +12,7 @@ import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
 import juricast.core.rules.PlannedRules;
 import juricast.server.classes.Classes;
+import juricast.server.classes.Welcomes;
 import juricast.server.consent.KeptConsents;
 import juricast.server.data.Database;
 import juricast.server.data.Topic;
@@ -31,6 +32,7 @@ class Planned {
     private final Watched watched;
     private final ClassWishes wishes;
     private final KeptConsents consents;
+    private final Welcomes welcomes;
     private final Database database;
 
     Planned(
@@ -40,6 +42,7 @@ class Planned {
             Watched watched,
             ClassWishes wishes,
             KeptConsents consents,
+            Welcomes welcomes,
             Database database) {
         this.classes = classes;
         this.settings = settings;
@@ -47,6 +50,7 @@ class Planned {
         this.watched = watched;
         this.wishes = wishes;
         this.consents = consents;
+        this.welcomes = welcomes;
         this.database = database;
     }
 
@@ -72,6 +76,7 @@ class Planned {
         LessonPlan whole = gone.isEmpty() ? plan : classes.withFormer(plan, List.copyOf(gone.values()));
         return whole.with(stances.of(id, now), watched.now())
                 .wishing(wishes.of(classes.lesson(id).orElseThrow().ofClass()))
-                .consenting(consents.all());
+                .consenting(consents.all())
+                .welcoming(welcomes.of(id, classes.lesson(id).orElseThrow().ofClass()));
     }
 }

@@ -10,6 +10,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -24,14 +25,23 @@ import tools.jackson.databind.json.JsonMapper;
  * @param common what several browsers see alike; the same object for all of them where that is possible
  * @param own what only this browser sees
  * @param words a JSON array of what was written since the browser was last told; empty text if nothing was
+ * @param strokes makes a JSON array of what was drawn since then; only a change brings it, for who begins to look fetches whole sheets
  * @param shared remembers what was encoded
  */
-public record Shown(int number, int told, Instant now, Record common, Record own, String words, Shared shared) {
+public record Shown(
+        int number,
+        int told,
+        Instant now,
+        Record common,
+        Record own,
+        String words,
+        Supplier<String> strokes,
+        Shared shared) {
     /** For views that have nothing of their own. */
     public record Nothing() {}
 
     /** Written for every view, but no change of it. */
-    private static final Set<String> APART = Set.of("number", "now", "words");
+    private static final Set<String> APART = Set.of("number", "now", "words", "strokes");
 
     private static final ClassValue<List<RecordComponent>> FIELDS = new ClassValue<>() {
         @Override
@@ -45,7 +55,8 @@ public record Shown(int number, int told, Instant now, Record common, Record own
     private String whole(JsonMapper json) {
         return write(
                 shared.once(common, "whole", () -> fields(null, common, json::writeValueAsString)),
-                fields(null, own, json::writeValueAsString));
+                fields(null, own, json::writeValueAsString),
+                "");
     }
 
     /** The first event of a line: all of it. */
@@ -62,31 +73,35 @@ public record Shown(int number, int told, Instant now, Record common, Record own
                 ? ""
                 : shared.ofBoth(before.common, common, () -> fields(before.common, common, part -> once(part, json)));
         String ofOwn = before.own.equals(own) ? "" : fields(before.own, own, json::writeValueAsString);
-        if (ofCommon.isEmpty() && ofOwn.isEmpty() && words.isEmpty()) {
+        String drawn = strokes.get();
+        if (ofCommon.isEmpty() && ofOwn.isEmpty() && words.isEmpty() && drawn.isEmpty()) {
             return Optional.empty();
         }
         return Optional.of(
                 ofOwn.isEmpty()
                         ? shared.once(
-                                common, new Alike(ofCommon, words, told), () -> event("change", write(ofCommon, "")))
-                        : event("change", write(ofCommon, ofOwn)));
+                                common,
+                                new Alike(ofCommon, words, drawn, told),
+                                () -> event("change", write(ofCommon, "", drawn)))
+                        : event("change", write(ofCommon, ofOwn, drawn)));
     }
 
     /** What an event without anything of one's own is made of. */
-    private record Alike(String ofCommon, String words, int told) {}
+    private record Alike(String ofCommon, String words, String strokes, int told) {}
 
     /** As one piece: in parts, each part would be a packet of its own to each of thirty seats. */
     private byte[] event(String kind, String data) {
         return ("id:" + told + "\nevent:" + kind + "\ndata:" + data + "\n\n").getBytes(StandardCharsets.UTF_8);
     }
 
-    private String write(String ofCommon, String ofOwn) {
+    private String write(String ofCommon, String ofOwn, String drawn) {
         return Stream.of(
                         "\"number\":" + number,
                         "\"now\":\"" + now + "\"",
                         ofCommon,
                         ofOwn,
-                        words.isEmpty() ? "" : "\"words\":" + words)
+                        words.isEmpty() ? "" : "\"words\":" + words,
+                        drawn.isEmpty() ? "" : "\"strokes\":" + drawn)
                 .filter(part -> !part.isEmpty())
                 .collect(Collectors.joining(",", "{", "}"));
     }

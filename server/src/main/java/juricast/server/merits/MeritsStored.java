@@ -18,6 +18,8 @@ class MeritsStored implements StoredPart {
 
     @Override
     public List<StoredKind> kinds() {
-        return List.of(StoredKind.named("merit-given", MeritsEvent.Given.class));
+        return List.of(
+                StoredKind.named("merit-given", MeritsEvent.Given.class),
+                StoredKind.named("merit-taken-back", MeritsEvent.TakenBack.class));
     }
 }

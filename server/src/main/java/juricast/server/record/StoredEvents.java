@@ -1,5 +1,6 @@
 package juricast.server.record;
 
+import com.fasterxml.jackson.annotation.JsonAutoDetect;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -34,6 +35,8 @@ import tools.jackson.databind.node.ObjectNode;
 public class StoredEvents {
     private static final JsonMapper MAPPER = JsonMapper.builder()
             .addModule(domain())
+            // What a record answers about itself is no part of it.
+            .changeDefaultVisibility(one -> one.withIsGetterVisibility(JsonAutoDetect.Visibility.NONE))
             .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
             .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES)
             .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
@@ -85,12 +88,17 @@ public class StoredEvents {
         if (kind == null) {
             throw new IllegalArgumentException("No event is called " + name);
         }
-        return kind.later().isEmpty()
+        return kind.later().isEmpty() && kind.turned().isEmpty()
                 ? MAPPER.readValue(body, kind.type())
                 : MAPPER.treeToValue(withLater(kind, MAPPER.readTree(body)), kind.type());
     }
 
     private static JsonNode withLater(StoredKind kind, JsonNode body) {
+        for (StoredKind.Turned turned : kind.turned()) {
+            if (body instanceof ObjectNode object && object.has(turned.field())) {
+                object.set(turned.into(), turned.how().apply(object.remove(turned.field())));
+            }
+        }
         for (StoredKind.Later later : kind.later()) {
             if (body.at(later.in()) instanceof ObjectNode object && !object.has(later.field())) {
                 object.set(later.field(), later.meant());

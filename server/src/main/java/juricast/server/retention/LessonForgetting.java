@@ -42,7 +42,7 @@ public class LessonForgetting implements AtNight {
 
     /** What only lessons say; the register goes last, and takes the rest with it. */
     static final List<Retention> KINDS =
-            List.of(Retention.WORDS, Retention.BOARD, Retention.CAPTIONS, Retention.REGISTERS);
+            List.of(Retention.WORDS, Retention.BOARD, Retention.ANSWERS, Retention.CAPTIONS, Retention.REGISTERS);
 
     private final Database database;
     private final Settings settings;
@@ -140,6 +140,12 @@ public class LessonForgetting implements AtNight {
         }
         sent.forEach(files::drop);
         database.append(sql -> {
+            if (kind == Retention.BOARD) {
+                Erasing.overwriting(sql);
+                sql.sql("DELETE FROM board_picture WHERE lesson = :lesson")
+                        .param("lesson", lesson.value())
+                        .update();
+            }
             if (kind == Retention.REGISTERS) {
                 Erasing.overwriting(sql);
                 withTheRegister(sql, lesson);
@@ -165,7 +171,8 @@ public class LessonForgetting implements AtNight {
 
     /** What was worked out from the record and says something of somebody. That it was worked out stays, so that it is not again. */
     private static void withTheRegister(JdbcClient sql, LessonId lesson) {
-        for (String table : List.of("correction", "register_signed", "departure", "lesson_place")) {
+        for (String table :
+                List.of("correction", "register_signed", "departure", "lesson_place", "merit", "board_picture")) {
             sql.sql("DELETE FROM %s WHERE lesson = :lesson".formatted(table))
                     .param("lesson", lesson.value())
                     .update();

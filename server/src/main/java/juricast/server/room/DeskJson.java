@@ -6,16 +6,22 @@ import juricast.core.identity.PersonId;
 import juricast.core.live.PlaceId;
 import juricast.server.board.BoardJson;
 import juricast.server.chat.ChatJson;
+import juricast.server.clocks.ClocksJson;
 import juricast.server.door.DoorJson;
+import juricast.server.drawing.DrawingJson;
+import juricast.server.drawing.Strokes;
 import juricast.server.ending.EndingJson;
 import juricast.server.groups.GroupsJson;
 import juricast.server.lesson.Shown;
 import juricast.server.lesson.Snapshot;
 import juricast.server.material.MaterialJson;
 import juricast.server.merits.MeritsJson;
+import juricast.server.notices.NoticesJson;
+import juricast.server.questions.QuestionsJson;
 import juricast.server.recording.RecordingJson;
 import juricast.server.rights.RightsJson;
 import juricast.server.signals.SignalsJson;
+import juricast.server.slates.SlatesJson;
 import juricast.server.supervision.SupervisionJson;
 import org.springframework.stereotype.Component;
 
@@ -27,8 +33,19 @@ class DeskJson {
     private final ChatJson chat;
     private final GroupsJson groups;
     private final NeedsJson needs;
+    private final MeritsJson merits;
+    private final Strokes strokes;
 
-    DeskJson(DoorJson door, RightsJson rights, ChatJson chat, GroupsJson groups, NeedsJson needs) {
+    DeskJson(
+            DoorJson door,
+            RightsJson rights,
+            ChatJson chat,
+            GroupsJson groups,
+            NeedsJson needs,
+            MeritsJson merits,
+            Strokes strokes) {
+        this.merits = merits;
+        this.strokes = strokes;
         this.door = door;
         this.rights = rights;
         this.chat = chat;
@@ -42,6 +59,7 @@ class DeskJson {
      * @param course stances, switched and planned
      * @param needs what asks for an adult now, oldest first
      * @param words those written after the number the browser knows
+     * @param strokes what was drawn since; only in what a stream tells
      */
     record Desk(
             int number,
@@ -55,16 +73,21 @@ class DeskJson {
             RightsJson.DeskCourse course,
             SignalsJson.DeskSignals signals,
             ChatJson.DeskChat chat,
-            BoardJson.BoardChanged board,
+            BoardJson.BoardShown board,
             MaterialJson.MaterialShown material,
             SupervisionJson.DeskSupervision supervision,
             EndingJson.DeskEnding ending,
+            QuestionsJson.DeskQuestions questions,
+            ClocksJson.DeskClocks clocks,
+            SlatesJson.DeskSlates slates,
+            NoticesJson.NoticesShown notices,
             MeritsJson.DeskMerits merits,
             RecordingJson.DeskRecording recording,
             GroupsJson.DeskGroups groups,
             List<NeedsJson.NeedLine> needs,
             DeskMine mine,
-            List<ChatJson.Message> words) {}
+            List<ChatJson.Message> words,
+            List<DrawingJson.Stroke> strokes) {}
 
     /** What is the asking adult's own. */
     record DeskMine(
@@ -91,11 +114,15 @@ class DeskJson {
                 rights.course(at, now),
                 SignalsJson.desk(at),
                 chat.desk(at),
-                BoardJson.changed(at, PlaceId.TOGETHER),
+                BoardJson.desk(at, PlaceId.TOGETHER),
                 MaterialJson.desk(at),
                 SupervisionJson.desk(at),
                 EndingJson.desk(at),
-                MeritsJson.desk(at),
+                QuestionsJson.desk(at, now),
+                ClocksJson.desk(at),
+                SlatesJson.desk(at),
+                NoticesJson.of(at),
+                merits.desk(at),
                 RecordingJson.desk(at, now),
                 groups.desk(at, now),
                 needs.of(at, now),
@@ -105,13 +132,21 @@ class DeskJson {
                         SupervisionJson.deskMine(at, me),
                         GroupsJson.deskMine(at, me),
                         RecordingJson.deskMine(at, me, now)),
-                words);
+                words,
+                List.of());
     }
 
     /** The same for a stream. */
     Shown shown(Snapshot at, PersonId me, int after, Instant now) {
         Desk desk = make(at, me, now, List.of());
         return new Shown(
-                desk.number, desk.number, now, desk, new Shown.Nothing(), chat.messagesJson(at, after), at.shared());
+                desk.number,
+                desk.number,
+                now,
+                desk,
+                new Shown.Nothing(),
+                chat.messagesJson(at, after),
+                () -> strokes.desk(at, after),
+                at.shared());
     }
 }

@@ -1,12 +1,17 @@
 package juricast.server.room;
 
 import static juricast.core.board.BoardPart.BOARD;
+import static juricast.core.clocks.ClocksPart.CLOCKS;
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
 import static juricast.core.material.MaterialPart.MATERIAL;
+import static juricast.core.merits.MeritsPart.MERITS;
+import static juricast.core.notices.NoticesPart.NOTICES;
+import static juricast.core.questions.QuestionsPart.QUESTIONS;
 import static juricast.core.recording.RecordingPart.RECORDING;
 import static juricast.core.rights.RightsPart.RIGHTS;
 import static juricast.core.signals.SignalsPart.SIGNALS;
+import static juricast.core.slates.SlatesPart.SLATES;
 import static juricast.core.supervision.SupervisionPart.SUPERVISION;
 
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
@@ -23,15 +28,21 @@ import juricast.core.identity.VisitId;
 import juricast.core.live.Visit;
 import juricast.server.board.BoardJson;
 import juricast.server.chat.ChatJson;
+import juricast.server.clocks.ClocksJson;
 import juricast.server.door.DoorJson;
+import juricast.server.drawing.DrawingJson;
+import juricast.server.drawing.Strokes;
 import juricast.server.groups.GroupsJson;
 import juricast.server.lesson.Shown;
 import juricast.server.lesson.Snapshot;
 import juricast.server.material.MaterialJson;
 import juricast.server.merits.MeritsJson;
+import juricast.server.notices.NoticesJson;
+import juricast.server.questions.QuestionsJson;
 import juricast.server.recording.RecordingJson;
 import juricast.server.rights.RightsJson;
 import juricast.server.signals.SignalsJson;
+import juricast.server.slates.SlatesJson;
 import juricast.server.supervision.SupervisionJson;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -45,15 +56,23 @@ class SeatJson {
     private final DoorJson door;
     private final RightsJson rights;
     private final ChatJson chat;
+    private final Strokes strokes;
 
-    SeatJson(DoorJson door, RightsJson rights, ChatJson chat) {
+    SeatJson(DoorJson door, RightsJson rights, ChatJson chat, Strokes strokes) {
+        this.strokes = strokes;
         this.door = door;
         this.rights = rights;
         this.chat = chat;
     }
 
     /** A lesson as one arrival sees it. */
-    record Seat(int number, Instant now, @JsonUnwrapped Room room, SeatMine mine, List<ChatJson.Heard> words) {}
+    record Seat(
+            int number,
+            Instant now,
+            @JsonUnwrapped Room room,
+            SeatMine mine,
+            List<ChatJson.Heard> words,
+            List<DrawingJson.Stroke> strokes) {}
 
     /** What all with the same rights see alike. @param observers who looks on, where these people may see it */
     record Room(
@@ -64,11 +83,16 @@ class SeatJson {
             List<String> observers,
             RightsJson.SeatRights rights,
             SignalsJson.SeatSignals signals,
-            BoardJson.BoardChanged board,
+            BoardJson.BoardShown board,
             MaterialJson.MaterialShown material,
             SupervisionJson.SeatSupervision supervision,
             RecordingJson.SeatRecording recording,
-            GroupsJson.@Nullable SeatGroups groups) {}
+            GroupsJson.@Nullable SeatGroups groups,
+            QuestionsJson.@Nullable SeatQuestion question,
+            ClocksJson.SeatClocks clocks,
+            SlatesJson.SeatSlates slates,
+            NoticesJson.NoticesShown notices,
+            MeritsJson.SeatMerits merits) {}
 
     /** What is one arrival's own. Of those who are not inside there is only the door. */
     record SeatMine(
@@ -77,6 +101,9 @@ class SeatJson {
             SignalsJson.@Nullable SeatMineSignals signals,
             ChatJson.@Nullable SeatMineChat chat,
             MeritsJson.@Nullable SeatMineMerits merits,
+            QuestionsJson.@Nullable SeatMineQuestions question,
+            ClocksJson.@Nullable SeatMineClocks clocks,
+            SlatesJson.@Nullable SeatMineSlates slate,
             RecordingJson.@Nullable SeatMineRecording recording,
             GroupsJson.@Nullable SeatMineGroups groups) {}
 
@@ -87,7 +114,12 @@ class SeatJson {
     Seat of(Snapshot at, VisitId id, Instant now) {
         Visit visit = SeatView.visit(at.state(), id);
         return new Seat(
-                at.state().number(), now, room(at, visit, now), mine(at, visit, now), ChatJson.heard(at, id, 0));
+                at.state().number(),
+                now,
+                room(at, visit, now),
+                mine(at, visit, now),
+                ChatJson.heard(at, id, 0),
+                List.of());
     }
 
     /** The same for a stream, with the words after a number. */
@@ -102,12 +134,14 @@ class SeatJson {
                 room(at, visit, now),
                 new Own(mine(at, visit, now)),
                 isIn ? chat.heardJson(at, id, visit.person(), after) : "",
+                () -> isIn ? strokes.seat(at, visit.person().orElseThrow(), after) : "",
                 at.shared());
     }
 
     private Room room(Snapshot at, Visit visit, Instant now) {
         if (visit.status() != Visit.Status.IN) {
-            return at.ruled("seat outside", "all", List.of(SUPERVISION, RECORDING), now, () -> outside(at, now));
+            return at.ruled(
+                    "seat outside", "all", List.of(SUPERVISION, RECORDING, NOTICES), now, () -> outside(at, now));
         }
         PersonId me = visit.person().orElseThrow();
         Role role = SeatView.roleOf(at.plan(), visit);
@@ -115,7 +149,20 @@ class SeatJson {
         return at.ruled(
                 "seat",
                 shared.sameAs(me, role),
-                List.of(DOOR, GROUPS, SIGNALS, RIGHTS, RECORDING, BOARD, MATERIAL, SUPERVISION),
+                List.of(
+                        DOOR,
+                        GROUPS,
+                        SIGNALS,
+                        RIGHTS,
+                        RECORDING,
+                        BOARD,
+                        MATERIAL,
+                        SUPERVISION,
+                        QUESTIONS,
+                        CLOCKS,
+                        SLATES,
+                        NOTICES,
+                        MERITS),
                 now,
                 () -> new Room(
                         at.plan().title(),
@@ -125,11 +172,16 @@ class SeatJson {
                         DoorSeat.observers(at.plan(), at.state(), shared, me, role, now),
                         rights.seat(at, me, role, now),
                         SignalsJson.seat(at),
-                        BoardJson.changed(at, at.state().where().placeOf(me)),
+                        BoardJson.seat(at, at.state().where().placeOf(me)),
                         MaterialJson.seat(at, me, role, now),
                         SupervisionJson.seat(at),
                         RecordingJson.seat(at, now),
-                        GroupsJson.seat(at, me, role, now)));
+                        GroupsJson.seat(at, me, role, now),
+                        QuestionsJson.seat(at, me, role, now),
+                        ClocksJson.seat(at, me, role, now),
+                        SlatesJson.seat(at, me, role, now),
+                        NoticesJson.of(at),
+                        MeritsJson.seat(at, now)));
     }
 
     private static Room outside(Snapshot at, Instant now) {
@@ -145,7 +197,12 @@ class SeatJson {
                 MaterialJson.FROM_OUTSIDE,
                 SupervisionJson.fromOutside(at),
                 RecordingJson.seat(at, now),
-                null);
+                null,
+                null,
+                ClocksJson.FROM_OUTSIDE,
+                SlatesJson.FROM_OUTSIDE,
+                NoticesJson.of(at),
+                MeritsJson.NOBODY);
     }
 
     private static List<String> adults(Snapshot at) {
@@ -160,9 +217,12 @@ class SeatJson {
                         RightsJson.seatMine(at, me),
                         SignalsJson.seatMine(at, me),
                         chat.seatMine(at, visit, me, SeatView.roleOf(at.plan(), visit), now),
-                        MeritsJson.seatMine(at, me),
+                        MeritsJson.seatMine(at, me, now),
+                        QuestionsJson.seatMine(at, me),
+                        ClocksJson.seatMine(at, me),
+                        SlatesJson.seatMine(at, me),
                         RecordingJson.seatMine(at, me),
                         GroupsJson.seatMine(at, me, SeatView.roleOf(at.plan(), visit), now)))
-                .orElseGet(() -> new SeatMine(mine, null, null, null, null, null, null));
+                .orElseGet(() -> new SeatMine(mine, null, null, null, null, null, null, null, null, null));
     }
 }

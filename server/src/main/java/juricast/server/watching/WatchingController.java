@@ -20,6 +20,7 @@ import juricast.core.watching.Watched;
 import juricast.server.access.For;
 import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
+import juricast.server.drawing.DrawingJson;
 import juricast.server.problems.Problem;
 import juricast.server.recording.Medium;
 import juricast.server.recording.RecordingWords;
@@ -82,7 +83,7 @@ class WatchingController {
 
     record PlayedPage(List<PlayedStroke> strokes) {}
 
-    record PlayedStroke(long fromMs, @Nullable Long untilMs, List<Integer> line) {}
+    record PlayedStroke(long fromMs, @Nullable Long untilMs, DrawingJson.DrawingBody drawing) {}
 
     record PlayedHandout(long atMs, String title, String body) {}
 
@@ -153,7 +154,9 @@ class WatchingController {
 
     private static PlayedStroke stroke(Playback.Stroke one) {
         return new PlayedStroke(
-                one.from().toMillis(), one.until().map(Duration::toMillis).orElse(null), one.line());
+                one.from().toMillis(),
+                one.until().map(Duration::toMillis).orElse(null),
+                DrawingJson.body(one.drawing()));
     }
 
     /** Pupils are told that something is missing, and not why; that it had not begun yet is nothing to tell. */

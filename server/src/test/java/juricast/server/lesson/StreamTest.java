@@ -176,7 +176,7 @@ class StreamTest {
                 line,
                 lesson -> List.of(),
                 0,
-                after -> new Shown(1, 1, Instant.EPOCH, new Count(1), new Shown.Nothing(), "", new Shared()),
+                after -> new Shown(1, 1, Instant.EPOCH, new Count(1), new Shown.Nothing(), "", () -> "", new Shared()),
                 allowed::get,
                 new JsonMapper());
         assertThat(viewer.endIfNotAllowed()).isFalse();
@@ -191,7 +191,7 @@ class StreamTest {
                 another,
                 lesson -> List.of(),
                 0,
-                after -> new Shown(1, 1, Instant.EPOCH, new Count(1), new Shown.Nothing(), "", new Shared()),
+                after -> new Shown(1, 1, Instant.EPOCH, new Count(1), new Shown.Nothing(), "", () -> "", new Shared()),
                 () -> {
                     throw new IllegalStateException("the file does not answer");
                 },
@@ -211,7 +211,14 @@ class StreamTest {
                 after -> {
                     int number = made.incrementAndGet();
                     return new Shown(
-                            number, number, Instant.EPOCH, new Count(number), new Shown.Nothing(), "", new Shared());
+                            number,
+                            number,
+                            Instant.EPOCH,
+                            new Count(number),
+                            new Shown.Nothing(),
+                            "",
+                            () -> "",
+                            new Shared());
                 },
                 () -> true,
                 new JsonMapper());

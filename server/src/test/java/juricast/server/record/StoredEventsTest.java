@@ -59,7 +59,8 @@ class StoredEventsTest {
 
     private static void sameFields(JsonNode written, JsonNode again, String of) {
         written.propertyStream().forEach(field -> {
-            JsonNode now = again.get(field.getKey());
+            // Lines of the pen were written so before there was anything else to draw.
+            JsonNode now = field.getKey().equals("line") ? again.at("/drawing/points") : again.get(field.getKey());
             if (field.getValue().isObject()) {
                 sameFields(field.getValue(), now, field.getKey() + " of " + of);
             } else {
