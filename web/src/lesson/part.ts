@@ -27,4 +27,6 @@ export interface PagePart {
   Banner?: (props: { seat: Seat; now: number; act: (one: never) => void }) => ReactNode
   /** At a pupil's own seat, among what they may do. */
   AtSeat?: (props: { seat: Seat }) => ReactNode
+  /** Keys of the desk, while nothing is being typed. @param open shows where something is started */
+  keys?: (desk: Desk, give: (order: never) => void, open: (what: never) => void) => Record<string, () => void>
 }

@@ -1,4 +1,5 @@
 import { boardActs, boardOrders } from './board/orders'
+import { clocks } from './clocks/clocks'
 import { chatNeeds } from './chat/needs'
 import { chatActs, chatOrders } from './chat/orders'
 import { doorNeeds } from './door/needs'
@@ -7,13 +8,16 @@ import { endingOrders } from './ending/orders'
 import { groups } from './groups/groups'
 import { materialOrders } from './material/orders'
 import { merits } from './merits/Merits'
+import { notices } from './notices/notices'
 import type { PagePart } from './part'
+import { questions } from './questions/questions'
 import { recording } from './recording/recording'
 import { rightsMarks } from './rights/marks'
 import { rightsNeeds } from './rights/needs'
 import { rightsActs, rightsOrders } from './rights/orders'
 import { signalsNeeds } from './signals/needs'
 import { signalsActs, signalsOrders } from './signals/orders'
+import { slates } from './slates/slates'
 import { supervisionOrders } from './supervision/orders'
 
 /** The parts of a lesson, as the pages know them: a line for each. */
@@ -27,6 +31,10 @@ export const PARTS = [
   { orders: materialOrders, acts: {}, page: {} },
   { orders: supervisionOrders, acts: {}, page: {} },
   recording,
+  questions,
+  clocks,
+  slates,
+  notices,
   { orders: endingOrders, acts: {}, page: {} },
   merits,
 ] as const

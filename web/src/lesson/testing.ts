@@ -47,6 +47,11 @@ export interface Otherwise {
   supervision?: Partial<Desk['supervision']>
   ending?: Partial<Desk['ending']>
   merits?: Desk['merits']['of']
+  latestMerits?: Desk['merits']['latest']
+  question?: NonNullable<Desk['questions']['now']>
+  clocks?: Desk['clocks']
+  slates?: NonNullable<Desk['slates']['now']>
+  notices?: Partial<Desk['notices']>
   recording?: Partial<Desk['recording']>
   mayRecord?: Partial<Desk['mine']['recording']>
   groups?: Partial<Desk['groups']>
@@ -125,11 +130,21 @@ export function aDesk(more: Otherwise = {}): Desk {
       ...(more.focus ? { focus: more.focus } : {}),
     },
     chat: { held: more.held ?? [] },
-    board: { changed: 0 },
+    board: { place: 'together', shown: 0, pages: [{ id: 0 }] },
+    questions: more.question ? { now: more.question } : {},
+    clocks: more.clocks ?? {},
+    slates: more.slates ? { now: more.slates } : {},
+    notices: { up: [], ...more.notices },
+    strokes: [],
+    ofClass: 'tidal-navigation-8',
     material: { handouts: more.handouts ?? [], captions: more.captions ?? [] },
     supervision: { quiet: false, ...more.supervision },
     ending: { leaving: [], closing: [], ...more.ending },
-    merits: { of: more.merits ?? {} },
+    merits: {
+      of: more.merits ?? {},
+      latest: more.latestMerits ?? [],
+      reasons: ['a good question', 'helping others', 'good work'],
+    },
     recording: {
       mode: 'OPTIONAL',
       phase: 'OFF',

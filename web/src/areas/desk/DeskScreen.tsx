@@ -9,7 +9,7 @@ import { Page } from '../../shared/ui/Page'
 import { WhySheet } from '../../shared/ui/Why'
 import { PAGES } from '../../lesson/parts'
 import { useOrders, type Order } from '../../lesson/orders'
-import { useDeskKeys } from './hooks/useDeskKeys'
+import { useDeskKeys, type Shown } from './hooks/useDeskKeys'
 import { useStaying } from './hooks/useStaying'
 import { DeskHead } from './parts/DeskHead'
 import { NeedsYou } from './parts/NeedsYou'
@@ -21,6 +21,10 @@ import { Score } from './parts/Score'
 import { Drawing } from '../../lesson/groups/Drawing'
 import { Hall } from '../../lesson/groups/Hall'
 import { Muted, passesToSpeak } from '../../lesson/rights/Muted'
+import { Activities, type Activity } from '../../lesson/activities/Activities'
+import { DeskBoard } from '../../lesson/board/DeskBoard'
+import { Wall } from '../../lesson/slates/Wall'
+import { StrokesOf } from '../../shared/live/strokes'
 import { NoDesk } from './parts/NoDesk'
 
 /** One live lesson, for its adults: who is here, who waits and why, what each may do, and what needs somebody now. */
@@ -35,7 +39,7 @@ export default function DeskScreen() {
 
 function LiveDesk({ lesson }: { lesson: string }) {
   const path = `/api/lessons/${encodeURIComponent(lesson)}/desk`
-  const { view: desk, connected, lost } = useLive<Message, Desk>(`${path}/stream`)
+  const { view: desk, connected, lost, drawn } = useLive<Message, Desk>(`${path}/stream`)
   const orders = useOrders(lesson)
   const now = useNow(desk?.now)
   const [why, setWhy] = useState<string | null>(null)
@@ -45,7 +49,8 @@ function LiveDesk({ lesson }: { lesson: string }) {
     else if (order.do === 'undo-mute-all') setMuted(null)
     orders.mutate(order)
   }
-  const [view, setView] = useState<'list' | 'groups' | null>(null)
+  const [view, setView] = useState<'list' | 'groups' | 'board' | 'wall' | null>(null)
+  const [activity, setActivity] = useState<Activity | null>(null)
   const isOut = desk?.groups.out !== undefined
   // Whoever is sent out, or comes back, is seen at once.
   const [wasOut, setWasOut] = useState(isOut)
@@ -53,7 +58,18 @@ function LiveDesk({ lesson }: { lesson: string }) {
     setWasOut(isOut)
     setView(null)
   }
-  useDeskKeys(desk, give, () => setView('groups'))
+  const slatesNumber = desk?.slates.now?.number ?? 0
+  const [lastSlates, setLastSlates] = useState(slatesNumber)
+  if (lastSlates !== slatesNumber) {
+    setLastSlates(slatesNumber)
+    if (slatesNumber) setView('wall')
+    else if (view === 'wall') setView(null)
+  }
+  const onShow = (what: Shown) => {
+    if (what === 'list' || what === 'groups' || what === 'board' || what === 'wall') setView(what)
+    else setActivity(what)
+  }
+  useDeskKeys(desk, give, onShow)
   useStaying(desk)
   useEffect(() => {
     if (desk) document.title = `${desk.title} · desk`
@@ -64,65 +80,74 @@ function LiveDesk({ lesson }: { lesson: string }) {
     `/api/lessons/${encodeURIComponent(lesson)}/why/${rule}${person ? `?person=${encodeURIComponent(person)}` : ''}`
   const live = desk.door.phase === 'OPEN'
   return (
-    <Flex direction="column" h={{ base: 'auto', lg: '100vh' }} minH="0">
-      <DeskHead
-        desk={desk}
-        now={now}
-        connected={connected}
-        give={give}
-        busy={orders.isPending}
-        onWhy={(rule) => setWhy(rightsPath(rule))}
-      />
-      {live && <RoomBanner desk={desk} now={now} give={give} />}
-      {live && PAGES.map(({ UnderHead }, place) => UnderHead && <UnderHead key={place} desk={desk} now={now} give={give} />)}
-      {live && muted && muted.passes > 0 && (
-        <Muted key={muted.at} passes={muted.passes} give={give} onOver={() => setMuted(null)} />
-      )}
-      {orders.error && (
-        <Box
-          position="fixed"
-          bottom="52px"
-          left="50%"
-          transform="translateX(-50%)"
-          zIndex="5"
-          maxW="640px"
-          border="1px solid"
-          borderColor="verdict.away"
-        >
-          <Box my="-8px">
-            <ProblemNote problem={orders.error} />
-          </Box>
-        </Box>
-      )}
-      <Grid templateColumns={{ base: '1fr', lg: '318px 1fr' }} flex="1" minH="0">
-        <Flex
-          as="section"
-          direction="column"
-          minH="0"
-          borderRight="1px solid"
-          borderColor="lineStrong"
-          aria-label="What needs you"
-        >
-          {desk.door.phase === 'PLANNED' && <OpeningNote desk={desk} now={now} give={give} busy={orders.isPending} />}
-          {desk.door.phase === 'OVER' && <OverNote desk={desk} />}
-          {live && <NeedsYou desk={desk} now={now} give={give} onWhy={(rule) => setWhy(rightsPath(rule))} />}
-          {live && <Panels desk={desk} lesson={lesson} give={give} onWhy={() => setWhy(rightsPath('chat.class'))} />}
-        </Flex>
-        {live && isOut && view !== 'list' ? (
-          <Hall desk={desk} now={now} give={give} onList={() => setView('list')} />
-        ) : live && view === 'groups' ? (
-          <Drawing desk={desk} lesson={lesson} give={give} onList={() => setView('list')} />
-        ) : (
-          <Score
-            desk={desk}
-            now={now}
-            give={give}
-            onWhy={(rule, person) => setWhy(rightsPath(rule, person))}
-            onGroups={() => setView('groups')}
-          />
+    <StrokesOf.Provider value={drawn}>
+      <Flex direction="column" h={{ base: 'auto', lg: '100vh' }} minH="0">
+        <DeskHead
+          desk={desk}
+          now={now}
+          connected={connected}
+          give={give}
+          busy={orders.isPending}
+          onWhy={(rule) => setWhy(rightsPath(rule))}
+        />
+        {live && <RoomBanner desk={desk} now={now} give={give} />}
+        {live && PAGES.map(({ UnderHead }, place) => UnderHead && <UnderHead key={place} desk={desk} now={now} give={give} />)}
+        {live && muted && muted.passes > 0 && (
+          <Muted key={muted.at} passes={muted.passes} give={give} onOver={() => setMuted(null)} />
         )}
-      </Grid>
-      <WhySheet path={why} onClose={() => setWhy(null)} />
-    </Flex>
+        {orders.error && (
+          <Box
+            position="fixed"
+            bottom="52px"
+            left="50%"
+            transform="translateX(-50%)"
+            zIndex="5"
+            maxW="640px"
+            border="1px solid"
+            borderColor="verdict.away"
+          >
+            <Box my="-8px">
+              <ProblemNote problem={orders.error} />
+            </Box>
+          </Box>
+        )}
+        <Grid templateColumns={{ base: '1fr', lg: '318px 1fr' }} flex="1" minH="0">
+          <Flex
+            as="section"
+            direction="column"
+            minH="0"
+            borderRight="1px solid"
+            borderColor="lineStrong"
+            aria-label="What needs you"
+          >
+            {desk.door.phase === 'PLANNED' && <OpeningNote desk={desk} now={now} give={give} busy={orders.isPending} />}
+            {desk.door.phase === 'OVER' && <OverNote desk={desk} />}
+            {live && <NeedsYou desk={desk} now={now} give={give} onWhy={(rule) => setWhy(rightsPath(rule))} />}
+            {live && (
+              <Panels
+                desk={desk}
+                lesson={lesson}
+                give={give}
+                onWhy={() => setWhy(rightsPath('chat.class'))}
+                onBoard={() => setView('board')}
+              />
+            )}
+          </Flex>
+          {live && view === 'wall' && desk.slates.now ? (
+            <Wall desk={desk} lesson={lesson} give={give} onList={() => setView('list')} />
+          ) : live && view === 'board' ? (
+            <DeskBoard desk={desk} lesson={lesson} give={give} onList={() => setView('list')} />
+          ) : live && isOut && view !== 'list' ? (
+            <Hall desk={desk} now={now} give={give} onList={() => setView('list')} />
+          ) : live && view === 'groups' ? (
+            <Drawing desk={desk} lesson={lesson} give={give} onList={() => setView('list')} />
+          ) : (
+            <Score desk={desk} now={now} give={give} onWhy={(rule, person) => setWhy(rightsPath(rule, person))} onShow={onShow} />
+          )}
+        </Grid>
+        {live && <Activities desk={desk} open={activity} onOpen={setActivity} give={give} />}
+        <WhySheet path={why} onClose={() => setWhy(null)} />
+      </Flex>
+    </StrokesOf.Provider>
   )
 }

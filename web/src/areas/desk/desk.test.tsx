@@ -344,7 +344,7 @@ describe('the score', () => {
   it('counts who is here, and lends a right to one pupil from the cell', async () => {
     const give = vi.fn<(order: Order) => void>()
     const shown = desk({ pupils: [pupil('Ines Carrow'), pupil('Ciro Vance', { whereabouts: 'MISSING', stays: [] })] })
-    show(<Score desk={shown} now={NOW} give={give} onWhy={() => {}} onGroups={() => {}} />)
+    show(<Score desk={shown} now={NOW} give={give} onWhy={() => {}} onShow={() => {}} />)
 
     expect(screen.getByText('1 of 2 here')).toBeTruthy()
     expect(screen.getByText('1 missing')).toBeTruthy()
@@ -359,7 +359,7 @@ describe('the score', () => {
     const lost = { whereabouts: 'CONNECTION_LOST' as const, backBy: new Date(NOW + 120_000).toISOString() }
     const shown = desk({ pupils: [pupil('Ines Carrow', lost), pupil('Ciro Vance', { whereabouts: 'MISSING', stays: [] })] })
     const asked = serve({ [`POST /api/lessons/${shown.lesson}/nudges`]: { missing: 1, nudged: 1 } })
-    show(<Score desk={shown} now={NOW} give={() => {}} onWhy={() => {}} onGroups={() => {}} />)
+    show(<Score desk={shown} now={NOW} give={() => {}} onWhy={() => {}} onShow={() => {}} />)
 
     expect(screen.getByRole('row', { name: 'Ines Carrow' }).textContent).toMatch(/line lost, back by \d\d:\d\d/)
     await userEvent.click(screen.getByRole('button', { name: 'Nudge' }))
@@ -369,7 +369,7 @@ describe('the score', () => {
 
   it('never offers to switch something of a pupil on', async () => {
     const shown = desk({ pupils: [pupil('Ines Carrow', { microphone: true })] })
-    show(<Score desk={shown} now={NOW} give={() => {}} onWhy={() => {}} onGroups={() => {}} />)
+    show(<Score desk={shown} now={NOW} give={() => {}} onWhy={() => {}} onShow={() => {}} />)
 
     await userEvent.click(screen.getByRole('button', { name: 'More for Ines Carrow' }))
     const items = (await screen.findAllByRole('menuitem')).map((item) => item.textContent)
@@ -388,7 +388,7 @@ describe('the score', () => {
 
   it('asks what happened before it removes anybody', async () => {
     const give = vi.fn<(order: Order) => void>()
-    show(<Score desk={desk()} now={NOW} give={give} onWhy={() => {}} onGroups={() => {}} />)
+    show(<Score desk={desk()} now={NOW} give={give} onWhy={() => {}} onShow={() => {}} />)
 
     await userEvent.click(screen.getByRole('button', { name: 'More for Jory Pell' }))
     await userEvent.click(await screen.findByRole('menuitem', { name: 'Remove from the lesson…' }))
@@ -519,7 +519,7 @@ describe('lending and ending', () => {
         now={NOW}
         give={give}
         onWhy={vi.fn()}
-        onGroups={() => {}}
+        onShow={() => {}}
       />,
     )
 

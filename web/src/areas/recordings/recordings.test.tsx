@@ -26,7 +26,17 @@ const PLAYED: Played = {
   voices: [{ name: 'Orla Venn', isAdult: true, heard: [{ fromMs: 0, untilMs: 60_000 }] }],
   captions: [{ atMs: 20_000, name: 'Tam Birket', text: 'High water is at noon & at midnight' }],
   words: [{ atMs: 40_000, name: 'Cato Everly', text: 'at 04:52?' }],
-  pages: [{ strokes: [{ fromMs: 10_000, untilMs: 90_000, line: [0, 0, 9, 9] }] }],
+  pages: [
+    {
+      strokes: [
+        {
+          fromMs: 10_000,
+          untilMs: 90_000,
+          drawing: { shape: 'PEN' as const, ink: 'INK' as const, width: 2, points: [0, 0, 9, 9], text: '' },
+        },
+      ],
+    },
+  ],
   handouts: [{ atMs: 5000, title: 'Chart 7', body: 'page 4' }],
   stances: [{ atMs: 0, name: 'Settling' }],
   segments: [

@@ -1,3 +1,4 @@
+import type { Drawn } from '../../lesson/drawing/geometry'
 import type { Played } from '../../shared/api/types'
 
 /** One line beside the player, in the order of the recording. */
@@ -47,10 +48,10 @@ export function captionAt(played: Played, nowMs: number): string {
 }
 
 /** What stands on the board at a moment. */
-export function boardAt(played: Played, nowMs: number): number[][] {
+export function boardAt(played: Played, nowMs: number): Drawn[] {
   return played.pages.flatMap((page) =>
     page.strokes
       .filter((stroke) => stroke.fromMs <= nowMs && (stroke.untilMs === undefined || stroke.untilMs > nowMs))
-      .map((stroke) => stroke.line),
+      .map((stroke) => ({ points: [], text: '', ...stroke.drawing })),
   )
 }

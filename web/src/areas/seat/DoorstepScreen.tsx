@@ -1,3 +1,4 @@
+import { WelcomeNote } from '../../lesson/notices/notices'
 import { Box, chakra } from '@chakra-ui/react'
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
@@ -126,6 +127,7 @@ export default function DoorstepScreen() {
               required
             />
           )}
+          <WelcomeNote welcome={data.welcome} />
           <Box my="14px" borderTop="1px solid" borderColor="line" pt="10px">
             <chakra.h2 fontSize="18px" mb="4px">
               House rules

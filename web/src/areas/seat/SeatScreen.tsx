@@ -2,7 +2,9 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useEffect, useState, type ReactNode } from 'react'
 import { useParams } from 'react-router'
 import type { Heard, Seat } from '../../shared/api/types'
-import { Board } from '../../lesson/board/Board'
+import { SeatBoard } from '../../lesson/board/SeatBoard'
+import { WelcomeNote } from '../../lesson/notices/notices'
+import { StrokesOf } from '../../shared/live/strokes'
 import { useLive } from '../../shared/live/useLive'
 import { countdown, useNow, useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
@@ -23,7 +25,7 @@ import { Quiet } from './Quiet'
 /** A pupil's place in a lesson, from the wait at the door to the goodbye. */
 export default function SeatScreen() {
   const { visit = '' } = useParams()
-  const { view: seat, connected, lost } = useLive<Heard, Seat>(`/api/seats/${encodeURIComponent(visit)}/stream`)
+  const { view: seat, connected, lost, drawn } = useLive<Heard, Seat>(`/api/seats/${encodeURIComponent(visit)}/stream`)
   const now = useNow(seat?.now)
   useEffect(() => {
     if (seat) document.title = seat.title
@@ -37,7 +39,11 @@ export default function SeatScreen() {
   )
   switch (seat.mine.door.status) {
     case 'IN':
-      return <Inside seat={seat} visit={visit} line={line} now={now} />
+      return (
+        <StrokesOf.Provider value={drawn}>
+          <Inside seat={seat} visit={visit} line={line} now={now} />
+        </StrokesOf.Provider>
+      )
     case 'WAITING':
       return (
         <>
@@ -84,6 +90,7 @@ function Waiting({ seat, visit, now }: { seat: Seat; visit: string; now: number 
         ))}
       </Box>
       {PAGES.map(({ Sign }, place) => Sign && <Sign key={place} seat={seat} now={now} />)}
+      <WelcomeNote welcome={seat.notices.welcome} />
       <Tide />
       <chakra.p color="ink2" fontSize="15px">
         Stay on this page: it opens by itself. Time at the door is not counted as late.
@@ -174,7 +181,10 @@ function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: R
   const acts = useActs(visit)
   const time = useSchoolTime()
   const [why, setWhy] = useState<string | null>(null)
-  const [board, setBoard] = useState(false)
+  // A picture that the teacher turned to is there to be looked at.
+  const hasPicture = seat.board.pages.some((page) => page.under)
+  const [chosen, setBoard] = useState<boolean | null>(null)
+  const board = chosen ?? hasPicture
   const left = Date.parse(seat.ends) - now
   return (
     <Flex direction="column" minH="100%" h={{ base: 'auto', md: '100vh' }} fontSize="16px">
@@ -246,14 +256,7 @@ function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: R
               {board ? 'Close the board' : 'Look at the board'}
             </Button>
           </Flex>
-          {board && (
-            <Board
-              path={`/api/seats/${encodeURIComponent(visit)}/board`}
-              number={seat.board.changed}
-              mayDraw={seat.rights.rights.some((right) => right.rule === 'share.draw' && right.value === 'open')}
-              onWipeOwn={() => acts.mutate({ do: 'wipe-own' })}
-            />
-          )}
+          {board && <SeatBoard seat={seat} visit={visit} />}
           <Flex
             flex={{ base: '0 0 120px', md: '1' }}
             minH="70px"

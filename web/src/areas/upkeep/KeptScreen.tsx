@@ -18,6 +18,7 @@ type Kind = KeptAndForgotten['kinds'][number]['kind']
 const KINDS: Record<Kind, string> = {
   WORDS: 'Words and files of lessons',
   BOARD: 'Boards',
+  ANSWERS: 'Answers and slates',
   CAPTIONS: 'Captions',
   RECORDINGS: 'Recordings',
   REGISTERS: 'Registers, with corrections, signatures and logs from elsewhere',

@@ -167,7 +167,7 @@ describe('what groups ask of an adult', () => {
     const give = asked()
     const desk = out()
     desk.door.pupils = [...desk.door.pupils, ...aDesk({ pupils: [aPupil('Edda Quillan')] }).door.pupils]
-    show(<Score desk={desk} now={NOW} give={give} onWhy={() => {}} onGroups={() => {}} />)
+    show(<Score desk={desk} now={NOW} give={give} onWhy={() => {}} onShow={() => {}} />)
 
     expect(screen.getByText('in Skerry')).toBeTruthy()
     await userEvent.click(screen.getByRole('button', { name: 'More for Edda Quillan' }))

@@ -1,17 +1,21 @@
-import { Box } from '@chakra-ui/react'
-import type { Desk, Seat } from '../../shared/api/types'
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useState } from 'react'
+import { useQuery } from '@tanstack/react-query'
+import { get } from '../../shared/api/http'
+import type { ClassMerits, Desk, Seat } from '../../shared/api/types'
+import { Button } from '../../shared/ui/Button'
+import { TextInput } from '../../shared/ui/Fields'
 import { Choice } from '../DeskMenu'
 import type { Mark } from '../part'
+import type { OrderOf } from '../send'
 import { meritsOrders } from './orders'
 
-const REASONS = ['a good question', 'helping others', 'good work']
-
-type Give = (order: { do: 'merit'; person: string; reason: string }) => void
+type Give = (order: OrderOf<typeof meritsOrders>) => void
 
 /** In the menu of a pupil: one press gives a merit for what most are given for. */
-function InRowMenu({ pupil, give }: { pupil: { id: string }; give: Give }) {
-  return REASONS.map((reason) => (
-    <Choice key={reason} value={reason} onSelect={() => give({ do: 'merit', person: pupil.id, reason })}>
+function InRowMenu({ desk, pupil, give }: { desk: Desk; pupil: { id: string }; give: Give }) {
+  return desk.merits.reasons.map((reason) => (
+    <Choice key={reason} value={reason} onSelect={() => give({ do: 'merit', people: [pupil.id], reason })}>
       Merit for {reason}
     </Choice>
   ))
@@ -25,14 +29,137 @@ function marks(desk: Desk, person: string): Mark[] {
     : [{ short: count === 1 ? '✦' : `✦${count}`, words: count === 1 ? '1 merit' : `${count} merits`, quiet: true }]
 }
 
-/** At one's own seat: what they were for. Nobody else's are seen. */
+/** At one's own seat: what they were for; of others only where the rules show merits to the class. */
 function AtSeat({ seat }: { seat: Seat }) {
   const reasons = seat.mine.merits?.reasons ?? []
-  if (reasons.length === 0) return null
+  const all = seat.merits?.all ?? []
   return (
-    <Box role="status" aria-label="Your merits" mx="16px" mb="14px" px="12px" py="8px" bg="verdict.inSoft">
-      <strong>{reasons.length === 1 ? 'You got a merit' : `You got ${reasons.length} merits`}</strong> for {reasons.join(', ')}.
+    <>
+      {reasons.length > 0 && (
+        <Box role="status" aria-label="Your merits" mx="16px" mb="14px" px="12px" py="8px" bg="verdict.inSoft">
+          <strong>{reasons.length === 1 ? 'You got a merit' : `You got ${reasons.length} merits`}</strong> for{' '}
+          {reasons.join(', ')}.
+        </Box>
+      )}
+      {all.length > 0 && (
+        <Box aria-label="Merits of the class" role="group" mx="16px" mb="14px" fontSize="14px">
+          {all.slice(-5).map((one, place) => (
+            <p key={place}>
+              ✦ <strong>{one.name}</strong> for {one.reason}
+            </p>
+          ))}
+        </Box>
+      )}
+    </>
+  )
+}
+
+/** Gives merits to one, some, a group or all, and takes one back that was given by mistake. */
+export function MeritMaker({ desk, give, classId }: { desk: Desk; give: Give; classId: string | undefined }) {
+  const pupils = desk.door.pupils.filter((one) => one.whereabouts === 'IN')
+  const [chosen, setChosen] = useState<string[]>([])
+  const [reason, setReason] = useState('')
+  const tables = desk.groups.out ? desk.groups.tables : []
+  const toggle = (id: string) => setChosen(chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id])
+  const praise = (why: string) => {
+    give({ do: 'merit', people: chosen, reason: why })
+    setChosen([])
+    setReason('')
+  }
+  return (
+    <Box>
+      <Flex gap="6px" mb="6px" wrap="wrap">
+        <Button size="small" onClick={() => setChosen(pupils.map((one) => one.id))}>
+          All {pupils.length}
+        </Button>
+        {tables.map((table) => (
+          <Button
+            key={table.id}
+            size="small"
+            onClick={() =>
+              setChosen(table.mates.filter((mate) => pupils.some((one) => one.id === mate.id)).map((mate) => mate.id))
+            }
+          >
+            {table.name}
+          </Button>
+        ))}
+        <Button size="small" onClick={() => setChosen([])}>
+          Nobody
+        </Button>
+      </Flex>
+      <Flex role="group" aria-label="To whom" gap="4px 12px" wrap="wrap" maxH="170px" overflowY="auto" mb="10px">
+        {pupils.map((one) => (
+          <chakra.label key={one.id} display="flex" gap="4px" alignItems="center" w="150px">
+            <input type="checkbox" checked={chosen.includes(one.id)} onChange={() => toggle(one.id)} /> {one.name}
+          </chakra.label>
+        ))}
+      </Flex>
+      <Flex gap="6px" wrap="wrap" align="center">
+        {desk.merits.reasons.map((why) => (
+          <Button key={why} disabled={chosen.length === 0} onClick={() => praise(why)}>
+            for {why}
+          </Button>
+        ))}
+        <chakra.form
+          display="flex"
+          gap="6px"
+          onSubmit={(event) => {
+            event.preventDefault()
+            if (reason.trim() && chosen.length > 0) praise(reason.trim())
+          }}
+        >
+          <TextInput
+            w="190px"
+            aria-label="For something else"
+            placeholder="for something else"
+            maxLength={500}
+            value={reason}
+            onChange={(event) => setReason(event.target.value)}
+          />
+          <Button type="submit" disabled={chosen.length === 0 || !reason.trim()}>
+            Give
+          </Button>
+        </chakra.form>
+      </Flex>
+      <Latest desk={desk} give={give} />
+      {classId && <Never classId={classId} />}
     </Box>
+  )
+}
+
+function Latest({ desk, give }: { desk: Desk; give: Give }) {
+  const soon = desk.merits.latest.filter((one) => Date.parse(one.until) > Date.parse(desk.now))
+  if (soon.length === 0) return null
+  return (
+    <Box mt="12px" maxH="120px" overflowY="auto" fontSize="13px">
+      <chakra.h3 fontSize="14px">Just given; can be taken back for some minutes</chakra.h3>
+      {soon.map((one) => (
+        <Flex key={one.number} gap="8px" py="2px" borderBottom="1px solid" borderColor="line">
+          <span>
+            {one.name} for {one.reason}
+          </span>
+          <Box flex="1" />
+          <Button size="small" onClick={() => give({ do: 'take-merit-back', number: one.number })}>
+            Take it back
+          </Button>
+        </Flex>
+      ))}
+    </Box>
+  )
+}
+
+/** Told quietly: whom nobody has praised for weeks. */
+function Never({ classId }: { classId: string }) {
+  const { data } = useQuery({
+    queryKey: ['class-merits', classId],
+    queryFn: () => get<ClassMerits>(`/api/classes/${encodeURIComponent(classId)}/merits`),
+  })
+  if (!data || data.never.length === 0 || data.never.length === data.pupils.length) return null
+  return (
+    <chakra.p mt="10px" fontSize="13px" color="ink2">
+      Without a merit in the last {data.weeks} weeks: {data.never.slice(0, 12).join(', ')}
+      {data.never.length > 12 && ` and ${data.never.length - 12} more`}.
+    </chakra.p>
   )
 }
 

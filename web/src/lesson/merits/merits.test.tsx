@@ -11,13 +11,13 @@ import { merits } from './Merits'
 it('a merit is given from the row of a pupil in two presses, and the row says how many', async () => {
   const give = vi.fn<(order: Order) => void>()
   const desk = aDesk({ pupils: [aPupil('Ines Carrow'), aPupil('Jory Pell')], merits: { 'ines-carrow': 2 } })
-  show(<Score desk={desk} now={NOW} give={give} onWhy={() => {}} onGroups={() => {}} />)
+  show(<Score desk={desk} now={NOW} give={give} onWhy={() => {}} onShow={() => {}} />)
 
   expect(screen.getByText('2 merits')).toBeTruthy()
   await userEvent.click(screen.getByRole('button', { name: 'More for Jory Pell' }))
   await userEvent.click(await screen.findByRole('menuitem', { name: 'Merit for helping others' }))
 
-  expect(give).toHaveBeenCalledWith({ do: 'merit', person: 'jory-pell', reason: 'helping others' })
+  expect(give).toHaveBeenCalledWith({ do: 'merit', people: ['jory-pell'], reason: 'helping others' })
 })
 
 it('the seat tells what its own merits are for', () => {

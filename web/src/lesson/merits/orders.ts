@@ -1,6 +1,8 @@
 import { client } from '../send'
 
 export const meritsOrders = {
-  merit: (lesson: string, { person, reason }: { person: string; reason: string }) =>
-    client.POST('/api/lessons/{lesson}/people/{person}/merits', { params: { path: { lesson, person } }, body: { reason } }),
+  merit: (lesson: string, { people, reason }: { people: string[]; reason: string }) =>
+    client.POST('/api/lessons/{lesson}/merits', { params: { path: { lesson } }, body: { people, reason } }),
+  'take-merit-back': (lesson: string, { number }: { number: number }) =>
+    client.DELETE('/api/lessons/{lesson}/merits/{number}', { params: { path: { lesson, number } } }),
 }

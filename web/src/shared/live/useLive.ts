@@ -1,5 +1,7 @@
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import { get, Problem } from '../api/http'
+import type { Stroke } from '../api/types'
+import { Strokes } from './strokes'
 
 interface View<W> {
   number: number
@@ -12,6 +14,8 @@ export interface Live<V> {
   connected: boolean
   /** Why the line will not come back: one may not look any more. */
   lost?: Problem
+  /** What is drawn meanwhile, and how many lines there were. */
+  drawn: { strokes: Strokes; line: number }
 }
 
 const RETRY_MS = 1500
@@ -26,7 +30,10 @@ function changed<V extends object>(view: V | undefined, news: object) {
  * by itself from the number it saw last; words are joined by number, so none is lost or shown twice.
  */
 export function useLive<W extends { number: number }, V extends View<W>>(path: string | null): Live<V> {
-  const [live, setLive] = useState<Live<V>>({ view: undefined, connected: false })
+  const [live, setLive] = useState<Omit<Live<V>, 'drawn'>>({ view: undefined, connected: false })
+  const [strokes] = useState(() => new Strokes())
+  const [line, setLine] = useState(0)
+  const drawn = useMemo(() => ({ strokes, line }), [strokes, line])
   const words = useRef(new Map<number, W>())
   useEffect(() => {
     if (!path) return
@@ -37,7 +44,10 @@ export function useLive<W extends { number: number }, V extends View<W>>(path: s
     const open = () => {
       source = new EventSource(path)
       const tell = (whole: boolean) => (event: MessageEvent<string>) => {
-        const { words: heard = [], ...news } = JSON.parse(event.data) as Partial<V> & { number: number }
+        const read = JSON.parse(event.data) as Partial<V> & { number: number; strokes?: Stroke[] }
+        const { words: heard = [], strokes: fresh = [], ...news } = read
+        if (whole) setLine((before) => before + 1)
+        if (fresh.length > 0) strokes.tell(fresh)
         for (const one of heard as W[]) words.current.set(one.number, one)
         const all = [...words.current.values()].sort((a, b) => a.number - b.number)
         setLive(({ view }) => {
@@ -72,6 +82,6 @@ export function useLive<W extends { number: number }, V extends View<W>>(path: s
       clearTimeout(retry)
       source.close()
     }
-  }, [path])
-  return live
+  }, [path, strokes])
+  return { ...live, drawn }
 }

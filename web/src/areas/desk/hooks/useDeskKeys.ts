@@ -1,17 +1,23 @@
+import type { Activity } from '../../../lesson/activities/Activities'
+import { PAGES } from '../../../lesson/parts'
 import { useLayoutEffect, useRef } from 'react'
 import { WRITE_BOX } from '../../../lesson/chat/WordsPanel'
 import type { Desk } from '../../../shared/api/types'
 import { mayOrder } from '../../../lesson/mayOrder'
 import type { Give } from '../../../lesson/orders'
 
+/** What a key shows in place of the class list, or opens to be started. */
+export type Shown = 'list' | 'groups' | 'board' | 'wall' | Activity
+
 /** Escape twice within this time stops everything. */
 const TWICE_MS = 700
 
 /**
  * The desk by keyboard, while nothing is being typed: D door, A all on the list, S next hand speaks, M mute, N next stance,
- * W write, G groups and into the next one, B all back, R the recording paused and on again; Escape twice stops everything, also from within a box.
+ * W write, G groups and into the next one, B all back, R the recording paused and on again, L the class list, P the board, X merits,
+ * U an announcement, and those of the parts; Escape twice stops everything, also from within a box.
  */
-export function useDeskKeys(desk: Desk | undefined, give: Give, onGroups: () => void) {
+export function useDeskKeys(desk: Desk | undefined, give: Give, onShow: (what: Shown) => void) {
   const escaped = useRef(0)
   // Together with what is shown, so that a key never acts on the queue of a moment ago.
   useLayoutEffect(() => {
@@ -36,7 +42,7 @@ export function useDeskKeys(desk: Desk | undefined, give: Give, onGroups: () => 
         n: () => desk.course.due && give({ do: 'stance', stance: desk.course.due, keepLive: false }),
         g: () => {
           const { out, next } = desk.groups
-          if (!out) onGroups()
+          if (!out) onShow('groups')
           else if (next) give({ do: 'go-in', group: next.group })
         },
         b: () => desk.groups.out && give({ do: 'call-back', seconds: desk.groups.out.calledBack ? 0 : 30 }),
@@ -45,9 +51,14 @@ export function useDeskKeys(desk: Desk | undefined, give: Give, onGroups: () => 
           if (paused) give({ do: 'recording-on' })
           else if (phase === 'ON' || phase === 'ASKED') give({ do: 'pause-recording', reason: 'CONFIDES' })
         },
+        l: () => onShow('list'),
+        p: () => onShow('board'),
+        x: () => onShow('merits'),
+        u: () => onShow('notice'),
         w: () => document.getElementById(WRITE_BOX)?.focus(),
       }
-      const act = keys[event.key.toLowerCase()]
+      const ofParts = PAGES.map((part) => part.keys?.(desk, give, onShow) ?? {})
+      const act = Object.assign({}, ...ofParts, keys)[event.key.toLowerCase()] as (() => void) | undefined
       if (act) {
         event.preventDefault()
         act()

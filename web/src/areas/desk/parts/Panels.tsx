@@ -1,9 +1,8 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { Desk } from '../../../shared/api/types'
-import { Board } from '../../../lesson/board/Board'
 import { Button } from '../../../shared/ui/Button'
-import { Sheet } from '../../../shared/ui/Sheet'
+import { Key } from '../../../shared/ui/Key'
 import type { Give } from '../../../lesson/orders'
 import { WordsPanel } from '../../../lesson/chat/WordsPanel'
 import { Captions } from '../../../lesson/material/Captions'
@@ -12,12 +11,20 @@ import { Material } from '../../../lesson/material/Material'
 type Place = 'Words' | 'Material' | 'Captions'
 
 /** What is written, handed out and captioned; the board opens large. */
-export function Panels({ desk, lesson, give, onWhy }: { desk: Desk; lesson: string; give: Give; onWhy: () => void }) {
+export function Panels({
+  desk,
+  lesson,
+  give,
+  onWhy,
+  onBoard,
+}: {
+  desk: Desk
+  lesson: string
+  give: Give
+  onWhy: () => void
+  onBoard: () => void
+}) {
   const [place, setPlace] = useState<Place>('Words')
-  const [board, setBoard] = useState(false)
-  // The page of the group one is in, or looks into.
-  const here = desk.mine.groups.in ?? desk.mine.groups.looking
-  const table = desk.groups.tables.find((one) => one.id === here)
   const counts: Record<Place, number> = { Words: 0, Material: desk.material.handouts.length, Captions: 0 }
   return (
     <Flex direction="column" flex="1 1 26%" minH="170px" borderTop="1px solid" borderColor="lineStrong">
@@ -42,22 +49,13 @@ export function Panels({ desk, lesson, give, onWhy }: { desk: Desk; lesson: stri
           </chakra.button>
         ))}
         <Box flex="1" />
-        <Button size="small" onClick={() => setBoard(true)}>
-          Board
+        <Button size="small" onClick={onBoard}>
+          Board <Key>P</Key>
         </Button>
       </Flex>
       {place === 'Words' && <WordsPanel desk={desk} lesson={lesson} onWhy={onWhy} />}
       {place === 'Material' && <Material desk={desk} give={give} />}
       {place === 'Captions' && <Captions desk={desk} lesson={lesson} give={give} />}
-      <Sheet title={table ? `Board of ${table.name}` : 'Board'} open={board} onClose={() => setBoard(false)}>
-        <Board
-          path={`/api/lessons/${encodeURIComponent(lesson)}/board`}
-          number={table?.board ?? desk.board.changed}
-          place={table?.id}
-          mayDraw={desk.mine.door.in && !desk.mine.door.observing && (!table || desk.mine.groups.in === table.id)}
-          onWipe={(of) => give({ do: 'wipe', of, place: table?.id })}
-        />
-      </Sheet>
     </Flex>
   )
 }

@@ -4,6 +4,7 @@ import type { Desk } from '../../../shared/api/types'
 import { rows, type PupilRow } from '../../../lesson/rows'
 import { useSchoolTime } from '../../../shared/time'
 import { Button } from '../../../shared/ui/Button'
+import { Key } from '../../../shared/ui/Key'
 import { Strip } from '../../../shared/ui/Strip'
 import { mayOrder } from '../../../lesson/mayOrder'
 import type { Give } from '../../../lesson/orders'
@@ -20,12 +21,12 @@ interface ScoreProps {
   now: number
   give: Give
   onWhy: (rule: string, person?: string) => void
-  /** Shows groups in place of the list. */
-  onGroups: () => void
+  /** Shows groups in place of the list, or opens what is started with the class. */
+  onShow: (what: 'groups' | 'question' | 'wall') => void
 }
 
 /** The class list as a score: each pupil a line of presence over the lesson's time, and what each may do beside it. */
-export function Score({ desk, now, give, onWhy, onGroups }: ScoreProps) {
+export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
   const from = Date.parse(desk.starts) - 6 * 60_000
   const until = Math.max(Date.parse(desk.ends), Math.min(now, Date.parse(desk.door.dismissedAt ?? desk.now)))
   const [asked, setAsked] = useState<Asked | null>(null)
@@ -77,9 +78,19 @@ export function Score({ desk, now, give, onWhy, onGroups }: ScoreProps) {
                   {here} of {pupils.length} here
                 </chakra.h2>
                 {live && (
-                  <Button size="small" onClick={onGroups}>
-                    Groups
-                  </Button>
+                  <Flex gap="5px">
+                    <Button size="small" onClick={() => onShow('groups')}>
+                      Groups
+                    </Button>
+                    <Button size="small" onClick={() => onShow('question')}>
+                      Ask… <Key>Q</Key>
+                    </Button>
+                    {desk.slates.now && (
+                      <Button size="small" onClick={() => onShow('wall')}>
+                        Slates <Key>E</Key>
+                      </Button>
+                    )}
+                  </Flex>
                 )}
               </Flex>
               <chakra.span fontSize="12px" color="ink2">
@@ -168,7 +179,7 @@ interface Asked {
   person: string | undefined
 }
 
-interface OrdersProps extends Omit<ScoreProps, 'now' | 'onGroups'> {
+interface OrdersProps extends Omit<ScoreProps, 'now' | 'onShow'> {
   asked: Asked | null
   pupil: PupilRow | undefined
   live: boolean

@@ -1,5 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import type { Played } from '../../../shared/api/types'
+import { HIGH, WIDE } from '../../../lesson/drawing/geometry'
+import { Drawing } from '../../../lesson/drawing/Marks'
 import { boardAt, captionAt } from '../transcript'
 
 interface StageProps {
@@ -16,18 +18,10 @@ export function Stage({ played, nowMs, captions }: StageProps) {
   return (
     <Box>
       <Box bg="sheet" border="1.5px solid" borderColor="ink" position="relative">
-        <chakra.svg viewBox="0 0 1000 600" preserveAspectRatio="none" w="100%" h={{ base: '200px', md: '340px' }} role="img">
+        <chakra.svg viewBox={`0 0 ${WIDE} ${HIGH}`} w="100%" h={{ base: '200px', md: '340px' }} role="img">
           <title>{lines.length > 0 ? 'The board at this moment' : 'The board is empty at this moment'}</title>
-          {lines.map((line, place) => (
-            <polyline
-              key={place}
-              points={line.map((one, i) => (i % 2 === 0 ? one : one * 0.6)).join(' ')}
-              fill="none"
-              stroke="currentColor"
-              strokeWidth="3"
-              vectorEffect="non-scaling-stroke"
-              strokeLinecap="round"
-            />
+          {lines.map((mark, place) => (
+            <Drawing key={place} mark={mark} />
           ))}
         </chakra.svg>
         {lines.length === 0 && (

@@ -132,6 +132,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bring/{word}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["bringing"];
+        put?: never;
+        post: operations["bringFromPhone"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calendar": {
         parameters: {
             query?: never;
@@ -157,7 +173,7 @@ export interface paths {
         };
         get: operations["export"];
         put?: never;
-        post: operations["read"];
+        post: operations["read_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -299,7 +315,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["table_4"];
+        get: operations["table_6"];
         put?: never;
         post?: never;
         delete?: never;
@@ -347,7 +363,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["ofClass"];
+        get: operations["ofClass_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -476,7 +492,23 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["show_1"];
+        put: operations["show_2"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/merits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofClass_1"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -524,9 +556,9 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change_3"];
+        put: operations["change_4"];
         post?: never;
-        delete: operations["delete"];
+        delete: operations["delete_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -559,6 +591,118 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["removePupil"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/question-sets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sets_1"];
+        put?: never;
+        post: operations["add_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/question-sets/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/question-sets/{set}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change_3"];
+        post?: never;
+        delete: operations["delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/question-sets/{set}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["copy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/question-sets/{set}/questions.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table_5"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/question-sets/{set}/questions.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["items"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/questions/sums": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sums"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -619,7 +763,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["table_3"];
+        get: operations["table_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -724,6 +868,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{id}/welcome": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofClass"];
+        put: operations["writeOfClass"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{id}/wishes": {
         parameters: {
             query?: never;
@@ -750,7 +910,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["end_3"];
+        delete: operations["end_4"];
         options?: never;
         head?: never;
         patch?: never;
@@ -859,7 +1019,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["table_2"];
+        get: operations["table_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1051,7 +1211,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["mine_1"];
+        get: operations["mine_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1252,6 +1412,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/announcements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["putUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/announcements/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeDown"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/board": {
         parameters: {
             query?: never;
@@ -1262,13 +1454,61 @@ export interface paths {
         get: operations["board"];
         put?: never;
         post?: never;
-        delete: operations["wipe"];
+        delete: operations["wipe_1"];
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/lessons/{lesson}/board/lines": {
+    "/api/lessons/{lesson}/board.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pdf_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["svg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/earlier": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["earlier"];
+        put?: never;
+        post: operations["bringEarlier"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/erase": {
         parameters: {
             query?: never;
             header?: never;
@@ -1277,7 +1517,199 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["draw"];
+        post: operations["erase_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["draw_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/page": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["turn"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/pages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addPage"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/pages/{page}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removePage"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/people/{person}/take-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeAway_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/phone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["phone"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/pictures/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/point": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["point"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/call": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["call"];
+        delete: operations["endCall"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/call/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["passOn"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1311,6 +1743,54 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/clock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["start_1"];
+        delete: operations["end_3"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/clock/longer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["longer_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/clock/pause": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["pause_2"];
+        post?: never;
+        delete: operations["goOn_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1870,6 +2350,38 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
+        delete: operations["takeBack_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/merits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["give"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/merits/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
         delete: operations["takeBack"];
         options?: never;
         head?: never;
@@ -1917,7 +2429,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["nudge"];
+        post: operations["nudge_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1949,7 +2461,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["show_2"];
+        post: operations["show_4"];
         delete: operations["stopShowing"];
         options?: never;
         head?: never;
@@ -2052,22 +2564,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/lessons/{lesson}/people/{person}/merits": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["give"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/lessons/{lesson}/people/{person}/off/{what}": {
         parameters: {
             query?: never;
@@ -2126,6 +2622,118 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["renewLink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/prepared-welcome": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofLesson"];
+        put: operations["writeOfLesson"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/questions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ask_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/questions/{number}/close": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["close"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/questions/{number}/longer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["longer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/questions/{number}/nudge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["nudge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/questions/{number}/put-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["putAway"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/questions/{number}/show": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["show_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2292,6 +2900,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/results": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["results"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/results.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/resume": {
         parameters: {
             query?: never;
@@ -2335,6 +2975,70 @@ export interface paths {
         put?: never;
         post: operations["clearSigns"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/slates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["slates"];
+        put?: never;
+        post: operations["giveOut"];
+        delete: operations["takeAway"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/slates/collect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["collect"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/slates/give-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["giveBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/slates/shown": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["show_1"];
+        post?: never;
+        delete: operations["hide"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2452,6 +3156,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/welcome": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["welcome"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/why/{rule}": {
         parameters: {
             query?: never;
@@ -2516,6 +3236,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/merit-reasons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["reasons"];
+        put: operations["writeReasons"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/my-day": {
         parameters: {
             query?: never;
@@ -2524,6 +3260,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["myDay"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/my-merits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mine_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2692,6 +3444,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pupils/{person}/answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofPupil_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pupils/{person}/attendance": {
         parameters: {
             query?: never;
@@ -2748,6 +3516,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["of"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pupils/{person}/merits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofPupil"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2814,7 +3598,7 @@ export interface paths {
         get: operations["one"];
         put?: never;
         post?: never;
-        delete: operations["delete_1"];
+        delete: operations["delete_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2843,7 +3627,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["copy"];
+        get: operations["copy_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3204,7 +3988,55 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/seats/{visit}/board/lines": {
+    "/api/seats/{visit}/board.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pdfAtSeat"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/board.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["svgAtSeat"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/board/erase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["eraseAtSeat"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/board/marks": {
         parameters: {
             query?: never;
             header?: never;
@@ -3214,6 +4046,70 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["drawAtSeat"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/board/pictures/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pictureAtSeat"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/board/point": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["pointAtSeat"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/board/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undoAtSeat"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/echo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["echo"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3412,6 +4308,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seats/{visit}/press": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["press"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/questions/{number}/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["answer_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seats/{visit}/sign": {
         parameters: {
             query?: never;
@@ -3438,6 +4366,86 @@ export interface paths {
         get?: never;
         put: operations["showSign"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/slate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["own"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/slate/hand-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["handIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/slate/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["draw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/slate/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/slate/wipe": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["wipe"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3534,7 +4542,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["delete_2"];
+        delete: operations["delete_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -3645,7 +4653,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["change_4"];
+        post: operations["change_5"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3841,6 +4849,24 @@ export interface components {
             takenBy?: string;
             text: string;
         };
+        AllSlates: {
+            /** Format: int32 */
+            number: number;
+            slates: components["schemas"]["SlateSheet"][];
+        };
+        AnswerLine: {
+            number?: string;
+            picked: number[];
+            text?: string;
+        };
+        AnswerOf: {
+            id: string;
+            name: string;
+            right?: boolean;
+            /** Format: int64 */
+            seconds: number;
+            words: string;
+        };
         ApartMet: {
             /** Format: date-time */
             from: string;
@@ -3850,6 +4876,14 @@ export interface components {
             reason: string;
             /** Format: date-time */
             until: string;
+        };
+        AskRequest: {
+            changeable: boolean;
+            group?: string;
+            prepared?: string;
+            question: components["schemas"]["QuestionGiven"];
+            /** Format: int32 */
+            seconds?: number;
         };
         Asked: {
             /** Format: int64 */
@@ -3894,14 +4928,26 @@ export interface components {
             starts: string;
             title: string;
         };
-        Board: {
-            lines: components["schemas"]["Mark"][];
+        BoardSheet: {
+            marks: components["schemas"]["MarkLine"][];
+            me: string;
             /** Format: int32 */
             number: number;
+            page: components["schemas"]["PageLine"];
+            sheet: string;
         };
-        BoardChanged: {
+        BoardShown: {
+            pages: components["schemas"]["PageLine"][];
+            place: string;
             /** Format: int32 */
-            changed: number;
+            shown: number;
+        };
+        BringRequest: {
+            from: string;
+            in?: string;
+        };
+        Bringing: {
+            title: string;
         };
         BrokenWish: {
             binding: boolean;
@@ -3920,6 +4966,11 @@ export interface components {
             holidays?: components["schemas"]["NamedDays"][];
             opens: string;
             terms?: components["schemas"]["NamedDays"][];
+        };
+        CallRequest: {
+            /** Format: int32 */
+            seconds: number;
+            task?: string;
         };
         Candidate: {
             id: string;
@@ -3979,7 +5030,7 @@ export interface components {
         Chapter: {
             about: string;
             /** @enum {string} */
-            area: "ENTRY" | "NAMES" | "VOICE_AND_CAMERA" | "CHAT" | "SHARING" | "SIGNALS" | "RECORDING" | "GROUPS" | "LINKS" | "SUPERVISION" | "HELPING" | "REGISTER" | "ACCOUNTS";
+            area: "ENTRY" | "NAMES" | "VOICE_AND_CAMERA" | "CHAT" | "SHARING" | "SIGNALS" | "ACTIVITIES" | "RECORDING" | "GROUPS" | "LINKS" | "SUPERVISION" | "HELPING" | "REGISTER" | "ACCOUNTS";
             rules: components["schemas"]["RuleLine"][];
             title: string;
         };
@@ -4021,6 +5072,14 @@ export interface components {
             /** Format: int32 */
             year: number;
         };
+        ClassMerits: {
+            never: string[];
+            ofClass: string;
+            pupils: components["schemas"]["PupilMerits"][];
+            title: string;
+            /** Format: int32 */
+            weeks: number;
+        };
         ClassPage: {
             adults: components["schemas"]["Person"][];
             id: string;
@@ -4037,6 +5096,29 @@ export interface components {
         Classmate: {
             id: string;
             name: string;
+        };
+        ClockLongerRequest: {
+            /** Format: int32 */
+            seconds: number;
+        };
+        ClockRequest: {
+            /** Format: int32 */
+            seconds?: number;
+            task?: string;
+            tone: boolean;
+        };
+        ClockShown: {
+            /** Format: int32 */
+            number: number;
+            over: boolean;
+            /** Format: int64 */
+            ranMs: number;
+            /** Format: date-time */
+            running?: string;
+            /** Format: int64 */
+            seconds?: number;
+            task: string;
+            tone: boolean;
         };
         ClosingLine: {
             /** Format: int32 */
@@ -4213,8 +5295,9 @@ export interface components {
             value?: string;
         };
         Desk: {
-            board: components["schemas"]["BoardChanged"];
+            board: components["schemas"]["BoardShown"];
             chat: components["schemas"]["DeskChat"];
+            clocks: components["schemas"]["DeskClocks"];
             course: components["schemas"]["DeskCourse"];
             door: components["schemas"]["DeskDoor"];
             ending: components["schemas"]["DeskEnding"];
@@ -4226,15 +5309,20 @@ export interface components {
             merits: components["schemas"]["DeskMerits"];
             mine: components["schemas"]["DeskMine"];
             needs: components["schemas"]["NeedLine"][];
+            notices: components["schemas"]["NoticesShown"];
             /** Format: date-time */
             now: string;
             /** Format: int32 */
             number: number;
+            ofClass: string;
+            questions: components["schemas"]["DeskQuestions"];
             recording: components["schemas"]["DeskRecording"];
             rights: components["schemas"]["DeskRights"];
             signals: components["schemas"]["DeskSignals"];
+            slates: components["schemas"]["DeskSlates"];
             /** Format: date-time */
             starts: string;
+            strokes: components["schemas"]["Stroke"][];
             supervision: components["schemas"]["DeskSupervision"];
             title: string;
             words: components["schemas"]["Message"][];
@@ -4247,8 +5335,22 @@ export interface components {
             /** @enum {string} */
             role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
         };
+        DeskCall: {
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            opens: string;
+            /** Format: int32 */
+            passed: number;
+            row: components["schemas"]["InRow"][];
+            task: string;
+        };
         DeskChat: {
             held: components["schemas"]["HeldMessage"][];
+        };
+        DeskClocks: {
+            call?: components["schemas"]["DeskCall"];
+            clock?: components["schemas"]["ClockShown"];
         };
         DeskCourse: {
             byTheClock: boolean;
@@ -4301,9 +5403,11 @@ export interface components {
             together: number;
         };
         DeskMerits: {
+            latest: components["schemas"]["MeritLine"][];
             of: {
                 [key: string]: number;
             };
+            reasons: string[];
         };
         DeskMine: {
             door: components["schemas"]["DeskMineDoor"];
@@ -4355,6 +5459,33 @@ export interface components {
             /** @enum {string} */
             whereabouts: "MISSING" | "WAITING" | "IN" | "CONNECTION_LOST" | "GONE" | "REMOVED";
         };
+        DeskQuestion: {
+            answers: components["schemas"]["AnswerOf"][];
+            ask: components["schemas"]["QuestionLine"];
+            /** Format: date-time */
+            askedAt: string;
+            /** Format: int32 */
+            askedOf: number;
+            changeable: boolean;
+            enough: boolean;
+            group?: string;
+            /** Format: int32 */
+            medianSeconds?: number;
+            missing: components["schemas"]["NotYet"][];
+            named: boolean;
+            nudged: boolean;
+            /** Format: int32 */
+            number: number;
+            open: boolean;
+            results: components["schemas"]["ResultLines"];
+            shown: boolean;
+            tellsRight: boolean;
+            /** Format: date-time */
+            until?: string;
+        };
+        DeskQuestions: {
+            now?: components["schemas"]["DeskQuestion"];
+        };
         DeskRecording: {
             failure?: components["schemas"]["DeskFailure"];
             isRecording: boolean;
@@ -4397,6 +5528,9 @@ export interface components {
                 [key: string]: "AGREE" | "DISAGREE" | "SLOWER" | "FASTER" | "BREAK" | "CANNOT_HEAR";
             };
             signs: components["schemas"]["SignCount"][];
+        };
+        DeskSlates: {
+            now?: components["schemas"]["SlatesOut"];
         };
         DeskStretch: {
             /** Format: date-time */
@@ -4454,6 +5588,7 @@ export interface components {
             starts?: string;
             title: string;
             visit?: string;
+            welcome?: components["schemas"]["NoticeLine"];
         };
         DraftEffect: {
             appearing: components["schemas"]["WeakSpot"][];
@@ -4475,6 +5610,37 @@ export interface components {
             when: string;
             whenWords: string;
         };
+        DrawRequest: {
+            drawing: components["schemas"]["DrawingBody"];
+            /** Format: int32 */
+            page: number;
+        };
+        DrawingBody: {
+            /** @enum {string} */
+            ink: "INK" | "GREEN" | "RED" | "OCHRE";
+            points?: number[];
+            /** @enum {string} */
+            shape: "PEN" | "LINE" | "ARROW" | "BOX" | "RING" | "TEXT";
+            text?: string;
+            /** Format: int32 */
+            width: number;
+        };
+        EarlierBoard: {
+            lesson: string;
+            /** Format: int32 */
+            marks: number;
+            /** Format: int32 */
+            pages: number;
+            /** Format: date-time */
+            starts: string;
+            title: string;
+        };
+        Echo: {
+            word: string;
+        };
+        EchoRequest: {
+            word?: string;
+        };
         EditRequest: {
             binding: boolean;
             note?: string;
@@ -4487,6 +5653,11 @@ export interface components {
         };
         EndRequest: {
             ends?: string;
+        };
+        EraseRequest: {
+            marks: number[];
+            /** Format: int32 */
+            page: number;
         };
         FactLine: {
             fact: string;
@@ -4504,6 +5675,11 @@ export interface components {
             /** Format: int32 */
             bytes: number;
             kind: string;
+        };
+        FileRead: {
+            leftOut: string[];
+            name: string;
+            questions: components["schemas"]["QuestionLine"][];
         };
         FindingLine: {
             causes: string[];
@@ -4534,6 +5710,14 @@ export interface components {
         FromRequest: {
             from?: string;
         };
+        GiveBackRequest: {
+            person?: string;
+        };
+        GivenAnswer: {
+            number?: string;
+            picked?: number[];
+            text?: string;
+        };
         GivenCode: {
             code: string;
             name: string;
@@ -4541,6 +5725,14 @@ export interface components {
             signIn: string;
             /** Format: date-time */
             until: string;
+        };
+        GivenMerit: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            lesson: string;
+            reason: string;
+            title: string;
         };
         GridCell: {
             code: string;
@@ -4744,6 +5936,19 @@ export interface components {
             rule: string;
             title: string;
         };
+        InRow: {
+            /** Format: int64 */
+            delayMs: number;
+            id: string;
+            /** Format: int64 */
+            ms: number;
+            name: string;
+            /** Format: int32 */
+            place: number;
+            tied: boolean;
+            /** Format: int32 */
+            timesFirst: number;
+        };
         InspectedDay: {
             /** Format: int32 */
             dangers: number;
@@ -4834,7 +6039,7 @@ export interface components {
             /** Format: int32 */
             held: number;
             /** @enum {string} */
-            kind: "WORDS" | "BOARD" | "CAPTIONS" | "RECORDINGS" | "REGISTERS" | "MESSAGES" | "LOOKS" | "DEVICES";
+            kind: "WORDS" | "BOARD" | "ANSWERS" | "CAPTIONS" | "RECORDINGS" | "REGISTERS" | "MESSAGES" | "LOOKS" | "DEVICES";
             /** Format: int32 */
             nextWeek: number;
             ofLessons: boolean;
@@ -5025,9 +6230,6 @@ export interface components {
             waitedMinutes: number;
             waits: components["schemas"]["Stretch"][];
         };
-        LineRequest: {
-            line?: number[];
-        };
         Link: {
             /** @enum {string} */
             effect: "DECIDES" | "REPLACED" | "OVERRULED";
@@ -5119,13 +6321,19 @@ export interface components {
             /** Format: int64 */
             next?: number;
         };
-        Mark: {
+        MarkLine: {
             author: string;
             authorName: string;
-            line: number[];
-            mine: boolean;
+            /** @enum {string} */
+            ink: "INK" | "GREEN" | "RED" | "OCHRE";
             /** Format: int32 */
             number: number;
+            points: number[];
+            /** @enum {string} */
+            shape: "PEN" | "LINE" | "ARROW" | "BOX" | "RING" | "TEXT";
+            text: string;
+            /** Format: int32 */
+            width: number;
         };
         MarkRequest: {
             /** Format: int32 */
@@ -5167,7 +6375,17 @@ export interface components {
             /** Format: int32 */
             mends: number;
         };
+        MeritLine: {
+            name: string;
+            /** Format: int32 */
+            number: number;
+            person: string;
+            reason: string;
+            /** Format: date-time */
+            until: string;
+        };
         MeritRequest: {
+            people: string[];
             reason: string;
         };
         Message: {
@@ -5201,6 +6419,10 @@ export interface components {
             name: string;
             person: string;
             until: string;
+        };
+        MoreSecondsRequest: {
+            /** Format: int32 */
+            seconds: number;
         };
         MoveRequest: {
             to?: string;
@@ -5319,9 +6541,28 @@ export interface components {
             /** @enum {string} */
             why: "CALLS" | "HELD" | "BEYOND" | "SILENT" | "LONGEST";
         };
+        NotYet: {
+            id: string;
+            name: string;
+        };
         Note: {
             html: string;
             text: string;
+        };
+        NoticeLine: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: int32 */
+            number: number;
+            text: string;
+        };
+        NoticeRequest: {
+            text?: string;
+        };
+        NoticesShown: {
+            up: components["schemas"]["NoticeLine"][];
+            welcome?: components["schemas"]["NoticeLine"];
         };
         Nudged: {
             /** Format: int32 */
@@ -5372,6 +6613,16 @@ export interface components {
         };
         OwnPassword: {
             password: string;
+        };
+        PageLine: {
+            /** Format: int32 */
+            id: number;
+            under?: components["schemas"]["UnderLine"];
+        };
+        PageRequest: {
+            in?: string;
+            /** Format: int32 */
+            page: number;
         };
         PasswordRequest: {
             current: string;
@@ -5427,6 +6678,12 @@ export interface components {
             position: "LEAD" | "TEACHER" | "PUPIL";
             /** Format: int32 */
             year: number;
+        };
+        PhoneLink: {
+            qr: string;
+            /** Format: date-time */
+            until: string;
+            url: string;
         };
         PlanChange: {
             /** Format: date-time */
@@ -5511,9 +6768,9 @@ export interface components {
             name: string;
         };
         PlayedStroke: {
+            drawing: components["schemas"]["DrawingBody"];
             /** Format: int64 */
             fromMs: number;
-            line: number[];
             /** Format: int64 */
             untilMs?: number;
         };
@@ -5528,6 +6785,16 @@ export interface components {
             isAdult: boolean;
             name: string;
         };
+        PointRequest: {
+            /** Format: int32 */
+            page: number;
+            points?: number[];
+        };
+        PointerLine: {
+            author: string;
+            authorName: string;
+            points: number[];
+        };
         PreparedName: {
             id: string;
             name: string;
@@ -5535,6 +6802,10 @@ export interface components {
         PreparedOne: {
             name: string;
             people: string[];
+        };
+        PreparedQuestion: {
+            ask: components["schemas"]["QuestionLine"];
+            id: string;
         };
         PreparedRequest: {
             groups?: components["schemas"]["PreparedOne"][];
@@ -5570,6 +6841,15 @@ export interface components {
             /** Format: int64 */
             seed: number;
         };
+        PupilAnswer: {
+            answer: string;
+            lesson: string;
+            question: string;
+            right?: boolean;
+            /** Format: date-time */
+            starts: string;
+            title: string;
+        };
         PupilLine: {
             code: string;
             corrected: boolean;
@@ -5590,6 +6870,13 @@ export interface components {
             level: number;
             name: string;
             trusted: boolean;
+        };
+        PupilMerits: {
+            byWeek: number[];
+            /** Format: int32 */
+            count: number;
+            name: string;
+            person: string;
         };
         PupilPage: {
             adults: components["schemas"]["Named"][];
@@ -5633,6 +6920,64 @@ export interface components {
             until: string;
             with: string[];
         };
+        QuestionGiven: {
+            choices?: string[];
+            /** @enum {string} */
+            kind: "SINGLE" | "MULTIPLE" | "NUMBER" | "TEXT" | "ORDER";
+            number?: string;
+            /** Format: int32 */
+            points: number;
+            right?: number[];
+            spellings?: string[];
+            text?: string;
+            tolerance?: string;
+        };
+        QuestionInSet: {
+            ask: components["schemas"]["QuestionGiven"];
+            id?: string;
+        };
+        QuestionLine: {
+            choices: string[];
+            /** @enum {string} */
+            kind: "SINGLE" | "MULTIPLE" | "NUMBER" | "TEXT" | "ORDER";
+            number?: string;
+            /** Format: int32 */
+            points: number;
+            right: number[];
+            spellings: string[];
+            text: string;
+            tolerance?: string;
+        };
+        QuestionSetLine: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            id: string;
+            name: string;
+            questions: components["schemas"]["PreparedQuestion"][];
+            /** Format: int32 */
+            version: number;
+        };
+        QuestionSetRequest: {
+            name?: string;
+            questions?: components["schemas"]["QuestionInSet"][];
+            /** Format: int32 */
+            version: number;
+        };
+        QuestionSum: {
+            /** Format: int32 */
+            answers: number;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            question: string;
+            /** Format: double */
+            share: number;
+            /** Format: double */
+            tellsApart?: number;
+            uncertain: boolean;
+        };
         Rate: {
             /** Format: int32 */
             absent: number;
@@ -5665,6 +7010,12 @@ export interface components {
             purpose: string;
             says: string[];
             usedBy: string[];
+        };
+        Reasons: {
+            reasons: string[];
+        };
+        ReasonsRequest: {
+            reasons?: string[];
         };
         RecipeRequest: {
             balanced: boolean;
@@ -5793,6 +7144,37 @@ export interface components {
             shifts: components["schemas"]["ShiftLine"][];
             vanishing: components["schemas"]["FindingLine"][];
         };
+        ResultLine: {
+            /** Format: int32 */
+            count: number;
+            right?: boolean;
+            words: string;
+        };
+        ResultLines: {
+            /** Format: int32 */
+            answers: number;
+            lines: components["schemas"]["ResultLine"][];
+            /** Format: int32 */
+            right?: number;
+        };
+        ResultOf: {
+            answers: components["schemas"]["AnswerOf"][];
+            ask: components["schemas"]["QuestionLine"];
+            /** Format: date-time */
+            askedAt: string;
+            named: boolean;
+            /** Format: int32 */
+            number: number;
+            results: components["schemas"]["ResultLines"];
+        };
+        ResultsPage: {
+            forgotten: boolean;
+            lesson: string;
+            questions: components["schemas"]["ResultOf"][];
+            /** Format: date-time */
+            starts: string;
+            title: string;
+        };
         Right: {
             bound: boolean;
             line: string;
@@ -5877,25 +7259,44 @@ export interface components {
         };
         Seat: {
             adults: string[];
-            board: components["schemas"]["BoardChanged"];
+            board: components["schemas"]["BoardShown"];
+            clocks: components["schemas"]["SeatClocks"];
             /** Format: date-time */
             ends: string;
             groups?: components["schemas"]["SeatGroups"];
             material: components["schemas"]["MaterialShown"];
+            merits: components["schemas"]["SeatMerits"];
             mine: components["schemas"]["SeatMine"];
+            notices: components["schemas"]["NoticesShown"];
             /** Format: date-time */
             now: string;
             /** Format: int32 */
             number: number;
             observers: string[];
+            question?: components["schemas"]["SeatQuestion"];
             recording: components["schemas"]["SeatRecording"];
             rights: components["schemas"]["SeatRights"];
             signals: components["schemas"]["SeatSignals"];
+            slates: components["schemas"]["SeatSlates"];
             /** Format: date-time */
             starts: string;
+            strokes: components["schemas"]["Stroke"][];
             supervision: components["schemas"]["SeatSupervision"];
             title: string;
             words: components["schemas"]["Heard"][];
+        };
+        SeatCall: {
+            mayPress: boolean;
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            opens: string;
+            task: string;
+            turn?: string;
+        };
+        SeatClocks: {
+            call?: components["schemas"]["SeatCall"];
+            clock?: components["schemas"]["ClockShown"];
         };
         SeatGroup: {
             adults: string[];
@@ -5925,19 +7326,30 @@ export interface components {
             in: boolean;
             name: string;
         };
+        SeatMerits: {
+            all: components["schemas"]["SeenMerit"][];
+        };
         SeatMine: {
             chat?: components["schemas"]["SeatMineChat"];
+            clocks?: components["schemas"]["SeatMineClocks"];
             door: components["schemas"]["SeatMineDoor"];
             groups?: components["schemas"]["SeatMineGroups"];
             merits?: components["schemas"]["SeatMineMerits"];
+            question?: components["schemas"]["SeatMineQuestions"];
             recording?: components["schemas"]["SeatMineRecording"];
             rights?: components["schemas"]["SeatMineRights"];
             signals?: components["schemas"]["SeatMineSignals"];
+            slate?: components["schemas"]["SeatMineSlates"];
         };
         SeatMineChat: {
             classmates: components["schemas"]["Reader"][];
             /** Format: int32 */
             held: number;
+        };
+        SeatMineClocks: {
+            /** Format: int32 */
+            before?: number;
+            pressed: boolean;
         };
         SeatMineDoor: {
             allowedBack: boolean;
@@ -5953,6 +7365,11 @@ export interface components {
         };
         SeatMineMerits: {
             reasons: string[];
+        };
+        SeatMineQuestions: {
+            answer?: components["schemas"]["AnswerLine"];
+            nudged: boolean;
+            right?: boolean;
         };
         SeatMineRecording: {
             /** @enum {string} */
@@ -5970,6 +7387,24 @@ export interface components {
             handsBefore: number;
             /** @enum {string} */
             sign?: "AGREE" | "DISAGREE" | "SLOWER" | "FASTER" | "BREAK" | "CANNOT_HEAR";
+        };
+        SeatMineSlates: {
+            frozen: boolean;
+            sheet: string;
+        };
+        SeatQuestion: {
+            changeable: boolean;
+            choices: string[];
+            /** @enum {string} */
+            kind: "SINGLE" | "MULTIPLE" | "NUMBER" | "TEXT" | "ORDER";
+            mayAnswer: boolean;
+            /** Format: int32 */
+            number: number;
+            open: boolean;
+            results?: components["schemas"]["ResultLines"];
+            text: string;
+            /** Format: date-time */
+            until?: string;
         };
         SeatRecording: {
             announced: boolean;
@@ -5991,9 +7426,17 @@ export interface components {
         SeatSignals: {
             focus?: string;
         };
+        SeatSlates: {
+            out?: components["schemas"]["SlateTask"];
+            shown: components["schemas"]["SlateShown"][];
+        };
         SeatSupervision: {
             quiet: boolean;
             stopped: boolean;
+        };
+        SeenMerit: {
+            name: string;
+            reason: string;
         };
         SendRequest: {
             invite: boolean;
@@ -6028,6 +7471,12 @@ export interface components {
             name: string;
             purpose: string;
         };
+        SetsPage: {
+            editable: boolean;
+            ofClass: string;
+            sets: components["schemas"]["QuestionSetLine"][];
+            title: string;
+        };
         SettingRequest: {
             rule: string;
             value: string;
@@ -6052,6 +7501,13 @@ export interface components {
             forLesson?: string;
             from?: string;
             until?: string;
+        };
+        ShowResultsRequest: {
+            right: boolean;
+        };
+        ShowSlatesRequest: {
+            named: boolean;
+            people: string[];
         };
         ShownRequest: {
             shown: boolean;
@@ -6082,6 +7538,49 @@ export interface components {
             at: string;
             by: string;
             reopenable: boolean;
+        };
+        SlateOf: {
+            id: string;
+            isIn: boolean;
+            /** Format: int32 */
+            marks: number;
+            name: string;
+            present: boolean;
+        };
+        SlateSheet: {
+            marks: components["schemas"]["MarkLine"][];
+            person: string;
+            sheet: string;
+        };
+        SlateShown: {
+            /** @enum {string} */
+            ground: "BLANK" | "SQUARED" | "RULED" | "AXES" | "NUMBER_LINE";
+            marks: components["schemas"]["MarkLine"][];
+            name?: string;
+        };
+        SlateTask: {
+            /** @enum {string} */
+            ground: "BLANK" | "SQUARED" | "RULED" | "AXES" | "NUMBER_LINE";
+            mayDraw: boolean;
+            /** Format: int32 */
+            number: number;
+            task: string;
+        };
+        SlatesOut: {
+            collected: boolean;
+            /** @enum {string} */
+            ground: "BLANK" | "SQUARED" | "RULED" | "AXES" | "NUMBER_LINE";
+            named: boolean;
+            /** Format: int32 */
+            number: number;
+            people: components["schemas"]["SlateOf"][];
+            shown: string[];
+            task: string;
+        };
+        SlatesRequest: {
+            /** @enum {string} */
+            ground: "BLANK" | "SQUARED" | "RULED" | "AXES" | "NUMBER_LINE";
+            task?: string;
         };
         SpeedRequest: {
             /** Format: int32 */
@@ -6162,6 +7661,14 @@ export interface components {
             /** Format: date-time */
             until: string;
         };
+        Stroke: {
+            came: components["schemas"]["MarkLine"][];
+            gone: number[];
+            /** Format: int32 */
+            number: number;
+            pointed?: components["schemas"]["PointerLine"];
+            sheet: string;
+        };
         SubjectRequest: {
             subject?: string;
         };
@@ -6170,6 +7677,10 @@ export interface components {
             count: number;
             /** @enum {string} */
             mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
+        };
+        TakeAwayRequest: {
+            /** Format: int32 */
+            minutes: number;
         };
         TaskRequest: {
             text?: string;
@@ -6247,6 +7758,17 @@ export interface components {
         TwoWhys: {
             after: components["schemas"]["Why"];
             before: components["schemas"]["Why"];
+        };
+        UnderLine: {
+            file: string;
+            /** Format: int32 */
+            height: number;
+            /** Format: int32 */
+            width: number;
+        };
+        UndoRequest: {
+            /** Format: int32 */
+            page: number;
         };
         UnknownTitle: {
             /** Format: int32 */
@@ -6326,6 +7848,19 @@ export interface components {
         WeakSpotKeys: {
             keys: string[];
         };
+        WelcomePage: {
+            ofClass?: components["schemas"]["WelcomeText"];
+            own?: components["schemas"]["WelcomeText"];
+        };
+        WelcomeRequest: {
+            text?: string;
+        };
+        WelcomeText: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            text: string;
+        };
         Why: {
             chain: components["schemas"]["Link"][];
             changedBy: string;
@@ -6338,6 +7873,9 @@ export interface components {
             until: string;
             value: string;
             valueWords: string;
+        };
+        WipeSlateRequest: {
+            marks?: number[];
         };
         WishAnswer: {
             /** Format: int32 */
@@ -6619,6 +8157,57 @@ export interface operations {
             };
         };
     };
+    bringing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                word: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Bringing"];
+                };
+            };
+        };
+    };
+    bringFromPhone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                word: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Bringing"];
+                };
+            };
+        };
+    };
     page: {
         parameters: {
             query?: never;
@@ -6683,7 +8272,7 @@ export interface operations {
             };
         };
     };
-    read: {
+    read_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6932,7 +8521,7 @@ export interface operations {
             };
         };
     };
-    table_4: {
+    table_6: {
         parameters: {
             query?: {
                 from?: string;
@@ -7006,7 +8595,7 @@ export interface operations {
             };
         };
     };
-    ofClass: {
+    ofClass_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -7190,7 +8779,7 @@ export interface operations {
             };
         };
     };
-    show_1: {
+    show_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -7212,6 +8801,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Joining"];
+                };
+            };
+        };
+    };
+    ofClass_1: {
+        parameters: {
+            query?: {
+                weeks?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassMerits"];
                 };
             };
         };
@@ -7294,7 +8907,7 @@ export interface operations {
             };
         };
     };
-    change_3: {
+    change_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -7321,7 +8934,7 @@ export interface operations {
             };
         };
     };
-    delete: {
+    delete_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -7389,6 +9002,226 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    sets_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SetsPage"];
+                };
+            };
+        };
+    };
+    add_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["QuestionSetRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SetsPage"];
+                };
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FileRead"];
+                };
+            };
+        };
+    };
+    change_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["QuestionSetRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SetsPage"];
+                };
+            };
+        };
+    };
+    delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SetsPage"];
+                };
+            };
+        };
+    };
+    copy: {
+        parameters: {
+            query: {
+                to: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SetsPage"];
+                };
+            };
+        };
+    };
+    table_5: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    items: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+        };
+    };
+    sums: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["QuestionSum"][];
                 };
             };
         };
@@ -7482,7 +9315,7 @@ export interface operations {
             };
         };
     };
-    table_3: {
+    table_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -7671,6 +9504,54 @@ export interface operations {
             };
         };
     };
+    ofClass: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WelcomePage"];
+                };
+            };
+        };
+    };
+    writeOfClass: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WelcomeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WelcomePage"];
+                };
+            };
+        };
+    };
     wish: {
         parameters: {
             query?: never;
@@ -7697,7 +9578,7 @@ export interface operations {
             };
         };
     };
-    end_3: {
+    end_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -7918,7 +9799,7 @@ export interface operations {
             };
         };
     };
-    table_2: {
+    table_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -8181,7 +10062,7 @@ export interface operations {
             };
         };
     };
-    mine_1: {
+    mine_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -8478,10 +10359,60 @@ export interface operations {
             };
         };
     };
+    putUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoticeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    takeDown: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
     board: {
         parameters: {
             query?: {
                 in?: string;
+                page?: number;
             };
             header?: never;
             path: {
@@ -8497,12 +10428,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Board"];
+                    "*/*": components["schemas"]["BoardSheet"];
                 };
             };
         };
     };
-    wipe: {
+    wipe_1: {
         parameters: {
             query?: {
                 of?: string;
@@ -8527,7 +10458,78 @@ export interface operations {
             };
         };
     };
-    draw: {
+    pdf_1: {
+        parameters: {
+            query?: {
+                in?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
+    svg: {
+        parameters: {
+            query?: {
+                in?: string;
+                page?: number;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+        };
+    };
+    earlier: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EarlierBoard"][];
+                };
+            };
+        };
+    };
+    bringEarlier: {
         parameters: {
             query?: never;
             header?: never;
@@ -8538,7 +10540,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LineRequest"];
+                "application/json": components["schemas"]["BringRequest"];
             };
         };
         responses: {
@@ -8548,7 +10550,359 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Board"];
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    erase_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EraseRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    bringFile: {
+        parameters: {
+            query?: {
+                in?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    draw_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrawRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    turn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PageRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    addPage: {
+        parameters: {
+            query?: {
+                in?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    removePage: {
+        parameters: {
+            query?: {
+                in?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    takeAway_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeAwayRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    phone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PhoneLink"];
+                };
+            };
+        };
+    };
+    picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    point: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PointRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    undo_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UndoRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    call: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CallRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    endCall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    passOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -8597,6 +10951,124 @@ export interface operations {
                 };
                 content: {
                     "text/vtt;charset=UTF-8": string;
+                };
+            };
+        };
+    };
+    start_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClockRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    end_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    longer_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClockLongerRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    pause_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    goOn_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -9433,6 +11905,55 @@ export interface operations {
             };
         };
     };
+    takeBack_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    give: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeritRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
     takeBack: {
         parameters: {
             query?: never;
@@ -9504,7 +12025,7 @@ export interface operations {
             };
         };
     };
-    nudge: {
+    nudge_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -9548,7 +12069,7 @@ export interface operations {
             };
         };
     };
-    show_2: {
+    show_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -9740,33 +12261,6 @@ export interface operations {
             };
         };
     };
-    give: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                lesson: string;
-                person: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["MeritRequest"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Ordered"];
-                };
-            };
-        };
-    };
     turnOff: {
         parameters: {
             query?: never;
@@ -9885,6 +12379,203 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["LessonPlanPage"];
+                };
+            };
+        };
+    };
+    ofLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WelcomePage"];
+                };
+            };
+        };
+    };
+    writeOfLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WelcomeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WelcomePage"];
+                };
+            };
+        };
+    };
+    ask_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    close: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    longer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoreSecondsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    nudge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    putAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    show_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShowResultsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -10167,6 +12858,50 @@ export interface operations {
             };
         };
     };
+    results: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ResultsPage"];
+                };
+            };
+        };
+    };
+    table_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
     resume: {
         parameters: {
             query?: never;
@@ -10216,6 +12951,172 @@ export interface operations {
         };
     };
     clearSigns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    slates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AllSlates"];
+                };
+            };
+        };
+    };
+    giveOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SlatesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    takeAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    collect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    giveBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GiveBackRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    show_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShowSlatesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    hide: {
         parameters: {
             query?: never;
             header?: never;
@@ -10411,6 +13312,32 @@ export interface operations {
             };
         };
     };
+    welcome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoticeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
     why_3: {
         parameters: {
             query?: {
@@ -10513,6 +13440,50 @@ export interface operations {
             };
         };
     };
+    reasons: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Reasons"];
+                };
+            };
+        };
+    };
+    writeReasons: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReasonsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Reasons"];
+                };
+            };
+        };
+    };
     myDay: {
         parameters: {
             query?: never;
@@ -10529,6 +13500,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["MyDay"];
+                };
+            };
+        };
+    };
+    mine_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GivenMerit"][];
                 };
             };
         };
@@ -10815,6 +13806,28 @@ export interface operations {
             };
         };
     };
+    ofPupil_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PupilAnswer"][];
+                };
+            };
+        };
+    };
     pupil: {
         parameters: {
             query?: {
@@ -10912,6 +13925,28 @@ export interface operations {
             };
         };
     };
+    ofPupil: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GivenMerit"][];
+                };
+            };
+        };
+    };
     list_2: {
         parameters: {
             query?: {
@@ -10998,7 +14033,7 @@ export interface operations {
             };
         };
     };
-    delete_1: {
+    delete_2: {
         parameters: {
             query: {
                 why: string;
@@ -11044,7 +14079,7 @@ export interface operations {
             };
         };
     };
-    copy: {
+    copy_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -11670,7 +14705,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Board"];
+                    "*/*": components["schemas"]["BoardSheet"];
                 };
             };
         };
@@ -11692,7 +14727,77 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Board"];
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    pdfAtSeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
+    svgAtSeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+        };
+    };
+    eraseAtSeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EraseRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
                 };
             };
         };
@@ -11708,7 +14813,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LineRequest"];
+                "application/json": components["schemas"]["DrawRequest"];
             };
         };
         responses: {
@@ -11718,7 +14823,108 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Board"];
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    pictureAtSeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    pointAtSeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PointRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    undoAtSeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UndoRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    echo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EchoRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Echo"];
                 };
             };
         };
@@ -12078,6 +15284,55 @@ export interface operations {
             };
         };
     };
+    press: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    answer_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GivenAnswer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
     takeSignBack: {
         parameters: {
             query?: never;
@@ -12111,6 +15366,124 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    own: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AllSlates"];
+                };
+            };
+        };
+    };
+    handIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    draw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrawingBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    undo_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    wipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WipeSlateRequest"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -12282,7 +15655,7 @@ export interface operations {
             };
         };
     };
-    delete_2: {
+    delete_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -12439,7 +15812,7 @@ export interface operations {
             };
         };
     };
-    change_4: {
+    change_5: {
         parameters: {
             query?: never;
             header?: never;

@@ -43,7 +43,7 @@ class ClocksController {
     /** @param seconds of a count-down; nothing: a stopwatch @param tone whether its end is heard */
     record ClockRequest(@Nullable String task, @Nullable Integer seconds, boolean tone) {}
 
-    record LongerRequest(int seconds) {}
+    record ClockLongerRequest(int seconds) {}
 
     /** @param seconds before presses count */
     record CallRequest(@Nullable String task, int seconds) {}
@@ -77,7 +77,9 @@ class ClocksController {
     @PostMapping("/lessons/{lesson}/clock/longer")
     @For({TEACHER, LEAD})
     Ordered longer(
-            @PathVariable String lesson, @RequestBody LongerRequest more, @AuthenticationPrincipal SignedIn caller) {
+            @PathVariable String lesson,
+            @RequestBody ClockLongerRequest more,
+            @AuthenticationPrincipal SignedIn caller) {
         return desk.order(lesson, caller, new ClocksOrder.Lengthen(Duration.ofSeconds(more.seconds), caller.person()));
     }
 

@@ -51,10 +51,11 @@ class QuestionSetsController {
         this.people = people;
     }
 
-    record SetsPage(String ofClass, String title, boolean editable, List<SetLine> sets) {}
+    record SetsPage(String ofClass, String title, boolean editable, List<QuestionSetLine> sets) {}
 
     /** @param version as it was read; a change names it */
-    record SetLine(String id, String name, int version, String by, Instant at, List<PreparedQuestion> questions) {}
+    record QuestionSetLine(
+            String id, String name, int version, String by, Instant at, List<PreparedQuestion> questions) {}
 
     /** @param id by which it is known over lessons */
     record PreparedQuestion(String id, QuestionsJson.QuestionLine ask) {}
@@ -63,7 +64,7 @@ class QuestionSetsController {
     record QuestionInSet(@Nullable String id, QuestionBody.QuestionGiven ask) {}
 
     /** @param version that was seen; 0 for a new set */
-    record SetRequest(@Nullable String name, int version, @Nullable List<QuestionInSet> questions) {}
+    record QuestionSetRequest(@Nullable String name, int version, @Nullable List<QuestionInSet> questions) {}
 
     /** What a file holds; nothing is kept by asking. @param leftOut what of it is not taken */
     record FileRead(String name, List<QuestionsJson.QuestionLine> questions, List<String> leftOut) {}
@@ -79,8 +80,8 @@ class QuestionSetsController {
                 sets.of(found.id()).stream().map(this::line).toList());
     }
 
-    private SetLine line(QuestionSets.Kept one) {
-        return new SetLine(
+    private QuestionSetLine line(QuestionSets.Kept one) {
+        return new QuestionSetLine(
                 one.id(),
                 one.name(),
                 one.version(),
@@ -94,7 +95,8 @@ class QuestionSetsController {
     @PostMapping
     @Takes(Takes.FORM)
     @For({TEACHER, LEAD})
-    SetsPage add(@PathVariable String id, @RequestBody SetRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+    SetsPage add(
+            @PathVariable String id, @RequestBody QuestionSetRequest wanted, @AuthenticationPrincipal SignedIn caller) {
         Classes.SchoolClass found = access.ofAdultsOrLead(caller, id);
         if (sets.of(found.id()).size() >= QuestionSets.SETS) {
             throw wrong("A class keeps up to %d sets. Delete one first.".formatted(QuestionSets.SETS));
@@ -109,7 +111,7 @@ class QuestionSetsController {
     SetsPage change(
             @PathVariable String id,
             @PathVariable String set,
-            @RequestBody SetRequest wanted,
+            @RequestBody QuestionSetRequest wanted,
             @AuthenticationPrincipal SignedIn caller) {
         Classes.SchoolClass found = access.ofAdultsOrLead(caller, id);
         QuestionSets.Kept before = known(found.id(), set);
@@ -196,7 +198,7 @@ class QuestionSetsController {
         return sets.find(of, set).orElseThrow(() -> Problem.notThere("This set of questions"));
     }
 
-    private static String name(SetRequest wanted) {
+    private static String name(QuestionSetRequest wanted) {
         String name = wanted.name == null ? "" : wanted.name.strip();
         if (name.isEmpty() || name.length() > Limits.NAME) {
             throw wrong("Give the set a name of up to %d characters.".formatted(Limits.NAME));
@@ -205,7 +207,7 @@ class QuestionSetsController {
     }
 
     /** @param known ids of questions that were there before */
-    private static List<QuestionSets.Prepared> questions(SetRequest wanted, List<String> known) {
+    private static List<QuestionSets.Prepared> questions(QuestionSetRequest wanted, List<String> known) {
         List<QuestionInSet> given = wanted.questions == null ? List.of() : wanted.questions;
         if (given.size() > QuestionSets.QUESTIONS) {
             throw wrong("A set holds up to %d questions. Make two of it.".formatted(QuestionSets.QUESTIONS));

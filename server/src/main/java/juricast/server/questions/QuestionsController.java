@@ -47,7 +47,7 @@ class QuestionsController {
             @Nullable Integer seconds,
             @Nullable String group) {}
 
-    record ShowRequest(boolean right) {}
+    record ShowResultsRequest(boolean right) {}
 
     record MoreSecondsRequest(int seconds) {}
 
@@ -98,7 +98,7 @@ class QuestionsController {
     Ordered show(
             @PathVariable String lesson,
             @PathVariable int number,
-            @RequestBody ShowRequest how,
+            @RequestBody ShowResultsRequest how,
             @AuthenticationPrincipal SignedIn caller) {
         return order(lesson, caller, new QuestionsOrder.Show(number, how.right, caller.person()));
     }

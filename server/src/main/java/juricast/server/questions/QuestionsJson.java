@@ -53,7 +53,7 @@ public final class QuestionsJson {
             boolean enough,
             ResultLines results,
             int askedOf,
-            List<PersonLine> missing,
+            List<NotYet> missing,
             boolean nudged,
             @Nullable Integer medianSeconds,
             List<AnswerOf> answers) {}
@@ -74,7 +74,7 @@ public final class QuestionsJson {
     /** @param words what was answered; empty for all others together @param right nothing where it is not told */
     public record ResultLine(String words, int count, @Nullable Boolean right) {}
 
-    public record PersonLine(String id, String name) {}
+    public record NotYet(String id, String name) {}
 
     public record AnswerOf(String id, String name, String words, @Nullable Boolean right, long seconds) {}
 
@@ -110,9 +110,9 @@ public final class QuestionsJson {
 
     private static DeskQuestion desk(AskedQuestion one, Snapshot at, Instant now) {
         List<PersonId> asked = QuestionsPart.whoIsAsked(one, new Room(at.plan(), at.state(), at.rules(), now));
-        List<PersonLine> missing = asked.stream()
+        List<NotYet> missing = asked.stream()
                 .filter(person -> !one.answers().containsKey(person))
-                .map(person -> new PersonLine(person.value(), at.plan().nameOf(person)))
+                .map(person -> new NotYet(person.value(), at.plan().nameOf(person)))
                 .toList();
         return new DeskQuestion(
                 one.number(),

@@ -6,6 +6,7 @@ import juricast.core.identity.PersonId;
 import juricast.core.live.PlaceId;
 import juricast.server.board.BoardJson;
 import juricast.server.chat.ChatJson;
+import juricast.server.classes.Classes;
 import juricast.server.clocks.ClocksJson;
 import juricast.server.door.DoorJson;
 import juricast.server.drawing.DrawingJson;
@@ -35,6 +36,7 @@ class DeskJson {
     private final NeedsJson needs;
     private final MeritsJson merits;
     private final Strokes strokes;
+    private final Classes classes;
 
     DeskJson(
             DoorJson door,
@@ -43,7 +45,9 @@ class DeskJson {
             GroupsJson groups,
             NeedsJson needs,
             MeritsJson merits,
-            Strokes strokes) {
+            Strokes strokes,
+            Classes classes) {
+        this.classes = classes;
         this.merits = merits;
         this.strokes = strokes;
         this.door = door;
@@ -56,6 +60,7 @@ class DeskJson {
     /**
      * A live lesson for its adults.
      *
+     * @param ofClass the id of its class
      * @param course stances, switched and planned
      * @param needs what asks for an adult now, oldest first
      * @param words those written after the number the browser knows
@@ -65,6 +70,7 @@ class DeskJson {
             int number,
             Instant now,
             String lesson,
+            String ofClass,
             String title,
             Instant starts,
             Instant ends,
@@ -106,6 +112,11 @@ class DeskJson {
                 at.state().number(),
                 now,
                 at.plan().lesson().value(),
+                at.piece("class", "all", List.of(), () -> classes.lesson(
+                                at.plan().lesson())
+                        .orElseThrow()
+                        .ofClass()
+                        .value()),
                 at.plan().title(),
                 at.plan().time().from(),
                 at.plan().time().until(),

@@ -1,0 +1,67 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import type { Desk } from '../../shared/api/types'
+import { Key } from '../../shared/ui/Key'
+import { Sheet } from '../../shared/ui/Sheet'
+import { CallMaker, ClockMaker } from '../clocks/DeskClocks'
+import { MeritMaker } from '../merits/Merits'
+import { NoticeMaker } from '../notices/notices'
+import type { Give } from '../orders'
+import { Maker } from '../questions/Maker'
+import { SlatesMaker } from '../slates/SlatesMaker'
+
+/** What can be started from the desk. */
+export type Activity = 'question' | 'clock' | 'first' | 'slates' | 'merits' | 'notice'
+
+const ALL: { activity: Activity; name: string; key: string }[] = [
+  { activity: 'question', name: 'Question', key: 'Q' },
+  { activity: 'clock', name: 'Clock', key: 'T' },
+  { activity: 'first', name: 'First to answer', key: 'F' },
+  { activity: 'slates', name: 'Slates', key: 'E' },
+  { activity: 'merits', name: 'Merits', key: 'X' },
+  { activity: 'notice', name: 'Announcement', key: 'U' },
+]
+
+interface ActivitiesProps {
+  desk: Desk
+  open: Activity | null
+  onOpen: (activity: Activity | null) => void
+  give: Give
+}
+
+/** The one place where anything is started with the class. Each has a key of its own, and most need one press more. */
+export function Activities({ desk, open, onOpen, give }: ActivitiesProps) {
+  const start: Give = (order) => {
+    give(order)
+    if (order.do !== 'merit' && order.do !== 'take-merit-back') onOpen(null)
+  }
+  return (
+    <Sheet title="With the class" open={open !== null} onClose={() => onOpen(null)} wide>
+      <Flex gap="0" mb="12px" borderBottom="1.5px solid" borderColor="ink" wrap="wrap" role="group" aria-label="What to start">
+        {ALL.map((one) => (
+          <chakra.button
+            key={one.activity}
+            type="button"
+            aria-pressed={open === one.activity}
+            onClick={() => onOpen(one.activity)}
+            px="10px"
+            py="5px"
+            cursor="pointer"
+            fontWeight={open === one.activity ? 700 : 400}
+            borderBottom="4px solid"
+            borderColor={open === one.activity ? 'ink' : 'transparent'}
+          >
+            {one.name} <Key>{one.key}</Key>
+          </chakra.button>
+        ))}
+      </Flex>
+      <Box minH="220px">
+        {open === 'question' && <Maker desk={desk} ask={start} classId={desk.ofClass} />}
+        {open === 'clock' && <ClockMaker give={start} />}
+        {open === 'first' && <CallMaker give={start} />}
+        {open === 'slates' && <SlatesMaker give={start} />}
+        {open === 'merits' && <MeritMaker desk={desk} give={start} classId={desk.ofClass} />}
+        {open === 'notice' && <NoticeMaker desk={desk} give={start} />}
+      </Box>
+    </Sheet>
+  )
+}

@@ -1,0 +1,308 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useQuery } from '@tanstack/react-query'
+import { useRef, useState } from 'react'
+import { get, Problem } from '../../shared/api/http'
+import type { Desk, EarlierBoard, PhoneLink } from '../../shared/api/types'
+import { useSchoolTime } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+import { Key } from '../../shared/ui/Key'
+import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { Sheet } from '../../shared/ui/Sheet'
+import { Choice, DeskMenu, MenuHead, Opener } from '../DeskMenu'
+import { DrawingBoard } from '../drawing/DrawingBoard'
+import { useSheet } from '../drawing/useSheet'
+import { mayOrder } from '../mayOrder'
+import { useOrders, type Give } from '../orders'
+import { client } from '../send'
+import { UnderPage } from './UnderPage'
+
+interface DeskBoardProps {
+  desk: Desk
+  lesson: string
+  give: Give
+  onList: () => void
+}
+
+/** The board in place of the class list: drawn on, its pages turned, one author’s pen taken and wiped in one act. */
+export function DeskBoard({ desk, lesson, give, onList }: DeskBoardProps) {
+  // The page of the group one is in, or looks into.
+  const here = desk.mine.groups.in ?? desk.mine.groups.looking
+  const table = desk.groups.tables.find((one) => one.id === here)
+  const base = `/api/lessons/${encodeURIComponent(lesson)}/board`
+  const { shown, pages } = desk.board
+  const query = table ? `?in=${encodeURIComponent(table.id)}` : `?page=${shown}`
+  const sheet = useSheet(`${base}${query}`, table ? table.id : shown)
+  const orders = useOrders(lesson)
+  const page = table ? sheet.page : shown
+  const mayDraw = mayOrder(desk) && (!table || desk.mine.groups.in === table.id)
+  const authors = [...new Map(sheet.marks.map((mark) => [mark.author, mark.authorName])).entries()].filter(
+    ([id]) => id !== sheet.me,
+  )
+  const at = pages.findIndex((one) => one.id === shown)
+  const under = table ? undefined : pages[at]?.under
+  const name = table ? `Board of ${table.name}` : 'Board'
+  return (
+    <Flex
+      as="section"
+      direction="column"
+      bg="sheet"
+      minW="0"
+      minH="0"
+      overflowY="auto"
+      px="16px"
+      py="8px"
+      gap="8px"
+      aria-label={name}
+    >
+      <Flex gap="8px" align="center" wrap="wrap">
+        <chakra.h2 fontSize="17px">{name}</chakra.h2>
+        {!table && pages.length > 1 && (
+          <Flex as="nav" aria-label="Pages of the board" gap="4px" align="center">
+            <Button size="small" disabled={at <= 0} onClick={() => give({ do: 'turn-page', page: pages[at - 1]?.id ?? shown })}>
+              ← page before
+            </Button>
+            <chakra.span fontFamily="mono" aria-live="polite">
+              {at + 1} of {pages.length}
+            </chakra.span>
+            <Button
+              size="small"
+              disabled={at >= pages.length - 1}
+              onClick={() => give({ do: 'turn-page', page: pages[at + 1]?.id ?? shown })}
+            >
+              next page →
+            </Button>
+          </Flex>
+        )}
+        <Box flex="1" />
+        {mayOrder(desk) && <PageMenu desk={desk} lesson={lesson} give={give} place={table?.id} />}
+        <Button onClick={onList}>
+          Class list <Key>L</Key>
+        </Button>
+      </Flex>
+      {sheet.problem && <ProblemNote problem={sheet.problem} />}
+      {sheet.loading ? (
+        <LoadingNote what="the board" />
+      ) : (
+        <DrawingBoard
+          label={name}
+          marks={sheet.marks}
+          pointed={sheet.pointed}
+          me={sheet.me}
+          mayDraw={mayDraw}
+          mayEraseAll
+          maxH="calc(100vh - 270px)"
+          onDraw={(drawing) => orders.mutateAsync({ do: 'draw', page, drawing })}
+          onErase={(marks) => give({ do: 'erase', page, marks })}
+          onUndo={() => give({ do: 'undo-mark', page })}
+          onPoint={(points) => give({ do: 'point', page, points })}
+          under={under && <UnderPage path={base} under={under} />}
+        />
+      )}
+      <ProblemNote problem={orders.error} compact />
+      {mayOrder(desk) && authors.length > 0 && (
+        <Flex gap="6px" wrap="wrap" align="center" fontSize="13px">
+          <span>Drawn here by others:</span>
+          {authors.map(([id, author]) => (
+            <Author key={id} id={id} name={author} desk={desk} give={give} place={table?.id} />
+          ))}
+        </Flex>
+      )}
+      {!mayDraw && <chakra.span fontSize="13px">You look on; you can draw where you are yourself.</chakra.span>}
+    </Flex>
+  )
+}
+
+/** One press takes the pen and wipes what they drew; the rest is behind the name. */
+function Author({
+  id,
+  name,
+  desk,
+  give,
+  place,
+}: {
+  id: string
+  name: string
+  desk: Desk
+  give: Give
+  place: string | undefined
+}) {
+  const isPupil = desk.door.pupils.some((one) => one.id === id)
+  return (
+    <Flex align="center" border="1px solid" borderColor="lineStrong" borderRadius="3px" pl="7px">
+      <strong>{name}</strong>
+      {isPupil && (
+        <Button look="quiet" size="small" mx="7px" onClick={() => give({ do: 'take-pen', person: id, minutes: 10 })}>
+          Take the pen and wipe
+        </Button>
+      )}
+      <Button look="quiet" size="small" mx="7px" onClick={() => give({ do: 'wipe', of: id, place })}>
+        Only wipe
+      </Button>
+    </Flex>
+  )
+}
+
+function PageMenu({ desk, lesson, give, place }: { desk: Desk; lesson: string; give: Give; place: string | undefined }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null)
+  const [sheet, setSheet] = useState<'file' | 'phone' | 'earlier' | null>(null)
+  const base = `/api/lessons/${encodeURIComponent(lesson)}/board`
+  const save = (kind: string) => {
+    window.location.href = `${base}.${kind}${place ? `?in=${encodeURIComponent(place)}` : ''}`
+  }
+  return (
+    <>
+      <Opener onOpen={setAnchor}>
+        <chakra.span border="1px solid" borderColor="lineStrong" borderRadius="3px" px="9px" py="4px" bg="sheet">
+          Pages and files
+        </chakra.span>
+      </Opener>
+      <DeskMenu anchor={anchor} onClose={() => setAnchor(null)}>
+        <MenuHead>Onto the board</MenuHead>
+        <Choice value="add" onSelect={() => give({ do: 'add-page', place })}>
+          An empty page
+        </Choice>
+        <Choice value="file" onSelect={() => setSheet('file')}>
+          A PDF or a picture…
+        </Choice>
+        {!place && (
+          <Choice value="phone" onSelect={() => setSheet('phone')}>
+            A picture from my phone…
+          </Choice>
+        )}
+        <Choice value="earlier" onSelect={() => setSheet('earlier')}>
+          The board of an earlier lesson…
+        </Choice>
+        <MenuHead>This board</MenuHead>
+        <Choice value="svg" onSelect={() => save('svg')}>
+          Save this page as a drawing (SVG)
+        </Choice>
+        <Choice value="pdf" onSelect={() => save('pdf')}>
+          Save all pages on paper (PDF)
+        </Choice>
+        {!place && desk.board.pages.length > 1 && (
+          <Choice value="remove" grave onSelect={() => give({ do: 'remove-page', page: desk.board.shown })}>
+            Remove this page
+          </Choice>
+        )}
+        <Choice value="wipe" grave onSelect={() => give({ do: 'wipe', of: null, place })}>
+          Wipe this page
+        </Choice>
+      </DeskMenu>
+      <Sheet title="A PDF or a picture onto the board" open={sheet === 'file'} onClose={() => setSheet(null)}>
+        <BringFile path={`${base}/files${place ? `?in=${encodeURIComponent(place)}` : ''}`} onDone={() => setSheet(null)} />
+      </Sheet>
+      <Sheet title="A picture from your phone" open={sheet === 'phone'} onClose={() => setSheet(null)}>
+        <FromPhone lesson={lesson} />
+      </Sheet>
+      <Sheet title="Open an earlier board" open={sheet === 'earlier'} onClose={() => setSheet(null)}>
+        <Earlier path={`${base}/earlier`} onChoose={(from) => (give({ do: 'bring-board', from, place }), setSheet(null))} />
+      </Sheet>
+    </>
+  )
+}
+
+/** Each page becomes a page of the board, with what is drawn on top. */
+export function BringFile({ path, onDone }: { path: string; onDone: () => void }) {
+  const box = useRef<HTMLInputElement>(null)
+  const [busy, setBusy] = useState(false)
+  const [problem, setProblem] = useState<Problem | null>(null)
+  const send = async (file: File) => {
+    setBusy(true)
+    setProblem(null)
+    const form = new FormData()
+    form.append('file', file)
+    try {
+      await client.POST(path as never, { body: form, bodySerializer: (one: FormData) => one } as never)
+      onDone()
+    } catch (failed) {
+      if (failed instanceof Problem) setProblem(failed)
+    } finally {
+      setBusy(false)
+    }
+  }
+  return (
+    <Flex direction="column" gap="10px">
+      <p>
+        A PDF of up to 40 pages, a PNG or a JPEG, up to 12 MB. Each page becomes a page of the board; everybody sees the one you
+        turn to.
+      </p>
+      <input
+        ref={box}
+        type="file"
+        aria-label="A PDF or a picture"
+        accept="application/pdf,image/png,image/jpeg"
+        disabled={busy}
+        onChange={() => {
+          const file = box.current?.files?.[0]
+          if (file) void send(file)
+        }}
+      />
+      {busy && <LoadingNote what="your pages; they are drawn one by one" />}
+      <ProblemNote problem={problem} compact />
+    </Flex>
+  )
+}
+
+function FromPhone({ lesson }: { lesson: string }) {
+  const time = useSchoolTime()
+  const { data, error } = useQuery({
+    queryKey: ['phone', lesson],
+    queryFn: async () =>
+      (await client.POST('/api/lessons/{lesson}/board/phone', { params: { path: { lesson } } })).data as PhoneLink,
+    staleTime: Infinity,
+    gcTime: 0,
+  })
+  if (error) return <ProblemNote problem={error} />
+  if (!data) return <LoadingNote what="a link" />
+  return (
+    <Flex direction="column" gap="10px" align="center">
+      <p>Point your phone’s camera at this. It opens a page that takes one picture and puts it on the board.</p>
+      <chakra.img
+        src={`data:image/svg+xml;utf8,${encodeURIComponent(data.qr)}`}
+        alt={`A code for ${data.url}`}
+        w="230px"
+        h="230px"
+        border="1.5px solid"
+        borderColor="ink"
+      />
+      <chakra.code fontSize="12px" wordBreak="break-all">
+        {data.url}
+      </chakra.code>
+      <chakra.span color="ink2" fontSize="13px">
+        Good once, until {time.clock(data.until)}.
+      </chakra.span>
+    </Flex>
+  )
+}
+
+function Earlier({ path, onChoose }: { path: string; onChoose: (lesson: string) => void }) {
+  const time = useSchoolTime()
+  const { data, error } = useQuery({ queryKey: ['earlier', path], queryFn: () => get<EarlierBoard[]>(path) })
+  if (error) return <ProblemNote problem={error} />
+  if (!data) return <LoadingNote what="earlier boards" />
+  if (data.length === 0) return <p>No earlier lesson of your classes left anything on its board.</p>
+  return (
+    <chakra.ul listStyleType="none" maxH="50vh" overflowY="auto">
+      {data.map((one) => (
+        <chakra.li
+          key={one.lesson}
+          display="flex"
+          gap="10px"
+          alignItems="center"
+          py="5px"
+          borderBottom="1px solid"
+          borderColor="line"
+        >
+          <span>
+            <strong>{one.title}</strong>, {time.day(one.starts)} {time.clock(one.starts)}: {one.marks} marks on{' '}
+            {one.pages === 1 ? '1 page' : `${one.pages} pages`}
+          </span>
+          <Box flex="1" />
+          <Button size="small" onClick={() => onChoose(one.lesson)}>
+            Open it here
+          </Button>
+        </chakra.li>
+      ))}
+    </chakra.ul>
+  )
+}

@@ -1,0 +1,51 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import type { Seat } from '../../shared/api/types'
+import { Button } from '../../shared/ui/Button'
+import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { DrawingBoard } from '../drawing/DrawingBoard'
+import { useSheet } from '../drawing/useSheet'
+import { useActs } from '../orders'
+import { UnderPage } from './UnderPage'
+
+/** The page of the board that is shown where one sits. */
+export function SeatBoard({ seat, visit }: { seat: Seat; visit: string }) {
+  const path = `/api/seats/${encodeURIComponent(visit)}/board`
+  const { shown, place, pages } = seat.board
+  const sheet = useSheet(path, `${place} ${shown}`)
+  const acts = useActs(visit)
+  const mayDraw = seat.rights.rights.some((right) => right.rule === 'share.draw' && right.value === 'open')
+  if (sheet.problem) return <ProblemNote problem={sheet.problem} />
+  if (sheet.loading) return <LoadingNote what="the board" />
+  const under = pages.find((one) => one.id === shown)?.under
+  return (
+    <Box>
+      <DrawingBoard
+        label="Board"
+        marks={sheet.marks}
+        pointed={sheet.pointed}
+        me={sheet.me}
+        mayDraw={mayDraw}
+        onDraw={(drawing) => acts.mutateAsync({ do: 'draw', page: shown, drawing })}
+        onErase={(marks) => acts.mutate({ do: 'erase', page: shown, marks })}
+        onUndo={() => acts.mutate({ do: 'undo-mark', page: shown })}
+        onPoint={(points) => acts.mutate({ do: 'point', page: shown, points })}
+        under={under && <UnderPage path={path} under={under} />}
+      />
+      <ProblemNote problem={acts.error} compact />
+      <Flex gap="10px" mt="6px" wrap="wrap" fontSize="14px" align="center">
+        {!mayDraw && <span>You look on; drawing is closed to you now.</span>}
+        {sheet.marks.some((mark) => mark.author === sheet.me) && (
+          <Button size="small" onClick={() => acts.mutate({ do: 'wipe-own' })}>
+            Wipe my marks
+          </Button>
+        )}
+        <chakra.a href={`${path}.svg`} textDecoration="underline">
+          Save as a drawing
+        </chakra.a>
+        <chakra.a href={`${path}.pdf`} textDecoration="underline">
+          Save on paper
+        </chakra.a>
+      </Flex>
+    </Box>
+  )
+}

@@ -1,0 +1,214 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useState } from 'react'
+import type { Desk, DeskCall } from '../../shared/api/types'
+import { Button } from '../../shared/ui/Button'
+import { Select, TextField } from '../../shared/ui/Fields'
+import { Key } from '../../shared/ui/Key'
+import { mayOrder } from '../mayOrder'
+import type { OrderOf } from '../send'
+import { ClockFace } from './ClockFace'
+import type { clocksOrders } from './orders'
+
+type Give = (order: OrderOf<typeof clocksOrders>) => void
+
+/** The clock that all see, and who is first to answer: a line each, over the class list. */
+export function UnderHead({ desk, now, give }: { desk: Desk; now: number; give: Give }) {
+  const { clock, call } = desk.clocks
+  const may = mayOrder(desk)
+  return (
+    <>
+      {clock && (
+        <Line label="The clock">
+          <ClockFace clock={clock} now={now} />
+          <strong>{clock.task || (clock.seconds === undefined ? 'Stopwatch' : 'Count-down')}</strong>
+          {clock.over && (
+            <chakra.span bg="mark" color="onMark" px="6px">
+              time is up
+            </chakra.span>
+          )}
+          {!clock.running && !clock.over && <span>paused</span>}
+          {may && (
+            <>
+              {!clock.over && (
+                <Button size="small" onClick={() => give({ do: clock.running ? 'pause-clock' : 'clock-on' })}>
+                  {clock.running ? 'Pause' : 'Go on'} <Key>T</Key>
+                </Button>
+              )}
+              {clock.seconds !== undefined && (
+                <Button size="small" onClick={() => give({ do: 'longer-clock', seconds: 60 })}>
+                  1 min more
+                </Button>
+              )}
+              <Button size="small" onClick={() => give({ do: 'end-clock' })}>
+                Take it away
+              </Button>
+            </>
+          )}
+        </Line>
+      )}
+      {call && (
+        <Line label="First to answer">
+          <strong>First to answer{call.task ? `: ${call.task}` : ''}</strong>
+          <Row call={call} now={now} />
+          {may && (
+            <>
+              <Button
+                size="small"
+                look="main"
+                disabled={call.passed >= call.row.length}
+                onClick={() => give({ do: 'next-in-row' })}
+              >
+                Next in the row <Key>F</Key>
+              </Button>
+              <Button size="small" onClick={() => give({ do: 'end-call' })}>
+                Done
+              </Button>
+            </>
+          )}
+        </Line>
+      )}
+    </>
+  )
+}
+
+function Line({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <Flex
+      as="section"
+      aria-label={label}
+      gap="12px"
+      align="center"
+      wrap="wrap"
+      px="16px"
+      py="4px"
+      bg="sheet"
+      borderBottom="1px solid"
+      borderColor="lineStrong"
+      fontSize="14px"
+    >
+      {children}
+    </Flex>
+  )
+}
+
+/** Who pressed, first to last; whose turn it is stands marked. Ties are said to be ties. */
+function Row({ call, now }: { call: DeskCall; now: number }) {
+  const opens = Date.parse(call.opens) - now
+  if (call.row.length === 0) {
+    return <span role="status">{opens > 0 ? `opens in ${Math.ceil(opens / 1000)} s` : 'open: nobody has pressed yet'}</span>
+  }
+  return (
+    <chakra.ol display="flex" gap="10px" flexWrap="wrap" listStyleType="none" aria-label="Who pressed">
+      {call.row.slice(0, 8).map((one, place) => (
+        <chakra.li
+          key={one.id}
+          px="6px"
+          bg={place === call.passed ? 'mark' : undefined}
+          color={place === call.passed ? 'onMark' : place < call.passed ? 'ink3' : undefined}
+          textDecoration={place < call.passed ? 'line-through' : undefined}
+          title={`${one.delayMs} ms of a slow line were taken off`}
+        >
+          {one.place}. <strong>{one.name}</strong>{' '}
+          <chakra.span fontFamily="mono" fontSize="12px">
+            {(one.ms / 1000).toFixed(2)} s
+          </chakra.span>
+          {one.tied && ' (a tie)'}
+          {one.timesFirst > 0 && `, first ${one.timesFirst === 1 ? 'once' : `${one.timesFirst} times`} before`}
+        </chakra.li>
+      ))}
+      {call.row.length > 8 && <li>and {call.row.length - 8} more</li>}
+    </chakra.ol>
+  )
+}
+
+const LENGTHS = [
+  [30, '30 s'],
+  [60, '1 min'],
+  [120, '2 min'],
+  [300, '5 min'],
+  [600, '10 min'],
+  [900, '15 min'],
+] as const
+
+/** Starts a clock by one press. Keys 1 to 6 press the lengths, 7 the stopwatch. */
+export function ClockMaker({ give }: { give: Give }) {
+  const [task, setTask] = useState('')
+  const [tone, setTone] = useState(() => localStorage.getItem('juricast.clock-tone') !== 'off')
+  const [own, setOwn] = useState('')
+  const start = (seconds?: number) => give({ do: 'clock', task: task.trim(), seconds, tone })
+  return (
+    <Box
+      onKeyDown={(event) => {
+        if ((event.target as HTMLElement).closest('input, select')) return
+        const length = LENGTHS[Number(event.key) - 1]
+        if (length) start(length[0])
+        else if (event.key === '7') start()
+      }}
+    >
+      <TextField
+        label="What to do meanwhile"
+        hint="All see it beside the clock."
+        maxLength={120}
+        value={task}
+        onChange={(event) => setTask(event.target.value)}
+      />
+      <Flex gap="6px" wrap="wrap">
+        {LENGTHS.map(([seconds, name], place) => (
+          <Button key={seconds} onClick={() => start(seconds)}>
+            {name} <Key>{place + 1}</Key>
+          </Button>
+        ))}
+        <Button onClick={() => start()}>
+          Stopwatch <Key>7</Key>
+        </Button>
+      </Flex>
+      <Flex gap="10px" mt="10px" align="center" wrap="wrap">
+        <chakra.label>
+          or{' '}
+          <Select w="auto" value={own} onChange={(event) => (setOwn(''), start(Number(event.target.value) * 60))}>
+            <option value="">another length…</option>
+            {[3, 4, 7, 8, 20, 25, 30, 45, 60].map((minutes) => (
+              <option key={minutes} value={minutes}>
+                {minutes} minutes
+              </option>
+            ))}
+          </Select>
+        </chakra.label>
+        <chakra.label display="flex" gap="5px">
+          <input
+            type="checkbox"
+            checked={tone}
+            onChange={(event) => {
+              setTone(event.target.checked)
+              localStorage.setItem('juricast.clock-tone', event.target.checked ? 'on' : 'off')
+            }}
+          />
+          a soft tone at its end
+        </chakra.label>
+      </Flex>
+    </Box>
+  )
+}
+
+/** Calls for the first to answer, after a short count-down. */
+export function CallMaker({ give }: { give: Give }) {
+  const [task, setTask] = useState('')
+  return (
+    <Box>
+      <TextField
+        label="What is asked"
+        hint="Or leave it empty and say it."
+        maxLength={120}
+        value={task}
+        onChange={(event) => setTask(event.target.value)}
+      />
+      <Button look="main" onClick={() => give({ do: 'call-first', task: task.trim(), seconds: 3 })}>
+        Call: it opens in 3 seconds
+      </Button>
+      <chakra.p mt="10px" fontSize="13px" color="ink2">
+        Everybody sees it open at the same time. Slow lines are measured and made good; who cannot be told apart is said to have
+        tied, and then those come first who were first less often.
+      </chakra.p>
+    </Box>
+  )
+}

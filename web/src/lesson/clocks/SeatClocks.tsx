@@ -1,0 +1,129 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useEffect, useState } from 'react'
+import { useParams } from 'react-router'
+import type { Seat } from '../../shared/api/types'
+import type { OrderOf } from '../send'
+import { ClockFace } from './ClockFace'
+import { echo, type clocksActs } from './orders'
+
+type Act = (one: OrderOf<typeof clocksActs>) => void
+
+export function Banner({ seat, now, act }: { seat: Seat; now: number; act: Act }) {
+  const { clock, call } = seat.clocks
+  return (
+    <>
+      {call && <Call key={call.number} seat={seat} now={now} act={act} />}
+      {clock && (
+        <Flex
+          as="section"
+          aria-label="The clock"
+          gap="14px"
+          align="center"
+          px={{ base: '14px', md: '22px' }}
+          py="6px"
+          bg={clock.over ? 'markSoft' : 'sheet'}
+          borderBottom="1px solid"
+          borderColor="lineStrong"
+        >
+          <ClockFace clock={clock} now={now} size="28px" />
+          <chakra.span fontSize="17px">{clock.task}</chakra.span>
+          {clock.over && <strong>Time is up.</strong>}
+          {!clock.running && !clock.over && <span>The clock is paused.</span>}
+        </Flex>
+      )}
+    </>
+  )
+}
+
+const ECHOES = 6
+
+/** How long the line is, is measured while everybody counts down; the shortest way there and back counts. */
+function useEchoes(visit: string) {
+  useEffect(() => {
+    let left = false
+    const measure = async () => {
+      let word: string | undefined
+      for (let i = 0; i <= ECHOES && !left; i++) word = await echo(visit, word)
+    }
+    measure().catch(() => undefined)
+    return () => {
+      left = true
+    }
+  }, [visit])
+}
+
+/** One broad field to press, the same for thumb, mouse and space bar. */
+function Call({ seat, now, act }: { seat: Seat; now: number; act: Act }) {
+  const { visit = '' } = useParams()
+  const call = seat.clocks.call
+  const mine = seat.mine.clocks
+  const opens = Date.parse(call?.opens ?? '')
+  const isOpen = useOpen(opens, now)
+  useEchoes(visit)
+  if (!call) return null
+  const pressed = mine?.pressed ?? false
+  const said = !call.mayPress
+    ? 'You look on.'
+    : pressed
+      ? mine?.before === 0
+        ? 'You have the word.'
+        : mine?.before === undefined
+          ? 'You have had the word.'
+          : `You pressed. ${mine.before === 1 ? 'One has' : `${mine.before} have`} the word before you.`
+      : isOpen
+        ? 'Press now!'
+        : 'Wait…'
+  return (
+    <Box
+      as="section"
+      aria-label="First to answer"
+      px={{ base: '14px', md: '22px' }}
+      py="12px"
+      bg="sheet"
+      borderBottom="3px double"
+      borderColor="ink"
+    >
+      <chakra.h2 fontSize="22px">{call.task || 'Who is first to answer?'}</chakra.h2>
+      {call.turn && (
+        <chakra.p role="status" fontSize="17px">
+          <strong>{call.turn}</strong> has the word.
+        </chakra.p>
+      )}
+      {call.mayPress && !pressed ? (
+        <chakra.button
+          type="button"
+          disabled={!isOpen}
+          onClick={() => act({ do: 'press' })}
+          mt="8px"
+          w="100%"
+          maxW="560px"
+          minH={{ base: '110px', md: '84px' }}
+          fontSize="26px"
+          fontWeight="700"
+          border="2px solid"
+          borderColor="ink"
+          bg={isOpen ? 'mark' : 'paper'}
+          color={isOpen ? 'onMark' : 'ink3'}
+          cursor={isOpen ? 'pointer' : 'default'}
+        >
+          {isOpen ? 'I know it' : `opens in ${Math.max(1, Math.ceil((opens - now) / 1000))}`}
+        </chakra.button>
+      ) : (
+        <chakra.p role="status" mt="6px" fontSize="17px">
+          {said}
+        </chakra.p>
+      )}
+    </Box>
+  )
+}
+
+/** At the moment itself, not at the next full second. */
+function useOpen(opens: number, now: number): boolean {
+  const [open, setOpen] = useState(now >= opens)
+  useEffect(() => {
+    if (open) return
+    const timer = setTimeout(() => setOpen(true), Math.max(0, opens - now))
+    return () => clearTimeout(timer)
+  }, [open, opens, now])
+  return open
+}

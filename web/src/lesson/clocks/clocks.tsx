@@ -1,0 +1,18 @@
+import type { Desk } from '../../shared/api/types'
+import type { OrderOf } from '../send'
+import { UnderHead } from './DeskClocks'
+import { clocksActs, clocksOrders } from './orders'
+import { Banner } from './SeatClocks'
+
+type Give = (order: OrderOf<typeof clocksOrders>) => void
+
+/** T starts a clock, pauses it and lets it go on; F calls for the first to answer, then for the next in the row. */
+function keys(desk: Desk, give: Give, open: (what: 'clock' | 'first') => void): Record<string, () => void> {
+  const { clock, call } = desk.clocks
+  return {
+    t: () => (clock && !clock.over ? give({ do: clock.running ? 'pause-clock' : 'clock-on' }) : open('clock')),
+    f: () => (call ? call.passed < call.row.length && give({ do: 'next-in-row' }) : open('first')),
+  }
+}
+
+export const clocks = { orders: clocksOrders, acts: clocksActs, page: { UnderHead, Banner, keys } }

@@ -1,0 +1,72 @@
+import { chakra } from '@chakra-ui/react'
+import { memo } from 'react'
+import { HIGH, INKS, middle, outline, shapePath, thickness, WIDE, type Drawn } from './geometry'
+
+/** One thing that is drawn. Its author is told by pointing at it. */
+export const Drawing = memo(function Drawing({ mark, title }: { mark: Drawn; title?: string | undefined }) {
+  const ink = INKS.find((one) => one.ink === mark.ink) ?? INKS[0]
+  if (!ink) return null
+  const tip = title ? <title>{title}</title> : null
+  if (mark.shape === 'TEXT') {
+    return (
+      <chakra.text
+        x={((mark.points[0] ?? 0) * WIDE) / 1000}
+        y={((mark.points[1] ?? 0) * HIGH) / 1000}
+        fontSize={`${20 + 14 * mark.width}px`}
+        fontFamily="body"
+        fill={ink.colour}
+        textDecoration={ink.dashes ? 'underline' : 'none'}
+        css={{ textDecorationStyle: ink.ink === 'RED' ? 'dotted' : 'dashed' }}
+      >
+        {mark.text}
+        {tip}
+      </chakra.text>
+    )
+  }
+  if (mark.shape === 'PEN' && !ink.dashes) {
+    return (
+      <chakra.path d={outline(mark.points, mark.width)} fill={ink.colour}>
+        {tip}
+      </chakra.path>
+    )
+  }
+  return (
+    <chakra.path
+      d={mark.shape === 'PEN' ? middle(mark.points) : shapePath(mark.shape, mark.points)}
+      fill="none"
+      stroke={ink.colour}
+      strokeWidth={thickness(mark.width)}
+      strokeDasharray={ink.dashes}
+      strokeLinecap="round"
+      strokeLinejoin="round"
+    >
+      {tip}
+    </chakra.path>
+  )
+})
+
+type Ground = 'BLANK' | 'SQUARED' | 'RULED' | 'AXES' | 'NUMBER_LINE'
+
+/** What lies under the drawing on a slate. */
+export const GROUNDS: { ground: Ground; name: string }[] = [
+  { ground: 'BLANK', name: 'blank' },
+  { ground: 'SQUARED', name: 'squared' },
+  { ground: 'RULED', name: 'ruled' },
+  { ground: 'AXES', name: 'axes' },
+  { ground: 'NUMBER_LINE', name: 'number line' },
+]
+
+export function GroundLines({ ground }: { ground: Ground }) {
+  const lines = {
+    BLANK: '',
+    SQUARED:
+      [...Array(15)].map((_, i) => `M${(i + 1) * 100} 0V${HIGH}`).join('') +
+      [...Array(9)].map((_, i) => `M0 ${(i + 1) * 100}H${WIDE}`).join(''),
+    RULED: [...Array(8)].map((_, i) => `M0 ${(i + 1) * 115}H${WIDE}`).join(''),
+    AXES: `M120 40V880H1540M120 40l-16 34M120 40l16 34M1540 880l-34 -16M1540 880l-34 16`,
+    NUMBER_LINE: `M60 500H1540` + [...Array(11)].map((_, i) => `M${100 + i * 140} 470V530`).join(''),
+  }[ground]
+  return (
+    <chakra.path d={lines} fill="none" stroke="lineStrong" strokeWidth={ground === 'SQUARED' || ground === 'RULED' ? 2 : 4} />
+  )
+}

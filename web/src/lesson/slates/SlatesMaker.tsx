@@ -1,0 +1,39 @@
+import { Box, Flex } from '@chakra-ui/react'
+import { useState } from 'react'
+import { Button } from '../../shared/ui/Button'
+import { TextField } from '../../shared/ui/Fields'
+import { Key } from '../../shared/ui/Key'
+import { GROUNDS } from '../drawing/Marks'
+import type { OrderOf } from '../send'
+import type { slatesOrders } from './orders'
+
+type Give = (order: OrderOf<typeof slatesOrders>) => void
+
+/** Gives everybody an empty slate by one press. Keys 1 to 5 press what is under it. */
+export function SlatesMaker({ give }: { give: Give }) {
+  const [task, setTask] = useState('')
+  return (
+    <Box
+      onKeyDown={(event) => {
+        const ground = GROUNDS[Number(event.key) - 1]
+        if (ground && !(event.target as HTMLElement).closest('input'))
+          give({ do: 'give-slates', task: task.trim(), ground: ground.ground })
+      }}
+    >
+      <TextField
+        label="What to draw or write"
+        hint="Or leave it empty and say it."
+        maxLength={300}
+        value={task}
+        onChange={(event) => setTask(event.target.value)}
+      />
+      <Flex gap="6px" wrap="wrap">
+        {GROUNDS.map((one, place) => (
+          <Button key={one.ground} onClick={() => give({ do: 'give-slates', task: task.trim(), ground: one.ground })}>
+            {one.name} <Key>{place + 1}</Key>
+          </Button>
+        ))}
+      </Flex>
+    </Box>
+  )
+}

@@ -1,0 +1,294 @@
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { useContext, useEffect, useRef, useState } from 'react'
+import { get, Problem } from '../../shared/api/http'
+import type { AllSlates, Desk, MarkLine, Stroke } from '../../shared/api/types'
+import { StrokesOf } from '../../shared/live/strokes'
+import { Button } from '../../shared/ui/Button'
+import { Key } from '../../shared/ui/Key'
+import { ProblemNote } from '../../shared/ui/Notes'
+import { HIGH, WIDE } from '../drawing/geometry'
+import { Drawing, GroundLines } from '../drawing/Marks'
+import { changed } from '../drawing/useSheet'
+import { mayOrder } from '../mayOrder'
+import type { Give } from '../orders'
+
+type Out = NonNullable<Desk['slates']['now']>
+type One = Out['people'][number]
+
+interface WallProps {
+  desk: Desk
+  lesson: string
+  give: Give
+  onList: () => void
+}
+
+/** All slates on a wall, one held large. Arrows go through them, H shows the class, C collects. */
+export function Wall({ desk, lesson, give, onList }: WallProps) {
+  const out = desk.slates.now
+  const { marks, problem } = useSlates(lesson, out?.number ?? 0)
+  const [held, setHeld] = useState<string | null>(null)
+  const people = out?.people.filter((one) => one.present || one.marks > 0) ?? []
+  const at = Math.max(
+    0,
+    people.findIndex((one) => one.id === held),
+  )
+  const one = people[at]
+  const go = (by: number) => setHeld(people[(at + by + people.length) % Math.max(1, people.length)]?.id ?? null)
+  useWallKeys({
+    ArrowRight: () => go(1),
+    ArrowLeft: () => go(-1),
+    h: () => one && one.marks > 0 && give({ do: 'show-slates', people: [one.id], named: true }),
+    c: () => out && !out.collected && give({ do: 'collect-slates' }),
+  })
+  if (!out || !one) return null
+  return (
+    <Grid
+      as="section"
+      templateColumns={{ base: '1fr', xl: 'minmax(0, 1fr) 330px' }}
+      minH="0"
+      minW="0"
+      bg="paper"
+      aria-label="Slates"
+    >
+      <Flex direction="column" minH="0" minW="0">
+        <Flex gap="10px" align="center" px="14px" py="7px" wrap="wrap">
+          <chakra.h2 fontSize="17px">{out.task || 'Slates'}</chakra.h2>
+          <chakra.span fontSize="13px" color="ink2" role="status">
+            {people.filter((each) => each.isIn).length} of {people.length} in
+            {out.collected && ' · collected'}
+            {out.shown.length > 0 && ` · the class sees ${out.shown.length}${out.named ? '' : ', without names'}`}
+          </chakra.span>
+          <Box flex="1" />
+          <Button size="small" onClick={onList}>
+            Class list <Key>L</Key>
+          </Button>
+        </Flex>
+        {problem && <ProblemNote problem={problem} />}
+        <Grid
+          as="ul"
+          templateColumns="repeat(auto-fill, minmax(106px, 1fr))"
+          gap="7px"
+          px="14px"
+          pb="10px"
+          overflowY="auto"
+          alignContent="start"
+          flex="1"
+          minH="0"
+          listStyleType="none"
+          aria-label="All slates"
+        >
+          {people.map((each) => (
+            <Small
+              key={each.id}
+              one={each}
+              marks={marks.get(each.id) ?? []}
+              ground={out.ground}
+              isHeld={each.id === one.id}
+              isShown={out.shown.includes(each.id)}
+              onHold={() => setHeld(each.id)}
+            />
+          ))}
+        </Grid>
+      </Flex>
+      <Held out={out} one={one} marks={marks.get(one.id) ?? []} go={go} give={give} may={mayOrder(desk)} />
+    </Grid>
+  )
+}
+
+/** Everybody’s marks by person, kept up to date by what is drawn. @param round another one begins anew */
+function useSlates(lesson: string, round: number) {
+  const { strokes, line } = useContext(StrokesOf)
+  const [marks, setMarks] = useState<ReadonlyMap<string, MarkLine[]>>(new Map())
+  const [problem, setProblem] = useState<Problem | null>(null)
+  useEffect(() => {
+    let left = false
+    let number: number | null = null
+    const early: Stroke[] = []
+    const take = (all: Stroke[]) => {
+      if (number === null) return void early.push(...all)
+      const from = number
+      const news = all.filter((one) => one.sheet.startsWith('slate ') && one.number > from)
+      if (news.length === 0) return
+      setMarks((before) => {
+        const next = new Map(before)
+        for (const one of news) {
+          const person = one.sheet.slice('slate '.length)
+          next.set(person, changed(next.get(person) ?? [], [one]))
+        }
+        return next
+      })
+    }
+    const stop = strokes.listen(take)
+    get<AllSlates>(`/api/lessons/${encodeURIComponent(lesson)}/slates`).then(
+      (all) => {
+        if (left) return
+        number = all.number
+        setMarks(new Map(all.slates.map((one) => [one.person, one.marks])))
+        take(early.splice(0))
+      },
+      (failed: unknown) => {
+        if (!left && failed instanceof Problem) setProblem(failed)
+      },
+    )
+    return () => {
+      left = true
+      stop()
+    }
+  }, [lesson, round, strokes, line])
+  return { marks, problem }
+}
+
+function useWallKeys(keys: Record<string, () => unknown>) {
+  const latest = useRef(keys)
+  latest.current = keys
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement
+      if (target.closest('input, textarea, select, [role=dialog], [role=menu]') || event.ctrlKey || event.metaKey || event.altKey)
+        return
+      const act = latest.current[event.key]
+      if (act) {
+        event.preventDefault()
+        act()
+      }
+    }
+    window.addEventListener('keydown', press)
+    return () => window.removeEventListener('keydown', press)
+  }, [])
+}
+
+const word = (one: One) => (one.isIn ? 'in' : one.marks > 0 ? 'works' : 'empty')
+
+function SlateSheet({ marks, ground, label }: { marks: MarkLine[]; ground: Out['ground']; label: string }) {
+  return (
+    <chakra.svg viewBox={`0 0 ${WIDE} ${HIGH}`} w="100%" aspectRatio="16 / 10" display="block" role="img" aria-label={label}>
+      <GroundLines ground={ground} />
+      {marks.map((mark) => (
+        <Drawing key={mark.number} mark={mark} />
+      ))}
+    </chakra.svg>
+  )
+}
+
+interface SmallProps {
+  one: One
+  marks: MarkLine[]
+  ground: Out['ground']
+  isHeld: boolean
+  isShown: boolean
+  onHold: () => void
+}
+
+function Small({ one, marks, ground, isHeld, isShown, onHold }: SmallProps) {
+  return (
+    <chakra.li>
+      <chakra.button
+        type="button"
+        aria-pressed={isHeld}
+        onClick={onHold}
+        w="100%"
+        textAlign="left"
+        bg={one.marks > 0 ? 'sheet' : 'transparent'}
+        border="1px solid"
+        borderColor="lineStrong"
+        borderTop="3px solid"
+        borderTopColor={one.isIn ? 'verdict.in' : 'lineStrong'}
+        outline={isHeld ? '3px solid' : undefined}
+        outlineColor="mark"
+        cursor="pointer"
+      >
+        <SlateSheet marks={marks} ground={ground} label={`${marks.length} marks`} />
+        <Flex justify="space-between" gap="4px" px="5px" borderTop="1px solid" borderColor="line" fontSize="12px" wrap="wrap">
+          <span>{one.name}</span>
+          <chakra.span fontFamily="mono" fontSize="11px" color="ink2">
+            {isShown ? 'shown' : word(one)}
+          </chakra.span>
+        </Flex>
+      </chakra.button>
+    </chakra.li>
+  )
+}
+
+interface HeldProps {
+  out: Out
+  one: One
+  marks: MarkLine[]
+  go: (by: number) => void
+  give: Give
+  may: boolean
+}
+
+function Held({ out, one, marks, go, give, may }: HeldProps) {
+  const shows = out.shown.length > 0
+  return (
+    <Flex
+      as="aside"
+      direction="column"
+      gap="8px"
+      p="12px"
+      bg="sheet"
+      borderLeft="1px solid"
+      borderColor="lineStrong"
+      overflowY="auto"
+      aria-label="The slate held"
+    >
+      <chakra.h3 fontSize="17px" aria-live="polite">
+        {one.name}{' '}
+        <chakra.span fontSize="13px" color="ink2">
+          {one.isIn ? 'is in' : word(one)}
+        </chakra.span>
+      </chakra.h3>
+      <Box border="1.5px solid" borderColor="ink">
+        <SlateSheet marks={marks} ground={out.ground} label={`The slate of ${one.name}, ${marks.length} marks`} />
+      </Box>
+      <Flex gap="6px" wrap="wrap">
+        <Button onClick={() => go(-1)}>
+          before <Key>←</Key>
+        </Button>
+        <Button onClick={() => go(1)}>
+          next <Key>→</Key>
+        </Button>
+      </Flex>
+      {may && (
+        <>
+          <Flex gap="6px" wrap="wrap">
+            <Button
+              look="main"
+              disabled={one.marks === 0}
+              onClick={() => give({ do: 'show-slates', people: [one.id], named: true })}
+            >
+              Show to the class <Key>H</Key>
+            </Button>
+            <Button disabled={one.marks === 0} onClick={() => give({ do: 'show-slates', people: [one.id], named: false })}>
+              without the name
+            </Button>
+            {shows && !out.shown.includes(one.id) && out.shown.length < 6 && (
+              <Button
+                disabled={one.marks === 0}
+                onClick={() => give({ do: 'show-slates', people: [...out.shown, one.id], named: out.named })}
+              >
+                beside those shown
+              </Button>
+            )}
+            {shows && <Button onClick={() => give({ do: 'hide-slates' })}>Show none</Button>}
+            {one.isIn && <Button onClick={() => give({ do: 'give-back', person: one.id })}>Give back</Button>}
+          </Flex>
+          <chakra.p fontSize="12px" color="ink2">
+            A slate is seen by its pupil and by the adults. The class sees what you show, as it is at that moment.
+          </chakra.p>
+          <Flex gap="6px" wrap="wrap" mt="auto">
+            {out.collected ? (
+              <Button onClick={() => give({ do: 'give-back' })}>Give all back</Button>
+            ) : (
+              <Button look="main" onClick={() => give({ do: 'collect-slates' })}>
+                Collect all <Key>C</Key>
+              </Button>
+            )}
+            <Button onClick={() => give({ do: 'give-slates', task: out.task, ground: out.ground })}>Wipe and begin again</Button>
+            <Button onClick={() => give({ do: 'take-slates' })}>Put slates away</Button>
+          </Flex>
+        </>
+      )}
+    </Flex>
+  )
+}
