@@ -30,6 +30,8 @@ const RulesScreen = lazy(() => import('./areas/charter/RulesScreen'))
 const SetsScreen = lazy(() => import('./areas/charter/SetsScreen'))
 const TryScreen = lazy(() => import('./areas/charter/TryScreen'))
 const DeskScreen = lazy(() => import('./areas/desk/DeskScreen'))
+const ResultsScreen = lazy(() => import('./areas/results/ResultsScreen'))
+const BringScreen = lazy(() => import('./areas/bring/BringScreen'))
 const RegisterScreen = lazy(() => import('./areas/register/RegisterScreen'))
 const DoorstepScreen = lazy(() => import('./areas/seat/DoorstepScreen'))
 const ReplayScreen = lazy(() => import('./areas/replay/ReplayScreen'))
@@ -73,6 +75,8 @@ export function App() {
             <Route path="/try" element={<TryScreen />} />
             <Route path="/lessons/:id/desk" element={<DeskScreen />} />
             <Route path="/lessons/:id/register" element={<RegisterScreen />} />
+            <Route path="/lessons/:id/results" element={<ResultsScreen />} />
+            <Route path="/bring/:word" element={<BringScreen />} />
             <Route path="/lessons/:id/replay" element={<ReplayScreen />} />
             <Route path="/recordings" element={<RecordingsScreen />} />
             <Route path="/recordings/:id" element={<RecordingScreen />} />

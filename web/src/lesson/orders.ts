@@ -13,8 +13,9 @@ export type Give = (order: Order) => void
 /** What a pupil can do at the own seat. */
 export type Act = Acts<(typeof PARTS)[number]>
 
-const order = sender<Order>(PARTS.map((part) => part.orders))
-const act = sender<Act>(PARTS.map((part) => part.acts))
+// Asked for when they are used: parts have pages of their own that give orders.
+const order = (to: string, one: Order) => sender<Order>(PARTS.map((part) => part.orders))(to, one)
+const act = (to: string, one: Act) => sender<Act>(PARTS.map((part) => part.acts))(to, one)
 
 /** Gives orders to one lesson. */
 export function useOrders(lesson: string) {

@@ -10,6 +10,7 @@ import { Page } from '../../shared/ui/Page'
 import { MarkBox, MARKS } from '../../shared/ui/MarkBox'
 import { Period, periodOf } from '../../shared/ui/Period'
 import { rateWords } from './RateBar'
+import { OfPupil } from '../results/OfPupil'
 import { GroupsOfPupil } from './GroupsOfPupil'
 import { Rates } from './Rates'
 
@@ -84,6 +85,7 @@ function Shown({ id }: { id: string }) {
           <Rates title="By day of the week" rates={data.weekdays} />
           <Rates title="By hour" rates={data.hours} />
           <Rates title="By adult" rates={data.adults} />
+          <OfPupil person={id} />
           <GroupsOfPupil id={id} />
         </Box>
         <Box>

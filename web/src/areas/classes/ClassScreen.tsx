@@ -12,12 +12,15 @@ import { Page } from '../../shared/ui/Page'
 import { Sheet } from '../../shared/ui/Sheet'
 import { Adults } from './Adults'
 import { GroupsOfClass } from './ClassGroups'
+import { QuestionsOfClass } from '../questions/QuestionsOfClass'
+import { WelcomeOf } from '../questions/WelcomeOf'
+import { MeritsOfClass } from '../results/MeritsOfClass'
 import { Recorded } from './Recorded'
 import { Roster } from './Roster'
 import { Joining } from './Joining'
 import { ScheduleForm } from '../../shared/schedule/ScheduleForm'
 
-const PARTS = ['Roster', 'Adults', 'Lessons', 'Groups', 'Recordings', 'Joining'] as const
+const PARTS = ['Roster', 'Adults', 'Lessons', 'Groups', 'Questions', 'Merits', 'Recordings', 'Joining'] as const
 type Part = (typeof PARTS)[number]
 
 /** One class: who belongs to it, when it meets, how one joins, and what it refines of the charter. */
@@ -39,8 +42,15 @@ function Shown({ id }: { id: string }) {
     Adults: <Adults page={data} />,
     Lessons: <Lessons page={data} />,
     Groups: <GroupsOfClass page={data} />,
+    Questions: <QuestionsOfClass id={id} />,
+    Merits: <MeritsOfClass id={id} />,
     Recordings: <Recorded page={data} />,
-    Joining: <Joining page={data} />,
+    Joining: (
+      <>
+        <Joining page={data} />
+        <WelcomeOf path={`/api/classes/${encodeURIComponent(id)}/welcome`} />
+      </>
+    ),
   }
   return (
     <Box maxW="1060px" mx="auto" px="20px" py="18px">
@@ -66,7 +76,7 @@ function Shown({ id }: { id: string }) {
         />
       </chakra.p>
       <Flex my="12px" borderBottom="1.5px solid" borderColor="ink" justify="space-between" align="center">
-        <Flex role="tablist" gap="20px">
+        <Flex role="tablist" gap="16px" wrap="wrap">
           {PARTS.map((one) => (
             <chakra.button
               key={one}

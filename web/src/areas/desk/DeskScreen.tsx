@@ -134,9 +134,9 @@ function LiveDesk({ lesson }: { lesson: string }) {
             )}
           </Flex>
           {live && view === 'wall' && desk.slates.now ? (
-            <Wall desk={desk} lesson={lesson} give={give} onList={() => setView('list')} />
+            <Wall desk={desk} lesson={lesson} give={give} onList={() => setView('list')} onShow={onShow} />
           ) : live && view === 'board' ? (
-            <DeskBoard desk={desk} lesson={lesson} give={give} onList={() => setView('list')} />
+            <DeskBoard desk={desk} lesson={lesson} give={give} onList={() => setView('list')} onShow={onShow} />
           ) : live && isOut && view !== 'list' ? (
             <Hall desk={desk} now={now} give={give} onList={() => setView('list')} />
           ) : live && view === 'groups' ? (

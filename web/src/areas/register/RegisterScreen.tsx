@@ -47,7 +47,8 @@ function Shown({ id }: { id: string }) {
             {data.begun && (
               <>
                 {' '}
-                · <Link to={`/lessons/${id}/replay`}>the lesson again</Link>
+                · <Link to={`/lessons/${id}/replay`}>the lesson again</Link> ·{' '}
+                <Link to={`/lessons/${id}/results`}>what was answered</Link>
               </>
             )}
             {data.calledOff && '. This lesson was called off; nobody was expected.'}

@@ -8,6 +8,7 @@ import { standing } from '../../shared/standing'
 import { countdown, useNow, useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 import { CalendarAddress } from '../../shared/ui/CalendarAddress'
+import { MyMerits } from '../results/MyMerits'
 import { MyRecordings } from './MyRecordings'
 import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 
@@ -58,6 +59,7 @@ export function PupilsDay({ me }: { me: Me }) {
         </>
       )}
       <MyRecordings />
+      <MyMerits />
       <Box mt="24px" fontSize="14px">
         <Button look="quiet" aria-expanded={calendar} onClick={() => setCalendar(!calendar)}>
           My lessons in a calendar program

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import type { Desk } from '../../shared/api/types'
+import { Button } from '../../shared/ui/Button'
 import { Key } from '../../shared/ui/Key'
 import { Sheet } from '../../shared/ui/Sheet'
 import { CallMaker, ClockMaker } from '../clocks/DeskClocks'
@@ -15,11 +16,27 @@ export type Activity = 'question' | 'clock' | 'first' | 'slates' | 'merits' | 'n
 const ALL: { activity: Activity; name: string; key: string }[] = [
   { activity: 'question', name: 'Question', key: 'Q' },
   { activity: 'clock', name: 'Clock', key: 'T' },
-  { activity: 'first', name: 'First to answer', key: 'F' },
+  { activity: 'first', name: 'First', key: 'F' },
   { activity: 'slates', name: 'Slates', key: 'E' },
   { activity: 'merits', name: 'Merits', key: 'X' },
-  { activity: 'notice', name: 'Announcement', key: 'U' },
+  { activity: 'notice', name: 'Announce', key: 'U' },
 ]
+
+/** The row from which everything is started, with its keys; there wherever the class list, the wall or the board is. */
+export function Launcher({ onShow }: { onShow: (what: Activity | 'board') => void }) {
+  return (
+    <Flex role="group" aria-label="With the class" gap="12px" wrap="wrap" fontSize="13px">
+      {ALL.map((one) => (
+        <Button key={one.activity} look="quiet" onClick={() => onShow(one.activity)}>
+          {one.name} <Key>{one.key}</Key>
+        </Button>
+      ))}
+      <Button look="quiet" onClick={() => onShow('board')}>
+        Board <Key>P</Key>
+      </Button>
+    </Flex>
+  )
+}
 
 interface ActivitiesProps {
   desk: Desk

@@ -1,16 +1,19 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import { useQuery } from '@tanstack/react-query'
-import { useRef, useState } from 'react'
-import { get, Problem } from '../../shared/api/http'
+import { useMutation, useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { get } from '../../shared/api/http'
+import { upload } from '../../shared/api/upload'
 import type { Desk, EarlierBoard, PhoneLink } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
+import { FileBox } from '../../shared/ui/FileBox'
 import { Key } from '../../shared/ui/Key'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Sheet } from '../../shared/ui/Sheet'
 import { Choice, DeskMenu, MenuHead, Opener } from '../DeskMenu'
 import { DrawingBoard } from '../drawing/DrawingBoard'
 import { useSheet } from '../drawing/useSheet'
+import { Launcher, type Activity } from '../activities/Activities'
 import { mayOrder } from '../mayOrder'
 import { useOrders, type Give } from '../orders'
 import { client } from '../send'
@@ -21,10 +24,11 @@ interface DeskBoardProps {
   lesson: string
   give: Give
   onList: () => void
+  onShow: (what: Activity | 'board') => void
 }
 
 /** The board in place of the class list: drawn on, its pages turned, one author’s pen taken and wiped in one act. */
-export function DeskBoard({ desk, lesson, give, onList }: DeskBoardProps) {
+export function DeskBoard({ desk, lesson, give, onList, onShow }: DeskBoardProps) {
   // The page of the group one is in, or looks into.
   const here = desk.mine.groups.in ?? desk.mine.groups.looking
   const table = desk.groups.tables.find((one) => one.id === here)
@@ -90,7 +94,7 @@ export function DeskBoard({ desk, lesson, give, onList }: DeskBoardProps) {
           me={sheet.me}
           mayDraw={mayDraw}
           mayEraseAll
-          maxH="calc(100vh - 270px)"
+          fill
           onDraw={(drawing) => orders.mutateAsync({ do: 'draw', page, drawing })}
           onErase={(marks) => give({ do: 'erase', page, marks })}
           onUndo={() => give({ do: 'undo-mark', page })}
@@ -107,6 +111,7 @@ export function DeskBoard({ desk, lesson, give, onList }: DeskBoardProps) {
           ))}
         </Flex>
       )}
+      {mayOrder(desk) && <Launcher onShow={onShow} />}
       {!mayDraw && <chakra.span fontSize="13px">You look on; you can draw where you are yourself.</chakra.span>}
     </Flex>
   )
@@ -203,42 +208,19 @@ function PageMenu({ desk, lesson, give, place }: { desk: Desk; lesson: string; g
 
 /** Each page becomes a page of the board, with what is drawn on top. */
 export function BringFile({ path, onDone }: { path: string; onDone: () => void }) {
-  const box = useRef<HTMLInputElement>(null)
-  const [busy, setBusy] = useState(false)
-  const [problem, setProblem] = useState<Problem | null>(null)
-  const send = async (file: File) => {
-    setBusy(true)
-    setProblem(null)
-    const form = new FormData()
-    form.append('file', file)
-    try {
-      await client.POST(path as never, { body: form, bodySerializer: (one: FormData) => one } as never)
-      onDone()
-    } catch (failed) {
-      if (failed instanceof Problem) setProblem(failed)
-    } finally {
-      setBusy(false)
-    }
-  }
+  const send = useMutation({ mutationFn: (file: File) => upload(path, file), onSuccess: onDone })
   return (
     <Flex direction="column" gap="10px">
       <p>
         A PDF of up to 40 pages, a PNG or a JPEG, up to 12 MB. Each page becomes a page of the board; everybody sees the one you
         turn to.
       </p>
-      <input
-        ref={box}
-        type="file"
-        aria-label="A PDF or a picture"
-        accept="application/pdf,image/png,image/jpeg"
-        disabled={busy}
-        onChange={() => {
-          const file = box.current?.files?.[0]
-          if (file) void send(file)
-        }}
-      />
-      {busy && <LoadingNote what="your pages; they are drawn one by one" />}
-      <ProblemNote problem={problem} compact />
+      {send.isPending ? (
+        <LoadingNote what="your pages; they are drawn one by one" />
+      ) : (
+        <FileBox label="A PDF or a picture" accept="application/pdf,image/png,image/jpeg" onFile={(file) => send.mutate(file)} />
+      )}
+      <ProblemNote problem={send.error} compact />
     </Flex>
   )
 }

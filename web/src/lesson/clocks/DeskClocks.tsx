@@ -5,6 +5,7 @@ import { Button } from '../../shared/ui/Button'
 import { Select, TextField } from '../../shared/ui/Fields'
 import { Key } from '../../shared/ui/Key'
 import { mayOrder } from '../mayOrder'
+import { useDigits } from '../../shared/useDigits'
 import type { OrderOf } from '../send'
 import { ClockFace } from './ClockFace'
 import type { clocksOrders } from './orders'
@@ -136,15 +137,9 @@ export function ClockMaker({ give }: { give: Give }) {
   const [tone, setTone] = useState(() => localStorage.getItem('juricast.clock-tone') !== 'off')
   const [own, setOwn] = useState('')
   const start = (seconds?: number) => give({ do: 'clock', task: task.trim(), seconds, tone })
+  useDigits((place) => (place === LENGTHS.length ? start() : LENGTHS[place] && start(LENGTHS[place][0])))
   return (
-    <Box
-      onKeyDown={(event) => {
-        if ((event.target as HTMLElement).closest('input, select')) return
-        const length = LENGTHS[Number(event.key) - 1]
-        if (length) start(length[0])
-        else if (event.key === '7') start()
-      }}
-    >
+    <Box>
       <TextField
         label="What to do meanwhile"
         hint="All see it beside the clock."

@@ -26,8 +26,10 @@ interface DrawingBoardProps {
   under?: ReactNode
   /** Beside the tools. */
   children?: ReactNode
-  /** In full length; else as high as there is room. */
+  /** The most height; for pages that scroll. */
   maxH?: string
+  /** As large as the room around it lets it be. */
+  fill?: boolean
 }
 
 /** At the most so many numbers in one mark: a longer line goes on as another, so that others see it while it is drawn. */
@@ -92,7 +94,7 @@ export function DrawingBoard(props: DrawingBoardProps) {
   }
   const drawing = line && tool !== 'POINTER' && tool !== 'ERASER' && tool !== 'TEXT'
   return (
-    <Flex direction="column" gap="8px" minH="0">
+    <Flex direction="column" gap="8px" minH={props.fill ? '340px' : '0'} flex={props.fill ? '1' : undefined}>
       {mayDraw && (
         <Tools
           tool={tool}
@@ -107,45 +109,52 @@ export function DrawingBoard(props: DrawingBoardProps) {
           {props.children}
         </Tools>
       )}
-      <Box position="relative" w="100%" maxW={props.maxH ? `calc(${props.maxH} * 1.6)` : undefined} mx="auto">
-        <chakra.svg
-          viewBox={`0 0 ${WIDE} ${HIGH}`}
-          role="img"
-          aria-label={`${label}, ${marks.length === 1 ? '1 mark' : `${marks.length} marks`}`}
-          w="100%"
-          aspectRatio="16 / 10"
-          display="block"
-          bg="sheet"
-          border="1.5px solid"
-          borderColor="ink"
-          cursor={mayDraw ? 'crosshair' : 'default'}
-          touchAction={mayDraw ? 'none' : 'auto'}
-          onPointerDown={begin}
-          onPointerMove={move}
-          onPointerUp={end}
-          onPointerCancel={() => setLine(null)}
+      <Box flex={props.fill ? '1' : undefined} minH="0" css={props.fill ? { containerType: 'size' } : {}}>
+        <Box
+          position="relative"
+          w={props.fill ? 'min(100%, 160cqh)' : '100%'}
+          maxW={props.maxH ? `calc(${props.maxH} * 1.6)` : undefined}
+          mx="auto"
         >
-          {props.under}
-          {marks.map((mark) => (
-            <Drawing key={mark.number} mark={mark} title={mark.author === me ? 'You' : mark.authorName} />
-          ))}
-          {sent.map((one) => (
-            <Drawing key={`sent ${one.id}`} mark={one.drawn} />
-          ))}
-          {drawing && line.length >= 4 && <Drawing mark={{ shape: tool, ink, width, points: line, text: '' }} />}
-          {pointed.map((one) => (
-            <PointedAt key={one.number} pointed={one} />
-          ))}
-        </chakra.svg>
-        {writing && (
-          <TextBox
-            at={writing}
-            onDone={(text) => {
-              if (text.trim()) send({ shape: 'TEXT', ink, width, points: writing, text: text.trim() })
-              setWriting(null)
-            }}
-          />
-        )}
+          <chakra.svg
+            viewBox={`0 0 ${WIDE} ${HIGH}`}
+            role="img"
+            aria-label={`${label}, ${marks.length === 1 ? '1 mark' : `${marks.length} marks`}`}
+            w="100%"
+            aspectRatio="16 / 10"
+            display="block"
+            bg="sheet"
+            border="1.5px solid"
+            borderColor="ink"
+            cursor={mayDraw ? 'crosshair' : 'default'}
+            touchAction={mayDraw ? 'none' : 'auto'}
+            onPointerDown={begin}
+            onPointerMove={move}
+            onPointerUp={end}
+            onPointerCancel={() => setLine(null)}
+          >
+            {props.under}
+            {marks.map((mark) => (
+              <Drawing key={mark.number} mark={mark} title={mark.author === me ? 'You' : mark.authorName} />
+            ))}
+            {sent.map((one) => (
+              <Drawing key={`sent ${one.id}`} mark={one.drawn} />
+            ))}
+            {drawing && line.length >= 4 && <Drawing mark={{ shape: tool, ink, width, points: line, text: '' }} />}
+            {pointed.map((one) => (
+              <PointedAt key={one.number} pointed={one} />
+            ))}
+          </chakra.svg>
+          {writing && (
+            <TextBox
+              at={writing}
+              onDone={(text) => {
+                if (text.trim()) send({ shape: 'TEXT', ink, width, points: writing, text: text.trim() })
+                setWriting(null)
+              }}
+            />
+          )}
+        </Box>
       </Box>
       <MarksList marks={marks} me={me} mayErase={(mark) => mayDraw && (mayEraseAll || mark.author === me)} onErase={onErase} />
     </Flex>

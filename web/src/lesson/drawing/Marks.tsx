@@ -2,8 +2,15 @@ import { chakra } from '@chakra-ui/react'
 import { memo } from 'react'
 import { HIGH, INKS, middle, outline, shapePath, thickness, WIDE, type Drawn } from './geometry'
 
+interface DrawingProps {
+  mark: Drawn
+  title?: string | undefined
+  /** How much thicker, on a small sheet. */
+  heavier?: number
+}
+
 /** One thing that is drawn. Its author is told by pointing at it. */
-export const Drawing = memo(function Drawing({ mark, title }: { mark: Drawn; title?: string | undefined }) {
+export const Drawing = memo(function Drawing({ mark, title, heavier = 1 }: DrawingProps) {
   const ink = INKS.find((one) => one.ink === mark.ink) ?? INKS[0]
   if (!ink) return null
   const tip = title ? <title>{title}</title> : null
@@ -25,7 +32,7 @@ export const Drawing = memo(function Drawing({ mark, title }: { mark: Drawn; tit
   }
   if (mark.shape === 'PEN' && !ink.dashes) {
     return (
-      <chakra.path d={outline(mark.points, mark.width)} fill={ink.colour}>
+      <chakra.path d={outline(mark.points, mark.width * heavier)} fill={ink.colour}>
         {tip}
       </chakra.path>
     )
@@ -35,7 +42,7 @@ export const Drawing = memo(function Drawing({ mark, title }: { mark: Drawn; tit
       d={mark.shape === 'PEN' ? middle(mark.points) : shapePath(mark.shape, mark.points)}
       fill="none"
       stroke={ink.colour}
-      strokeWidth={thickness(mark.width)}
+      strokeWidth={thickness(mark.width) * heavier}
       strokeDasharray={ink.dashes}
       strokeLinecap="round"
       strokeLinejoin="round"
@@ -67,6 +74,11 @@ export function GroundLines({ ground }: { ground: Ground }) {
     NUMBER_LINE: `M60 500H1540` + [...Array(11)].map((_, i) => `M${100 + i * 140} 470V530`).join(''),
   }[ground]
   return (
-    <chakra.path d={lines} fill="none" stroke="lineStrong" strokeWidth={ground === 'SQUARED' || ground === 'RULED' ? 2 : 4} />
+    <chakra.path
+      d={lines}
+      fill="none"
+      stroke={ground === 'AXES' || ground === 'NUMBER_LINE' ? 'ink3' : 'lineStrong'}
+      strokeWidth={ground === 'SQUARED' || ground === 'RULED' ? 2 : 6}
+    />
   )
 }

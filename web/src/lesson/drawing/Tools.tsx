@@ -50,11 +50,12 @@ export function Tools({ tool, onTool, ink, onInk, width, onWidth, points, onUndo
               d="M2 12H22"
               stroke={ink === one.ink ? 'currentColor' : one.colour}
               strokeWidth="3"
+              strokeLinecap={one.ink === 'RED' ? 'round' : 'butt'}
               strokeDasharray={
                 one.dashes
                   ? one.dashes
                       .split(' ')
-                      .map((n) => Number(n) / 5)
+                      .map((n) => Number(n) / 4)
                       .join(' ')
                   : undefined
               }

@@ -55,7 +55,7 @@ export function UnderHead({ desk, now, give }: { desk: Desk; now: number; give: 
         )}
         <Missing question={question} desk={desk} give={give} />
         {question.answers.length > 0 && (
-          <Button look="quiet" size="small" mt="4px" onClick={() => setNames(true)}>
+          <Button look="quiet" fontSize="13px" mt="4px" onClick={() => setNames(true)}>
             Who answered what
           </Button>
         )}

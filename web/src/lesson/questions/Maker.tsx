@@ -7,6 +7,7 @@ import { Button } from '../../shared/ui/Button'
 import { Labelled, Select, TextArea } from '../../shared/ui/Fields'
 import { Key } from '../../shared/ui/Key'
 import { ProblemNote } from '../../shared/ui/Notes'
+import { useDigits } from '../../shared/useDigits'
 import type { OrderOf } from '../send'
 import { QuestionFields } from './QuestionFields'
 import type { Asking, questionsOrders } from './orders'
@@ -54,14 +55,12 @@ export function Maker({ desk, ask, classId }: { desk: Desk; ask: Ask; classId: s
       ...(group ? { group } : {}),
       ...(prepared ? { prepared } : {}),
     })
+  useDigits((place) => {
+    const ready = READY[place]
+    if (ready && !own) send(plain(ready.kind, text.trim(), ready.choices))
+  })
   return (
-    <Box
-      onKeyDown={(event) => {
-        const typing = (event.target as HTMLElement).closest('input, textarea, select')
-        const ready = READY[Number(event.key) - 1]
-        if (!typing && ready && !own) send(plain(ready.kind, text.trim(), ready.choices))
-      }}
-    >
+    <Box>
       <Labelled label="The question" hint="Or leave it empty and say it.">
         {(id) => <TextArea id={id} rows={2} maxLength={600} value={text} onChange={(event) => setText(event.target.value)} />}
       </Labelled>

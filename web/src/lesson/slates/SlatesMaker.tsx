@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { Button } from '../../shared/ui/Button'
 import { TextField } from '../../shared/ui/Fields'
 import { Key } from '../../shared/ui/Key'
+import { useDigits } from '../../shared/useDigits'
 import { GROUNDS } from '../drawing/Marks'
 import type { OrderOf } from '../send'
 import type { slatesOrders } from './orders'
@@ -12,14 +13,12 @@ type Give = (order: OrderOf<typeof slatesOrders>) => void
 /** Gives everybody an empty slate by one press. Keys 1 to 5 press what is under it. */
 export function SlatesMaker({ give }: { give: Give }) {
   const [task, setTask] = useState('')
+  useDigits((place) => {
+    const ground = GROUNDS[place]
+    if (ground) give({ do: 'give-slates', task: task.trim(), ground: ground.ground })
+  })
   return (
-    <Box
-      onKeyDown={(event) => {
-        const ground = GROUNDS[Number(event.key) - 1]
-        if (ground && !(event.target as HTMLElement).closest('input'))
-          give({ do: 'give-slates', task: task.trim(), ground: ground.ground })
-      }}
-    >
+    <Box>
       <TextField
         label="What to draw or write"
         hint="Or leave it empty and say it."

@@ -9,6 +9,7 @@ import { ProblemNote } from '../../shared/ui/Notes'
 import { HIGH, WIDE } from '../drawing/geometry'
 import { Drawing, GroundLines } from '../drawing/Marks'
 import { changed } from '../drawing/useSheet'
+import { Launcher, type Activity } from '../activities/Activities'
 import { mayOrder } from '../mayOrder'
 import type { Give } from '../orders'
 
@@ -20,10 +21,11 @@ interface WallProps {
   lesson: string
   give: Give
   onList: () => void
+  onShow: (what: Activity | 'board') => void
 }
 
-/** All slates on a wall, one held large. Arrows go through them, H shows the class, C collects. */
-export function Wall({ desk, lesson, give, onList }: WallProps) {
+/** All slates on a wall, one held large. Arrows go through them, V shows the class, C collects. */
+export function Wall({ desk, lesson, give, onList, onShow }: WallProps) {
   const out = desk.slates.now
   const { marks, problem } = useSlates(lesson, out?.number ?? 0)
   const [held, setHeld] = useState<string | null>(null)
@@ -37,7 +39,7 @@ export function Wall({ desk, lesson, give, onList }: WallProps) {
   useWallKeys({
     ArrowRight: () => go(1),
     ArrowLeft: () => go(-1),
-    h: () => one && one.marks > 0 && give({ do: 'show-slates', people: [one.id], named: true }),
+    v: () => one && one.marks > 0 && give({ do: 'show-slates', people: [one.id], named: true }),
     c: () => out && !out.collected && give({ do: 'collect-slates' }),
   })
   if (!out || !one) return null
@@ -89,6 +91,11 @@ export function Wall({ desk, lesson, give, onList }: WallProps) {
             />
           ))}
         </Grid>
+        {mayOrder(desk) && (
+          <Box px="14px" py="5px" bg="sheet" borderTop="1.5px solid" borderColor="ink">
+            <Launcher onShow={onShow} />
+          </Box>
+        )}
       </Flex>
       <Held out={out} one={one} marks={marks.get(one.id) ?? []} go={go} give={give} may={mayOrder(desk)} />
     </Grid>
@@ -159,12 +166,20 @@ function useWallKeys(keys: Record<string, () => unknown>) {
 
 const word = (one: One) => (one.isIn ? 'in' : one.marks > 0 ? 'works' : 'empty')
 
-function SlateSheet({ marks, ground, label }: { marks: MarkLine[]; ground: Out['ground']; label: string }) {
+interface SlateSheetProps {
+  marks: MarkLine[]
+  ground: Out['ground']
+  label: string
+  /** How much thicker lines are, so that a small slate is legible. */
+  heavier?: number
+}
+
+function SlateSheet({ marks, ground, label, heavier = 1 }: SlateSheetProps) {
   return (
     <chakra.svg viewBox={`0 0 ${WIDE} ${HIGH}`} w="100%" aspectRatio="16 / 10" display="block" role="img" aria-label={label}>
       <GroundLines ground={ground} />
       {marks.map((mark) => (
-        <Drawing key={mark.number} mark={mark} />
+        <Drawing key={mark.number} mark={mark} heavier={heavier} />
       ))}
     </chakra.svg>
   )
@@ -197,13 +212,25 @@ function Small({ one, marks, ground, isHeld, isShown, onHold }: SmallProps) {
         outlineColor="mark"
         cursor="pointer"
       >
-        <SlateSheet marks={marks} ground={ground} label={`${marks.length} marks`} />
-        <Flex justify="space-between" gap="4px" px="5px" borderTop="1px solid" borderColor="line" fontSize="12px" wrap="wrap">
-          <span>{one.name}</span>
-          <chakra.span fontFamily="mono" fontSize="11px" color="ink2">
+        <Box position="relative">
+          <SlateSheet marks={marks} ground={ground} label={`${marks.length} marks`} heavier={2.2} />
+          <chakra.span
+            position="absolute"
+            top="0"
+            right="0"
+            px="3px"
+            bg={isShown ? 'mark' : 'paper'}
+            color={isShown ? 'onMark' : 'ink2'}
+            fontFamily="mono"
+            fontSize="10.5px"
+            lineHeight="14px"
+          >
             {isShown ? 'shown' : word(one)}
           </chakra.span>
-        </Flex>
+        </Box>
+        <Box px="5px" borderTop="1px solid" borderColor="line" fontSize="12px">
+          {one.name}
+        </Box>
       </chakra.button>
     </chakra.li>
   )
@@ -257,7 +284,7 @@ function Held({ out, one, marks, go, give, may }: HeldProps) {
               disabled={one.marks === 0}
               onClick={() => give({ do: 'show-slates', people: [one.id], named: true })}
             >
-              Show to the class <Key>H</Key>
+              Show to the class <Key>V</Key>
             </Button>
             <Button disabled={one.marks === 0} onClick={() => give({ do: 'show-slates', people: [one.id], named: false })}>
               without the name

@@ -8,6 +8,7 @@ import { Button } from '../../../shared/ui/Button'
 import { ProblemNote } from '../../../shared/ui/Notes'
 import { keep } from '../api'
 import { Findings } from './ConsequencesView'
+import { MeritReasons } from '../../results/MeritReasons'
 import { WatchedWords } from './WatchedWords'
 
 const YEARS = [7, 8, 9, 10, 11]
@@ -31,6 +32,7 @@ export function Glance({ lead, editable, onHistory }: { lead: boolean; editable:
           History, and the rules of a day
         </Button>
         <WatchedWords lead={lead} />
+        <MeritReasons mayChange={lead} />
       </Section>
       <Section title="Take along">
         <a href="/api/charter/for-parents.pdf">For parents, on paper (PDF)</a>

@@ -1,3 +1,4 @@
+import { WelcomeOf } from '../../questions/WelcomeOf'
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
@@ -13,7 +14,14 @@ import { ProblemNote } from '../../../shared/ui/Notes'
 export function PlaceHead({ rules }: { rules: Rules }) {
   const id = rules.place.slice(rules.place.indexOf(':') + 1)
   if (rules.place.startsWith('class:')) return <SetsOfClass id={id} rules={rules} />
-  if (rules.place.startsWith('lesson:')) return <PlanOfLesson id={id} />
+  if (rules.place.startsWith('lesson:')) {
+    return (
+      <>
+        <PlanOfLesson id={id} />
+        <WelcomeOf path={`/api/lessons/${encodeURIComponent(id)}/prepared-welcome`} />
+      </>
+    )
+  }
   return null
 }
 

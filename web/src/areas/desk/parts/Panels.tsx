@@ -2,7 +2,6 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { Desk } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
-import { Key } from '../../../shared/ui/Key'
 import type { Give } from '../../../lesson/orders'
 import { WordsPanel } from '../../../lesson/chat/WordsPanel'
 import { Captions } from '../../../lesson/material/Captions'
@@ -50,7 +49,7 @@ export function Panels({
         ))}
         <Box flex="1" />
         <Button size="small" onClick={onBoard}>
-          Board <Key>P</Key>
+          Board
         </Button>
       </Flex>
       {place === 'Words' && <WordsPanel desk={desk} lesson={lesson} onWhy={onWhy} />}

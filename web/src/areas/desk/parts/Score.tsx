@@ -4,8 +4,8 @@ import type { Desk } from '../../../shared/api/types'
 import { rows, type PupilRow } from '../../../lesson/rows'
 import { useSchoolTime } from '../../../shared/time'
 import { Button } from '../../../shared/ui/Button'
-import { Key } from '../../../shared/ui/Key'
 import { Strip } from '../../../shared/ui/Strip'
+import { Launcher, type Activity } from '../../../lesson/activities/Activities'
 import { mayOrder } from '../../../lesson/mayOrder'
 import type { Give } from '../../../lesson/orders'
 import { DeskMenu } from '../../../lesson/DeskMenu'
@@ -22,7 +22,7 @@ interface ScoreProps {
   give: Give
   onWhy: (rule: string, person?: string) => void
   /** Shows groups in place of the list, or opens what is started with the class. */
-  onShow: (what: 'groups' | 'question' | 'wall') => void
+  onShow: (what: 'groups' | 'board' | Activity) => void
 }
 
 /** The class list as a score: each pupil a line of presence over the lesson's time, and what each may do beside it. */
@@ -78,19 +78,9 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
                   {here} of {pupils.length} here
                 </chakra.h2>
                 {live && (
-                  <Flex gap="5px">
-                    <Button size="small" onClick={() => onShow('groups')}>
-                      Groups
-                    </Button>
-                    <Button size="small" onClick={() => onShow('question')}>
-                      Ask… <Key>Q</Key>
-                    </Button>
-                    {desk.slates.now && (
-                      <Button size="small" onClick={() => onShow('wall')}>
-                        Slates <Key>E</Key>
-                      </Button>
-                    )}
-                  </Flex>
+                  <Button size="small" onClick={() => onShow('groups')}>
+                    Groups
+                  </Button>
                 )}
               </Flex>
               <chakra.span fontSize="12px" color="ink2">
@@ -146,7 +136,8 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
           wrap="wrap"
         >
           <StanceLine desk={desk} now={now} />
-          <span>heading: whole class · cell: one pupil</span>
+          {live ? <Launcher onShow={onShow} /> : <span>heading: whole class · cell: one pupil</span>}
+          <Box flex="1" />
           <Legend />
         </Flex>
       </Box>

@@ -16,7 +16,6 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import juricast.core.board.BoardOrder;
-import juricast.core.board.BoardPart;
 import juricast.core.chat.ChatOrder;
 import juricast.core.chat.Readers;
 import juricast.core.chat.SentFile;
@@ -64,6 +63,7 @@ final class Cast {
     private final Instant zero;
     private final List<Step> steps;
     private final Random random;
+    private final CastActivities activities;
     private final Function<String, Optional<Stance>> stances;
     private final Function<String, SentFile> files;
 
@@ -98,13 +98,16 @@ final class Cast {
         this.stances = stances;
         this.files = files;
         this.random = new Random(plan.lesson().value().hashCode());
+        this.activities = new CastActivities(random);
         this.steps = new ArrayList<>();
         List<String> named = script.stream()
                 .filter(row -> row.get("does").equals("knocks"))
                 .map(row -> row.get("who"))
                 .toList();
         for (CSVRecord row : script) {
-            if (row.get("who").equals("the class")) {
+            if (row.get("who").equals("the class") && !row.get("does").equals("knocks")) {
+                everyoneDoes(row.get("does"), row.get("with"));
+            } else if (row.get("who").equals("the class")) {
                 everyoneElseKnocks(row.get("with"), named);
             } else {
                 steps.add(new Step(
@@ -150,6 +153,19 @@ final class Cast {
         }
     }
 
+    /** Most of the class, each at a moment of their own. @param range "12 to 13" */
+    private void everyoneDoes(String does, String range) {
+        String[] minutes = range.split(" to ");
+        double from = Double.parseDouble(minutes[0]);
+        double until = Double.parseDouble(minutes[1]);
+        for (Member pupil : plan.classList()) {
+            double minute = from + (until - from) * random.nextDouble();
+            if (random.nextDouble() < 0.88) {
+                steps.add(new Step(minute(minute), pupil.name(), does, ""));
+            }
+        }
+    }
+
     private Instant minute(double minutes) {
         return zero.plus(Duration.ofMillis(Math.round(minutes * 60_000)));
     }
@@ -179,6 +195,10 @@ final class Cast {
         if (aboutGroups.isPresent()) {
             return aboutGroups;
         }
+        Optional<LessonOrder> activity = activities.order(does, step.with, me, visitOf(me, state), state);
+        if (activity.isPresent()) {
+            return activity;
+        }
         if (does.startsWith("hands out ")) {
             return Optional.of(new MaterialOrder.HandOut(me, does.substring(10), step.with));
         }
@@ -189,7 +209,8 @@ final class Cast {
             case "signals" -> visitOf(me, state)
                     .map(visit -> new SignalsOrder.ShowSign(visit, Optional.of(Sign.valueOf(step.with))));
             case "draws" -> visitOf(me, state)
-                    .map(visit -> new BoardOrder.Draw(visit, page(me, state), Drawing.pen(line(step.with))));
+                    .map(visit ->
+                            new BoardOrder.Draw(visit, CastActivities.page(me, state), Drawing.pen(line(step.with))));
             case "captions" -> visitOf(me, state).map(visit -> new MaterialOrder.Caption(visit, step.with));
             case "stops everything" -> Optional.of(new SupervisionOrder.StopEverything(step.with, me));
             case "brings back what was" -> Optional.of(new SupervisionOrder.Resume(me));
@@ -213,6 +234,13 @@ final class Cast {
                     new RecordingOrder.Pause(PauseReason.valueOf(step.with), Optional.empty(), me));
             case "fails" -> Optional.of(RecordingOrder.Answer.failed(Failure.valueOf(step.with)));
             case "lets the recording go on" -> Optional.of(new RecordingOrder.GoOn(me));
+                // Whoever is not in, or is asked nothing now, does nothing.
+            case "answers",
+                    "closes the question",
+                    "shows what is right",
+                    "puts the question away",
+                    "draws on the slate",
+                    "hands in the slate" -> Optional.empty();
             default -> throw new IllegalStateException("The cast cannot play: " + does);
         };
     }
@@ -320,11 +348,6 @@ final class Cast {
 
     private PersonId personOf(String name) {
         return name.equals("the lead adult") ? plan.adults().get(0).person() : DemoSchool.idOf(name);
-    }
-
-    /** The page of the board that is shown where somebody is. */
-    private static int page(PersonId person, LessonState state) {
-        return state.of(BoardPart.BOARD).of(state.where().placeOf(person)).shown();
     }
 
     /** A line as "x,y x,y": from 0 to 1000 of the board's width and height. */

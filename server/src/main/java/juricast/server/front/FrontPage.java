@@ -65,6 +65,7 @@ class FrontPage {
                 "/lessons/**",
                 "/join/**",
                 "/seat/**",
+                "/bring/*",
                 "/looks",
                 "/stand-in"
             },

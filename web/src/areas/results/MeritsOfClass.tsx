@@ -1,0 +1,57 @@
+import { Box, chakra } from '@chakra-ui/react'
+import { useQuery } from '@tanstack/react-query'
+import { Link } from 'react-router'
+import { get } from '../../shared/api/http'
+import type { ClassMerits } from '../../shared/api/types'
+import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+
+/** Merits of a class over weeks; those with fewest stand first, so that nobody is overlooked. */
+export function MeritsOfClass({ id }: { id: string }) {
+  const { data, error } = useQuery({
+    queryKey: ['class-merits', id],
+    queryFn: () => get<ClassMerits>(`/api/classes/${encodeURIComponent(id)}/merits`),
+  })
+  if (error) return <ProblemNote problem={error} />
+  if (!data) return <LoadingNote what="the merits" />
+  const all = data.pupils.reduce((sum, one) => sum + one.count, 0)
+  return (
+    <Box>
+      <chakra.p mb="8px">
+        {all} merits in the last {data.weeks} weeks.{' '}
+        {data.never.length > 0 && all > 0 && (
+          <>
+            <strong>Nobody has praised</strong> {data.never.join(', ')}. Only the adults of this class see that.
+          </>
+        )}
+      </chakra.p>
+      <Box overflowX="auto">
+        <chakra.table
+          bg="sheet"
+          fontSize="14px"
+          css={{ '& td, & th': { padding: '2px 10px', borderBottom: '1px solid var(--chakra-colors-line)' } }}
+        >
+          <thead>
+            <tr>
+              <chakra.th textAlign="left">Pupil</chakra.th>
+              <chakra.th textAlign="left">Week by week, this one last</chakra.th>
+              <chakra.th textAlign="right">Merits</chakra.th>
+            </tr>
+          </thead>
+          <tbody>
+            {data.pupils.map((one) => (
+              <tr key={one.person}>
+                <td>
+                  <Link to={`/pupils/${one.person}/attendance`}>{one.name}</Link>
+                </td>
+                <chakra.td fontFamily="mono">{one.byWeek.map((count) => (count === 0 ? '·' : count)).join(' ')}</chakra.td>
+                <chakra.td textAlign="right" fontFamily="mono">
+                  {one.count}
+                </chakra.td>
+              </tr>
+            ))}
+          </tbody>
+        </chakra.table>
+      </Box>
+    </Box>
+  )
+}
