@@ -46,7 +46,7 @@ export function QuestionsOfClass({ id }: { id: string }) {
   if (!data) return <LoadingNote what="the questions" />
   return (
     <Box>
-      <Flex gap="12px" align="start" wrap="wrap" mb="12px">
+      <Flex gap="12px" align="baseline" wrap="wrap" mb="12px">
         {data.editable && (
           <>
             <Button
@@ -55,6 +55,7 @@ export function QuestionsOfClass({ id }: { id: string }) {
             >
               New set of questions
             </Button>
+            <span>or read them from a file, a table (CSV) or items (QTI):</span>
             <FileBox
               label="Questions from a file: CSV, or QTI as XML or ZIP"
               accept=".csv,.xml,.zip"

@@ -25,13 +25,13 @@ const ALL: { activity: Activity; name: string; key: string }[] = [
 /** The row from which everything is started, with its keys; there wherever the class list, the wall or the board is. */
 export function Launcher({ onShow }: { onShow: (what: Activity | 'board') => void }) {
   return (
-    <Flex role="group" aria-label="With the class" gap="12px" wrap="wrap" fontSize="13px">
+    <Flex role="group" aria-label="With the class" gap="9px" wrap="wrap" fontSize="12.5px">
       {ALL.map((one) => (
-        <Button key={one.activity} look="quiet" onClick={() => onShow(one.activity)}>
+        <Button key={one.activity} look="quiet" fontSize="12.5px" gap="4px" onClick={() => onShow(one.activity)}>
           {one.name} <Key>{one.key}</Key>
         </Button>
       ))}
-      <Button look="quiet" onClick={() => onShow('board')}>
+      <Button look="quiet" fontSize="12.5px" gap="4px" onClick={() => onShow('board')}>
         Board <Key>P</Key>
       </Button>
     </Flex>

@@ -32,8 +32,8 @@ export function Banner({ seat, now, act }: { seat: Seat; now: number; act: Act }
       borderLeftColor={waits ? 'mark' : undefined}
     >
       <Flex align="baseline" gap="12px" wrap="wrap">
-        <chakra.h2 fontSize={{ base: '21px', md: '24px' }} role="status">
-          {asked.text || 'Your teacher asks you'}
+        <chakra.h2 fontSize={{ base: '21px', md: '24px' }}>
+          <span role="status">{asked.text || 'Your teacher asks you'}</span>
         </chakra.h2>
         {asked.open && left !== null && (
           <chakra.span fontFamily="mono" fontSize="16px">

@@ -41,8 +41,8 @@ function Own({ out, frozen }: { out: NonNullable<Seat['slates']['out']>; frozen:
       borderColor="ink"
     >
       <Flex align="baseline" gap="12px" mb="8px" wrap="wrap">
-        <chakra.h2 fontSize="21px" role="status">
-          {out.task || 'Your slate'}
+        <chakra.h2 fontSize="21px">
+          <span role="status">{out.task || 'Your slate'}</span>
         </chakra.h2>
         <chakra.span color="ink2" fontSize="14px">
           {frozen ? 'It is handed in.' : 'Only you and your teachers see it.'}

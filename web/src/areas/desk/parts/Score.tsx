@@ -124,23 +124,22 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
             />
           ))}
         </Box>
-        <Flex
-          as="footer"
-          gap="18px"
-          px="14px"
-          py="5px"
-          borderTop="1.5px solid"
-          borderColor="ink"
-          fontSize="12px"
-          color="ink2"
-          wrap="wrap"
-        >
-          <StanceLine desk={desk} now={now} />
-          {live ? <Launcher onShow={onShow} /> : <span>heading: whole class · cell: one pupil</span>}
-          <Box flex="1" />
-          <Legend />
-        </Flex>
       </Box>
+      <Flex
+        as="footer"
+        gap="3px 12px"
+        px="14px"
+        py="5px"
+        borderTop="1.5px solid"
+        borderColor="ink"
+        fontSize="12px"
+        color="ink2"
+        wrap="wrap"
+      >
+        <StanceLine desk={desk} now={now} />
+        {live ? <Launcher onShow={onShow} /> : <span>heading: whole class · cell: one pupil</span>}
+        <Legend />
+      </Flex>
       <DeskMenu anchor={asked?.anchor ?? null} onClose={closed}>
         <Orders
           asked={asked}
@@ -219,14 +218,14 @@ function StanceLine({ desk, now }: { desk: Desk; now: number }) {
 
 function Legend() {
   return (
-    <Flex gap="12px" ml="auto">
+    <Flex gap="9px" ml="auto">
       <span>
         <Sample kind="in" /> in
       </span>
       <span>
         <Sample kind="wait" /> waits
       </span>
-      <span>sill under a sign: bound by the charter</span>
+      <span title="A double sill under a sign: bound by the charter">sill: bound</span>
     </Flex>
   )
 }

@@ -5,7 +5,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.ColorScheme;
 import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,14 +20,16 @@ class GroupsTest {
     private final Map<String, Screen> pupils = new LinkedHashMap<>();
     private String ofClass = "";
     private String lesson = "";
-    private String token = "";
+    private OwnLesson own = new OwnLesson("", "", "");
 
     @Test
     void a_class_is_prepared_sent_out_visited_helped_joined_late_and_called_back() {
         try (RunningSchool school = RunningSchool.demo()) {
             Screen thora = new Screen(school.newBrowser()).signInAs("Thora Melling");
             Screen anton = new Screen(school.newBrowser()).signInAs("Anton Prowse");
-            plan(thora);
+            own = OwnLesson.plan(thora, "Net Mending 8", "anton-prowse", PUPILS);
+            ofClass = own.ofClass();
+            lesson = own.lesson();
             prepare(thora);
             allButOneAreIn(school, thora, anton);
             sendOut(thora);
@@ -42,30 +43,6 @@ class GroupsTest {
             }
             Assertions.assertThat(thora.complaints()).isEmpty();
         }
-    }
-
-    private void plan(Screen thora) {
-        String made = thora.sends(
-                "POST", "/api/classes", "{\"title\":\"Net Mending 8\",\"year\":8,\"secondAdult\":\"anton-prowse\"}");
-        ofClass = after(made, "\"id\":\"");
-        for (String pupil : PUPILS) {
-            thora.sends(
-                    "POST",
-                    "/api/classes/" + ofClass + "/pupils",
-                    "{\"person\":\"%s\"}".formatted(pupil.toLowerCase().replace(' ', '-')));
-        }
-        thora.sends(
-                "POST",
-                "/api/classes/" + ofClass + "/series",
-                "{\"first\":\"2026-09-14\",\"until\":\"2026-09-14\",\"days\":[\"MONDAY\"],\"start\":\"10:20\",\"minutes\":45}");
-        String page = thora.sends("GET", "/api/classes/" + ofClass, "");
-        lesson = after(page.substring(page.indexOf("\"lessons\"")), "\"id\":\"");
-        token = after(thora.sends("GET", "/api/classes/" + ofClass + "/joining", ""), "/join/");
-    }
-
-    private static String after(String json, String mark) {
-        String rest = json.substring(json.indexOf(mark) + mark.length());
-        return rest.substring(0, rest.indexOf('"'));
     }
 
     /** Who stays apart is kept; groups are made, changed and kept under a name. */
@@ -95,7 +72,7 @@ class GroupsTest {
         thora.open("/lessons/" + lesson + "/desk");
         thora.button("Open").click();
         for (String pupil : PUPILS.subList(0, 5)) {
-            pupils.put(pupil, knocks(school, pupil));
+            pupils.put(pupil, own.knocks(school, pupil));
         }
         thora.button("Let all 5 in").waitFor();
         thora.page.keyboard().press("a");
@@ -104,14 +81,6 @@ class GroupsTest {
         anton.button("Come in").click();
         // Three are a group here, and so are two, as this lesson is of six.
         thora.sends("PUT", "/api/lessons/" + lesson + "/live-setting", "{\"rule\":\"chat.class\",\"value\":\"open\"}");
-    }
-
-    private Screen knocks(RunningSchool school, String name) {
-        Screen pupil = new Screen(school.newBrowser(390, 844, ColorScheme.LIGHT))
-                .signInAs(name)
-                .open("/join/" + token);
-        pupil.agree().button("Knock").click();
-        return pupil;
     }
 
     private void sendOut(Screen thora) {
@@ -205,7 +174,7 @@ class GroupsTest {
     }
 
     private void joinLate(RunningSchool school, Screen thora) {
-        pupils.put("Bo Lindqvar", knocks(school, "Bo Lindqvar"));
+        pupils.put("Bo Lindqvar", own.knocks(school, "Bo Lindqvar"));
         thora.text("on the class list waits").or(thora.button("Let in")).first().waitFor();
         thora.page.keyboard().press("a");
         assertThat(thora.text("Bo Lindqvar comes late")).isVisible();

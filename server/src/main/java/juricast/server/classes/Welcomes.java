@@ -50,7 +50,7 @@ public class Welcomes {
         write("lesson:" + lesson.value(), text, by);
     }
 
-    void writeOfClass(ClassId id, String text, PersonId by) {
+    public void writeOfClass(ClassId id, String text, PersonId by) {
         write("class:" + id.value(), text, by);
     }
 

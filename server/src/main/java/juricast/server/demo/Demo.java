@@ -62,6 +62,7 @@ class Demo implements SmartLifecycle {
     private final StandIn standIn;
     private final DemoGroups groups;
     private final DemoConsents consents;
+    private final DemoQuestions questions;
     private final KeptConsents said;
     private final RecorderStandIn recorderStandIn;
     private final Clock clock;
@@ -81,6 +82,7 @@ class Demo implements SmartLifecycle {
             StandIn standIn,
             DemoGroups groups,
             DemoConsents consents,
+            DemoQuestions questions,
             KeptConsents said,
             RecorderStandIn recorderStandIn,
             Clock clock,
@@ -97,6 +99,7 @@ class Demo implements SmartLifecycle {
         this.standIn = standIn;
         this.groups = groups;
         this.consents = consents;
+        this.questions = questions;
         this.said = said;
         this.recorderStandIn = recorderStandIn;
         this.clock = clock;
@@ -116,6 +119,7 @@ class Demo implements SmartLifecycle {
                     DemoSchool.idOf("Maren Oddlund"));
             groups.keep();
             consents.keep();
+            questions.keep();
             DemoFile.read("running-orders.csv").stream()
                     .collect(Collectors.groupingBy(row -> row.get("class"), LinkedHashMap::new, Collectors.toList()))
                     .forEach((id, rows) -> stances.write(

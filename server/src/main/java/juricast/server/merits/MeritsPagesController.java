@@ -149,9 +149,7 @@ class MeritsPagesController {
 
     /** One's own, of classes whose rules let pupils see them. */
     @GetMapping("/my-merits")
-    @For(
-            value = {PUPIL, TEACHER, LEAD},
-            shows = Matter.OWN_PAGE)
+    @For({PUPIL, TEACHER, LEAD})
     List<GivenMerit> mine(@AuthenticationPrincipal SignedIn caller) {
         Set<ClassId> seen = classesOf(caller.person()).stream()
                 .filter(one -> !settings.ofClass(one)

@@ -15,7 +15,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Questions that classes keep, in sets. A set is written as a whole; who saw an older one is told, and nothing is lost. */
 @Component
-class QuestionSets {
+public class QuestionSets {
     static final int SETS = 60;
     static final int QUESTIONS = 60;
 
@@ -81,6 +81,17 @@ class QuestionSets {
                 .param("at", clock.millis())
                 .update());
         return id;
+    }
+
+    /** A set from a table, as the demo has them. */
+    public void addTable(ClassId of, String name, byte[] table, PersonId by) {
+        add(
+                of,
+                name,
+                QuestionFiles.read(table).questions().stream()
+                        .map(one -> new Prepared(Ids.next(), one))
+                        .toList(),
+                by);
     }
 
     /** @throws Problem if somebody has changed it since that version was read */
