@@ -23,6 +23,9 @@ globalThis.ResizeObserver ??= class {
   disconnect() {}
 } as never
 
+// A pointer is a mouse with a number.
+globalThis.PointerEvent ??= class extends MouseEvent {} as never
+
 afterEach(() => {
   cleanup()
   vi.restoreAllMocks()

@@ -37,19 +37,36 @@ export function Banner({ seat, now, act }: { seat: Seat; now: number; act: Act }
 
 const ECHOES = 6
 
-/** How long the line is, is measured while everybody counts down; the shortest way there and back counts. */
-function useEchoes(visit: string) {
+/**
+ * How long the line is, is measured while everybody counts down: the server takes the shortest way there and back. The same ways tell
+ * how far the server's clock is ahead of this one, best by the shortest, so that a call opens everywhere at the same moment.
+ *
+ * @return milliseconds; nothing until the first way is back
+ */
+function useAhead(visit: string): number | null {
+  const [ahead, setAhead] = useState<number | null>(null)
   useEffect(() => {
     let left = false
     const measure = async () => {
       let word: string | undefined
-      for (let i = 0; i <= ECHOES && !left; i++) word = await echo(visit, word)
+      let shortest = Infinity
+      for (let i = 0; i <= ECHOES && !left; i++) {
+        const from = Date.now()
+        const back = await echo(visit, word)
+        const way = Date.now() - from
+        word = back?.word
+        if (back && way < shortest && !left) {
+          shortest = way
+          setAhead(Date.parse(back.now) + way / 2 - Date.now())
+        }
+      }
     }
     measure().catch(() => undefined)
     return () => {
       left = true
     }
   }, [visit])
+  return ahead
 }
 
 /** One broad field to press, the same for thumb, mouse and space bar. */
@@ -58,8 +75,9 @@ function Call({ seat, now, act }: { seat: Seat; now: number; act: Act }) {
   const call = seat.clocks.call
   const mine = seat.mine.clocks
   const opens = Date.parse(call?.opens ?? '')
-  const isOpen = useOpen(opens, now)
-  useEchoes(visit)
+  const ahead = useAhead(visit)
+  const here = ahead === null ? now : Date.now() + ahead
+  const isOpen = useOpen(opens, here)
   if (!call) return null
   const pressed = mine?.pressed ?? false
   const said = !call.mayPress
@@ -106,7 +124,7 @@ function Call({ seat, now, act }: { seat: Seat; now: number; act: Act }) {
           color={isOpen ? 'onMark' : 'ink3'}
           cursor={isOpen ? 'pointer' : 'default'}
         >
-          {isOpen ? 'I know it' : `opens in ${Math.max(1, Math.ceil((opens - now) / 1000))}`}
+          {isOpen ? 'I know it' : `opens in ${Math.max(1, Math.ceil((opens - here) / 1000))}`}
         </chakra.button>
       ) : (
         <chakra.p role="status" mt="6px" fontSize="17px">

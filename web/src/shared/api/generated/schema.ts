@@ -4,16098 +4,16001 @@
  */
 
 export interface paths {
-  '/api/account': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['page_9']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/account/factor': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['confirm']
-    post: operations['offer']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/account/factor/end': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['endFactor_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/account/password': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['password']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/account/sign-ins/{session}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    delete: operations['endSignIn']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/adults': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['adults']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/attendance': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['attention']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/attendance/lessons': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['behind']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/bring/{word}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['bringing']
-    put?: never
-    post: operations['bringFromPhone']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/calendar': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['page']
-    put: operations['write']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/charter/file': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['export']
-    put?: never
-    post: operations['read_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/charter/for-parents.pdf': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['forParents']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/charter/for-pupils': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['forPupils']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/charter/schema': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['schema_1']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['list_1']
-    put?: never
-    post: operations['make_2']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['page_8']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/adults/{person}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['addAdult']
-    post?: never
-    delete: operations['removeAdult']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/adults/{person}/lead': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['handOver']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/attendance': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['grid']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/attendance.csv': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['table_6']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/attendance.pdf': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['paper']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/candidates': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['candidates']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/feed': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['ofClass_2']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/feed/renew': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['renewOfClass']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/group-marks': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['mark']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/groups': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['groups']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/groups/proposal': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['propose']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/joining': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['joining']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/link.svg': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['qrCode']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/link/renew': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['renew']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/link/shown': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['show_2']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/merits': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['ofClass_1']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/monitors/{person}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['trust']
-    post?: never
-    delete: operations['endTrust']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/prepared': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['prepare']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/prepared/{set}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['change_4']
-    post?: never
-    delete: operations['delete_1']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/pupils': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['addPupil']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/pupils/{person}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    delete: operations['removePupil']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/question-sets': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['sets_1']
-    put?: never
-    post: operations['add_3']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/question-sets/file': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['read']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/question-sets/{set}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['change_3']
-    post?: never
-    delete: operations['delete']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/question-sets/{set}/copy': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['copy']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/question-sets/{set}/questions.csv': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['table_5']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/question-sets/{set}/questions.zip': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['items']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/questions/sums': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['sums']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/recordings': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['begin']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/roster': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['take_4']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/roster/preview': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['preview_5']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/roster/table': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['table_4']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/series': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['schedule']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/sets/{set}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['use']
-    post?: never
-    delete: operations['stopUsing']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/sets/{set}/consequences': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['consequences_1']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/staff-link/renew': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['renewStaffLink']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/subject': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['setSubject']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/title': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['rename_2']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/welcome': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['ofClass']
-    put: operations['writeOfClass']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/wishes': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['wish']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/wishes/{wish}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    delete: operations['end_4']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/word': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['word_1']
-    put: operations['choose']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/classes/{id}/word/suggestions': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['suggestions']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/consents': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['page_7']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/consents/import': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['take_3']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/consents/import/preview': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['preview_4']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/consents/people/{person}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['about']
-    put?: never
-    post: operations['note']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/consents/table': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['table_3']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/corridor': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['corridor']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/corridor/{lesson}/{kind}/take-over': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['takeOver']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/demo/people': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['people']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/demo/session/{person}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['signIn_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/demo/stage': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['stage']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/demo/stage/speed': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['speed']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/demo/stage/{lesson}/mischief/{script}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['mischief']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/demo/stage/{lesson}/next': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['next']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/demo/stage/{lesson}/recorder/{failure}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['failRecorder']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/doorsteps/{token}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['doorstep']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/doorsteps/{token}/knock': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['knock']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/feed': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['mine_2']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/feed/renew': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['renewMine']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/first-start': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['firstStart']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/group-levels': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['levels']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/inspection': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['page_6']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/inspection/accept': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['accept_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/inspection/draft/{place}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['draft']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/inspection/mend': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['mend']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/inspection/preview': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['preview_3']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/inspection/reopen': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['reopen_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/keeping': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['keeping']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/kept': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['page_5']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/admit-all-listed': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['admitAllListed']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/announcements': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['putUp']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/announcements/{number}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    delete: operations['takeDown']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/board': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['board']
-    put?: never
-    post?: never
-    delete: operations['wipe_1']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/board.pdf': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['pdf_1']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/board.svg': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['svg']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/board/earlier': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['earlier']
-    put?: never
-    post: operations['bringEarlier']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/board/erase': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['erase_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/board/files': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['bringFile']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/board/marks': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['draw_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/board/page': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['turn']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/board/pages': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['addPage']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/board/pages/{page}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    delete: operations['removePage']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/board/people/{person}/take-away': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['takeAway_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/board/phone': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['phone']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/board/pictures/{file}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['picture']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/board/point': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['point']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/board/undo': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['undo_2']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/call': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['call']
-    delete: operations['endCall']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/call/next': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['passOn']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/captions': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['caption']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/captions.vtt': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['captions_1']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/clock': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['start_1']
-    delete: operations['end_3']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/clock/longer': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['longer_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/clock/pause': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['pause_2']
-    post?: never
-    delete: operations['goOn_1']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/curbs': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['giveCurb']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/desk': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['desk']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/desk/stream': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['stream_1']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/dismiss': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['dismiss']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/files': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['sendFromDesk']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/files/{number}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['fetchAtDesk']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/focus': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['focus']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/groups': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['add_2']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/groups/as-last-time': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['asLast']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/groups/call-back': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['callBack']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/groups/come-out': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['comeOut']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/groups/look-away': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['lookAway']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/groups/made': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['make_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/groups/prepared/{set}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['prepared']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/groups/preview': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['preview_6']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/groups/send-out': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['sendOut']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/groups/stay-longer': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['stayLonger']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/groups/task': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['task']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/groups/{group}/go-in': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['goIn']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/groups/{group}/lock': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['lock']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/groups/{group}/look-in': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['lookIn']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/groups/{group}/name': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['rename_1']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/groups/{group}/people': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    delete: operations['empty']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/groups/{group}/seen-to': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['seenTo']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/held/{number}/keep-back': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['keepBack']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/held/{number}/let-through': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['letThrough']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/join': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['join']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/leave': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['leave']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/light': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['lighten']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/live-setting': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['setLive']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/logs': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['take_2']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/logs/preview': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['preview_2']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/logs/{log}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    delete: operations['remove_1']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/materials': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['handOut']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/materials/{number}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    delete: operations['takeBack_1']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/merits': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['give']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/merits/{number}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    delete: operations['takeBack']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/mute-all': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['muteAll']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/mute-all/undo': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['undoMuteAll']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/nudges': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['nudge_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/open': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['open']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/own/{what}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['show_4']
-    delete: operations['stopShowing']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/passes': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['givePass']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/people/{person}/allow-back': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['allowBack']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/people/{person}/group': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['move']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/people/{person}/last-word': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['lastWord']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/people/{person}/loans/{rule}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    delete: operations['endLoan']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/people/{person}/lower-hand': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['lowerHand']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/people/{person}/off/{what}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['turnOff']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/people/{person}/remove': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['remove']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/plan': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['plan_1']
-    put: operations['change_2']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/plan/visitors/{person}/renew': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['renewLink']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/prepared-welcome': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['ofLesson']
-    put: operations['writeOfLesson']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/questions': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['ask_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/questions/{number}/close': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['close']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/questions/{number}/longer': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['longer']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/questions/{number}/nudge': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['nudge']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/questions/{number}/put-away': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['putAway']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/questions/{number}/show': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['show_3']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/recording': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['start']
-    delete: operations['end_2']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/recording/pause': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['pause_1']
-    post?: never
-    delete: operations['goOn']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/register': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['register']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/register.csv': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['csv']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/register.pdf': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['pdf']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/register/corrections': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['correct_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/register/reopen': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['reopen']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/register/sign': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['sign']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/replay': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['replay']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/replay/at': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['at']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/results': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['results']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/results.csv': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['table_2']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/resume': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['resume']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/running-order': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['plan']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/signs/clear': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['clearSigns']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/slates': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['slates']
-    put?: never
-    post: operations['giveOut']
-    delete: operations['takeAway']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/slates/collect': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['collect']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/slates/give-back': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['giveBack']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/slates/shown': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['show_1']
-    post?: never
-    delete: operations['hide']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/stance': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['switchStance']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/stance/{stance}/changes': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['changes']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/stop': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['stop']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/take-charge': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['takeCharge']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/visits/{visit}/admit': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['admit']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/visits/{visit}/admit-guest': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['admitGuest']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/visits/{visit}/turn-away': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['turnAway']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/welcome': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['welcome']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/why/{rule}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['why_3']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/lessons/{lesson}/words': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['say']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/looks': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['page_4']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/looks.csv': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['table_1']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/merit-reasons': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['reasons']
-    put: operations['writeReasons']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/my-day': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['myDay']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/my-merits': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['mine_1']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/outbox': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['page_3']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/outbox/templates': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['templates']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/outbox/templates/{kind}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['word']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/people': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['list']
-    put?: never
-    post: operations['add_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/people/{person}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['correct']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/people/{person}/account': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['account']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/people/{person}/end': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['end']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/people/{person}/factor/end': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['endFactor']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/people/{person}/file': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['file']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/people/{person}/leaving': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['look']
-    put?: never
-    post: operations['erase']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/pupils/{person}/answers': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['ofPupil_1']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/pupils/{person}/attendance': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['pupil']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/pupils/{person}/attendance.csv': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['pupilTable']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/pupils/{person}/attendance.pdf': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['pupilPaper']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/pupils/{person}/groups': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['of']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/pupils/{person}/merits': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['ofPupil']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/recordings': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['list_2']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/recordings/mine': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['mine']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/recordings/schema': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['schema']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/recordings/{recording}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['one']
-    put?: never
-    post?: never
-    delete: operations['delete_2']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/recordings/{recording}/captions.vtt': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['captions']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/recordings/{recording}/copy': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['copy_1']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/recordings/{recording}/end': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['end_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/recordings/{recording}/kept': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['keep']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/recordings/{recording}/playback': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['playback']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/recordings/{recording}/shown': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['show']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/recordings/{recording}/sound': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['sound']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/recordings/{recording}/watched': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['tell']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/recordings/{recording}/wishes': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['ask']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/recordings/{recording}/wishes/{wish}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['answer']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/register-settings': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['settings']
-    put: operations['change_1']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/rules-findings': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['findings']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/rules/watched-words': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['all']
-    put: operations['change']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/rules/{place}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['rules']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/rules/{place}/draft': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['edit']
-    post?: never
-    delete: operations['discard']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/rules/{place}/draft/consequences': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['consequences']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/rules/{place}/draft/in-force': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['putInForce']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/rules/{place}/draft/why': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['whyOfCase']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/rules/{place}/history': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['history']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/rules/{place}/why': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['why_2']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/school-files': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['write_1']
-    put?: never
-    post: operations['take_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/school-files/preview': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['preview_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['seat']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/board': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['boardAtSeat']
-    put?: never
-    post?: never
-    delete: operations['wipeOwn']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/board.pdf': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['pdfAtSeat']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/board.svg': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['svgAtSeat']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/board/erase': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['eraseAtSeat']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/board/marks': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['drawAtSeat']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/board/pictures/{file}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['pictureAtSeat']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/board/point': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['pointAtSeat']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/board/undo': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['undoAtSeat']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/echo': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['echo']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/files': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['sendFromSeat']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/files/{number}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['fetchAtSeat']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/group': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['accept']
-    delete: operations['comeBack']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/group/help': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['help']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/hand': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['raiseHand']
-    post?: never
-    delete: operations['lowerOwnHand']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/help/chat': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['pause']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/help/door/{arrival}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['letIn']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/help/hands/{person}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['callOn']
-    delete: operations['lower']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/leave': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['leaveSeat']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/name': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['rename']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/off/{what}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['turnOwnOff']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/on/{what}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['turnOn']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/press': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['press']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/questions/{number}/answer': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['answer_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/sign': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    delete: operations['takeSignBack']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/sign/{sign}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put: operations['showSign']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/slate': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['own']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/slate/hand-in': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['handIn']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/slate/marks': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['draw']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/slate/undo': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['undo_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/slate/wipe': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['wipe']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/stream': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['stream']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/why/{rule}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['why_1']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/seats/{visit}/words': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['sayAtSeat']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/session': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['signIn']
-    delete: operations['signOut']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/sets': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['sets']
-    put?: never
-    post: operations['add']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/sets/{id}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    delete: operations['delete_3']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/standing': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['standing']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/timetable': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['page_2']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/timetable/changes/{change}/undo': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['undo']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/timetable/import': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['take']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/timetable/import/preview': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['preview']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/timetable/lessons.csv': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['table']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/timetable/lessons/{lesson}/change': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['change_5']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/timetable/lessons/{lesson}/cover': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['cover']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/today': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['today']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/try/{place}/{role}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['tried']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/try/{place}/{role}/why/{rule}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['why']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/upkeep': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['page_1']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/upkeep/backups': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['make']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/feeds/{token}.ics': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['feed']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
+    "/api/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_9"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["confirm"];
+        post: operations["offer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/factor/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["endFactor_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["password"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/sign-ins/{session}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["endSignIn"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/adults": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["adults"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attendance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["attention"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attendance/lessons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["behind"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bring/{word}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["bringing"];
+        put?: never;
+        post: operations["bringFromPhone"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page"];
+        put: operations["write"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/charter/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["export"];
+        put?: never;
+        post: operations["read_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/charter/for-parents.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["forParents"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/charter/for-pupils": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["forPupils"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/charter/schema": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["schema_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list_1"];
+        put?: never;
+        post: operations["make_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_8"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/adults/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["addAdult"];
+        post?: never;
+        delete: operations["removeAdult"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/adults/{person}/lead": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["handOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/attendance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["grid"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/attendance.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table_6"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/attendance.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["paper"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/candidates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["candidates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofClass_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/feed/renew": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["renewOfClass"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/group-marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["mark"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["groups"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/groups/proposal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["propose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/joining": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["joining"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/link.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["qrCode"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/link/renew": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["renew"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/link/shown": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["show_2"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/merits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofClass_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/monitors/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["trust"];
+        post?: never;
+        delete: operations["endTrust"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/prepared": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["prepare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/prepared/{set}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change_4"];
+        post?: never;
+        delete: operations["delete_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/pupils": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addPupil"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/pupils/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removePupil"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/question-sets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sets_1"];
+        put?: never;
+        post: operations["add_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/question-sets/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/question-sets/{set}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change_3"];
+        post?: never;
+        delete: operations["delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/question-sets/{set}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["copy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/question-sets/{set}/questions.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table_5"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/question-sets/{set}/questions.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["items"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/questions/sums": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sums"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/recordings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/roster": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take_4"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/roster/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview_5"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/roster/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table_4"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/series": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["schedule"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/sets/{set}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["use"];
+        post?: never;
+        delete: operations["stopUsing"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/sets/{set}/consequences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["consequences_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/staff-link/renew": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["renewStaffLink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/subject": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setSubject"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/title": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["rename_2"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/welcome": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofClass"];
+        put: operations["writeOfClass"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/wishes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["wish"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/wishes/{wish}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["end_4"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/word": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["word_1"];
+        put: operations["choose"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/word/suggestions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["suggestions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/consents": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_7"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/consents/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/consents/import/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview_4"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/consents/people/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["about"];
+        put?: never;
+        post: operations["note"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/consents/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table_3"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/corridor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["corridor"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/corridor/{lesson}/{kind}/take-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/demo/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["people"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/demo/session/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signIn_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/demo/stage": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stage"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/demo/stage/speed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["speed"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/demo/stage/{lesson}/mischief/{script}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["mischief"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/demo/stage/{lesson}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["next"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/demo/stage/{lesson}/recorder/{failure}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["failRecorder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doorsteps/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["doorstep"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doorsteps/{token}/knock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["knock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mine_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/feed/renew": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["renewMine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/first-start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["firstStart"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/group-levels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["levels"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/inspection": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_6"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/inspection/accept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["accept_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/inspection/draft/{place}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["draft"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/inspection/mend": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["mend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/inspection/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/inspection/reopen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["reopen_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keeping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["keeping"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_5"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/admit-all-listed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["admitAllListed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/announcements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["putUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/announcements/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeDown"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["board"];
+        put?: never;
+        post?: never;
+        delete: operations["wipe_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pdf_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["svg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/earlier": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["earlier"];
+        put?: never;
+        post: operations["bringEarlier"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/erase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["erase_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["draw_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/page": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["turn"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/pages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addPage"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/pages/{page}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removePage"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/people/{person}/take-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeAway_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/phone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["phone"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/pictures/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/point": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["point"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/board/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/call": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["call"];
+        delete: operations["endCall"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/call/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["passOn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/captions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["caption"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/captions.vtt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["captions_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/clock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["start_1"];
+        delete: operations["end_3"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/clock/longer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["longer_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/clock/pause": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["pause_2"];
+        post?: never;
+        delete: operations["goOn_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/curbs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["giveCurb"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/desk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["desk"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/desk/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stream_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/dismiss": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["dismiss"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sendFromDesk"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/files/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fetchAtDesk"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/focus": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["focus"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["add_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/as-last-time": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["asLast"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/call-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["callBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/come-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["comeOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/look-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAway"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/made": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["make_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/prepared/{set}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["prepared"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["preview_6"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/send-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sendOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/stay-longer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stayLonger"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/task": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["task"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/{group}/go-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["goIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/{group}/lock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["lock"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/{group}/look-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/{group}/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["rename_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/{group}/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["empty"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/groups/{group}/seen-to": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["seenTo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/held/{number}/keep-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keepBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/held/{number}/let-through": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["letThrough"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/join": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/leave": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["leave"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/light": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["lighten"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/live-setting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setLive"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/logs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/logs/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/logs/{log}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/materials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["handOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/materials/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeBack_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/merits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["give"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/merits/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/mute-all": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["muteAll"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/mute-all/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undoMuteAll"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/nudges": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["nudge_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/open": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["open"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/own/{what}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["show_4"];
+        delete: operations["stopShowing"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/passes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["givePass"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/people/{person}/allow-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["allowBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/people/{person}/group": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["move"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/people/{person}/last-word": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lastWord"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/people/{person}/loans/{rule}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["endLoan"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/people/{person}/lower-hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lowerHand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/people/{person}/off/{what}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["turnOff"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/people/{person}/remove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["remove"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["plan_1"];
+        put: operations["change_2"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/plan/visitors/{person}/renew": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["renewLink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/prepared-welcome": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofLesson"];
+        put: operations["writeOfLesson"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/questions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ask_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/questions/{number}/close": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["close"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/questions/{number}/longer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["longer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/questions/{number}/nudge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["nudge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/questions/{number}/put-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["putAway"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/questions/{number}/show": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["show_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/recording": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["start"];
+        delete: operations["end_2"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/recording/pause": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["pause_1"];
+        post?: never;
+        delete: operations["goOn"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/register": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["register"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/register.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/register.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/register/corrections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["correct_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/register/reopen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["reopen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/register/sign": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sign"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/replay": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["replay"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/replay/at": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["at"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/results": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["results"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/results.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/resume": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["resume"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/running-order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["plan"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/signs/clear": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["clearSigns"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/slates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["slates"];
+        put?: never;
+        post: operations["giveOut"];
+        delete: operations["takeAway"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/slates/collect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["collect"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/slates/give-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["giveBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/slates/shown": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["show_1"];
+        post?: never;
+        delete: operations["hide"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/stance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["switchStance"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/stance/{stance}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["changes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/take-charge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeCharge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/visits/{visit}/admit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["admit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/visits/{visit}/admit-guest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["admitGuest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/visits/{visit}/turn-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["turnAway"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/welcome": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["welcome"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/why/{rule}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["why_3"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["say"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_4"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/looks.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/merit-reasons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["reasons"];
+        put: operations["writeReasons"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/my-day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["myDay"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/my-merits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mine_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outbox": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_3"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outbox/templates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["templates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outbox/templates/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["word"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list"];
+        put?: never;
+        post: operations["add_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["correct"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["account"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["end"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}/factor/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["endFactor"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}/leaving": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["look"];
+        put?: never;
+        post: operations["erase"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pupils/{person}/answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofPupil_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pupils/{person}/attendance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pupil"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pupils/{person}/attendance.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pupilTable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pupils/{person}/attendance.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pupilPaper"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pupils/{person}/groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["of"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pupils/{person}/merits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofPupil"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/mine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mine"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/schema": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["schema"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["one"];
+        put?: never;
+        post?: never;
+        delete: operations["delete_2"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/captions.vtt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["captions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["copy_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["end_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/kept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/playback": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["playback"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/shown": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["show"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/sound": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sound"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/watched": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tell"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/wishes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{recording}/wishes/{wish}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["answer"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/register-settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["settings"];
+        put: operations["change_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules-findings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["findings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/watched-words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all"];
+        put: operations["change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/{place}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rules"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/{place}/draft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["edit"];
+        post?: never;
+        delete: operations["discard"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/{place}/draft/consequences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["consequences"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/{place}/draft/in-force": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["putInForce"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/{place}/draft/why": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["whyOfCase"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/{place}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/{place}/why": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["why_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["write_1"];
+        put?: never;
+        post: operations["take_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school-files/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["seat"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/board": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["boardAtSeat"];
+        put?: never;
+        post?: never;
+        delete: operations["wipeOwn"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/board.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pdfAtSeat"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/board.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["svgAtSeat"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/board/erase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["eraseAtSeat"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/board/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["drawAtSeat"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/board/pictures/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pictureAtSeat"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/board/point": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["pointAtSeat"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/board/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undoAtSeat"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/echo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["echo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sendFromSeat"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/files/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fetchAtSeat"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/group": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["accept"];
+        delete: operations["comeBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/group/help": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["help"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["raiseHand"];
+        post?: never;
+        delete: operations["lowerOwnHand"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/help/chat": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["pause"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/help/door/{arrival}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["letIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/help/hands/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["callOn"];
+        delete: operations["lower"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/leave": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["leaveSeat"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["rename"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/off/{what}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["turnOwnOff"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/on/{what}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["turnOn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/press": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["press"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/questions/{number}/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["answer_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/sign": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeSignBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/sign/{sign}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["showSign"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/slate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["own"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/slate/hand-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["handIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/slate/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["draw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/slate/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/slate/wipe": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["wipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stream"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/why/{rule}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["why_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sayAtSeat"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signIn"];
+        delete: operations["signOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sets"];
+        put?: never;
+        post: operations["add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["delete_3"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/standing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["standing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/timetable": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/timetable/changes/{change}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/timetable/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/timetable/import/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/timetable/lessons.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/timetable/lessons/{lesson}/change": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["change_5"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/timetable/lessons/{lesson}/cover": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["cover"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/today": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["today"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/try/{place}/{role}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["tried"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/try/{place}/{role}/why/{rule}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["why"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/upkeep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/upkeep/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["make"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/feeds/{token}.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["feed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
-export type webhooks = Record<string, never>
+export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    AcceptRequest: {
-      key: string
-      until: string
-      why: string
-    }
-    Acceptance: {
-      /** Format: date-time */
-      at: string
-      by: string
-      key: string
-      until: string
-      why: string
-    }
-    AccountPage: {
-      factor: boolean
-      hasPassword: boolean
-      /** @enum {string} */
-      missing: 'NOTHING' | 'OWN_PASSWORD' | 'SECOND_FACTOR'
-      name: string
-      /** Format: int32 */
-      recoveryCodes: number
-      signIn: string
-      signIns: components['schemas']['SignInLine'][]
-    }
-    AccountRequest: {
-      signIn: string
-    }
-    AdmitRequest: {
-      as?: string
-    }
-    AdultsView: {
-      /** Format: date-time */
-      byRuleUntil?: string
-      classId: string
-      erasedWhy: string
-      extendedBy: string
-      /** Format: date-time */
-      extendedUntil?: string
-      extendedWhy: string
-      forLesson?: string
-      isHeld: boolean
-      lesson?: string
-      /** Format: date-time */
-      shownFrom?: string
-      /** Format: date-time */
-      shownUntil?: string
-      watchers: components['schemas']['WatcherLine'][]
-      where: string
-      wishes: components['schemas']['WishLine'][]
-    }
-    AheadBegun: {
-      /** Format: date-time */
-      begun: string
-      recording: string
-    }
-    AheadEnded: {
-      /** Format: int64 */
-      lengthSeconds: number
-      recording: string
-    }
-    AheadRequest: {
-      title: string
-    }
-    Alert: {
-      grave: boolean
-      /** @enum {string} */
-      kind:
-        | 'QUIET_WITHOUT_ADULT'
-        | 'STOPPED'
-        | 'SWEEP'
-        | 'RECORD_DAMAGED'
-        | 'NO_ADULT'
-        | 'GROUP_CALLS'
-        | 'GROUP_ALONE'
-        | 'REMOVED_KNOCKS'
-        | 'RECORDING_MISSING'
-        | 'NOT_OPENED'
-        | 'STRANGER_AT_OPEN_DOOR'
-        | 'TOO_FEW_ADULTS'
-        | 'GUEST_LET_IN'
-        | 'WAITS_LONG'
-        | 'WORDS_WAIT'
-        | 'OVER_TIME'
-      mine: boolean
-      /** Format: date-time */
-      since: string
-      takenBy?: string
-      text: string
-    }
-    AllSlates: {
-      /** Format: int32 */
-      number: number
-      slates: components['schemas']['SlateSheet'][]
-    }
-    AnswerLine: {
-      number?: string
-      picked: number[]
-      text?: string
-    }
-    AnswerOf: {
-      id: string
-      name: string
-      right?: boolean
-      /** Format: int64 */
-      seconds: number
-      words: string
-    }
-    ApartMet: {
-      /** Format: date-time */
-      from: string
-      group: string
-      one: string
-      other: string
-      reason: string
-      /** Format: date-time */
-      until: string
-    }
-    AskRequest: {
-      changeable: boolean
-      group?: string
-      prepared?: string
-      question: components['schemas']['QuestionGiven']
-      /** Format: int32 */
-      seconds?: number
-    }
-    Asked: {
-      /** Format: int64 */
-      at?: number
-      facts?: string[]
-      /** Format: int32 */
-      minute?: number
-      /** Format: int32 */
-      present?: number
-    }
-    AtDoor: {
-      name: string
-      visit: string
-    }
-    AttentionPage: {
-      adults: components['schemas']['Named'][]
-      classes: components['schemas']['Named'][]
-      hours: components['schemas']['Named'][]
-      limits: components['schemas']['Limits']
-      /** Format: int32 */
-      lookedAt: number
-      pupils: components['schemas']['Needing'][]
-      subjects: components['schemas']['Named'][]
-      weekdays: components['schemas']['Named'][]
-    }
-    BackRequest: {
-      /** Format: int32 */
-      seconds: number
-    }
-    BackupLine: {
-      /** Format: date-time */
-      at: string
-      /** Format: int64 */
-      bytes: number
-      file: string
-    }
-    BehindLesson: {
-      adult: string
-      lesson: string
-      rate: components['schemas']['Rate']
-      /** Format: date-time */
-      starts: string
-      title: string
-    }
-    BoardSheet: {
-      marks: components['schemas']['MarkLine'][]
-      me: string
-      /** Format: int32 */
-      number: number
-      page: components['schemas']['PageLine']
-      sheet: string
-    }
-    BoardShown: {
-      pages: components['schemas']['PageLine'][]
-      place: string
-      /** Format: int32 */
-      shown: number
-    }
-    BringRequest: {
-      from: string
-      in?: string
-    }
-    Bringing: {
-      title: string
-    }
-    BrokenWish: {
-      binding: boolean
-      says: string
-    }
-    CalendarPage: {
-      closes: string
-      days: ('MONDAY' | 'TUESDAY' | 'WEDNESDAY' | 'THURSDAY' | 'FRIDAY' | 'SATURDAY' | 'SUNDAY')[]
-      holidays: components['schemas']['NamedDays'][]
-      opens: string
-      terms: components['schemas']['NamedDays'][]
-    }
-    CalendarRequest: {
-      closes: string
-      days?: ('MONDAY' | 'TUESDAY' | 'WEDNESDAY' | 'THURSDAY' | 'FRIDAY' | 'SATURDAY' | 'SUNDAY')[]
-      holidays?: components['schemas']['NamedDays'][]
-      opens: string
-      terms?: components['schemas']['NamedDays'][]
-    }
-    CallRequest: {
-      /** Format: int32 */
-      seconds: number
-      task?: string
-    }
-    Candidate: {
-      id: string
-      name: string
-      /** Format: int32 */
-      year: number
-    }
-    CaptionLine: {
-      /** Format: date-time */
-      at: string
-      by: string
-      /** Format: int32 */
-      number: number
-      text: string
-    }
-    CaptionRequest: {
-      text?: string
-    }
-    CaseLine: {
-      /** Format: int64 */
-      at: number
-      facts: string[]
-      /** Format: int32 */
-      minute: number
-      place: string
-      /** Format: int32 */
-      present: number
-      situation: string
-      title: string
-      when: string
-    }
-    Cell: {
-      bound: boolean
-      /** @enum {string} */
-      loan: 'NONE' | 'PASS' | 'CURB'
-      rule: string
-      /** Format: date-time */
-      until?: string
-      value: string
-    }
-    CellLine: {
-      binding: boolean
-      bound: boolean
-      differs: boolean
-      drafted: boolean
-      note: string
-      overruled: boolean
-      own: boolean
-      ownValue: string
-      refined: boolean
-      /** @enum {string} */
-      role: 'LEAD_ADULT' | 'SECOND_ADULT' | 'CLASS_MONITOR' | 'PUPIL' | 'VISITOR' | 'OBSERVER'
-      source: string
-      value: string
-      words: string
-    }
-    Chapter: {
-      about: string
-      /** @enum {string} */
-      area:
-        | 'ENTRY'
-        | 'NAMES'
-        | 'VOICE_AND_CAMERA'
-        | 'CHAT'
-        | 'SHARING'
-        | 'SIGNALS'
-        | 'ACTIVITIES'
-        | 'RECORDING'
-        | 'GROUPS'
-        | 'LINKS'
-        | 'SUPERVISION'
-        | 'HELPING'
-        | 'REGISTER'
-        | 'ACCOUNTS'
-      rules: components['schemas']['RuleLine'][]
-      title: string
-    }
-    Check: {
-      ready: boolean
-      say: string
-      well: boolean
-      what: string
-    }
-    Choice: {
-      value: string
-      words: string
-    }
-    ClassGrid: {
-      classId: string
-      from: string
-      lessons: components['schemas']['GridLesson'][]
-      pupils: components['schemas']['GridPupil'][]
-      title: string
-      until: string
-      whole: components['schemas']['Rate']
-    }
-    ClassGroups: {
-      /** Format: int32 */
-      lastTimes: number
-      levels: string[]
-      prepared: components['schemas']['PreparedSet'][]
-      pupils: components['schemas']['PupilMark'][]
-      wishes: components['schemas']['KeptWish'][]
-    }
-    ClassLine: {
-      adults: string[]
-      id: string
-      /** Format: date-time */
-      next?: string
-      /** Format: int32 */
-      pupils: number
-      title: string
-      /** Format: int32 */
-      year: number
-    }
-    ClassMerits: {
-      never: string[]
-      ofClass: string
-      pupils: components['schemas']['PupilMerits'][]
-      title: string
-      /** Format: int32 */
-      weeks: number
-    }
-    ClassPage: {
-      adults: components['schemas']['Person'][]
-      id: string
-      leading: boolean
-      lessons: components['schemas']['LessonLine'][]
-      mine: boolean
-      monitors: components['schemas']['MonitorLine'][]
-      pupils: components['schemas']['Person'][]
-      subject: string
-      title: string
-      /** Format: int32 */
-      year: number
-    }
-    Classmate: {
-      id: string
-      name: string
-    }
-    ClockLongerRequest: {
-      /** Format: int32 */
-      seconds: number
-    }
-    ClockRequest: {
-      /** Format: int32 */
-      seconds?: number
-      task?: string
-      tone: boolean
-    }
-    ClockShown: {
-      /** Format: int32 */
-      number: number
-      over: boolean
-      /** Format: int64 */
-      ranMs: number
-      /** Format: date-time */
-      running?: string
-      /** Format: int64 */
-      seconds?: number
-      task: string
-      tone: boolean
-    }
-    ClosingLine: {
-      /** Format: int32 */
-      count: number
-      /** @enum {string} */
-      step: 'LINK_RETIRED' | 'GROUPS_CLOSED' | 'CHAT_KEPT' | 'RECORDING_KEPT' | 'BOARD_KEPT' | 'REGISTER_DRAFTED'
-    }
-    CodeLine: {
-      code: string
-      /** @enum {string} */
-      mark: 'PRESENT' | 'LATE' | 'LEFT_EARLY' | 'PARTLY' | 'ABSENT' | 'EXCUSED' | 'NOT_EXPECTED' | 'WATCHED'
-      meaning: string
-    }
-    Colleague: {
-      id: string
-      name: string
-    }
-    Column: {
-      bound: boolean
-      rule: string
-      title: string
-      value: string
-    }
-    ConditionLine: {
-      cells: components['schemas']['CellLine'][]
-      from: string
-      when: string
-      words: string
-    }
-    ConsentLine: {
-      classes: string[]
-      /** @enum {string} */
-      giver?: 'PARENT' | 'PUPIL' | 'SCHOOL' | 'VISITOR'
-      name: string
-      paper: string
-      person: string
-      /** Format: date */
-      since?: string
-      /** @enum {string} */
-      standing: 'GIVEN' | 'REFUSED' | 'WITHDRAWN' | 'UNKNOWN'
-      /** Format: date */
-      until?: string
-    }
-    ConsentPage: {
-      /** Format: int32 */
-      given: number
-      pupils: components['schemas']['ConsentLine'][]
-      /** Format: int32 */
-      refused: number
-      /** Format: int32 */
-      unknown: number
-      /** Format: int32 */
-      withdrawn: number
-    }
-    ConsentPreview: {
-      /** Format: int32 */
-      asTheyWere: number
-      encoding: string
-      encodingGuessed: boolean
-      fingerprint: string
-      noted: components['schemas']['NewWord'][]
-      wrong: components['schemas']['WrongRow'][]
-    }
-    ConsentRequest: {
-      from?: string
-      /** @enum {string} */
-      giver: 'PARENT' | 'PUPIL' | 'SCHOOL' | 'VISITOR'
-      paper: string
-      /** @enum {string} */
-      said: 'GIVEN' | 'REFUSED' | 'WITHDRAWN'
-      until?: string
-    }
-    ConsentWord: {
-      /** Format: date-time */
-      at: string
-      by: string
-      /** Format: date */
-      from: string
-      /** @enum {string} */
-      giver: 'PARENT' | 'PUPIL' | 'SCHOOL' | 'VISITOR'
-      paper: string
-      /** @enum {string} */
-      said: 'GIVEN' | 'REFUSED' | 'WITHDRAWN'
-      /** Format: date */
-      until?: string
-    }
-    CorrectionRequest: {
-      code?: string
-      /** Format: int32 */
-      lateMinutes: number
-      /** @enum {string} */
-      mark: 'PRESENT' | 'LATE' | 'LEFT_EARLY' | 'PARTLY' | 'ABSENT' | 'EXCUSED' | 'NOT_EXPECTED' | 'WATCHED'
-      person: string
-      reason: string
-    }
-    Corridor: {
-      /** Format: int32 */
-      calm: number
-      lessons: components['schemas']['CorridorLine'][]
-      /** Format: int32 */
-      live: number
-      /** Format: date-time */
-      next?: string
-      /** Format: date-time */
-      now: string
-      /** Format: int32 */
-      pupils: number
-    }
-    CorridorLine: {
-      adults: string[]
-      adultsIn: string[]
-      alerts: components['schemas']['Alert'][]
-      door: string
-      /** Format: date-time */
-      ends: string
-      /** Format: int32 */
-      expected: number
-      lesson: string
-      /** @enum {string} */
-      phase: 'PLANNED' | 'OPEN' | 'OVER'
-      /** Format: int32 */
-      present: number
-      stance?: string
-      /** Format: date-time */
-      starts: string
-      title: string
-      /** Format: int32 */
-      waiting: number
-    }
-    CoverRequest: {
-      adult: string
-      insteadOf?: string
-      through?: string
-      why: string
-    }
-    CoverageSum: {
-      /** Format: int64 */
-      coveredMinutes: number
-      /** Format: int32 */
-      lessons: number
-      missing: components['schemas']['MissingMinutes'][]
-      /** Format: int64 */
-      requiredMinutes: number
-      /** Format: int32 */
-      whole: number
-    }
-    CsrfToken: {
-      headerName: string
-      parameterName: string
-      token: string
-    }
-    DayLine: {
-      date: string
-      free: string
-      school: boolean
-    }
-    DemoPerson: {
-      about: string
-      id: string
-      name: string
-      /** @enum {string} */
-      position: 'LEAD' | 'TEACHER' | 'PUPIL'
-    }
-    DepartureLine: {
-      by: string
-      /** Format: date-time */
-      from: string
-      /** @enum {string} */
-      kind: 'LIVE_ORDER' | 'PASS' | 'CURB'
-      of?: string
-      title: string
-      /** Format: date-time */
-      until: string
-      value?: string
-    }
-    Desk: {
-      board: components['schemas']['BoardShown']
-      chat: components['schemas']['DeskChat']
-      clocks: components['schemas']['DeskClocks']
-      course: components['schemas']['DeskCourse']
-      door: components['schemas']['DeskDoor']
-      ending: components['schemas']['DeskEnding']
-      /** Format: date-time */
-      ends: string
-      groups: components['schemas']['DeskGroups']
-      lesson: string
-      material: components['schemas']['MaterialShown']
-      merits: components['schemas']['DeskMerits']
-      mine: components['schemas']['DeskMine']
-      needs: components['schemas']['NeedLine'][]
-      notices: components['schemas']['NoticesShown']
-      /** Format: date-time */
-      now: string
-      /** Format: int32 */
-      number: number
-      ofClass: string
-      questions: components['schemas']['DeskQuestions']
-      recording: components['schemas']['DeskRecording']
-      rights: components['schemas']['DeskRights']
-      signals: components['schemas']['DeskSignals']
-      slates: components['schemas']['DeskSlates']
-      /** Format: date-time */
-      starts: string
-      strokes: components['schemas']['Stroke'][]
-      supervision: components['schemas']['DeskSupervision']
-      title: string
-      words: components['schemas']['Message'][]
-    }
-    DeskAdult: {
-      id: string
-      in: boolean
-      leads: boolean
-      name: string
-      /** @enum {string} */
-      role: 'LEAD_ADULT' | 'SECOND_ADULT' | 'CLASS_MONITOR' | 'PUPIL' | 'VISITOR' | 'OBSERVER'
-    }
-    DeskCall: {
-      /** Format: int32 */
-      number: number
-      /** Format: date-time */
-      opens: string
-      /** Format: int32 */
-      passed: number
-      row: components['schemas']['InRow'][]
-      task: string
-    }
-    DeskChat: {
-      held: components['schemas']['HeldMessage'][]
-    }
-    DeskClocks: {
-      call?: components['schemas']['DeskCall']
-      clock?: components['schemas']['ClockShown']
-    }
-    DeskCourse: {
-      byTheClock: boolean
-      due?: string
-      order: components['schemas']['OrderStep'][]
-      stance?: string
-      /** Format: date-time */
-      stanceSince?: string
-      stances: components['schemas']['StanceChoice'][]
-      written: components['schemas']['WrittenStep'][]
-    }
-    DeskDoor: {
-      adults: components['schemas']['DeskAdult'][]
-      bound: boolean
-      /** Format: date-time */
-      dismissedAt?: string
-      observers: string[]
-      /** Format: date-time */
-      openedAt?: string
-      /** @enum {string} */
-      phase: 'PLANNED' | 'OPEN' | 'OVER'
-      pupils: components['schemas']['DeskPupil'][]
-      refused: components['schemas']['Refused'][]
-      value: string
-      waiting: components['schemas']['Waiting'][]
-    }
-    DeskEnding: {
-      closing: components['schemas']['ClosingLine'][]
-      lastWord?: string
-      leaving: string[]
-    }
-    DeskFailure: {
-      says: string
-      /** Format: date-time */
-      since: string
-      /** @enum {string} */
-      why: 'DISK_FULL' | 'LINE_LOST' | 'NO_ANSWER'
-    }
-    DeskGroups: {
-      /** Format: date-time */
-      aloneTogether?: string
-      broken: components['schemas']['BrokenWish'][]
-      how: string
-      late: components['schemas']['Latecomer'][]
-      next?: components['schemas']['NextVisit']
-      out?: components['schemas']['GroupsOut']
-      tables: components['schemas']['GroupTable'][]
-      task: string
-      /** Format: int32 */
-      together: number
-    }
-    DeskMerits: {
-      latest: components['schemas']['MeritLine'][]
-      of: {
-        [key: string]: number
-      }
-      reasons: string[]
-    }
-    DeskMine: {
-      door: components['schemas']['DeskMineDoor']
-      groups: components['schemas']['DeskMineGroups']
-      me: string
-      recording: components['schemas']['DeskMineRecording']
-      supervision: components['schemas']['DeskMineSupervision']
-    }
-    DeskMineDoor: {
-      in: boolean
-      leading: boolean
-      observing: boolean
-      overseeing: boolean
-    }
-    DeskMineGroups: {
-      in?: string
-      looking?: string
-    }
-    DeskMineRecording: {
-      mayEnd: boolean
-      mayPause: boolean
-      mayStart: boolean
-    }
-    DeskMineSupervision: {
-      mayTakeCharge: boolean
-    }
-    DeskPause: {
-      /** Format: int32 */
-      asksAfterMinutes: number
-      by: string
-      /** @enum {string} */
-      reason: 'CONFIDES' | 'HEALTH_OR_FAMILY' | 'PERSONAL_DATA' | 'BREAK' | 'OTHER'
-      says: string
-      /** Format: date-time */
-      since: string
-      /** Format: date-time */
-      until?: string
-    }
-    DeskPupil: {
-      agreed?: boolean
-      /** Format: date-time */
-      backBy?: string
-      id: string
-      name: string
-      removedWhy?: string
-      shownName?: string
-      stays: components['schemas']['DeskStretch'][]
-      waits: components['schemas']['DeskStretch'][]
-      /** @enum {string} */
-      whereabouts: 'MISSING' | 'WAITING' | 'IN' | 'CONNECTION_LOST' | 'GONE' | 'REMOVED'
-    }
-    DeskQuestion: {
-      answers: components['schemas']['AnswerOf'][]
-      ask: components['schemas']['QuestionLine']
-      /** Format: date-time */
-      askedAt: string
-      /** Format: int32 */
-      askedOf: number
-      changeable: boolean
-      enough: boolean
-      group?: string
-      /** Format: int32 */
-      medianSeconds?: number
-      missing: components['schemas']['NotYet'][]
-      named: boolean
-      nudged: boolean
-      /** Format: int32 */
-      number: number
-      open: boolean
-      results: components['schemas']['ResultLines']
-      shown: boolean
-      tellsRight: boolean
-      /** Format: date-time */
-      until?: string
-    }
-    DeskQuestions: {
-      now?: components['schemas']['DeskQuestion']
-    }
-    DeskRecording: {
-      failure?: components['schemas']['DeskFailure']
-      isRecording: boolean
-      /** Format: int64 */
-      missingSeconds: number
-      /** @enum {string} */
-      mode: 'REQUIRED' | 'OPTIONAL' | 'FORBIDDEN'
-      paused?: components['schemas']['DeskPause']
-      /** @enum {string} */
-      phase: 'OFF' | 'ANNOUNCED' | 'ASKED' | 'ON' | 'FAILED' | 'ENDED'
-      /** Format: int64 */
-      recordedSeconds: number
-      required: boolean
-      /** Format: date-time */
-      runningSince?: string
-      /** Format: date-time */
-      starts?: string
-      unheard: components['schemas']['DeskUnheard'][]
-      waiting?: components['schemas']['DeskWaiting']
-    }
-    DeskRights: {
-      columns: components['schemas']['Column'][]
-      help: components['schemas']['Column'][]
-      helpers: {
-        [key: string]: components['schemas']['Cell'][]
-      }
-      light: boolean
-      /** Format: int32 */
-      liveOrders: number
-      pupils: {
-        [key: string]: components['schemas']['PupilRights']
-      }
-      showing?: string
-      showingName?: string
-    }
-    DeskSignals: {
-      focus?: string
-      hands: components['schemas']['Hand'][]
-      of: {
-        [key: string]: 'AGREE' | 'DISAGREE' | 'SLOWER' | 'FASTER' | 'BREAK' | 'CANNOT_HEAR'
-      }
-      signs: components['schemas']['SignCount'][]
-    }
-    DeskSlates: {
-      now?: components['schemas']['SlatesOut']
-    }
-    DeskStretch: {
-      /** Format: date-time */
-      from: string
-      /** Format: date-time */
-      until?: string
-    }
-    DeskSupervision: {
-      /** Format: date-time */
-      aloneSince?: string
-      quiet: boolean
-      /** Format: date-time */
-      stoppedAt?: string
-      stoppedBecause?: string
-    }
-    DeskUnheard: {
-      name: string
-      person: string
-      /** @enum {string} */
-      standing: 'GIVEN' | 'REFUSED' | 'WITHDRAWN' | 'UNKNOWN'
-      /** @enum {string} */
-      what: 'NO_RECORDING' | 'CLOSED' | 'WAITS' | 'NOT_ASKED'
-    }
-    DeskWaiting: {
-      says: string
-      /** Format: date-time */
-      since: string
-      /** @enum {string} */
-      why: 'GROUPS' | 'NO_CONSENT' | 'SPEAKS'
-    }
-    DoorReason: {
-      /** @enum {string} */
-      code:
-        | 'LESSON_OVER'
-        | 'LINK_RETIRED'
-        | 'REMOVED_FOR_GOOD'
-        | 'REMOVED_EARLIER'
-        | 'NO_VISITORS'
-        | 'TURNED_AWAY_EARLIER'
-        | 'SWEEP'
-        | 'NAME_UNCLEAR'
-        | 'NAME_SIMILAR'
-        | 'NOT_ON_LIST'
-        | 'NO_SECOND_DEVICE'
-        | 'ALREADY_HERE'
-        | 'VISITOR'
-        | 'ROOM_IS_FULL'
-        | 'TOO_EARLY'
-        | 'NO_ADULT_YET'
-        | 'DOOR_SHUT'
-        | 'DOOR_KNOCK'
-        | 'ON_CLASS_LIST'
-      matters: boolean
-      rule?: string
-      text: string
-    }
-    DoorstepPage: {
-      adults: string[]
-      asksConsent: boolean
-      desk?: string
-      /** Format: date-time */
-      ends?: string
-      houseRules: string[]
-      /** @enum {string} */
-      kind: 'PUPILS' | 'STAFF' | 'VISITOR'
-      lesson?: string
-      name?: string
-      needsWord: boolean
-      /** Format: date-time */
-      next?: string
-      /** @enum {string} */
-      recording: 'REQUIRED' | 'OPTIONAL' | 'FORBIDDEN'
-      /** Format: date-time */
-      starts?: string
-      title: string
-      visit?: string
-      welcome?: components['schemas']['NoticeLine']
-    }
-    DraftEffect: {
-      appearing: components['schemas']['WeakSpot'][]
-      gone: components['schemas']['WeakSpot'][]
-    }
-    DraftLine: {
-      after: string
-      before: string
-      binding: boolean
-      note: string
-      overtaken: string
-      /** @enum {string} */
-      role: 'LEAD_ADULT' | 'SECOND_ADULT' | 'CLASS_MONITOR' | 'PUPIL' | 'VISITOR' | 'OBSERVER'
-      roleWords: string
-      rule: string
-      title: string
-      until: string
-      value: string
-      when: string
-      whenWords: string
-    }
-    DrawRequest: {
-      drawing: components['schemas']['DrawingBody']
-      /** Format: int32 */
-      page: number
-    }
-    DrawingBody: {
-      /** @enum {string} */
-      ink: 'INK' | 'GREEN' | 'RED' | 'OCHRE'
-      points?: number[]
-      /** @enum {string} */
-      shape: 'PEN' | 'LINE' | 'ARROW' | 'BOX' | 'RING' | 'TEXT'
-      text?: string
-      /** Format: int32 */
-      width: number
-    }
-    EarlierBoard: {
-      lesson: string
-      /** Format: int32 */
-      marks: number
-      /** Format: int32 */
-      pages: number
-      /** Format: date-time */
-      starts: string
-      title: string
-    }
-    Echo: {
-      word: string
-    }
-    EchoRequest: {
-      word?: string
-    }
-    EditRequest: {
-      binding: boolean
-      note?: string
-      /** @enum {string} */
-      role?: 'LEAD_ADULT' | 'SECOND_ADULT' | 'CLASS_MONITOR' | 'PUPIL' | 'VISITOR' | 'OBSERVER'
-      rule?: string
-      until?: string
-      value?: string
-      when?: string
-    }
-    EndRequest: {
-      ends?: string
-    }
-    EraseRequest: {
-      marks: number[]
-      /** Format: int32 */
-      page: number
-    }
-    FactLine: {
-      fact: string
-      so: boolean
-      words: string
-    }
-    FactorRequest: {
-      code: string
-      password: string
-    }
-    FeedAddress: {
-      address: string
-    }
-    FileLine: {
-      /** Format: int32 */
-      bytes: number
-      kind: string
-    }
-    FileRead: {
-      leftOut: string[]
-      name: string
-      questions: components['schemas']['QuestionLine'][]
-    }
-    FindingLine: {
-      causes: string[]
-      kind: string
-      place: string
-      title: string
-    }
-    FirstStart: {
-      name: string
-      password: string
-      school: string
-      setupWord: string
-      signIn: string
-      zone: string
-    }
-    FocusRequest: {
-      person?: string
-    }
-    ForgottenLine: {
-      about: string
-      /** Format: date-time */
-      at: string
-      /** Format: int32 */
-      count: number
-      kind: string
-      rule: string
-    }
-    FromRequest: {
-      from?: string
-    }
-    GiveBackRequest: {
-      person?: string
-    }
-    GivenAnswer: {
-      number?: string
-      picked?: number[]
-      text?: string
-    }
-    GivenCode: {
-      code: string
-      name: string
-      person: string
-      signIn: string
-      /** Format: date-time */
-      until: string
-    }
-    GivenMerit: {
-      /** Format: date-time */
-      at: string
-      by: string
-      lesson: string
-      reason: string
-      title: string
-    }
-    GridCell: {
-      code: string
-      corrected: boolean
-      /** Format: int32 */
-      lateMinutes: number
-      /** @enum {string} */
-      mark: 'PRESENT' | 'LATE' | 'LEFT_EARLY' | 'PARTLY' | 'ABSENT' | 'EXCUSED' | 'NOT_EXPECTED' | 'WATCHED'
-      /** Format: int32 */
-      minutes: number
-      /** @enum {string} */
-      why?: 'EXPECTED' | 'CALLED_OFF' | 'JOINED_LATER' | 'LEFT_BEFORE'
-    }
-    GridLesson: {
-      calledOff: boolean
-      id: string
-      /** Format: int32 */
-      minutes: number
-      rate: components['schemas']['Rate']
-      /** Format: date-time */
-      starts: string
-    }
-    GridPupil: {
-      cells: components['schemas']['GridCell'][]
-      name: string
-      person: string
-      rate: components['schemas']['Rate']
-    }
-    GroupAlone: {
-      group: string
-      /** Format: int64 */
-      seconds: number
-    }
-    GroupCall: {
-      by: string
-      /** Format: date-time */
-      since: string
-    }
-    GroupMate: {
-      id: string
-      name: string
-      /** @enum {string} */
-      where: 'IN' | 'ON_THE_WAY' | 'LOST' | 'ELSEWHERE' | 'MISSING'
-    }
-    GroupSeen: {
-      /** @enum {string} */
-      eye: 'NONE' | 'LOOKS' | 'IN'
-      /** Format: date-time */
-      from: string
-      /** Format: date-time */
-      until?: string
-    }
-    GroupStay: {
-      /** Format: date-time */
-      from: string
-      group: string
-      person: string
-      /** Format: int32 */
-      round: number
-      /** Format: date-time */
-      until: string
-    }
-    GroupTable: {
-      adults: string[]
-      /** Format: int64 */
-      aloneSeconds: number
-      /** Format: date-time */
-      aloneSince?: string
-      /** Format: date-time */
-      beyondAt?: string
-      /** Format: int32 */
-      board: number
-      call?: components['schemas']['GroupCall']
-      /** Format: int32 */
-      held: number
-      id: string
-      last?: components['schemas']['LastWords']
-      locked: boolean
-      looking: string[]
-      /** Format: int32 */
-      marks: number
-      mates: components['schemas']['GroupMate'][]
-      name: string
-      quiet: boolean
-      seen: components['schemas']['GroupSeen'][]
-    }
-    GroupsMade: {
-      /** Format: int32 */
-      metAgain: number
-      /** Format: int32 */
-      metAtLeast: number
-      /** Format: int32 */
-      number: number
-      says: string[]
-      /** Format: int64 */
-      seed: number
-    }
-    GroupsOut: {
-      calledBack: boolean
-      /** Format: date-time */
-      ends: string
-      /** Format: int32 */
-      invited: number
-      /** Format: date-time */
-      since: string
-    }
-    GroupsPreview: {
-      /** Format: int32 */
-      aloneMinutes: number
-      /** Format: int32 */
-      lastTimes: number
-      /** Format: int32 */
-      minutes: number
-      prepared: components['schemas']['PreparedName'][]
-      recording: string
-      rights: components['schemas']['InGroups'][]
-      /** Format: int32 */
-      smallest: number
-    }
-    GuestRequest: {
-      name: string
-      note: string
-    }
-    Hand: {
-      person: string
-      /** Format: date-time */
-      since: string
-    }
-    HandOverRequest: {
-      why: string
-    }
-    Handout: {
-      /** Format: date-time */
-      at: string
-      body: string
-      by: string
-      /** Format: int32 */
-      number: number
-      title: string
-    }
-    Heard: {
-      /** Format: date-time */
-      at: string
-      file?: components['schemas']['FileLine']
-      from: string
-      mine: boolean
-      /** Format: int32 */
-      number: number
-      text: string
-      /** @enum {string} */
-      to: 'CLASS' | 'ADULTS' | 'ONE' | 'PLACE'
-      toName: string
-    }
-    HeldBackLine: {
-      by: string
-      lesson: string
-      /** Format: date-time */
-      since: string
-      title: string
-      why: string
-    }
-    HeldLine: {
-      by: string
-      classes: string[]
-      place: string
-      says: string
-      title: string
-    }
-    HeldMessage: {
-      /** Format: date-time */
-      at: string
-      because: string
-      file?: components['schemas']['FileLine']
-      name: string
-      /** Format: int32 */
-      number: number
-      person: string
-      text: string
-      to: string
-    }
-    ImportOfClass: {
-      /** Format: int32 */
-      added: number
-      /** Format: int32 */
-      changed: number
-      classId: string
-      lines: string[]
-      /** Format: int32 */
-      missing: number
-      title: string
-    }
-    InCharge: {
-      id: string
-      name: string
-    }
-    InGroups: {
-      /** @enum {string} */
-      inGroups: 'CLOSED' | 'ON_REQUEST' | 'OPEN'
-      /** @enum {string} */
-      now: 'CLOSED' | 'ON_REQUEST' | 'OPEN'
-      rule: string
-      title: string
-    }
-    InRow: {
-      /** Format: int64 */
-      delayMs: number
-      id: string
-      /** Format: int64 */
-      ms: number
-      name: string
-      /** Format: int32 */
-      place: number
-      tied: boolean
-      /** Format: int32 */
-      timesFirst: number
-    }
-    InspectedDay: {
-      /** Format: int32 */
-      dangers: number
-      day: string
-      /** Format: int32 */
-      notes: number
-      /** Format: int32 */
-      weak: number
-    }
-    InspectionPage: {
-      accepted: components['schemas']['WeakSpot'][]
-      /** Format: int32 */
-      lessons: number
-      open: components['schemas']['WeakSpot'][]
-      trend: components['schemas']['InspectedDay'][]
-    }
-    InvitedVisitor: {
-      link: string
-      name: string
-      person: string
-    }
-    Joining: {
-      /** Format: double */
-      bits: number
-      forPupils: components['schemas']['Note']
-      inFull: components['schemas']['Note']
-      link: string
-      renewal: string
-      shown: boolean
-      shownBound: boolean
-      /** Format: int32 */
-      shownMinutes: number
-      staffLink: string
-      word: string
-    }
-    KeepRequest: {
-      until: string
-      why: string
-    }
-    KeeperLine: {
-      by: string
-      /** Format: int64 */
-      minutes: number
-      /** Format: int32 */
-      orders: number
-    }
-    KeepingPage: {
-      adults: components['schemas']['KeptPart'][]
-      all: components['schemas']['KeptSum']
-      classes: components['schemas']['KeptPart'][]
-      /** Format: int32 */
-      driftedInAll: number
-      from: string
-      habits: components['schemas']['KeptPart'][]
-      lessons: components['schemas']['KeptLesson'][]
-      rules: components['schemas']['KeptPart'][]
-      until: string
-    }
-    KeptAndForgotten: {
-      /** Format: int32 */
-      backupsKept: number
-      held: components['schemas']['HeldBackLine'][]
-      kinds: components['schemas']['KeptLine'][]
-      went: components['schemas']['ForgottenLine'][]
-    }
-    KeptDeparture: {
-      by: string
-      /** @enum {string} */
-      kind: 'LIVE_ORDER' | 'PASS' | 'CURB'
-      /** Format: int64 */
-      minutes: number
-      of?: string
-      title: string
-      value?: string
-    }
-    KeptLesson: {
-      /** Format: int64 */
-      aloneMinutes: number
-      departures: components['schemas']['KeptDeparture'][]
-      lesson: string
-      /** Format: date-time */
-      starts: string
-      title: string
-    }
-    KeptLine: {
-      /** Format: int32 */
-      days: number
-      /** Format: int32 */
-      held: number
-      /** @enum {string} */
-      kind: 'WORDS' | 'BOARD' | 'ANSWERS' | 'CAPTIONS' | 'RECORDINGS' | 'REGISTERS' | 'MESSAGES' | 'LOOKS' | 'DEVICES'
-      /** Format: int32 */
-      nextWeek: number
-      ofLessons: boolean
-      rule: string
-      title: string
-    }
-    KeptPart: {
-      id: string
-      name: string
-      sum: components['schemas']['KeptSum']
-    }
-    KeptSum: {
-      /** Format: int64 */
-      aloneMinutes: number
-      /** Format: int32 */
-      departed: number
-      /** Format: int32 */
-      lessons: number
-      /** Format: int32 */
-      lessonsAlone: number
-      /** Format: int64 */
-      minutes: number
-      /** Format: int32 */
-      times: number
-    }
-    KeptWish: {
-      /** Format: date-time */
-      at: string
-      binding: boolean
-      byName: string
-      /** Format: int64 */
-      id: number
-      /** @enum {string} */
-      kind: 'APART' | 'TOGETHER'
-      mayEnd: boolean
-      people: string[]
-      reason: string
-      says: string
-    }
-    KnockRequest: {
-      agreed?: boolean
-      mayBeRecorded?: boolean
-      name: string
-      word?: string
-    }
-    Knocked: {
-      visit: string
-    }
-    LastWords: {
-      /** Format: date-time */
-      at: string
-      from: string
-      text: string
-    }
-    Latecomer: {
-      id: string
-      name: string
-      to?: string
-      toName?: string
-    }
-    LeavingPage: {
-      goes: components['schemas']['LeftLine'][]
-      kept: components['schemas']['StaysLine'][]
-      name: string
-    }
-    LeavingRequest: {
-      name: string
-    }
-    LeftLine: {
-      /** Format: int32 */
-      count: number
-      what: string
-    }
-    LessonBox: {
-      adults: components['schemas']['InCharge'][]
-      classId: string
-      covered: boolean
-      date: string
-      /** Format: date-time */
-      ends: string
-      findings: string[]
-      id: string
-      mine: boolean
-      /** Format: int32 */
-      minute: number
-      /** Format: int32 */
-      minutes: number
-      /** Format: int32 */
-      pupils: number
-      reason?: string
-      /** @enum {string} */
-      severity?: 'DANGER' | 'WEAK_SPOT' | 'NOTE'
-      /** Format: date-time */
-      starts: string
-      /** @enum {string} */
-      state: 'PLANNED' | 'LIVE' | 'OVER' | 'CANCELLED'
-      title: string
-      /** Format: int32 */
-      year: number
-    }
-    LessonChangeRequest: {
-      cancelled?: boolean
-      following: boolean
-      from?: string
-      /** Format: int32 */
-      minutes?: number
-      why: string
-    }
-    LessonLine: {
-      adults: string[]
-      classId: string
-      /** Format: date-time */
-      ends: string
-      id: string
-      mine: boolean
-      /** Format: date-time */
-      openedAt?: string
-      /** @enum {string} */
-      phase: 'PLANNED' | 'OPEN' | 'OVER'
-      /** Format: int32 */
-      pupils: number
-      /** Format: date-time */
-      starts: string
-      title: string
-    }
-    LessonPlanPage: {
-      day: string
-      editable: boolean
-      groups: boolean
-      invited: components['schemas']['InvitedVisitor'][]
-      lesson: string
-      ofClass: string
-      recording: boolean
-      starts: string
-      title: string
-      visitors: string[]
-    }
-    LessonsBehind: {
-      lessons: components['schemas']['BehindLesson'][]
-      title: string
-      whole: components['schemas']['Rate']
-    }
-    LevelsRequest: {
-      words?: string[]
-    }
-    LightRequest: {
-      on: boolean
-    }
-    Limits: {
-      /** Format: int32 */
-      belowPercent: number
-      /** Format: int32 */
-      dropPoints: number
-      /** Format: int32 */
-      inARow: number
-      /** Format: int32 */
-      lateTimes: number
-    }
-    Line: {
-      code: string
-      /** @enum {string} */
-      computed: 'PRESENT' | 'LATE' | 'LEFT_EARLY' | 'PARTLY' | 'ABSENT' | 'EXCUSED' | 'NOT_EXPECTED' | 'WATCHED'
-      /** Format: int32 */
-      computedLateMinutes: number
-      corrections: components['schemas']['Written'][]
-      /** Format: int32 */
-      drops: number
-      /** Format: int32 */
-      earlyMinutes: number
-      /** Format: date-time */
-      firstIn?: string
-      /** Format: date-time */
-      lastOut?: string
-      /** Format: int32 */
-      lateMinutes: number
-      /** Format: int64 */
-      longestGapMinutes: number
-      /** @enum {string} */
-      mark: 'PRESENT' | 'LATE' | 'LEFT_EARLY' | 'PARTLY' | 'ABSENT' | 'EXCUSED' | 'NOT_EXPECTED' | 'WATCHED'
-      /** Format: int64 */
-      minutes: number
-      name: string
-      person: string
-      /** Format: int32 */
-      share: number
-      stays: components['schemas']['Stretch'][]
-      /** Format: int64 */
-      waitedMinutes: number
-      waits: components['schemas']['Stretch'][]
-    }
-    Link: {
-      /** @enum {string} */
-      effect: 'DECIDES' | 'REPLACED' | 'OVERRULED'
-      note: string
-      text: string
-      value: string
-    }
-    LoanRequest: {
-      /** Format: int32 */
-      minutes: number
-      person: string
-      rule: string
-    }
-    LockRequest: {
-      on: boolean
-    }
-    LogColumns: {
-      /** Format: int32 */
-      joined: number
-      /** Format: int32 */
-      left: number
-      /** Format: int32 */
-      minutes: number
-      /** Format: int32 */
-      name: number
-    }
-    LogFault: {
-      /** Format: int32 */
-      line: number
-      message: string
-    }
-    LogLine: {
-      /** Format: date-time */
-      at: string
-      by: string
-      file: string
-      id: string
-    }
-    LogName: {
-      candidates: components['schemas']['LogPupil'][]
-      /** @enum {string} */
-      certainty: 'EXACT' | 'SIMILAR' | 'UNCLEAR' | 'NONE'
-      /** Format: int64 */
-      minutes: number
-      name: string
-      /** Format: int32 */
-      rows: number
-      who?: string
-    }
-    LogPreview: {
-      columns: components['schemas']['LogColumns']
-      fingerprint: string
-      heading: string[]
-      list: components['schemas']['LogPupil'][]
-      names: components['schemas']['LogName'][]
-      /** Format: int32 */
-      open: number
-      questions: ('DATE_ORDER' | 'ZONE')[]
-      remembered: boolean
-      wrong: components['schemas']['LogFault'][]
-      /** Format: int32 */
-      wrongInAll: number
-      zone: string
-    }
-    LogPupil: {
-      id: string
-      name: string
-    }
-    LongerRequest: {
-      /** Format: int32 */
-      minutes: number
-    }
-    LookLine: {
-      about: string
-      address: string
-      /** Format: date-time */
-      at: string
-      /** @enum {string} */
-      kind: 'SIGNED_IN' | 'SIGN_IN_FAILED' | 'SIGNED_OUT' | 'LOOKED' | 'TOOK_AWAY' | 'CHANGED_ACCOUNT'
-      /** Format: int64 */
-      number: number
-      place: string
-      who: string
-    }
-    LooksPage: {
-      /** Format: int32 */
-      keptDays: number
-      lines: components['schemas']['LookLine'][]
-      /** Format: int64 */
-      next?: number
-    }
-    MarkLine: {
-      author: string
-      authorName: string
-      /** @enum {string} */
-      ink: 'INK' | 'GREEN' | 'RED' | 'OCHRE'
-      /** Format: int32 */
-      number: number
-      points: number[]
-      /** @enum {string} */
-      shape: 'PEN' | 'LINE' | 'ARROW' | 'BOX' | 'RING' | 'TEXT'
-      text: string
-      /** Format: int32 */
-      width: number
-    }
-    MarkRequest: {
-      /** Format: int32 */
-      level: number
-      person: string
-      trusted: boolean
-    }
-    MarksRequest: {
-      marks?: components['schemas']['MarkRequest'][]
-    }
-    MaterialRequest: {
-      body?: string
-      title?: string
-    }
-    MaterialShown: {
-      captions: components['schemas']['CaptionLine'][]
-      handouts: components['schemas']['Handout'][]
-    }
-    Me: {
-      id: string
-      /** @enum {string} */
-      missing: 'NOTHING' | 'OWN_PASSWORD' | 'SECOND_FACTOR'
-      name: string
-      /** @enum {string} */
-      position: 'LEAD' | 'TEACHER' | 'PUPIL'
-    }
-    MendPreview: {
-      appearing: components['schemas']['WeakSpot'][]
-      fingerprint: string
-      gone: components['schemas']['WeakSpot'][]
-      mends: string[]
-    }
-    MendRequest: {
-      fingerprint: string
-      keys: string[]
-    }
-    MendsMade: {
-      change: string
-      /** Format: int32 */
-      mends: number
-    }
-    MeritLine: {
-      name: string
-      /** Format: int32 */
-      number: number
-      person: string
-      reason: string
-      /** Format: date-time */
-      until: string
-    }
-    MeritRequest: {
-      people: string[]
-      reason: string
-    }
-    Message: {
-      /** Format: date-time */
-      at: string
-      file?: components['schemas']['FileLine']
-      from: string
-      fromName: string
-      /** Format: int32 */
-      number: number
-      place?: string
-      text: string
-      /** @enum {string} */
-      to: 'CLASS' | 'ADULTS' | 'ONE' | 'PLACE'
-      toName: string
-    }
-    MissingMinutes: {
-      /** @enum {string} */
-      cause: 'LATE' | 'PAUSED' | 'FAILED' | 'NO_CONSENT' | 'GROUPS' | 'ENDED'
-      /** Format: int64 */
-      seconds: number
-    }
-    Moment: {
-      day?: string
-      draft?: boolean
-      stance?: string
-      time?: string
-    }
-    MonitorLine: {
-      lesson?: string
-      name: string
-      person: string
-      until: string
-    }
-    MoreSecondsRequest: {
-      /** Format: int32 */
-      seconds: number
-    }
-    MoveRequest: {
-      to?: string
-    }
-    MuteRequest: {
-      keepMuted: boolean
-    }
-    MyDay: {
-      later: components['schemas']['MyLesson'][]
-      today: components['schemas']['MyLesson'][]
-    }
-    MyLesson: {
-      adults: string[]
-      /** Format: date-time */
-      ends: string
-      id: string
-      joinPath?: string
-      /** Format: date-time */
-      shownFrom?: string
-      /** Format: date-time */
-      starts: string
-      /** @enum {string} */
-      state: 'COMING' | 'OPEN' | 'OVER' | 'CANCELLED'
-      title: string
-    }
-    MyRecording: {
-      /** Format: date-time */
-      begun: string
-      id: string
-      isAhead: boolean
-      isAsked: boolean
-      /** Format: int64 */
-      lengthSeconds: number
-      title: string
-      /** Format: date-time */
-      until?: string
-      /** @enum {string} */
-      watch: 'YES' | 'ASK' | 'NO'
-      /** Format: int32 */
-      watchedPercent: number
-    }
-    NameRequest: {
-      name?: string
-    }
-    Named: {
-      id: string
-      name: string
-      rate: components['schemas']['Rate']
-    }
-    NamedDays: {
-      first: string
-      last: string
-      name: string
-    }
-    NeedLine: {
-      group?: string
-      key: string
-      /** @enum {string} */
-      kind:
-        | 'LISTED'
-        | 'UNSURE'
-        | 'GROUP_CALLS'
-        | 'GROUP_ALONE'
-        | 'GROUP_LATE'
-        | 'GROUPS_PLANNED'
-        | 'RECORDING_FAILS'
-        | 'RECORDING_PAUSED'
-        | 'HELD'
-        | 'STANCE'
-        | 'SIGN'
-        | 'HAND'
-        | 'LOST'
-        | 'ENDING'
-      /** Format: int32 */
-      number: number
-      person?: string
-      rule?: string
-      says: string
-      /** Format: date-time */
-      since: string
-      stance?: string
-      /** Format: date-time */
-      until?: string
-      visits: string[]
-    }
-    Needing: {
-      before: components['schemas']['Rate']
-      lately: components['schemas']['Rate']
-      name: string
-      person: string
-      reasons: string[]
-      /** Format: int32 */
-      year: number
-    }
-    NewClass: {
-      secondAdult?: string
-      subject?: string
-      title: string
-      /** Format: int32 */
-      year: number
-    }
-    NewPerson: {
-      name: string
-      /** @enum {string} */
-      position: 'LEAD' | 'TEACHER' | 'PUPIL'
-      signIn: string
-      /** Format: int32 */
-      year: number
-    }
-    NewSet: {
-      copyOf?: string
-      name?: string
-      purpose?: string
-    }
-    NewWord: {
-      /** @enum {string} */
-      becomes: 'GIVEN' | 'REFUSED' | 'WITHDRAWN'
-      /** Format: date */
-      from: string
-      name: string
-      /** Format: date */
-      until?: string
-      /** @enum {string} */
-      was: 'GIVEN' | 'REFUSED' | 'WITHDRAWN' | 'UNKNOWN'
-    }
-    NextVisit: {
-      group: string
-      name: string
-      says: string
-      /** @enum {string} */
-      why: 'CALLS' | 'HELD' | 'BEYOND' | 'SILENT' | 'LONGEST'
-    }
-    NotYet: {
-      id: string
-      name: string
-    }
-    Note: {
-      html: string
-      text: string
-    }
-    NoticeLine: {
-      /** Format: date-time */
-      at: string
-      by: string
-      /** Format: int32 */
-      number: number
-      text: string
-    }
-    NoticeRequest: {
-      text?: string
-    }
-    NoticesShown: {
-      up: components['schemas']['NoticeLine'][]
-      welcome?: components['schemas']['NoticeLine']
-    }
-    Nudged: {
-      /** Format: int32 */
-      missing: number
-      /** Format: int32 */
-      nudged: number
-    }
-    OfferedFactor: {
-      address: string
-      picture: string
-      secret: string
-    }
-    OneRecording: {
-      adult?: components['schemas']['AdultsView']
-      /** Format: date-time */
-      begun: string
-      /** @enum {string} */
-      copy: 'YES' | 'ASK' | 'NO'
-      /** Format: date-time */
-      erasedAt?: string
-      id: string
-      isAhead: boolean
-      isAsked: boolean
-      /** Format: date-time */
-      keptUntil?: string
-      /** Format: int64 */
-      lengthSeconds: number
-      title: string
-      /** @enum {string} */
-      watch: 'YES' | 'ASK' | 'NO'
-    }
-    OrderStep: {
-      /** Format: date-time */
-      from: string
-      groups?: string
-      name: string
-      stance: string
-      /** Format: date-time */
-      until: string
-    }
-    Ordered: {
-      /** Format: int32 */
-      number: number
-    }
-    OutboxPage: {
-      messages: components['schemas']['SentLine'][]
-      more: boolean
-    }
-    OwnPassword: {
-      password: string
-    }
-    PageLine: {
-      /** Format: int32 */
-      id: number
-      under?: components['schemas']['UnderLine']
-    }
-    PageRequest: {
-      in?: string
-      /** Format: int32 */
-      page: number
-    }
-    PasswordRequest: {
-      current: string
-      password: string
-    }
-    PastLine: {
-      at: string
-      binding: boolean
-      by: string
-      counted: string
-      ended: string
-      note: string
-      role: string
-      title: string
-      value: string
-      when: string
-    }
-    PastMoment: {
-      /** Format: date-time */
-      at: string
-      /** Format: int32 */
-      number: number
-      sentence: string
-      /** Format: int32 */
-      weight: number
-    }
-    PauseRequest: {
-      paused: boolean
-    }
-    Person: {
-      id: string
-      name: string
-      /** @enum {string} */
-      role: 'LEAD_ADULT' | 'SECOND_ADULT' | 'CLASS_MONITOR' | 'PUPIL' | 'VISITOR' | 'OBSERVER'
-    }
-    PersonLine: {
-      /** Format: date-time */
-      codeUntil?: string
-      ended: boolean
-      ends?: string
-      factor: boolean
-      id: string
-      name: string
-      /** @enum {string} */
-      position: 'LEAD' | 'TEACHER' | 'PUPIL'
-      signIn: string
-      /** Format: int32 */
-      year: number
-    }
-    PersonRequest: {
-      name: string
-      /** @enum {string} */
-      position: 'LEAD' | 'TEACHER' | 'PUPIL'
-      /** Format: int32 */
-      year: number
-    }
-    PhoneLink: {
-      qr: string
-      /** Format: date-time */
-      until: string
-      url: string
-    }
-    PlanChange: {
-      /** Format: date-time */
-      at: string
-      by: string
-      id: string
-      /** Format: int32 */
-      lessons: number
-      undone: boolean
-      what: string
-      why: string
-    }
-    PlanChanged: {
-      appearing: string[]
-      change: string
-      /** Format: int32 */
-      lessons: number
-      what: string
-    }
-    PlanRequest: {
-      groups: boolean
-      recording: boolean
-      visitors?: string[]
-    }
-    Played: {
-      /** Format: date-time */
-      begun: string
-      captions: components['schemas']['PlayedText'][]
-      gaps: components['schemas']['PlayedGap'][]
-      handouts: components['schemas']['PlayedHandout'][]
-      id: string
-      isAhead: boolean
-      /** Format: date-time */
-      keptUntil?: string
-      /** Format: int32 */
-      leftOut: number
-      /** Format: int64 */
-      lengthMs: number
-      mayTakeCopy: boolean
-      pages: components['schemas']['PlayedPage'][]
-      segments: components['schemas']['PlayedSegment'][]
-      stances: components['schemas']['PlayedStance'][]
-      title: string
-      voices: components['schemas']['PlayedVoice'][]
-      words: components['schemas']['PlayedText'][]
-    }
-    PlayedGap: {
-      /** Format: int64 */
-      atMs: number
-      /** Format: date-time */
-      from: string
-      says: string
-      /** Format: date-time */
-      until: string
-    }
-    PlayedHandout: {
-      /** Format: int64 */
-      atMs: number
-      body: string
-      title: string
-    }
-    PlayedPage: {
-      strokes: components['schemas']['PlayedStroke'][]
-    }
-    PlayedPiece: {
-      /** Format: int64 */
-      fromMs: number
-      /** Format: int64 */
-      untilMs: number
-    }
-    PlayedSegment: {
-      /** Format: int64 */
-      atMs: number
-      /** Format: date-time */
-      from: string
-      /** Format: date-time */
-      until: string
-    }
-    PlayedStance: {
-      /** Format: int64 */
-      atMs: number
-      name: string
-    }
-    PlayedStroke: {
-      drawing: components['schemas']['DrawingBody']
-      /** Format: int64 */
-      fromMs: number
-      /** Format: int64 */
-      untilMs?: number
-    }
-    PlayedText: {
-      /** Format: int64 */
-      atMs: number
-      name: string
-      text: string
-    }
-    PlayedVoice: {
-      heard: components['schemas']['PlayedPiece'][]
-      isAdult: boolean
-      name: string
-    }
-    PointRequest: {
-      /** Format: int32 */
-      page: number
-      points?: number[]
-    }
-    PointerLine: {
-      author: string
-      authorName: string
-      points: number[]
-    }
-    PreparedName: {
-      id: string
-      name: string
-    }
-    PreparedOne: {
-      name: string
-      people: string[]
-    }
-    PreparedQuestion: {
-      ask: components['schemas']['QuestionLine']
-      id: string
-    }
-    PreparedRequest: {
-      groups?: components['schemas']['PreparedOne'][]
-      name?: string
-      task?: string
-    }
-    PreparedSet: {
-      breaks: string[]
-      groups: components['schemas']['PreparedOne'][]
-      id: string
-      name: string
-      task: string
-    }
-    Preview: {
-      added: string[]
-      created: string[]
-      dropped: string[]
-      encoding: string
-      encodingGuessed: boolean
-      fingerprint: string
-      renamed: components['schemas']['Renaming'][]
-      /** Format: int32 */
-      staying: number
-      wrong: components['schemas']['WrongRow'][]
-    }
-    ProposedGroups: {
-      groups: string[][]
-      /** Format: int32 */
-      metAgain: number
-      /** Format: int32 */
-      metAtLeast: number
-      says: string[]
-      /** Format: int64 */
-      seed: number
-    }
-    PupilAnswer: {
-      answer: string
-      lesson: string
-      question: string
-      right?: boolean
-      /** Format: date-time */
-      starts: string
-      title: string
-    }
-    PupilLine: {
-      code: string
-      corrected: boolean
-      /** Format: int32 */
-      lateMinutes: number
-      lesson: string
-      /** @enum {string} */
-      mark: 'PRESENT' | 'LATE' | 'LEFT_EARLY' | 'PARTLY' | 'ABSENT' | 'EXCUSED' | 'NOT_EXPECTED' | 'WATCHED'
-      /** Format: int32 */
-      minutes: number
-      /** Format: date-time */
-      starts: string
-      title: string
-    }
-    PupilMark: {
-      id: string
-      /** Format: int32 */
-      level: number
-      name: string
-      trusted: boolean
-    }
-    PupilMerits: {
-      byWeek: number[]
-      /** Format: int32 */
-      count: number
-      name: string
-      person: string
-    }
-    PupilPage: {
-      adults: components['schemas']['Named'][]
-      classes: components['schemas']['Named'][]
-      from: string
-      hours: components['schemas']['Named'][]
-      lessons: components['schemas']['PupilLine'][]
-      name: string
-      person: string
-      reasons: string[]
-      subjects: components['schemas']['Named'][]
-      until: string
-      weekdays: components['schemas']['Named'][]
-      weeks: components['schemas']['Named'][]
-      whole: components['schemas']['Rate']
-      /** Format: int32 */
-      year: number
-    }
-    PupilRequest: {
-      name?: string
-      person?: string
-      /** Format: int32 */
-      year?: number
-    }
-    PupilRights: {
-      camera: boolean
-      cells: components['schemas']['Cell'][]
-      help: components['schemas']['Cell'][]
-      microphone: boolean
-      screen: boolean
-      /** Format: int32 */
-      timesSpoken: number
-    }
-    PupilStay: {
-      /** Format: date-time */
-      from: string
-      group: string
-      lesson: string
-      title: string
-      /** Format: date-time */
-      until: string
-      with: string[]
-    }
-    QuestionGiven: {
-      choices?: string[]
-      /** @enum {string} */
-      kind: 'SINGLE' | 'MULTIPLE' | 'NUMBER' | 'TEXT' | 'ORDER'
-      number?: string
-      /** Format: int32 */
-      points: number
-      right?: number[]
-      spellings?: string[]
-      text?: string
-      tolerance?: string
-    }
-    QuestionInSet: {
-      ask: components['schemas']['QuestionGiven']
-      id?: string
-    }
-    QuestionLine: {
-      choices: string[]
-      /** @enum {string} */
-      kind: 'SINGLE' | 'MULTIPLE' | 'NUMBER' | 'TEXT' | 'ORDER'
-      number?: string
-      /** Format: int32 */
-      points: number
-      right: number[]
-      spellings: string[]
-      text: string
-      tolerance?: string
-    }
-    QuestionSetLine: {
-      /** Format: date-time */
-      at: string
-      by: string
-      id: string
-      name: string
-      questions: components['schemas']['PreparedQuestion'][]
-      /** Format: int32 */
-      version: number
-    }
-    QuestionSetRequest: {
-      name?: string
-      questions?: components['schemas']['QuestionInSet'][]
-      /** Format: int32 */
-      version: number
-    }
-    QuestionSum: {
-      /** Format: int32 */
-      answers: number
-      /** Format: double */
-      high: number
-      /** Format: double */
-      low: number
-      question: string
-      /** Format: double */
-      share: number
-      /** Format: double */
-      tellsApart?: number
-      uncertain: boolean
-    }
-    Rate: {
-      /** Format: int32 */
-      absent: number
-      /** Format: int32 */
-      attended: number
-      /** Format: int32 */
-      early: number
-      /** Format: int32 */
-      excused: number
-      /** Format: int32 */
-      expected: number
-      /** Format: int32 */
-      late: number
-      /** Format: int32 */
-      partly: number
-      /** Format: int32 */
-      rate?: number
-      small: boolean
-    }
-    Reader: {
-      id: string
-      name: string
-      readAlong: boolean
-    }
-    ReadySet: {
-      id: string
-      name: string
-      ofSchool: boolean
-      own: boolean
-      purpose: string
-      says: string[]
-      usedBy: string[]
-    }
-    Reasons: {
-      reasons: string[]
-    }
-    ReasonsRequest: {
-      reasons?: string[]
-    }
-    RecipeRequest: {
-      balanced: boolean
-      /** @enum {string} */
-      by: 'NUMBER' | 'SIZE'
-      /** Format: int32 */
-      count: number
-      mixed: boolean
-      /** Format: int64 */
-      seed: number
-      /** Format: int32 */
-      times: number
-      trusted: boolean
-    }
-    RecordingLine: {
-      /** Format: int32 */
-      asks: number
-      /** Format: date-time */
-      begun: string
-      classId: string
-      /** Format: int64 */
-      coveredSeconds: number
-      /** Format: date-time */
-      erasedAt?: string
-      id?: string
-      isAhead: boolean
-      isExtended: boolean
-      isGoingOn: boolean
-      /** Format: date-time */
-      keptUntil?: string
-      /** Format: int64 */
-      lengthSeconds: number
-      lesson?: string
-      missing: components['schemas']['MissingMinutes'][]
-      /** Format: int64 */
-      requiredSeconds: number
-      title: string
-    }
-    RecordingPause: {
-      /** Format: int32 */
-      minutes?: number
-      /** @enum {string} */
-      reason: 'CONFIDES' | 'HEALTH_OR_FAMILY' | 'PERSONAL_DATA' | 'BREAK' | 'OTHER'
-    }
-    RecordingWish: {
-      copy: boolean
-      why: string
-    }
-    RecordingsPage: {
-      from: string
-      isCut: boolean
-      lines: components['schemas']['RecordingLine'][]
-      sum: components['schemas']['CoverageSum']
-      until: string
-    }
-    RecoveryCodes: {
-      codes: string[]
-    }
-    Refused: {
-      /** Format: date-time */
-      at: string
-      name: string
-      reasons: components['schemas']['DoorReason'][]
-      visit: string
-    }
-    RegisterPage: {
-      begun: boolean
-      calledOff: boolean
-      classId: string
-      codes: components['schemas']['CodeLine'][]
-      draft: boolean
-      editable: boolean
-      /** Format: date-time */
-      ends: string
-      lesson: string
-      lines: components['schemas']['Line'][]
-      logs: components['schemas']['LogLine'][]
-      signed?: components['schemas']['Signed']
-      /** Format: date-time */
-      starts: string
-      sums: components['schemas']['Sum'][]
-      title: string
-    }
-    RegisterSettingsPage: {
-      codes: components['schemas']['CodeLine'][]
-      limits: components['schemas']['Limits']
-    }
-    RemoveRequest: {
-      why?: string
-    }
-    Renaming: {
-      from: string
-      to: string
-    }
-    ReopenRegisterRequest: {
-      reason?: string
-    }
-    ReopenRequest: {
-      key: string
-    }
-    Replay: {
-      alone: components['schemas']['Stretched'][]
-      aloneInGroups: components['schemas']['GroupAlone'][]
-      classId: string
-      departures: components['schemas']['DepartureLine'][]
-      /** Format: date-time */
-      from: string
-      groups: components['schemas']['GroupStay'][]
-      keepers: components['schemas']['KeeperLine'][]
-      keptApart: components['schemas']['ApartMet'][]
-      lesson: string
-      moments: components['schemas']['PastMoment'][]
-      title: string
-      /** Format: date-time */
-      until: string
-    }
-    Report: {
-      appearing: components['schemas']['FindingLine'][]
-      /** Format: int32 */
-      classes: number
-      freed: components['schemas']['HeldLine'][]
-      from: string
-      /** Format: int32 */
-      lessons: number
-      overruled: components['schemas']['HeldLine'][]
-      shifts: components['schemas']['ShiftLine'][]
-      vanishing: components['schemas']['FindingLine'][]
-    }
-    ResultLine: {
-      /** Format: int32 */
-      count: number
-      right?: boolean
-      words: string
-    }
-    ResultLines: {
-      /** Format: int32 */
-      answers: number
-      lines: components['schemas']['ResultLine'][]
-      /** Format: int32 */
-      right?: number
-    }
-    ResultOf: {
-      answers: components['schemas']['AnswerOf'][]
-      ask: components['schemas']['QuestionLine']
-      /** Format: date-time */
-      askedAt: string
-      named: boolean
-      /** Format: int32 */
-      number: number
-      results: components['schemas']['ResultLines']
-    }
-    ResultsPage: {
-      forgotten: boolean
-      lesson: string
-      questions: components['schemas']['ResultOf'][]
-      /** Format: date-time */
-      starts: string
-      title: string
-    }
-    Right: {
-      bound: boolean
-      line: string
-      /** @enum {string} */
-      loan: 'NONE' | 'PASS' | 'CURB'
-      rule: string
-      title: string
-      /** Format: date-time */
-      until?: string
-      value: string
-    }
-    RuleLine: {
-      cells: components['schemas']['CellLine'][]
-      choices: components['schemas']['Choice'][]
-      circumstances: string[]
-      conditions: components['schemas']['ConditionLine'][]
-      enforced: string
-      /** @enum {string} */
-      form: 'CHOICE' | 'NUMBER' | 'KINDS'
-      key: string
-      /** Format: int32 */
-      max: number
-      meaning: string
-      /** Format: int32 */
-      min: number
-      ordered: boolean
-      overruledIn: string[]
-      pupilWords: string
-      reason: string
-      right: boolean
-      title: string
-      unit: string
-      wholeLesson: boolean
-    }
-    Rules: {
-      chapters: components['schemas']['Chapter'][]
-      draft: components['schemas']['DraftLine'][]
-      editable: boolean
-      on: string
-      place: string
-      sets: components['schemas']['SetLine'][]
-      title: string
-    }
-    RunningOrderRequest: {
-      byTheClock: boolean
-      steps?: components['schemas']['RunningStep'][]
-    }
-    RunningStep: {
-      groups?: string
-      /** Format: int32 */
-      minutes: number
-      stance: string
-    }
-    SayRequest: {
-      person?: string
-      place?: string
-      text?: string
-      /** @enum {string} */
-      to: 'CLASS' | 'ADULTS' | 'ONE' | 'PLACE'
-    }
-    Scheduled: {
-      /** Format: int32 */
-      added: number
-      appearing: string[]
-      change: string
-      /** Format: int32 */
-      holidays: number
-      /** Format: int32 */
-      left: number
-      what: string
-    }
-    SchoolPreview: {
-      classes: string[]
-      fingerprint: string
-      joins: string[]
-      leaves: string[]
-      pupils: string[]
-      renamed: string[]
-      wrong: components['schemas']['WrongEntry'][]
-      /** Format: int32 */
-      wrongInAll: number
-    }
-    Seat: {
-      adults: string[]
-      board: components['schemas']['BoardShown']
-      clocks: components['schemas']['SeatClocks']
-      /** Format: date-time */
-      ends: string
-      groups?: components['schemas']['SeatGroups']
-      material: components['schemas']['MaterialShown']
-      merits: components['schemas']['SeatMerits']
-      mine: components['schemas']['SeatMine']
-      notices: components['schemas']['NoticesShown']
-      /** Format: date-time */
-      now: string
-      /** Format: int32 */
-      number: number
-      observers: string[]
-      question?: components['schemas']['SeatQuestion']
-      recording: components['schemas']['SeatRecording']
-      rights: components['schemas']['SeatRights']
-      signals: components['schemas']['SeatSignals']
-      slates: components['schemas']['SeatSlates']
-      /** Format: date-time */
-      starts: string
-      strokes: components['schemas']['Stroke'][]
-      supervision: components['schemas']['SeatSupervision']
-      title: string
-      words: components['schemas']['Heard'][]
-    }
-    SeatCall: {
-      mayPress: boolean
-      /** Format: int32 */
-      number: number
-      /** Format: date-time */
-      opens: string
-      task: string
-      turn?: string
-    }
-    SeatClocks: {
-      call?: components['schemas']['SeatCall']
-      clock?: components['schemas']['ClockShown']
-    }
-    SeatGroup: {
-      adults: string[]
-      /** Format: date-time */
-      helpSince?: string
-      id: string
-      looking: string[]
-      mayReturn: boolean
-      name: string
-      quiet: boolean
-      task: string
-      with: components['schemas']['SeatMate'][]
-    }
-    SeatGroups: {
-      calledBack: boolean
-      /** Format: date-time */
-      ends: string
-      here?: components['schemas']['SeatGroup']
-    }
-    SeatHelp: {
-      chatPaused: boolean
-      door: components['schemas']['AtDoor'][]
-      hands: components['schemas']['Classmate'][]
-      rights: components['schemas']['Right'][]
-    }
-    SeatMate: {
-      in: boolean
-      name: string
-    }
-    SeatMerits: {
-      all: components['schemas']['SeenMerit'][]
-    }
-    SeatMine: {
-      chat?: components['schemas']['SeatMineChat']
-      clocks?: components['schemas']['SeatMineClocks']
-      door: components['schemas']['SeatMineDoor']
-      groups?: components['schemas']['SeatMineGroups']
-      merits?: components['schemas']['SeatMineMerits']
-      question?: components['schemas']['SeatMineQuestions']
-      recording?: components['schemas']['SeatMineRecording']
-      rights?: components['schemas']['SeatMineRights']
-      signals?: components['schemas']['SeatMineSignals']
-      slate?: components['schemas']['SeatMineSlates']
-    }
-    SeatMineChat: {
-      classmates: components['schemas']['Reader'][]
-      /** Format: int32 */
-      held: number
-    }
-    SeatMineClocks: {
-      /** Format: int32 */
-      before?: number
-      pressed: boolean
-    }
-    SeatMineDoor: {
-      allowedBack: boolean
-      name?: string
-      shownName?: string
-      /** @enum {string} */
-      status: 'WAITING' | 'IN' | 'LEFT' | 'TURNED_AWAY' | 'REMOVED' | 'DISMISSED'
-      why: string[]
-    }
-    SeatMineGroups: {
-      name: string
-      with: string[]
-    }
-    SeatMineMerits: {
-      reasons: string[]
-    }
-    SeatMineQuestions: {
-      answer?: components['schemas']['AnswerLine']
-      nudged: boolean
-      right?: boolean
-    }
-    SeatMineRecording: {
-      /** @enum {string} */
-      now: 'NOTHING' | 'ALL' | 'CLOSED'
-    }
-    SeatMineRights: {
-      camera: boolean
-      microphone: boolean
-      screen: boolean
-    }
-    SeatMineSignals: {
-      /** Format: date-time */
-      handSince?: string
-      /** Format: int32 */
-      handsBefore: number
-      /** @enum {string} */
-      sign?: 'AGREE' | 'DISAGREE' | 'SLOWER' | 'FASTER' | 'BREAK' | 'CANNOT_HEAR'
-    }
-    SeatMineSlates: {
-      frozen: boolean
-      sheet: string
-    }
-    SeatQuestion: {
-      changeable: boolean
-      choices: string[]
-      /** @enum {string} */
-      kind: 'SINGLE' | 'MULTIPLE' | 'NUMBER' | 'TEXT' | 'ORDER'
-      mayAnswer: boolean
-      /** Format: int32 */
-      number: number
-      open: boolean
-      results?: components['schemas']['ResultLines']
-      text: string
-      /** Format: date-time */
-      until?: string
-    }
-    SeatRecording: {
-      announced: boolean
-      ask: string[]
-      /** Format: int32 */
-      keptDays: number
-      /** @enum {string} */
-      shown: 'NOT' | 'SOON' | 'ON' | 'PAUSED'
-      /** Format: date-time */
-      starts?: string
-      watch: string[]
-    }
-    SeatRights: {
-      help?: components['schemas']['SeatHelp']
-      rights: components['schemas']['Right'][]
-      showing?: string
-      stance?: string
-    }
-    SeatSignals: {
-      focus?: string
-    }
-    SeatSlates: {
-      out?: components['schemas']['SlateTask']
-      shown: components['schemas']['SlateShown'][]
-    }
-    SeatSupervision: {
-      quiet: boolean
-      stopped: boolean
-    }
-    SeenMerit: {
-      name: string
-      reason: string
-    }
-    SendRequest: {
-      invite: boolean
-      /** Format: int32 */
-      minutes?: number
-    }
-    SentLine: {
-      /** Format: date-time */
-      at: string
-      body: string
-      /** Format: int64 */
-      id: number
-      /** @enum {string} */
-      kind: 'REMINDER' | 'NUDGE' | 'CHANGE' | 'NEW_LINK' | 'INVITATION'
-      name: string
-      subject: string
-      /** @enum {string} */
-      way: 'MAIL' | 'TEXT'
-    }
-    SeriesRequest: {
-      days: ('MONDAY' | 'TUESDAY' | 'WEDNESDAY' | 'THURSDAY' | 'FRIDAY' | 'SATURDAY' | 'SUNDAY')[]
-      /** Format: int32 */
-      everyWeeks?: number
-      first: string
-      /** Format: int32 */
-      minutes: number
-      start: string
-      until: string
-    }
-    SetLine: {
-      id: string
-      name: string
-      purpose: string
-    }
-    SetsPage: {
-      editable: boolean
-      ofClass: string
-      sets: components['schemas']['QuestionSetLine'][]
-      title: string
-    }
-    SettingRequest: {
-      rule: string
-      value: string
-    }
-    ShiftLine: {
-      after: string
-      afterWords: string
-      before: string
-      beforeWords: string
-      classes: components['schemas']['CaseLine'][]
-      /** Format: int32 */
-      lessonCount: number
-      lessons: components['schemas']['CaseLine'][]
-      /** @enum {string} */
-      role: 'LEAD_ADULT' | 'SECOND_ADULT' | 'CLASS_MONITOR' | 'PUPIL' | 'VISITOR' | 'OBSERVER'
-      roleWords: string
-      rule: string
-      stricter: boolean
-      title: string
-    }
-    ShowRequest: {
-      forLesson?: string
-      from?: string
-      until?: string
-    }
-    ShowResultsRequest: {
-      right: boolean
-    }
-    ShowSlatesRequest: {
-      named: boolean
-      people: string[]
-    }
-    ShownRequest: {
-      shown: boolean
-    }
-    SignCount: {
-      /** Format: int32 */
-      count: number
-      names: string[]
-      /** @enum {string} */
-      sign: 'AGREE' | 'DISAGREE' | 'SLOWER' | 'FASTER' | 'BREAK' | 'CANNOT_HEAR'
-    }
-    SignIn: {
-      code?: string
-      name: string
-      password: string
-    }
-    SignInLine: {
-      /** Format: date-time */
-      began: string
-      browser: string
-      /** Format: date-time */
-      expires: string
-      here: boolean
-      id: string
-    }
-    Signed: {
-      /** Format: date-time */
-      at: string
-      by: string
-      reopenable: boolean
-    }
-    SlateOf: {
-      id: string
-      isIn: boolean
-      /** Format: int32 */
-      marks: number
-      name: string
-      present: boolean
-    }
-    SlateSheet: {
-      marks: components['schemas']['MarkLine'][]
-      person: string
-      sheet: string
-    }
-    SlateShown: {
-      /** @enum {string} */
-      ground: 'BLANK' | 'SQUARED' | 'RULED' | 'AXES' | 'NUMBER_LINE'
-      marks: components['schemas']['MarkLine'][]
-      name?: string
-    }
-    SlateTask: {
-      /** @enum {string} */
-      ground: 'BLANK' | 'SQUARED' | 'RULED' | 'AXES' | 'NUMBER_LINE'
-      mayDraw: boolean
-      /** Format: int32 */
-      number: number
-      task: string
-    }
-    SlatesOut: {
-      collected: boolean
-      /** @enum {string} */
-      ground: 'BLANK' | 'SQUARED' | 'RULED' | 'AXES' | 'NUMBER_LINE'
-      named: boolean
-      /** Format: int32 */
-      number: number
-      people: components['schemas']['SlateOf'][]
-      shown: string[]
-      task: string
-    }
-    SlatesRequest: {
-      /** @enum {string} */
-      ground: 'BLANK' | 'SQUARED' | 'RULED' | 'AXES' | 'NUMBER_LINE'
-      task?: string
-    }
-    SpeedRequest: {
-      /** Format: int32 */
-      speed: number
-    }
-    Stage: {
-      lessons: components['schemas']['StageLesson'][]
-      /** Format: date-time */
-      now: string
-      scripts: components['schemas']['StageScript'][]
-      /** Format: int32 */
-      speed: number
-    }
-    StageCue: {
-      /** Format: date-time */
-      at: string
-      text: string
-    }
-    StageLesson: {
-      lesson: string
-      next: components['schemas']['StageCue'][]
-      /** @enum {string} */
-      phase: 'PLANNED' | 'OPEN' | 'OVER'
-      /** Format: int32 */
-      present: number
-      title: string
-    }
-    StageScript: {
-      about: string
-      /** @enum {string} */
-      script:
-        | 'OPEN_MICROPHONES'
-        | 'SHOUTING'
-        | 'FLOODING'
-        | 'LINKS_AND_FILES'
-        | 'SHARING'
-        | 'SCRIBBLING'
-        | 'BAD_WEATHER'
-        | 'STRANGERS'
-        | 'FAILING_RECORDER'
-        | 'INTRUDER'
-      title: string
-    }
-    StanceChange: {
-      after: string
-      before: string
-      heldByLive: boolean
-      rule: string
-      title: string
-    }
-    StanceChoice: {
-      id: string
-      name: string
-    }
-    StanceRequest: {
-      keepLive: boolean
-      stance: string
-    }
-    Standing: {
-      demo: boolean
-      founded: boolean
-      me?: components['schemas']['Me']
-      /** Format: date-time */
-      now: string
-      school: string
-      zone: string
-    }
-    StaysLine: {
-      /** Format: int32 */
-      count: number
-      /** Format: int32 */
-      days: number
-      rule: string
-      what: string
-    }
-    StopRequest: {
-      why?: string
-    }
-    Stretch: {
-      /** Format: date-time */
-      from: string
-      /** Format: date-time */
-      until: string
-    }
-    Stretched: {
-      /** Format: date-time */
-      from: string
-      /** Format: date-time */
-      until: string
-    }
-    Stroke: {
-      came: components['schemas']['MarkLine'][]
-      gone: number[]
-      /** Format: int32 */
-      number: number
-      pointed?: components['schemas']['PointerLine']
-      sheet: string
-    }
-    SubjectRequest: {
-      subject?: string
-    }
-    Sum: {
-      /** Format: int64 */
-      count: number
-      /** @enum {string} */
-      mark: 'PRESENT' | 'LATE' | 'LEFT_EARLY' | 'PARTLY' | 'ABSENT' | 'EXCUSED' | 'NOT_EXPECTED' | 'WATCHED'
-    }
-    TakeAwayRequest: {
-      /** Format: int32 */
-      minutes: number
-    }
-    TaskRequest: {
-      text?: string
-    }
-    TemplateLine: {
-      body: string
-      /** @enum {string} */
-      kind: 'REMINDER' | 'NUDGE' | 'CHANGE' | 'NEW_LINK' | 'INVITATION'
-      own: boolean
-      places: string[]
-      subject: string
-      title: string
-    }
-    TemplateRequest: {
-      body?: string
-      subject?: string
-    }
-    TimetablePage: {
-      changes: components['schemas']['PlanChange'][]
-      days: components['schemas']['DayLine'][]
-      from: string
-      lessons: components['schemas']['LessonBox'][]
-    }
-    TimetablePreview: {
-      classes: components['schemas']['ImportOfClass'][]
-      fingerprint: string
-      /** Format: int32 */
-      notYours: number
-      /** Format: int32 */
-      past: number
-      /** Format: int32 */
-      same: number
-      unknown: components['schemas']['UnknownTitle'][]
-      wrong: components['schemas']['WrongLine'][]
-      /** Format: int32 */
-      wrongInAll: number
-    }
-    TimetableTaken: {
-      /** Format: int32 */
-      added: number
-      /** Format: int32 */
-      calledOff: number
-      change: string
-      /** Format: int32 */
-      changed: number
-    }
-    TitleRequest: {
-      title: string
-    }
-    Tried: {
-      areas: components['schemas']['TriedArea'][]
-      at: string
-      facts: components['schemas']['FactLine'][]
-      /** Format: int64 */
-      moment: number
-    }
-    TriedArea: {
-      rules: components['schemas']['TriedRight'][]
-      title: string
-    }
-    TriedRight: {
-      because: string
-      bound: boolean
-      right: boolean
-      rule: string
-      title: string
-      until: string
-      value: string
-      words: string
-    }
-    TrustRequest: {
-      lesson?: string
-      until: string
-    }
-    TwoWhys: {
-      after: components['schemas']['Why']
-      before: components['schemas']['Why']
-    }
-    UnderLine: {
-      file: string
-      /** Format: int32 */
-      height: number
-      /** Format: int32 */
-      width: number
-    }
-    UndoRequest: {
-      /** Format: int32 */
-      page: number
-    }
-    UnknownTitle: {
-      /** Format: int32 */
-      lessons: number
-      title: string
-    }
-    UpkeepPage: {
-      backups: components['schemas']['BackupLine'][]
-      checks: components['schemas']['Check'][]
-      folder: string
-      /** Format: int32 */
-      hour: number
-      /** Format: int32 */
-      keep: number
-      /** Format: date-time */
-      lastBackup?: string
-      /** Format: date-time */
-      now: string
-    }
-    Waiting: {
-      connected: boolean
-      listed: boolean
-      name: string
-      person?: string
-      personName?: string
-      reasons: components['schemas']['DoorReason'][]
-      /** Format: date-time */
-      since: string
-      visit: string
-    }
-    WatchedChange: {
-      was?: string[]
-      words?: string[]
-    }
-    WatchedList: {
-      words: string[]
-    }
-    WatchedReport: {
-      pieces: components['schemas']['PlayedPiece'][]
-    }
-    WatchedSoFar: {
-      /** Format: int32 */
-      percent: number
-      /** Format: int64 */
-      watchedMs: number
-    }
-    WatcherLine: {
-      name: string
-      /** Format: int32 */
-      percent: number
-    }
-    WeakSpot: {
-      accepted?: components['schemas']['Acceptance']
-      classId: string
-      /** Format: date-time */
-      ends?: string
-      heading: string
-      key: string
-      kind: string
-      lesson?: string
-      mend?: string
-      /** Format: date-time */
-      otherEnds?: string
-      /** Format: date-time */
-      otherStarts?: string
-      otherTitle?: string
-      rule?: string
-      ruleTitle?: string
-      sentence: string
-      /** @enum {string} */
-      severity: 'DANGER' | 'WEAK_SPOT' | 'NOTE'
-      /** Format: date-time */
-      starts?: string
-      title: string
-      why: string
-    }
-    WeakSpotKeys: {
-      keys: string[]
-    }
-    WelcomePage: {
-      ofClass?: components['schemas']['WelcomeText']
-      own?: components['schemas']['WelcomeText']
-    }
-    WelcomeRequest: {
-      text?: string
-    }
-    WelcomeText: {
-      /** Format: date-time */
-      at: string
-      by: string
-      text: string
-    }
-    Why: {
-      chain: components['schemas']['Link'][]
-      changedBy: string
-      forPupils: string
-      next: string
-      otherwise: string[]
-      reason: string
-      rule: string
-      title: string
-      until: string
-      value: string
-      valueWords: string
-    }
-    WipeSlateRequest: {
-      marks?: number[]
-    }
-    WishAnswer: {
-      /** Format: int32 */
-      days?: number
-    }
-    WishLine: {
-      answeredBy?: string
-      /** Format: date-time */
-      at: string
-      copy: boolean
-      /** Format: int64 */
-      id: number
-      isAnswered: boolean
-      /** Format: date-time */
-      letUntil?: string
-      name: string
-      why: string
-    }
-    WishRequest: {
-      /** @enum {string} */
-      kind: 'APART' | 'TOGETHER'
-      people?: string[]
-      reason?: string
-    }
-    WordCheck: {
-      /** Format: double */
-      bits: number
-      fault?: string
-      neighbours: components['schemas']['WordNeighbour'][]
-      /** Format: int32 */
-      wantedBits: number
-      word: string
-    }
-    WordNeighbour: {
-      /** Format: int32 */
-      letters: number
-      ofClass: string
-      soundsAlike: boolean
-      word?: string
-    }
-    WordRequest: {
-      word: string
-    }
-    Written: {
-      /** Format: date-time */
-      at: string
-      by: string
-      code: string
-      /** Format: int32 */
-      lateMinutes: number
-      /** @enum {string} */
-      mark: 'PRESENT' | 'LATE' | 'LEFT_EARLY' | 'PARTLY' | 'ABSENT' | 'EXCUSED' | 'NOT_EXPECTED' | 'WATCHED'
-      reason: string
-    }
-    WrittenStep: {
-      groups?: string
-      /** Format: int32 */
-      minutes: number
-      name: string
-      stance: string
-    }
-    WrongEntry: {
-      file: string
-      /** Format: int32 */
-      line: number
-      message: string
-    }
-    WrongLine: {
-      /** Format: int32 */
-      line: number
-      message: string
-    }
-    WrongRow: {
-      /** Format: int32 */
-      line: number
-      message: string
-    }
-  }
-  responses: never
-  parameters: never
-  requestBodies: never
-  headers: never
-  pathItems: never
+    schemas: {
+        AcceptRequest: {
+            key: string;
+            until: string;
+            why: string;
+        };
+        Acceptance: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            key: string;
+            until: string;
+            why: string;
+        };
+        AccountPage: {
+            factor: boolean;
+            hasPassword: boolean;
+            /** @enum {string} */
+            missing: "NOTHING" | "OWN_PASSWORD" | "SECOND_FACTOR";
+            name: string;
+            /** Format: int32 */
+            recoveryCodes: number;
+            signIn: string;
+            signIns: components["schemas"]["SignInLine"][];
+        };
+        AccountRequest: {
+            signIn: string;
+        };
+        AdmitRequest: {
+            as?: string;
+        };
+        AdultsView: {
+            /** Format: date-time */
+            byRuleUntil?: string;
+            classId: string;
+            erasedWhy: string;
+            extendedBy: string;
+            /** Format: date-time */
+            extendedUntil?: string;
+            extendedWhy: string;
+            forLesson?: string;
+            isHeld: boolean;
+            lesson?: string;
+            /** Format: date-time */
+            shownFrom?: string;
+            /** Format: date-time */
+            shownUntil?: string;
+            watchers: components["schemas"]["WatcherLine"][];
+            where: string;
+            wishes: components["schemas"]["WishLine"][];
+        };
+        AheadBegun: {
+            /** Format: date-time */
+            begun: string;
+            recording: string;
+        };
+        AheadEnded: {
+            /** Format: int64 */
+            lengthSeconds: number;
+            recording: string;
+        };
+        AheadRequest: {
+            title: string;
+        };
+        Alert: {
+            grave: boolean;
+            /** @enum {string} */
+            kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "RECORD_DAMAGED" | "NO_ADULT" | "GROUP_CALLS" | "GROUP_ALONE" | "REMOVED_KNOCKS" | "RECORDING_MISSING" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "GUEST_LET_IN" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
+            mine: boolean;
+            /** Format: date-time */
+            since: string;
+            takenBy?: string;
+            text: string;
+        };
+        AllSlates: {
+            /** Format: int32 */
+            number: number;
+            slates: components["schemas"]["SlateSheet"][];
+        };
+        AnswerLine: {
+            number?: string;
+            picked: number[];
+            text?: string;
+        };
+        AnswerOf: {
+            id: string;
+            name: string;
+            right?: boolean;
+            /** Format: int64 */
+            seconds: number;
+            words: string;
+        };
+        ApartMet: {
+            /** Format: date-time */
+            from: string;
+            group: string;
+            one: string;
+            other: string;
+            reason: string;
+            /** Format: date-time */
+            until: string;
+        };
+        AskRequest: {
+            changeable: boolean;
+            group?: string;
+            prepared?: string;
+            question: components["schemas"]["QuestionGiven"];
+            /** Format: int32 */
+            seconds?: number;
+        };
+        Asked: {
+            /** Format: int64 */
+            at?: number;
+            facts?: string[];
+            /** Format: int32 */
+            minute?: number;
+            /** Format: int32 */
+            present?: number;
+        };
+        AtDoor: {
+            name: string;
+            visit: string;
+        };
+        AttentionPage: {
+            adults: components["schemas"]["Named"][];
+            classes: components["schemas"]["Named"][];
+            hours: components["schemas"]["Named"][];
+            limits: components["schemas"]["Limits"];
+            /** Format: int32 */
+            lookedAt: number;
+            pupils: components["schemas"]["Needing"][];
+            subjects: components["schemas"]["Named"][];
+            weekdays: components["schemas"]["Named"][];
+        };
+        BackRequest: {
+            /** Format: int32 */
+            seconds: number;
+        };
+        BackupLine: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int64 */
+            bytes: number;
+            file: string;
+        };
+        BehindLesson: {
+            adult: string;
+            lesson: string;
+            rate: components["schemas"]["Rate"];
+            /** Format: date-time */
+            starts: string;
+            title: string;
+        };
+        BoardSheet: {
+            marks: components["schemas"]["MarkLine"][];
+            me: string;
+            /** Format: int32 */
+            number: number;
+            page: components["schemas"]["PageLine"];
+            sheet: string;
+        };
+        BoardShown: {
+            pages: components["schemas"]["PageLine"][];
+            place: string;
+            /** Format: int32 */
+            shown: number;
+        };
+        BringRequest: {
+            from: string;
+            in?: string;
+        };
+        Bringing: {
+            title: string;
+        };
+        BrokenWish: {
+            binding: boolean;
+            says: string;
+        };
+        CalendarPage: {
+            closes: string;
+            days: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            holidays: components["schemas"]["NamedDays"][];
+            opens: string;
+            terms: components["schemas"]["NamedDays"][];
+        };
+        CalendarRequest: {
+            closes: string;
+            days?: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            holidays?: components["schemas"]["NamedDays"][];
+            opens: string;
+            terms?: components["schemas"]["NamedDays"][];
+        };
+        CallRequest: {
+            /** Format: int32 */
+            seconds: number;
+            task?: string;
+        };
+        Candidate: {
+            id: string;
+            name: string;
+            /** Format: int32 */
+            year: number;
+        };
+        CaptionLine: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: int32 */
+            number: number;
+            text: string;
+        };
+        CaptionRequest: {
+            text?: string;
+        };
+        CaseLine: {
+            /** Format: int64 */
+            at: number;
+            facts: string[];
+            /** Format: int32 */
+            minute: number;
+            place: string;
+            /** Format: int32 */
+            present: number;
+            situation: string;
+            title: string;
+            when: string;
+        };
+        Cell: {
+            bound: boolean;
+            /** @enum {string} */
+            loan: "NONE" | "PASS" | "CURB";
+            rule: string;
+            /** Format: date-time */
+            until?: string;
+            value: string;
+        };
+        CellLine: {
+            binding: boolean;
+            bound: boolean;
+            differs: boolean;
+            drafted: boolean;
+            note: string;
+            overruled: boolean;
+            own: boolean;
+            ownValue: string;
+            refined: boolean;
+            /** @enum {string} */
+            role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+            source: string;
+            value: string;
+            words: string;
+        };
+        Chapter: {
+            about: string;
+            /** @enum {string} */
+            area: "ENTRY" | "NAMES" | "VOICE_AND_CAMERA" | "CHAT" | "SHARING" | "SIGNALS" | "ACTIVITIES" | "RECORDING" | "GROUPS" | "LINKS" | "SUPERVISION" | "HELPING" | "REGISTER" | "ACCOUNTS";
+            rules: components["schemas"]["RuleLine"][];
+            title: string;
+        };
+        Check: {
+            ready: boolean;
+            say: string;
+            well: boolean;
+            what: string;
+        };
+        Choice: {
+            value: string;
+            words: string;
+        };
+        ClassGrid: {
+            classId: string;
+            from: string;
+            lessons: components["schemas"]["GridLesson"][];
+            pupils: components["schemas"]["GridPupil"][];
+            title: string;
+            until: string;
+            whole: components["schemas"]["Rate"];
+        };
+        ClassGroups: {
+            /** Format: int32 */
+            lastTimes: number;
+            levels: string[];
+            prepared: components["schemas"]["PreparedSet"][];
+            pupils: components["schemas"]["PupilMark"][];
+            wishes: components["schemas"]["KeptWish"][];
+        };
+        ClassLine: {
+            adults: string[];
+            id: string;
+            /** Format: date-time */
+            next?: string;
+            /** Format: int32 */
+            pupils: number;
+            title: string;
+            /** Format: int32 */
+            year: number;
+        };
+        ClassMerits: {
+            never: string[];
+            ofClass: string;
+            pupils: components["schemas"]["PupilMerits"][];
+            title: string;
+            /** Format: int32 */
+            weeks: number;
+        };
+        ClassPage: {
+            adults: components["schemas"]["Person"][];
+            id: string;
+            leading: boolean;
+            lessons: components["schemas"]["LessonLine"][];
+            mine: boolean;
+            monitors: components["schemas"]["MonitorLine"][];
+            pupils: components["schemas"]["Person"][];
+            subject: string;
+            title: string;
+            /** Format: int32 */
+            year: number;
+        };
+        Classmate: {
+            id: string;
+            name: string;
+        };
+        ClockLongerRequest: {
+            /** Format: int32 */
+            seconds: number;
+        };
+        ClockRequest: {
+            /** Format: int32 */
+            seconds?: number;
+            task?: string;
+            tone: boolean;
+        };
+        ClockShown: {
+            /** Format: int32 */
+            number: number;
+            over: boolean;
+            /** Format: int64 */
+            ranMs: number;
+            /** Format: date-time */
+            running?: string;
+            /** Format: int64 */
+            seconds?: number;
+            task: string;
+            tone: boolean;
+        };
+        ClosingLine: {
+            /** Format: int32 */
+            count: number;
+            /** @enum {string} */
+            step: "LINK_RETIRED" | "GROUPS_CLOSED" | "CHAT_KEPT" | "RECORDING_KEPT" | "BOARD_KEPT" | "REGISTER_DRAFTED";
+        };
+        CodeLine: {
+            code: string;
+            /** @enum {string} */
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
+            meaning: string;
+        };
+        Colleague: {
+            id: string;
+            name: string;
+        };
+        Column: {
+            bound: boolean;
+            rule: string;
+            title: string;
+            value: string;
+        };
+        ConditionLine: {
+            cells: components["schemas"]["CellLine"][];
+            from: string;
+            when: string;
+            words: string;
+        };
+        ConsentLine: {
+            classes: string[];
+            /** @enum {string} */
+            giver?: "PARENT" | "PUPIL" | "SCHOOL" | "VISITOR";
+            name: string;
+            paper: string;
+            person: string;
+            /** Format: date */
+            since?: string;
+            /** @enum {string} */
+            standing: "GIVEN" | "REFUSED" | "WITHDRAWN" | "UNKNOWN";
+            /** Format: date */
+            until?: string;
+        };
+        ConsentPage: {
+            /** Format: int32 */
+            given: number;
+            pupils: components["schemas"]["ConsentLine"][];
+            /** Format: int32 */
+            refused: number;
+            /** Format: int32 */
+            unknown: number;
+            /** Format: int32 */
+            withdrawn: number;
+        };
+        ConsentPreview: {
+            /** Format: int32 */
+            asTheyWere: number;
+            encoding: string;
+            encodingGuessed: boolean;
+            fingerprint: string;
+            noted: components["schemas"]["NewWord"][];
+            wrong: components["schemas"]["WrongRow"][];
+        };
+        ConsentRequest: {
+            from?: string;
+            /** @enum {string} */
+            giver: "PARENT" | "PUPIL" | "SCHOOL" | "VISITOR";
+            paper: string;
+            /** @enum {string} */
+            said: "GIVEN" | "REFUSED" | "WITHDRAWN";
+            until?: string;
+        };
+        ConsentWord: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: date */
+            from: string;
+            /** @enum {string} */
+            giver: "PARENT" | "PUPIL" | "SCHOOL" | "VISITOR";
+            paper: string;
+            /** @enum {string} */
+            said: "GIVEN" | "REFUSED" | "WITHDRAWN";
+            /** Format: date */
+            until?: string;
+        };
+        CorrectionRequest: {
+            code?: string;
+            /** Format: int32 */
+            lateMinutes: number;
+            /** @enum {string} */
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
+            person: string;
+            reason: string;
+        };
+        Corridor: {
+            /** Format: int32 */
+            calm: number;
+            lessons: components["schemas"]["CorridorLine"][];
+            /** Format: int32 */
+            live: number;
+            /** Format: date-time */
+            next?: string;
+            /** Format: date-time */
+            now: string;
+            /** Format: int32 */
+            pupils: number;
+        };
+        CorridorLine: {
+            adults: string[];
+            adultsIn: string[];
+            alerts: components["schemas"]["Alert"][];
+            door: string;
+            /** Format: date-time */
+            ends: string;
+            /** Format: int32 */
+            expected: number;
+            lesson: string;
+            /** @enum {string} */
+            phase: "PLANNED" | "OPEN" | "OVER";
+            /** Format: int32 */
+            present: number;
+            stance?: string;
+            /** Format: date-time */
+            starts: string;
+            title: string;
+            /** Format: int32 */
+            waiting: number;
+        };
+        CoverRequest: {
+            adult: string;
+            insteadOf?: string;
+            through?: string;
+            why: string;
+        };
+        CoverageSum: {
+            /** Format: int64 */
+            coveredMinutes: number;
+            /** Format: int32 */
+            lessons: number;
+            missing: components["schemas"]["MissingMinutes"][];
+            /** Format: int64 */
+            requiredMinutes: number;
+            /** Format: int32 */
+            whole: number;
+        };
+        CsrfToken: {
+            headerName: string;
+            parameterName: string;
+            token: string;
+        };
+        DayLine: {
+            date: string;
+            free: string;
+            school: boolean;
+        };
+        DemoPerson: {
+            about: string;
+            id: string;
+            name: string;
+            /** @enum {string} */
+            position: "LEAD" | "TEACHER" | "PUPIL";
+        };
+        DepartureLine: {
+            by: string;
+            /** Format: date-time */
+            from: string;
+            /** @enum {string} */
+            kind: "LIVE_ORDER" | "PASS" | "CURB";
+            of?: string;
+            title: string;
+            /** Format: date-time */
+            until: string;
+            value?: string;
+        };
+        Desk: {
+            board: components["schemas"]["BoardShown"];
+            chat: components["schemas"]["DeskChat"];
+            clocks: components["schemas"]["DeskClocks"];
+            course: components["schemas"]["DeskCourse"];
+            door: components["schemas"]["DeskDoor"];
+            ending: components["schemas"]["DeskEnding"];
+            /** Format: date-time */
+            ends: string;
+            groups: components["schemas"]["DeskGroups"];
+            lesson: string;
+            material: components["schemas"]["MaterialShown"];
+            merits: components["schemas"]["DeskMerits"];
+            mine: components["schemas"]["DeskMine"];
+            needs: components["schemas"]["NeedLine"][];
+            notices: components["schemas"]["NoticesShown"];
+            /** Format: date-time */
+            now: string;
+            /** Format: int32 */
+            number: number;
+            ofClass: string;
+            questions: components["schemas"]["DeskQuestions"];
+            recording: components["schemas"]["DeskRecording"];
+            rights: components["schemas"]["DeskRights"];
+            signals: components["schemas"]["DeskSignals"];
+            slates: components["schemas"]["DeskSlates"];
+            /** Format: date-time */
+            starts: string;
+            strokes: components["schemas"]["Stroke"][];
+            supervision: components["schemas"]["DeskSupervision"];
+            title: string;
+            words: components["schemas"]["Message"][];
+        };
+        DeskAdult: {
+            id: string;
+            in: boolean;
+            leads: boolean;
+            name: string;
+            /** @enum {string} */
+            role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+        };
+        DeskCall: {
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            opens: string;
+            /** Format: int32 */
+            passed: number;
+            row: components["schemas"]["InRow"][];
+            task: string;
+        };
+        DeskChat: {
+            held: components["schemas"]["HeldMessage"][];
+        };
+        DeskClocks: {
+            call?: components["schemas"]["DeskCall"];
+            clock?: components["schemas"]["ClockShown"];
+        };
+        DeskCourse: {
+            byTheClock: boolean;
+            due?: string;
+            order: components["schemas"]["OrderStep"][];
+            stance?: string;
+            /** Format: date-time */
+            stanceSince?: string;
+            stances: components["schemas"]["StanceChoice"][];
+            written: components["schemas"]["WrittenStep"][];
+        };
+        DeskDoor: {
+            adults: components["schemas"]["DeskAdult"][];
+            bound: boolean;
+            /** Format: date-time */
+            dismissedAt?: string;
+            observers: string[];
+            /** Format: date-time */
+            openedAt?: string;
+            /** @enum {string} */
+            phase: "PLANNED" | "OPEN" | "OVER";
+            pupils: components["schemas"]["DeskPupil"][];
+            refused: components["schemas"]["Refused"][];
+            value: string;
+            waiting: components["schemas"]["Waiting"][];
+        };
+        DeskEnding: {
+            closing: components["schemas"]["ClosingLine"][];
+            lastWord?: string;
+            leaving: string[];
+        };
+        DeskFailure: {
+            says: string;
+            /** Format: date-time */
+            since: string;
+            /** @enum {string} */
+            why: "DISK_FULL" | "LINE_LOST" | "NO_ANSWER";
+        };
+        DeskGroups: {
+            /** Format: date-time */
+            aloneTogether?: string;
+            broken: components["schemas"]["BrokenWish"][];
+            how: string;
+            late: components["schemas"]["Latecomer"][];
+            next?: components["schemas"]["NextVisit"];
+            out?: components["schemas"]["GroupsOut"];
+            tables: components["schemas"]["GroupTable"][];
+            task: string;
+            /** Format: int32 */
+            together: number;
+        };
+        DeskMerits: {
+            latest: components["schemas"]["MeritLine"][];
+            of: {
+                [key: string]: number;
+            };
+            reasons: string[];
+        };
+        DeskMine: {
+            door: components["schemas"]["DeskMineDoor"];
+            groups: components["schemas"]["DeskMineGroups"];
+            me: string;
+            recording: components["schemas"]["DeskMineRecording"];
+            supervision: components["schemas"]["DeskMineSupervision"];
+        };
+        DeskMineDoor: {
+            in: boolean;
+            leading: boolean;
+            observing: boolean;
+            overseeing: boolean;
+        };
+        DeskMineGroups: {
+            in?: string;
+            looking?: string;
+        };
+        DeskMineRecording: {
+            mayEnd: boolean;
+            mayPause: boolean;
+            mayStart: boolean;
+        };
+        DeskMineSupervision: {
+            mayTakeCharge: boolean;
+        };
+        DeskPause: {
+            /** Format: int32 */
+            asksAfterMinutes: number;
+            by: string;
+            /** @enum {string} */
+            reason: "CONFIDES" | "HEALTH_OR_FAMILY" | "PERSONAL_DATA" | "BREAK" | "OTHER";
+            says: string;
+            /** Format: date-time */
+            since: string;
+            /** Format: date-time */
+            until?: string;
+        };
+        DeskPupil: {
+            agreed?: boolean;
+            /** Format: date-time */
+            backBy?: string;
+            id: string;
+            name: string;
+            removedWhy?: string;
+            shownName?: string;
+            stays: components["schemas"]["DeskStretch"][];
+            waits: components["schemas"]["DeskStretch"][];
+            /** @enum {string} */
+            whereabouts: "MISSING" | "WAITING" | "IN" | "CONNECTION_LOST" | "GONE" | "REMOVED";
+        };
+        DeskQuestion: {
+            answers: components["schemas"]["AnswerOf"][];
+            ask: components["schemas"]["QuestionLine"];
+            /** Format: date-time */
+            askedAt: string;
+            /** Format: int32 */
+            askedOf: number;
+            changeable: boolean;
+            enough: boolean;
+            group?: string;
+            /** Format: int32 */
+            medianSeconds?: number;
+            missing: components["schemas"]["NotYet"][];
+            named: boolean;
+            nudged: boolean;
+            /** Format: int32 */
+            number: number;
+            open: boolean;
+            results: components["schemas"]["ResultLines"];
+            shown: boolean;
+            tellsRight: boolean;
+            /** Format: date-time */
+            until?: string;
+        };
+        DeskQuestions: {
+            now?: components["schemas"]["DeskQuestion"];
+        };
+        DeskRecording: {
+            failure?: components["schemas"]["DeskFailure"];
+            isRecording: boolean;
+            /** Format: int64 */
+            missingSeconds: number;
+            /** @enum {string} */
+            mode: "REQUIRED" | "OPTIONAL" | "FORBIDDEN";
+            paused?: components["schemas"]["DeskPause"];
+            /** @enum {string} */
+            phase: "OFF" | "ANNOUNCED" | "ASKED" | "ON" | "FAILED" | "ENDED";
+            /** Format: int64 */
+            recordedSeconds: number;
+            required: boolean;
+            /** Format: date-time */
+            runningSince?: string;
+            /** Format: date-time */
+            starts?: string;
+            unheard: components["schemas"]["DeskUnheard"][];
+            waiting?: components["schemas"]["DeskWaiting"];
+        };
+        DeskRights: {
+            columns: components["schemas"]["Column"][];
+            help: components["schemas"]["Column"][];
+            helpers: {
+                [key: string]: components["schemas"]["Cell"][];
+            };
+            light: boolean;
+            /** Format: int32 */
+            liveOrders: number;
+            pupils: {
+                [key: string]: components["schemas"]["PupilRights"];
+            };
+            showing?: string;
+            showingName?: string;
+        };
+        DeskSignals: {
+            focus?: string;
+            hands: components["schemas"]["Hand"][];
+            of: {
+                [key: string]: "AGREE" | "DISAGREE" | "SLOWER" | "FASTER" | "BREAK" | "CANNOT_HEAR";
+            };
+            signs: components["schemas"]["SignCount"][];
+        };
+        DeskSlates: {
+            now?: components["schemas"]["SlatesOut"];
+        };
+        DeskStretch: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            until?: string;
+        };
+        DeskSupervision: {
+            /** Format: date-time */
+            aloneSince?: string;
+            quiet: boolean;
+            /** Format: date-time */
+            stoppedAt?: string;
+            stoppedBecause?: string;
+        };
+        DeskUnheard: {
+            name: string;
+            person: string;
+            /** @enum {string} */
+            standing: "GIVEN" | "REFUSED" | "WITHDRAWN" | "UNKNOWN";
+            /** @enum {string} */
+            what: "NO_RECORDING" | "CLOSED" | "WAITS" | "NOT_ASKED";
+        };
+        DeskWaiting: {
+            says: string;
+            /** Format: date-time */
+            since: string;
+            /** @enum {string} */
+            why: "GROUPS" | "NO_CONSENT" | "SPEAKS";
+        };
+        DoorReason: {
+            /** @enum {string} */
+            code: "LESSON_OVER" | "LINK_RETIRED" | "REMOVED_FOR_GOOD" | "REMOVED_EARLIER" | "NO_VISITORS" | "TURNED_AWAY_EARLIER" | "SWEEP" | "NAME_UNCLEAR" | "NAME_SIMILAR" | "NOT_ON_LIST" | "NO_SECOND_DEVICE" | "ALREADY_HERE" | "VISITOR" | "ROOM_IS_FULL" | "TOO_EARLY" | "NO_ADULT_YET" | "DOOR_SHUT" | "DOOR_KNOCK" | "ON_CLASS_LIST";
+            matters: boolean;
+            rule?: string;
+            text: string;
+        };
+        DoorstepPage: {
+            adults: string[];
+            asksConsent: boolean;
+            desk?: string;
+            /** Format: date-time */
+            ends?: string;
+            houseRules: string[];
+            /** @enum {string} */
+            kind: "PUPILS" | "STAFF" | "VISITOR";
+            lesson?: string;
+            name?: string;
+            needsWord: boolean;
+            /** Format: date-time */
+            next?: string;
+            /** @enum {string} */
+            recording: "REQUIRED" | "OPTIONAL" | "FORBIDDEN";
+            /** Format: date-time */
+            starts?: string;
+            title: string;
+            visit?: string;
+            welcome?: components["schemas"]["NoticeLine"];
+        };
+        DraftEffect: {
+            appearing: components["schemas"]["WeakSpot"][];
+            gone: components["schemas"]["WeakSpot"][];
+        };
+        DraftLine: {
+            after: string;
+            before: string;
+            binding: boolean;
+            note: string;
+            overtaken: string;
+            /** @enum {string} */
+            role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+            roleWords: string;
+            rule: string;
+            title: string;
+            until: string;
+            value: string;
+            when: string;
+            whenWords: string;
+        };
+        DrawRequest: {
+            drawing: components["schemas"]["DrawingBody"];
+            /** Format: int32 */
+            page: number;
+        };
+        DrawingBody: {
+            /** @enum {string} */
+            ink: "INK" | "GREEN" | "RED" | "OCHRE";
+            points?: number[];
+            /** @enum {string} */
+            shape: "PEN" | "LINE" | "ARROW" | "BOX" | "RING" | "TEXT";
+            text?: string;
+            /** Format: int32 */
+            width: number;
+        };
+        EarlierBoard: {
+            lesson: string;
+            /** Format: int32 */
+            marks: number;
+            /** Format: int32 */
+            pages: number;
+            /** Format: date-time */
+            starts: string;
+            title: string;
+        };
+        Echo: {
+            /** Format: date-time */
+            now: string;
+            word: string;
+        };
+        EchoRequest: {
+            word?: string;
+        };
+        EditRequest: {
+            binding: boolean;
+            note?: string;
+            /** @enum {string} */
+            role?: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+            rule?: string;
+            until?: string;
+            value?: string;
+            when?: string;
+        };
+        EndRequest: {
+            ends?: string;
+        };
+        EraseRequest: {
+            marks: number[];
+            /** Format: int32 */
+            page: number;
+        };
+        FactLine: {
+            fact: string;
+            so: boolean;
+            words: string;
+        };
+        FactorRequest: {
+            code: string;
+            password: string;
+        };
+        FeedAddress: {
+            address: string;
+        };
+        FileLine: {
+            /** Format: int32 */
+            bytes: number;
+            kind: string;
+        };
+        FileRead: {
+            leftOut: string[];
+            name: string;
+            questions: components["schemas"]["QuestionLine"][];
+        };
+        FindingLine: {
+            causes: string[];
+            kind: string;
+            place: string;
+            title: string;
+        };
+        FirstStart: {
+            name: string;
+            password: string;
+            school: string;
+            setupWord: string;
+            signIn: string;
+            zone: string;
+        };
+        FocusRequest: {
+            person?: string;
+        };
+        ForgottenLine: {
+            about: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            count: number;
+            kind: string;
+            rule: string;
+        };
+        FromRequest: {
+            from?: string;
+        };
+        GiveBackRequest: {
+            person?: string;
+        };
+        GivenAnswer: {
+            number?: string;
+            picked?: number[];
+            text?: string;
+        };
+        GivenCode: {
+            code: string;
+            name: string;
+            person: string;
+            signIn: string;
+            /** Format: date-time */
+            until: string;
+        };
+        GivenMerit: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            lesson: string;
+            reason: string;
+            title: string;
+        };
+        GridCell: {
+            code: string;
+            corrected: boolean;
+            /** Format: int32 */
+            lateMinutes: number;
+            /** @enum {string} */
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
+            /** Format: int32 */
+            minutes: number;
+            /** @enum {string} */
+            why?: "EXPECTED" | "CALLED_OFF" | "JOINED_LATER" | "LEFT_BEFORE";
+        };
+        GridLesson: {
+            calledOff: boolean;
+            id: string;
+            /** Format: int32 */
+            minutes: number;
+            rate: components["schemas"]["Rate"];
+            /** Format: date-time */
+            starts: string;
+        };
+        GridPupil: {
+            cells: components["schemas"]["GridCell"][];
+            name: string;
+            person: string;
+            rate: components["schemas"]["Rate"];
+        };
+        GroupAlone: {
+            group: string;
+            /** Format: int64 */
+            seconds: number;
+        };
+        GroupCall: {
+            by: string;
+            /** Format: date-time */
+            since: string;
+        };
+        GroupMate: {
+            id: string;
+            name: string;
+            /** @enum {string} */
+            where: "IN" | "ON_THE_WAY" | "LOST" | "ELSEWHERE" | "MISSING";
+        };
+        GroupSeen: {
+            /** @enum {string} */
+            eye: "NONE" | "LOOKS" | "IN";
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            until?: string;
+        };
+        GroupStay: {
+            /** Format: date-time */
+            from: string;
+            group: string;
+            person: string;
+            /** Format: int32 */
+            round: number;
+            /** Format: date-time */
+            until: string;
+        };
+        GroupTable: {
+            adults: string[];
+            /** Format: int64 */
+            aloneSeconds: number;
+            /** Format: date-time */
+            aloneSince?: string;
+            /** Format: date-time */
+            beyondAt?: string;
+            /** Format: int32 */
+            board: number;
+            call?: components["schemas"]["GroupCall"];
+            /** Format: int32 */
+            held: number;
+            id: string;
+            last?: components["schemas"]["LastWords"];
+            locked: boolean;
+            looking: string[];
+            /** Format: int32 */
+            marks: number;
+            mates: components["schemas"]["GroupMate"][];
+            name: string;
+            quiet: boolean;
+            seen: components["schemas"]["GroupSeen"][];
+        };
+        GroupsMade: {
+            /** Format: int32 */
+            metAgain: number;
+            /** Format: int32 */
+            metAtLeast: number;
+            /** Format: int32 */
+            number: number;
+            says: string[];
+            /** Format: int64 */
+            seed: number;
+        };
+        GroupsOut: {
+            calledBack: boolean;
+            /** Format: date-time */
+            ends: string;
+            /** Format: int32 */
+            invited: number;
+            /** Format: date-time */
+            since: string;
+        };
+        GroupsPreview: {
+            /** Format: int32 */
+            aloneMinutes: number;
+            /** Format: int32 */
+            lastTimes: number;
+            /** Format: int32 */
+            minutes: number;
+            prepared: components["schemas"]["PreparedName"][];
+            recording: string;
+            rights: components["schemas"]["InGroups"][];
+            /** Format: int32 */
+            smallest: number;
+        };
+        GuestRequest: {
+            name: string;
+            note: string;
+        };
+        Hand: {
+            person: string;
+            /** Format: date-time */
+            since: string;
+        };
+        HandOverRequest: {
+            why: string;
+        };
+        Handout: {
+            /** Format: date-time */
+            at: string;
+            body: string;
+            by: string;
+            /** Format: int32 */
+            number: number;
+            title: string;
+        };
+        Heard: {
+            /** Format: date-time */
+            at: string;
+            file?: components["schemas"]["FileLine"];
+            from: string;
+            mine: boolean;
+            /** Format: int32 */
+            number: number;
+            text: string;
+            /** @enum {string} */
+            to: "CLASS" | "ADULTS" | "ONE" | "PLACE";
+            toName: string;
+        };
+        HeldBackLine: {
+            by: string;
+            lesson: string;
+            /** Format: date-time */
+            since: string;
+            title: string;
+            why: string;
+        };
+        HeldLine: {
+            by: string;
+            classes: string[];
+            place: string;
+            says: string;
+            title: string;
+        };
+        HeldMessage: {
+            /** Format: date-time */
+            at: string;
+            because: string;
+            file?: components["schemas"]["FileLine"];
+            name: string;
+            /** Format: int32 */
+            number: number;
+            person: string;
+            text: string;
+            to: string;
+        };
+        ImportOfClass: {
+            /** Format: int32 */
+            added: number;
+            /** Format: int32 */
+            changed: number;
+            classId: string;
+            lines: string[];
+            /** Format: int32 */
+            missing: number;
+            title: string;
+        };
+        InCharge: {
+            id: string;
+            name: string;
+        };
+        InGroups: {
+            /** @enum {string} */
+            inGroups: "CLOSED" | "ON_REQUEST" | "OPEN";
+            /** @enum {string} */
+            now: "CLOSED" | "ON_REQUEST" | "OPEN";
+            rule: string;
+            title: string;
+        };
+        InRow: {
+            /** Format: int64 */
+            delayMs: number;
+            id: string;
+            /** Format: int64 */
+            ms: number;
+            name: string;
+            /** Format: int32 */
+            place: number;
+            tied: boolean;
+            /** Format: int32 */
+            timesFirst: number;
+        };
+        InspectedDay: {
+            /** Format: int32 */
+            dangers: number;
+            day: string;
+            /** Format: int32 */
+            notes: number;
+            /** Format: int32 */
+            weak: number;
+        };
+        InspectionPage: {
+            accepted: components["schemas"]["WeakSpot"][];
+            /** Format: int32 */
+            lessons: number;
+            open: components["schemas"]["WeakSpot"][];
+            trend: components["schemas"]["InspectedDay"][];
+        };
+        InvitedVisitor: {
+            link: string;
+            name: string;
+            person: string;
+        };
+        Joining: {
+            /** Format: double */
+            bits: number;
+            forPupils: components["schemas"]["Note"];
+            inFull: components["schemas"]["Note"];
+            link: string;
+            renewal: string;
+            shown: boolean;
+            shownBound: boolean;
+            /** Format: int32 */
+            shownMinutes: number;
+            staffLink: string;
+            word: string;
+        };
+        KeepRequest: {
+            until: string;
+            why: string;
+        };
+        KeeperLine: {
+            by: string;
+            /** Format: int64 */
+            minutes: number;
+            /** Format: int32 */
+            orders: number;
+        };
+        KeepingPage: {
+            adults: components["schemas"]["KeptPart"][];
+            all: components["schemas"]["KeptSum"];
+            classes: components["schemas"]["KeptPart"][];
+            /** Format: int32 */
+            driftedInAll: number;
+            from: string;
+            habits: components["schemas"]["KeptPart"][];
+            lessons: components["schemas"]["KeptLesson"][];
+            rules: components["schemas"]["KeptPart"][];
+            until: string;
+        };
+        KeptAndForgotten: {
+            /** Format: int32 */
+            backupsKept: number;
+            held: components["schemas"]["HeldBackLine"][];
+            kinds: components["schemas"]["KeptLine"][];
+            went: components["schemas"]["ForgottenLine"][];
+        };
+        KeptDeparture: {
+            by: string;
+            /** @enum {string} */
+            kind: "LIVE_ORDER" | "PASS" | "CURB";
+            /** Format: int64 */
+            minutes: number;
+            of?: string;
+            title: string;
+            value?: string;
+        };
+        KeptLesson: {
+            /** Format: int64 */
+            aloneMinutes: number;
+            departures: components["schemas"]["KeptDeparture"][];
+            lesson: string;
+            /** Format: date-time */
+            starts: string;
+            title: string;
+        };
+        KeptLine: {
+            /** Format: int32 */
+            days: number;
+            /** Format: int32 */
+            held: number;
+            /** @enum {string} */
+            kind: "WORDS" | "BOARD" | "ANSWERS" | "CAPTIONS" | "RECORDINGS" | "REGISTERS" | "MESSAGES" | "LOOKS" | "DEVICES";
+            /** Format: int32 */
+            nextWeek: number;
+            ofLessons: boolean;
+            rule: string;
+            title: string;
+        };
+        KeptPart: {
+            id: string;
+            name: string;
+            sum: components["schemas"]["KeptSum"];
+        };
+        KeptSum: {
+            /** Format: int64 */
+            aloneMinutes: number;
+            /** Format: int32 */
+            departed: number;
+            /** Format: int32 */
+            lessons: number;
+            /** Format: int32 */
+            lessonsAlone: number;
+            /** Format: int64 */
+            minutes: number;
+            /** Format: int32 */
+            times: number;
+        };
+        KeptWish: {
+            /** Format: date-time */
+            at: string;
+            binding: boolean;
+            byName: string;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            kind: "APART" | "TOGETHER";
+            mayEnd: boolean;
+            people: string[];
+            reason: string;
+            says: string;
+        };
+        KnockRequest: {
+            agreed?: boolean;
+            mayBeRecorded?: boolean;
+            name: string;
+            word?: string;
+        };
+        Knocked: {
+            visit: string;
+        };
+        LastWords: {
+            /** Format: date-time */
+            at: string;
+            from: string;
+            text: string;
+        };
+        Latecomer: {
+            id: string;
+            name: string;
+            to?: string;
+            toName?: string;
+        };
+        LeavingPage: {
+            goes: components["schemas"]["LeftLine"][];
+            kept: components["schemas"]["StaysLine"][];
+            name: string;
+        };
+        LeavingRequest: {
+            name: string;
+        };
+        LeftLine: {
+            /** Format: int32 */
+            count: number;
+            what: string;
+        };
+        LessonBox: {
+            adults: components["schemas"]["InCharge"][];
+            classId: string;
+            covered: boolean;
+            date: string;
+            /** Format: date-time */
+            ends: string;
+            findings: string[];
+            id: string;
+            mine: boolean;
+            /** Format: int32 */
+            minute: number;
+            /** Format: int32 */
+            minutes: number;
+            /** Format: int32 */
+            pupils: number;
+            reason?: string;
+            /** @enum {string} */
+            severity?: "DANGER" | "WEAK_SPOT" | "NOTE";
+            /** Format: date-time */
+            starts: string;
+            /** @enum {string} */
+            state: "PLANNED" | "LIVE" | "OVER" | "CANCELLED";
+            title: string;
+            /** Format: int32 */
+            year: number;
+        };
+        LessonChangeRequest: {
+            cancelled?: boolean;
+            following: boolean;
+            from?: string;
+            /** Format: int32 */
+            minutes?: number;
+            why: string;
+        };
+        LessonLine: {
+            adults: string[];
+            classId: string;
+            /** Format: date-time */
+            ends: string;
+            id: string;
+            mine: boolean;
+            /** Format: date-time */
+            openedAt?: string;
+            /** @enum {string} */
+            phase: "PLANNED" | "OPEN" | "OVER";
+            /** Format: int32 */
+            pupils: number;
+            /** Format: date-time */
+            starts: string;
+            title: string;
+        };
+        LessonPlanPage: {
+            day: string;
+            editable: boolean;
+            groups: boolean;
+            invited: components["schemas"]["InvitedVisitor"][];
+            lesson: string;
+            ofClass: string;
+            recording: boolean;
+            starts: string;
+            title: string;
+            visitors: string[];
+        };
+        LessonsBehind: {
+            lessons: components["schemas"]["BehindLesson"][];
+            title: string;
+            whole: components["schemas"]["Rate"];
+        };
+        LevelsRequest: {
+            words?: string[];
+        };
+        LightRequest: {
+            on: boolean;
+        };
+        Limits: {
+            /** Format: int32 */
+            belowPercent: number;
+            /** Format: int32 */
+            dropPoints: number;
+            /** Format: int32 */
+            inARow: number;
+            /** Format: int32 */
+            lateTimes: number;
+        };
+        Line: {
+            code: string;
+            /** @enum {string} */
+            computed: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
+            /** Format: int32 */
+            computedLateMinutes: number;
+            corrections: components["schemas"]["Written"][];
+            /** Format: int32 */
+            drops: number;
+            /** Format: int32 */
+            earlyMinutes: number;
+            /** Format: date-time */
+            firstIn?: string;
+            /** Format: date-time */
+            lastOut?: string;
+            /** Format: int32 */
+            lateMinutes: number;
+            /** Format: int64 */
+            longestGapMinutes: number;
+            /** @enum {string} */
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
+            /** Format: int64 */
+            minutes: number;
+            name: string;
+            person: string;
+            /** Format: int32 */
+            share: number;
+            stays: components["schemas"]["Stretch"][];
+            /** Format: int64 */
+            waitedMinutes: number;
+            waits: components["schemas"]["Stretch"][];
+        };
+        Link: {
+            /** @enum {string} */
+            effect: "DECIDES" | "REPLACED" | "OVERRULED";
+            note: string;
+            text: string;
+            value: string;
+        };
+        LoanRequest: {
+            /** Format: int32 */
+            minutes: number;
+            person: string;
+            rule: string;
+        };
+        LockRequest: {
+            on: boolean;
+        };
+        LogColumns: {
+            /** Format: int32 */
+            joined: number;
+            /** Format: int32 */
+            left: number;
+            /** Format: int32 */
+            minutes: number;
+            /** Format: int32 */
+            name: number;
+        };
+        LogFault: {
+            /** Format: int32 */
+            line: number;
+            message: string;
+        };
+        LogLine: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            file: string;
+            id: string;
+        };
+        LogName: {
+            candidates: components["schemas"]["LogPupil"][];
+            /** @enum {string} */
+            certainty: "EXACT" | "SIMILAR" | "UNCLEAR" | "NONE";
+            /** Format: int64 */
+            minutes: number;
+            name: string;
+            /** Format: int32 */
+            rows: number;
+            who?: string;
+        };
+        LogPreview: {
+            columns: components["schemas"]["LogColumns"];
+            fingerprint: string;
+            heading: string[];
+            list: components["schemas"]["LogPupil"][];
+            names: components["schemas"]["LogName"][];
+            /** Format: int32 */
+            open: number;
+            questions: ("DATE_ORDER" | "ZONE")[];
+            remembered: boolean;
+            wrong: components["schemas"]["LogFault"][];
+            /** Format: int32 */
+            wrongInAll: number;
+            zone: string;
+        };
+        LogPupil: {
+            id: string;
+            name: string;
+        };
+        LongerRequest: {
+            /** Format: int32 */
+            minutes: number;
+        };
+        LookLine: {
+            about: string;
+            address: string;
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            kind: "SIGNED_IN" | "SIGN_IN_FAILED" | "SIGNED_OUT" | "LOOKED" | "TOOK_AWAY" | "CHANGED_ACCOUNT";
+            /** Format: int64 */
+            number: number;
+            place: string;
+            who: string;
+        };
+        LooksPage: {
+            /** Format: int32 */
+            keptDays: number;
+            lines: components["schemas"]["LookLine"][];
+            /** Format: int64 */
+            next?: number;
+        };
+        MarkLine: {
+            author: string;
+            authorName: string;
+            /** @enum {string} */
+            ink: "INK" | "GREEN" | "RED" | "OCHRE";
+            /** Format: int32 */
+            number: number;
+            points: number[];
+            /** @enum {string} */
+            shape: "PEN" | "LINE" | "ARROW" | "BOX" | "RING" | "TEXT";
+            text: string;
+            /** Format: int32 */
+            width: number;
+        };
+        MarkRequest: {
+            /** Format: int32 */
+            level: number;
+            person: string;
+            trusted: boolean;
+        };
+        MarksRequest: {
+            marks?: components["schemas"]["MarkRequest"][];
+        };
+        MaterialRequest: {
+            body?: string;
+            title?: string;
+        };
+        MaterialShown: {
+            captions: components["schemas"]["CaptionLine"][];
+            handouts: components["schemas"]["Handout"][];
+        };
+        Me: {
+            id: string;
+            /** @enum {string} */
+            missing: "NOTHING" | "OWN_PASSWORD" | "SECOND_FACTOR";
+            name: string;
+            /** @enum {string} */
+            position: "LEAD" | "TEACHER" | "PUPIL";
+        };
+        MendPreview: {
+            appearing: components["schemas"]["WeakSpot"][];
+            fingerprint: string;
+            gone: components["schemas"]["WeakSpot"][];
+            mends: string[];
+        };
+        MendRequest: {
+            fingerprint: string;
+            keys: string[];
+        };
+        MendsMade: {
+            change: string;
+            /** Format: int32 */
+            mends: number;
+        };
+        MeritLine: {
+            name: string;
+            /** Format: int32 */
+            number: number;
+            person: string;
+            reason: string;
+            /** Format: date-time */
+            until: string;
+        };
+        MeritRequest: {
+            people: string[];
+            reason: string;
+        };
+        Message: {
+            /** Format: date-time */
+            at: string;
+            file?: components["schemas"]["FileLine"];
+            from: string;
+            fromName: string;
+            /** Format: int32 */
+            number: number;
+            place?: string;
+            text: string;
+            /** @enum {string} */
+            to: "CLASS" | "ADULTS" | "ONE" | "PLACE";
+            toName: string;
+        };
+        MissingMinutes: {
+            /** @enum {string} */
+            cause: "LATE" | "PAUSED" | "FAILED" | "NO_CONSENT" | "GROUPS" | "ENDED";
+            /** Format: int64 */
+            seconds: number;
+        };
+        Moment: {
+            day?: string;
+            draft?: boolean;
+            stance?: string;
+            time?: string;
+        };
+        MonitorLine: {
+            lesson?: string;
+            name: string;
+            person: string;
+            until: string;
+        };
+        MoreSecondsRequest: {
+            /** Format: int32 */
+            seconds: number;
+        };
+        MoveRequest: {
+            to?: string;
+        };
+        MuteRequest: {
+            keepMuted: boolean;
+        };
+        MyDay: {
+            later: components["schemas"]["MyLesson"][];
+            today: components["schemas"]["MyLesson"][];
+        };
+        MyLesson: {
+            adults: string[];
+            /** Format: date-time */
+            ends: string;
+            id: string;
+            joinPath?: string;
+            /** Format: date-time */
+            shownFrom?: string;
+            /** Format: date-time */
+            starts: string;
+            /** @enum {string} */
+            state: "COMING" | "OPEN" | "OVER" | "CANCELLED";
+            title: string;
+        };
+        MyRecording: {
+            /** Format: date-time */
+            begun: string;
+            id: string;
+            isAhead: boolean;
+            isAsked: boolean;
+            /** Format: int64 */
+            lengthSeconds: number;
+            title: string;
+            /** Format: date-time */
+            until?: string;
+            /** @enum {string} */
+            watch: "YES" | "ASK" | "NO";
+            /** Format: int32 */
+            watchedPercent: number;
+        };
+        NameRequest: {
+            name?: string;
+        };
+        Named: {
+            id: string;
+            name: string;
+            rate: components["schemas"]["Rate"];
+        };
+        NamedDays: {
+            first: string;
+            last: string;
+            name: string;
+        };
+        NeedLine: {
+            group?: string;
+            key: string;
+            /** @enum {string} */
+            kind: "LISTED" | "UNSURE" | "GROUP_CALLS" | "GROUP_ALONE" | "GROUP_LATE" | "GROUPS_PLANNED" | "RECORDING_FAILS" | "RECORDING_PAUSED" | "HELD" | "STANCE" | "SIGN" | "HAND" | "LOST" | "ENDING";
+            /** Format: int32 */
+            number: number;
+            person?: string;
+            rule?: string;
+            says: string;
+            /** Format: date-time */
+            since: string;
+            stance?: string;
+            /** Format: date-time */
+            until?: string;
+            visits: string[];
+        };
+        Needing: {
+            before: components["schemas"]["Rate"];
+            lately: components["schemas"]["Rate"];
+            name: string;
+            person: string;
+            reasons: string[];
+            /** Format: int32 */
+            year: number;
+        };
+        NewClass: {
+            secondAdult?: string;
+            subject?: string;
+            title: string;
+            /** Format: int32 */
+            year: number;
+        };
+        NewPerson: {
+            name: string;
+            /** @enum {string} */
+            position: "LEAD" | "TEACHER" | "PUPIL";
+            signIn: string;
+            /** Format: int32 */
+            year: number;
+        };
+        NewSet: {
+            copyOf?: string;
+            name?: string;
+            purpose?: string;
+        };
+        NewWord: {
+            /** @enum {string} */
+            becomes: "GIVEN" | "REFUSED" | "WITHDRAWN";
+            /** Format: date */
+            from: string;
+            name: string;
+            /** Format: date */
+            until?: string;
+            /** @enum {string} */
+            was: "GIVEN" | "REFUSED" | "WITHDRAWN" | "UNKNOWN";
+        };
+        NextVisit: {
+            group: string;
+            name: string;
+            says: string;
+            /** @enum {string} */
+            why: "CALLS" | "HELD" | "BEYOND" | "SILENT" | "LONGEST";
+        };
+        NotYet: {
+            id: string;
+            name: string;
+        };
+        Note: {
+            html: string;
+            text: string;
+        };
+        NoticeLine: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: int32 */
+            number: number;
+            text: string;
+        };
+        NoticeRequest: {
+            text?: string;
+        };
+        NoticesShown: {
+            up: components["schemas"]["NoticeLine"][];
+            welcome?: components["schemas"]["NoticeLine"];
+        };
+        Nudged: {
+            /** Format: int32 */
+            missing: number;
+            /** Format: int32 */
+            nudged: number;
+        };
+        OfferedFactor: {
+            address: string;
+            picture: string;
+            secret: string;
+        };
+        OneRecording: {
+            adult?: components["schemas"]["AdultsView"];
+            /** Format: date-time */
+            begun: string;
+            /** @enum {string} */
+            copy: "YES" | "ASK" | "NO";
+            /** Format: date-time */
+            erasedAt?: string;
+            id: string;
+            isAhead: boolean;
+            isAsked: boolean;
+            /** Format: date-time */
+            keptUntil?: string;
+            /** Format: int64 */
+            lengthSeconds: number;
+            title: string;
+            /** @enum {string} */
+            watch: "YES" | "ASK" | "NO";
+        };
+        OrderStep: {
+            /** Format: date-time */
+            from: string;
+            groups?: string;
+            name: string;
+            stance: string;
+            /** Format: date-time */
+            until: string;
+        };
+        Ordered: {
+            /** Format: int32 */
+            number: number;
+        };
+        OutboxPage: {
+            messages: components["schemas"]["SentLine"][];
+            more: boolean;
+        };
+        OwnPassword: {
+            password: string;
+        };
+        PageLine: {
+            /** Format: int32 */
+            id: number;
+            under?: components["schemas"]["UnderLine"];
+        };
+        PageRequest: {
+            in?: string;
+            /** Format: int32 */
+            page: number;
+        };
+        PasswordRequest: {
+            current: string;
+            password: string;
+        };
+        PastLine: {
+            at: string;
+            binding: boolean;
+            by: string;
+            counted: string;
+            ended: string;
+            note: string;
+            role: string;
+            title: string;
+            value: string;
+            when: string;
+        };
+        PastMoment: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            number: number;
+            sentence: string;
+            /** Format: int32 */
+            weight: number;
+        };
+        PauseRequest: {
+            paused: boolean;
+        };
+        Person: {
+            id: string;
+            name: string;
+            /** @enum {string} */
+            role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+        };
+        PersonLine: {
+            /** Format: date-time */
+            codeUntil?: string;
+            ended: boolean;
+            ends?: string;
+            factor: boolean;
+            id: string;
+            name: string;
+            /** @enum {string} */
+            position: "LEAD" | "TEACHER" | "PUPIL";
+            signIn: string;
+            /** Format: int32 */
+            year: number;
+        };
+        PersonRequest: {
+            name: string;
+            /** @enum {string} */
+            position: "LEAD" | "TEACHER" | "PUPIL";
+            /** Format: int32 */
+            year: number;
+        };
+        PhoneLink: {
+            qr: string;
+            /** Format: date-time */
+            until: string;
+            url: string;
+        };
+        PlanChange: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            id: string;
+            /** Format: int32 */
+            lessons: number;
+            undone: boolean;
+            what: string;
+            why: string;
+        };
+        PlanChanged: {
+            appearing: string[];
+            change: string;
+            /** Format: int32 */
+            lessons: number;
+            what: string;
+        };
+        PlanRequest: {
+            groups: boolean;
+            recording: boolean;
+            visitors?: string[];
+        };
+        Played: {
+            /** Format: date-time */
+            begun: string;
+            captions: components["schemas"]["PlayedText"][];
+            gaps: components["schemas"]["PlayedGap"][];
+            handouts: components["schemas"]["PlayedHandout"][];
+            id: string;
+            isAhead: boolean;
+            /** Format: date-time */
+            keptUntil?: string;
+            /** Format: int32 */
+            leftOut: number;
+            /** Format: int64 */
+            lengthMs: number;
+            mayTakeCopy: boolean;
+            pages: components["schemas"]["PlayedPage"][];
+            segments: components["schemas"]["PlayedSegment"][];
+            stances: components["schemas"]["PlayedStance"][];
+            title: string;
+            voices: components["schemas"]["PlayedVoice"][];
+            words: components["schemas"]["PlayedText"][];
+        };
+        PlayedGap: {
+            /** Format: int64 */
+            atMs: number;
+            /** Format: date-time */
+            from: string;
+            says: string;
+            /** Format: date-time */
+            until: string;
+        };
+        PlayedHandout: {
+            /** Format: int64 */
+            atMs: number;
+            body: string;
+            title: string;
+        };
+        PlayedPage: {
+            strokes: components["schemas"]["PlayedStroke"][];
+        };
+        PlayedPiece: {
+            /** Format: int64 */
+            fromMs: number;
+            /** Format: int64 */
+            untilMs: number;
+        };
+        PlayedSegment: {
+            /** Format: int64 */
+            atMs: number;
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            until: string;
+        };
+        PlayedStance: {
+            /** Format: int64 */
+            atMs: number;
+            name: string;
+        };
+        PlayedStroke: {
+            drawing: components["schemas"]["DrawingBody"];
+            /** Format: int64 */
+            fromMs: number;
+            /** Format: int64 */
+            untilMs?: number;
+        };
+        PlayedText: {
+            /** Format: int64 */
+            atMs: number;
+            name: string;
+            text: string;
+        };
+        PlayedVoice: {
+            heard: components["schemas"]["PlayedPiece"][];
+            isAdult: boolean;
+            name: string;
+        };
+        PointRequest: {
+            /** Format: int32 */
+            page: number;
+            points?: number[];
+        };
+        PointerLine: {
+            author: string;
+            authorName: string;
+            points: number[];
+        };
+        PreparedName: {
+            id: string;
+            name: string;
+        };
+        PreparedOne: {
+            name: string;
+            people: string[];
+        };
+        PreparedQuestion: {
+            ask: components["schemas"]["QuestionLine"];
+            id: string;
+        };
+        PreparedRequest: {
+            groups?: components["schemas"]["PreparedOne"][];
+            name?: string;
+            task?: string;
+        };
+        PreparedSet: {
+            breaks: string[];
+            groups: components["schemas"]["PreparedOne"][];
+            id: string;
+            name: string;
+            task: string;
+        };
+        Preview: {
+            added: string[];
+            created: string[];
+            dropped: string[];
+            encoding: string;
+            encodingGuessed: boolean;
+            fingerprint: string;
+            renamed: components["schemas"]["Renaming"][];
+            /** Format: int32 */
+            staying: number;
+            wrong: components["schemas"]["WrongRow"][];
+        };
+        ProposedGroups: {
+            groups: string[][];
+            /** Format: int32 */
+            metAgain: number;
+            /** Format: int32 */
+            metAtLeast: number;
+            says: string[];
+            /** Format: int64 */
+            seed: number;
+        };
+        PupilAnswer: {
+            answer: string;
+            lesson: string;
+            question: string;
+            right?: boolean;
+            /** Format: date-time */
+            starts: string;
+            title: string;
+        };
+        PupilLine: {
+            code: string;
+            corrected: boolean;
+            /** Format: int32 */
+            lateMinutes: number;
+            lesson: string;
+            /** @enum {string} */
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
+            /** Format: int32 */
+            minutes: number;
+            /** Format: date-time */
+            starts: string;
+            title: string;
+        };
+        PupilMark: {
+            id: string;
+            /** Format: int32 */
+            level: number;
+            name: string;
+            trusted: boolean;
+        };
+        PupilMerits: {
+            byWeek: number[];
+            /** Format: int32 */
+            count: number;
+            name: string;
+            person: string;
+        };
+        PupilPage: {
+            adults: components["schemas"]["Named"][];
+            classes: components["schemas"]["Named"][];
+            from: string;
+            hours: components["schemas"]["Named"][];
+            lessons: components["schemas"]["PupilLine"][];
+            name: string;
+            person: string;
+            reasons: string[];
+            subjects: components["schemas"]["Named"][];
+            until: string;
+            weekdays: components["schemas"]["Named"][];
+            weeks: components["schemas"]["Named"][];
+            whole: components["schemas"]["Rate"];
+            /** Format: int32 */
+            year: number;
+        };
+        PupilRequest: {
+            name?: string;
+            person?: string;
+            /** Format: int32 */
+            year?: number;
+        };
+        PupilRights: {
+            camera: boolean;
+            cells: components["schemas"]["Cell"][];
+            help: components["schemas"]["Cell"][];
+            microphone: boolean;
+            screen: boolean;
+            /** Format: int32 */
+            timesSpoken: number;
+        };
+        PupilStay: {
+            /** Format: date-time */
+            from: string;
+            group: string;
+            lesson: string;
+            title: string;
+            /** Format: date-time */
+            until: string;
+            with: string[];
+        };
+        QuestionGiven: {
+            choices?: string[];
+            /** @enum {string} */
+            kind: "SINGLE" | "MULTIPLE" | "NUMBER" | "TEXT" | "ORDER";
+            number?: string;
+            /** Format: int32 */
+            points: number;
+            right?: number[];
+            spellings?: string[];
+            text?: string;
+            tolerance?: string;
+        };
+        QuestionInSet: {
+            ask: components["schemas"]["QuestionGiven"];
+            id?: string;
+        };
+        QuestionLine: {
+            choices: string[];
+            /** @enum {string} */
+            kind: "SINGLE" | "MULTIPLE" | "NUMBER" | "TEXT" | "ORDER";
+            number?: string;
+            /** Format: int32 */
+            points: number;
+            right: number[];
+            spellings: string[];
+            text: string;
+            tolerance?: string;
+        };
+        QuestionSetLine: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            id: string;
+            name: string;
+            questions: components["schemas"]["PreparedQuestion"][];
+            /** Format: int32 */
+            version: number;
+        };
+        QuestionSetRequest: {
+            name?: string;
+            questions?: components["schemas"]["QuestionInSet"][];
+            /** Format: int32 */
+            version: number;
+        };
+        QuestionSum: {
+            /** Format: int32 */
+            answers: number;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            question: string;
+            /** Format: double */
+            share: number;
+            /** Format: double */
+            tellsApart?: number;
+            uncertain: boolean;
+        };
+        Rate: {
+            /** Format: int32 */
+            absent: number;
+            /** Format: int32 */
+            attended: number;
+            /** Format: int32 */
+            early: number;
+            /** Format: int32 */
+            excused: number;
+            /** Format: int32 */
+            expected: number;
+            /** Format: int32 */
+            late: number;
+            /** Format: int32 */
+            partly: number;
+            /** Format: int32 */
+            rate?: number;
+            small: boolean;
+        };
+        Reader: {
+            id: string;
+            name: string;
+            readAlong: boolean;
+        };
+        ReadySet: {
+            id: string;
+            name: string;
+            ofSchool: boolean;
+            own: boolean;
+            purpose: string;
+            says: string[];
+            usedBy: string[];
+        };
+        Reasons: {
+            reasons: string[];
+        };
+        ReasonsRequest: {
+            reasons?: string[];
+        };
+        RecipeRequest: {
+            balanced: boolean;
+            /** @enum {string} */
+            by: "NUMBER" | "SIZE";
+            /** Format: int32 */
+            count: number;
+            mixed: boolean;
+            /** Format: int64 */
+            seed: number;
+            /** Format: int32 */
+            times: number;
+            trusted: boolean;
+        };
+        RecordingLine: {
+            /** Format: int32 */
+            asks: number;
+            /** Format: date-time */
+            begun: string;
+            classId: string;
+            /** Format: int64 */
+            coveredSeconds: number;
+            /** Format: date-time */
+            erasedAt?: string;
+            id?: string;
+            isAhead: boolean;
+            isExtended: boolean;
+            isGoingOn: boolean;
+            /** Format: date-time */
+            keptUntil?: string;
+            /** Format: int64 */
+            lengthSeconds: number;
+            lesson?: string;
+            missing: components["schemas"]["MissingMinutes"][];
+            /** Format: int64 */
+            requiredSeconds: number;
+            title: string;
+        };
+        RecordingPause: {
+            /** Format: int32 */
+            minutes?: number;
+            /** @enum {string} */
+            reason: "CONFIDES" | "HEALTH_OR_FAMILY" | "PERSONAL_DATA" | "BREAK" | "OTHER";
+        };
+        RecordingWish: {
+            copy: boolean;
+            why: string;
+        };
+        RecordingsPage: {
+            from: string;
+            isCut: boolean;
+            lines: components["schemas"]["RecordingLine"][];
+            sum: components["schemas"]["CoverageSum"];
+            until: string;
+        };
+        RecoveryCodes: {
+            codes: string[];
+        };
+        Refused: {
+            /** Format: date-time */
+            at: string;
+            name: string;
+            reasons: components["schemas"]["DoorReason"][];
+            visit: string;
+        };
+        RegisterPage: {
+            begun: boolean;
+            calledOff: boolean;
+            classId: string;
+            codes: components["schemas"]["CodeLine"][];
+            draft: boolean;
+            editable: boolean;
+            /** Format: date-time */
+            ends: string;
+            lesson: string;
+            lines: components["schemas"]["Line"][];
+            logs: components["schemas"]["LogLine"][];
+            signed?: components["schemas"]["Signed"];
+            /** Format: date-time */
+            starts: string;
+            sums: components["schemas"]["Sum"][];
+            title: string;
+        };
+        RegisterSettingsPage: {
+            codes: components["schemas"]["CodeLine"][];
+            limits: components["schemas"]["Limits"];
+        };
+        RemoveRequest: {
+            why?: string;
+        };
+        Renaming: {
+            from: string;
+            to: string;
+        };
+        ReopenRegisterRequest: {
+            reason?: string;
+        };
+        ReopenRequest: {
+            key: string;
+        };
+        Replay: {
+            alone: components["schemas"]["Stretched"][];
+            aloneInGroups: components["schemas"]["GroupAlone"][];
+            classId: string;
+            departures: components["schemas"]["DepartureLine"][];
+            /** Format: date-time */
+            from: string;
+            groups: components["schemas"]["GroupStay"][];
+            keepers: components["schemas"]["KeeperLine"][];
+            keptApart: components["schemas"]["ApartMet"][];
+            lesson: string;
+            moments: components["schemas"]["PastMoment"][];
+            title: string;
+            /** Format: date-time */
+            until: string;
+        };
+        Report: {
+            appearing: components["schemas"]["FindingLine"][];
+            /** Format: int32 */
+            classes: number;
+            freed: components["schemas"]["HeldLine"][];
+            from: string;
+            /** Format: int32 */
+            lessons: number;
+            overruled: components["schemas"]["HeldLine"][];
+            shifts: components["schemas"]["ShiftLine"][];
+            vanishing: components["schemas"]["FindingLine"][];
+        };
+        ResultLine: {
+            /** Format: int32 */
+            count: number;
+            right?: boolean;
+            words: string;
+        };
+        ResultLines: {
+            /** Format: int32 */
+            answers: number;
+            lines: components["schemas"]["ResultLine"][];
+            /** Format: int32 */
+            right?: number;
+        };
+        ResultOf: {
+            answers: components["schemas"]["AnswerOf"][];
+            ask: components["schemas"]["QuestionLine"];
+            /** Format: date-time */
+            askedAt: string;
+            named: boolean;
+            /** Format: int32 */
+            number: number;
+            results: components["schemas"]["ResultLines"];
+        };
+        ResultsPage: {
+            forgotten: boolean;
+            lesson: string;
+            questions: components["schemas"]["ResultOf"][];
+            /** Format: date-time */
+            starts: string;
+            title: string;
+        };
+        Right: {
+            bound: boolean;
+            line: string;
+            /** @enum {string} */
+            loan: "NONE" | "PASS" | "CURB";
+            rule: string;
+            title: string;
+            /** Format: date-time */
+            until?: string;
+            value: string;
+        };
+        RuleLine: {
+            cells: components["schemas"]["CellLine"][];
+            choices: components["schemas"]["Choice"][];
+            circumstances: string[];
+            conditions: components["schemas"]["ConditionLine"][];
+            enforced: string;
+            /** @enum {string} */
+            form: "CHOICE" | "NUMBER" | "KINDS";
+            key: string;
+            /** Format: int32 */
+            max: number;
+            meaning: string;
+            /** Format: int32 */
+            min: number;
+            ordered: boolean;
+            overruledIn: string[];
+            pupilWords: string;
+            reason: string;
+            right: boolean;
+            title: string;
+            unit: string;
+            wholeLesson: boolean;
+        };
+        Rules: {
+            chapters: components["schemas"]["Chapter"][];
+            draft: components["schemas"]["DraftLine"][];
+            editable: boolean;
+            on: string;
+            place: string;
+            sets: components["schemas"]["SetLine"][];
+            title: string;
+        };
+        RunningOrderRequest: {
+            byTheClock: boolean;
+            steps?: components["schemas"]["RunningStep"][];
+        };
+        RunningStep: {
+            groups?: string;
+            /** Format: int32 */
+            minutes: number;
+            stance: string;
+        };
+        SayRequest: {
+            person?: string;
+            place?: string;
+            text?: string;
+            /** @enum {string} */
+            to: "CLASS" | "ADULTS" | "ONE" | "PLACE";
+        };
+        Scheduled: {
+            /** Format: int32 */
+            added: number;
+            appearing: string[];
+            change: string;
+            /** Format: int32 */
+            holidays: number;
+            /** Format: int32 */
+            left: number;
+            what: string;
+        };
+        SchoolPreview: {
+            classes: string[];
+            fingerprint: string;
+            joins: string[];
+            leaves: string[];
+            pupils: string[];
+            renamed: string[];
+            wrong: components["schemas"]["WrongEntry"][];
+            /** Format: int32 */
+            wrongInAll: number;
+        };
+        Seat: {
+            adults: string[];
+            board: components["schemas"]["BoardShown"];
+            clocks: components["schemas"]["SeatClocks"];
+            /** Format: date-time */
+            ends: string;
+            groups?: components["schemas"]["SeatGroups"];
+            material: components["schemas"]["MaterialShown"];
+            merits: components["schemas"]["SeatMerits"];
+            mine: components["schemas"]["SeatMine"];
+            notices: components["schemas"]["NoticesShown"];
+            /** Format: date-time */
+            now: string;
+            /** Format: int32 */
+            number: number;
+            observers: string[];
+            question?: components["schemas"]["SeatQuestion"];
+            recording: components["schemas"]["SeatRecording"];
+            rights: components["schemas"]["SeatRights"];
+            signals: components["schemas"]["SeatSignals"];
+            slates: components["schemas"]["SeatSlates"];
+            /** Format: date-time */
+            starts: string;
+            strokes: components["schemas"]["Stroke"][];
+            supervision: components["schemas"]["SeatSupervision"];
+            title: string;
+            words: components["schemas"]["Heard"][];
+        };
+        SeatCall: {
+            mayPress: boolean;
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            opens: string;
+            task: string;
+            turn?: string;
+        };
+        SeatClocks: {
+            call?: components["schemas"]["SeatCall"];
+            clock?: components["schemas"]["ClockShown"];
+        };
+        SeatGroup: {
+            adults: string[];
+            /** Format: date-time */
+            helpSince?: string;
+            id: string;
+            looking: string[];
+            mayReturn: boolean;
+            name: string;
+            quiet: boolean;
+            task: string;
+            with: components["schemas"]["SeatMate"][];
+        };
+        SeatGroups: {
+            calledBack: boolean;
+            /** Format: date-time */
+            ends: string;
+            here?: components["schemas"]["SeatGroup"];
+        };
+        SeatHelp: {
+            chatPaused: boolean;
+            door: components["schemas"]["AtDoor"][];
+            hands: components["schemas"]["Classmate"][];
+            rights: components["schemas"]["Right"][];
+        };
+        SeatMate: {
+            in: boolean;
+            name: string;
+        };
+        SeatMerits: {
+            all: components["schemas"]["SeenMerit"][];
+        };
+        SeatMine: {
+            chat?: components["schemas"]["SeatMineChat"];
+            clocks?: components["schemas"]["SeatMineClocks"];
+            door: components["schemas"]["SeatMineDoor"];
+            groups?: components["schemas"]["SeatMineGroups"];
+            merits?: components["schemas"]["SeatMineMerits"];
+            question?: components["schemas"]["SeatMineQuestions"];
+            recording?: components["schemas"]["SeatMineRecording"];
+            rights?: components["schemas"]["SeatMineRights"];
+            signals?: components["schemas"]["SeatMineSignals"];
+            slate?: components["schemas"]["SeatMineSlates"];
+        };
+        SeatMineChat: {
+            classmates: components["schemas"]["Reader"][];
+            /** Format: int32 */
+            held: number;
+        };
+        SeatMineClocks: {
+            /** Format: int32 */
+            before?: number;
+            pressed: boolean;
+        };
+        SeatMineDoor: {
+            allowedBack: boolean;
+            name?: string;
+            shownName?: string;
+            /** @enum {string} */
+            status: "WAITING" | "IN" | "LEFT" | "TURNED_AWAY" | "REMOVED" | "DISMISSED";
+            why: string[];
+        };
+        SeatMineGroups: {
+            name: string;
+            with: string[];
+        };
+        SeatMineMerits: {
+            reasons: string[];
+        };
+        SeatMineQuestions: {
+            answer?: components["schemas"]["AnswerLine"];
+            nudged: boolean;
+            right?: boolean;
+        };
+        SeatMineRecording: {
+            /** @enum {string} */
+            now: "NOTHING" | "ALL" | "CLOSED";
+        };
+        SeatMineRights: {
+            camera: boolean;
+            microphone: boolean;
+            screen: boolean;
+        };
+        SeatMineSignals: {
+            /** Format: date-time */
+            handSince?: string;
+            /** Format: int32 */
+            handsBefore: number;
+            /** @enum {string} */
+            sign?: "AGREE" | "DISAGREE" | "SLOWER" | "FASTER" | "BREAK" | "CANNOT_HEAR";
+        };
+        SeatMineSlates: {
+            frozen: boolean;
+            sheet: string;
+        };
+        SeatQuestion: {
+            changeable: boolean;
+            choices: string[];
+            /** @enum {string} */
+            kind: "SINGLE" | "MULTIPLE" | "NUMBER" | "TEXT" | "ORDER";
+            mayAnswer: boolean;
+            /** Format: int32 */
+            number: number;
+            open: boolean;
+            results?: components["schemas"]["ResultLines"];
+            text: string;
+            /** Format: date-time */
+            until?: string;
+        };
+        SeatRecording: {
+            announced: boolean;
+            ask: string[];
+            /** Format: int32 */
+            keptDays: number;
+            /** @enum {string} */
+            shown: "NOT" | "SOON" | "ON" | "PAUSED";
+            /** Format: date-time */
+            starts?: string;
+            watch: string[];
+        };
+        SeatRights: {
+            help?: components["schemas"]["SeatHelp"];
+            rights: components["schemas"]["Right"][];
+            showing?: string;
+            stance?: string;
+        };
+        SeatSignals: {
+            focus?: string;
+        };
+        SeatSlates: {
+            out?: components["schemas"]["SlateTask"];
+            shown: components["schemas"]["SlateShown"][];
+        };
+        SeatSupervision: {
+            quiet: boolean;
+            stopped: boolean;
+        };
+        SeenMerit: {
+            name: string;
+            reason: string;
+        };
+        SendRequest: {
+            invite: boolean;
+            /** Format: int32 */
+            minutes?: number;
+        };
+        SentLine: {
+            /** Format: date-time */
+            at: string;
+            body: string;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            kind: "REMINDER" | "NUDGE" | "CHANGE" | "NEW_LINK" | "INVITATION";
+            name: string;
+            subject: string;
+            /** @enum {string} */
+            way: "MAIL" | "TEXT";
+        };
+        SeriesRequest: {
+            days: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            /** Format: int32 */
+            everyWeeks?: number;
+            first: string;
+            /** Format: int32 */
+            minutes: number;
+            start: string;
+            until: string;
+        };
+        SetLine: {
+            id: string;
+            name: string;
+            purpose: string;
+        };
+        SetsPage: {
+            editable: boolean;
+            ofClass: string;
+            sets: components["schemas"]["QuestionSetLine"][];
+            title: string;
+        };
+        SettingRequest: {
+            rule: string;
+            value: string;
+        };
+        ShiftLine: {
+            after: string;
+            afterWords: string;
+            before: string;
+            beforeWords: string;
+            classes: components["schemas"]["CaseLine"][];
+            /** Format: int32 */
+            lessonCount: number;
+            lessons: components["schemas"]["CaseLine"][];
+            /** @enum {string} */
+            role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+            roleWords: string;
+            rule: string;
+            stricter: boolean;
+            title: string;
+        };
+        ShowRequest: {
+            forLesson?: string;
+            from?: string;
+            until?: string;
+        };
+        ShowResultsRequest: {
+            right: boolean;
+        };
+        ShowSlatesRequest: {
+            named: boolean;
+            people: string[];
+        };
+        ShownRequest: {
+            shown: boolean;
+        };
+        SignCount: {
+            /** Format: int32 */
+            count: number;
+            names: string[];
+            /** @enum {string} */
+            sign: "AGREE" | "DISAGREE" | "SLOWER" | "FASTER" | "BREAK" | "CANNOT_HEAR";
+        };
+        SignIn: {
+            code?: string;
+            name: string;
+            password: string;
+        };
+        SignInLine: {
+            /** Format: date-time */
+            began: string;
+            browser: string;
+            /** Format: date-time */
+            expires: string;
+            here: boolean;
+            id: string;
+        };
+        Signed: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            reopenable: boolean;
+        };
+        SlateOf: {
+            id: string;
+            isIn: boolean;
+            /** Format: int32 */
+            marks: number;
+            name: string;
+            present: boolean;
+        };
+        SlateSheet: {
+            marks: components["schemas"]["MarkLine"][];
+            person: string;
+            sheet: string;
+        };
+        SlateShown: {
+            /** @enum {string} */
+            ground: "BLANK" | "SQUARED" | "RULED" | "AXES" | "NUMBER_LINE";
+            marks: components["schemas"]["MarkLine"][];
+            name?: string;
+        };
+        SlateTask: {
+            /** @enum {string} */
+            ground: "BLANK" | "SQUARED" | "RULED" | "AXES" | "NUMBER_LINE";
+            mayDraw: boolean;
+            /** Format: int32 */
+            number: number;
+            task: string;
+        };
+        SlatesOut: {
+            collected: boolean;
+            /** @enum {string} */
+            ground: "BLANK" | "SQUARED" | "RULED" | "AXES" | "NUMBER_LINE";
+            named: boolean;
+            /** Format: int32 */
+            number: number;
+            people: components["schemas"]["SlateOf"][];
+            shown: string[];
+            task: string;
+        };
+        SlatesRequest: {
+            /** @enum {string} */
+            ground: "BLANK" | "SQUARED" | "RULED" | "AXES" | "NUMBER_LINE";
+            task?: string;
+        };
+        SpeedRequest: {
+            /** Format: int32 */
+            speed: number;
+        };
+        Stage: {
+            lessons: components["schemas"]["StageLesson"][];
+            /** Format: date-time */
+            now: string;
+            scripts: components["schemas"]["StageScript"][];
+            /** Format: int32 */
+            speed: number;
+        };
+        StageCue: {
+            /** Format: date-time */
+            at: string;
+            text: string;
+        };
+        StageLesson: {
+            lesson: string;
+            next: components["schemas"]["StageCue"][];
+            /** @enum {string} */
+            phase: "PLANNED" | "OPEN" | "OVER";
+            /** Format: int32 */
+            present: number;
+            title: string;
+        };
+        StageScript: {
+            about: string;
+            /** @enum {string} */
+            script: "OPEN_MICROPHONES" | "SHOUTING" | "FLOODING" | "LINKS_AND_FILES" | "SHARING" | "SCRIBBLING" | "BAD_WEATHER" | "STRANGERS" | "FAILING_RECORDER" | "INTRUDER";
+            title: string;
+        };
+        StanceChange: {
+            after: string;
+            before: string;
+            heldByLive: boolean;
+            rule: string;
+            title: string;
+        };
+        StanceChoice: {
+            id: string;
+            name: string;
+        };
+        StanceRequest: {
+            keepLive: boolean;
+            stance: string;
+        };
+        Standing: {
+            demo: boolean;
+            founded: boolean;
+            me?: components["schemas"]["Me"];
+            /** Format: date-time */
+            now: string;
+            school: string;
+            zone: string;
+        };
+        StaysLine: {
+            /** Format: int32 */
+            count: number;
+            /** Format: int32 */
+            days: number;
+            rule: string;
+            what: string;
+        };
+        StopRequest: {
+            why?: string;
+        };
+        Stretch: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            until: string;
+        };
+        Stretched: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            until: string;
+        };
+        Stroke: {
+            came: components["schemas"]["MarkLine"][];
+            gone: number[];
+            /** Format: int32 */
+            number: number;
+            pointed?: components["schemas"]["PointerLine"];
+            sheet: string;
+        };
+        SubjectRequest: {
+            subject?: string;
+        };
+        Sum: {
+            /** Format: int64 */
+            count: number;
+            /** @enum {string} */
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
+        };
+        TakeAwayRequest: {
+            /** Format: int32 */
+            minutes: number;
+        };
+        TaskRequest: {
+            text?: string;
+        };
+        TemplateLine: {
+            body: string;
+            /** @enum {string} */
+            kind: "REMINDER" | "NUDGE" | "CHANGE" | "NEW_LINK" | "INVITATION";
+            own: boolean;
+            places: string[];
+            subject: string;
+            title: string;
+        };
+        TemplateRequest: {
+            body?: string;
+            subject?: string;
+        };
+        TimetablePage: {
+            changes: components["schemas"]["PlanChange"][];
+            days: components["schemas"]["DayLine"][];
+            from: string;
+            lessons: components["schemas"]["LessonBox"][];
+        };
+        TimetablePreview: {
+            classes: components["schemas"]["ImportOfClass"][];
+            fingerprint: string;
+            /** Format: int32 */
+            notYours: number;
+            /** Format: int32 */
+            past: number;
+            /** Format: int32 */
+            same: number;
+            unknown: components["schemas"]["UnknownTitle"][];
+            wrong: components["schemas"]["WrongLine"][];
+            /** Format: int32 */
+            wrongInAll: number;
+        };
+        TimetableTaken: {
+            /** Format: int32 */
+            added: number;
+            /** Format: int32 */
+            calledOff: number;
+            change: string;
+            /** Format: int32 */
+            changed: number;
+        };
+        TitleRequest: {
+            title: string;
+        };
+        Tried: {
+            areas: components["schemas"]["TriedArea"][];
+            at: string;
+            facts: components["schemas"]["FactLine"][];
+            /** Format: int64 */
+            moment: number;
+        };
+        TriedArea: {
+            rules: components["schemas"]["TriedRight"][];
+            title: string;
+        };
+        TriedRight: {
+            because: string;
+            bound: boolean;
+            right: boolean;
+            rule: string;
+            title: string;
+            until: string;
+            value: string;
+            words: string;
+        };
+        TrustRequest: {
+            lesson?: string;
+            until: string;
+        };
+        TwoWhys: {
+            after: components["schemas"]["Why"];
+            before: components["schemas"]["Why"];
+        };
+        UnderLine: {
+            file: string;
+            /** Format: int32 */
+            height: number;
+            /** Format: int32 */
+            width: number;
+        };
+        UndoRequest: {
+            /** Format: int32 */
+            page: number;
+        };
+        UnknownTitle: {
+            /** Format: int32 */
+            lessons: number;
+            title: string;
+        };
+        UpkeepPage: {
+            backups: components["schemas"]["BackupLine"][];
+            checks: components["schemas"]["Check"][];
+            folder: string;
+            /** Format: int32 */
+            hour: number;
+            /** Format: int32 */
+            keep: number;
+            /** Format: date-time */
+            lastBackup?: string;
+            /** Format: date-time */
+            now: string;
+        };
+        Waiting: {
+            connected: boolean;
+            listed: boolean;
+            name: string;
+            person?: string;
+            personName?: string;
+            reasons: components["schemas"]["DoorReason"][];
+            /** Format: date-time */
+            since: string;
+            visit: string;
+        };
+        WatchedChange: {
+            was?: string[];
+            words?: string[];
+        };
+        WatchedList: {
+            words: string[];
+        };
+        WatchedReport: {
+            pieces: components["schemas"]["PlayedPiece"][];
+        };
+        WatchedSoFar: {
+            /** Format: int32 */
+            percent: number;
+            /** Format: int64 */
+            watchedMs: number;
+        };
+        WatcherLine: {
+            name: string;
+            /** Format: int32 */
+            percent: number;
+        };
+        WeakSpot: {
+            accepted?: components["schemas"]["Acceptance"];
+            classId: string;
+            /** Format: date-time */
+            ends?: string;
+            heading: string;
+            key: string;
+            kind: string;
+            lesson?: string;
+            mend?: string;
+            /** Format: date-time */
+            otherEnds?: string;
+            /** Format: date-time */
+            otherStarts?: string;
+            otherTitle?: string;
+            rule?: string;
+            ruleTitle?: string;
+            sentence: string;
+            /** @enum {string} */
+            severity: "DANGER" | "WEAK_SPOT" | "NOTE";
+            /** Format: date-time */
+            starts?: string;
+            title: string;
+            why: string;
+        };
+        WeakSpotKeys: {
+            keys: string[];
+        };
+        WelcomePage: {
+            ofClass?: components["schemas"]["WelcomeText"];
+            own?: components["schemas"]["WelcomeText"];
+        };
+        WelcomeRequest: {
+            text?: string;
+        };
+        WelcomeText: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            text: string;
+        };
+        Why: {
+            chain: components["schemas"]["Link"][];
+            changedBy: string;
+            forPupils: string;
+            next: string;
+            otherwise: string[];
+            reason: string;
+            rule: string;
+            title: string;
+            until: string;
+            value: string;
+            valueWords: string;
+        };
+        WipeSlateRequest: {
+            marks?: number[];
+        };
+        WishAnswer: {
+            /** Format: int32 */
+            days?: number;
+        };
+        WishLine: {
+            answeredBy?: string;
+            /** Format: date-time */
+            at: string;
+            copy: boolean;
+            /** Format: int64 */
+            id: number;
+            isAnswered: boolean;
+            /** Format: date-time */
+            letUntil?: string;
+            name: string;
+            why: string;
+        };
+        WishRequest: {
+            /** @enum {string} */
+            kind: "APART" | "TOGETHER";
+            people?: string[];
+            reason?: string;
+        };
+        WordCheck: {
+            /** Format: double */
+            bits: number;
+            fault?: string;
+            neighbours: components["schemas"]["WordNeighbour"][];
+            /** Format: int32 */
+            wantedBits: number;
+            word: string;
+        };
+        WordNeighbour: {
+            /** Format: int32 */
+            letters: number;
+            ofClass: string;
+            soundsAlike: boolean;
+            word?: string;
+        };
+        WordRequest: {
+            word: string;
+        };
+        Written: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            code: string;
+            /** Format: int32 */
+            lateMinutes: number;
+            /** @enum {string} */
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
+            reason: string;
+        };
+        WrittenStep: {
+            groups?: string;
+            /** Format: int32 */
+            minutes: number;
+            name: string;
+            stance: string;
+        };
+        WrongEntry: {
+            file: string;
+            /** Format: int32 */
+            line: number;
+            message: string;
+        };
+        WrongLine: {
+            /** Format: int32 */
+            line: number;
+            message: string;
+        };
+        WrongRow: {
+            /** Format: int32 */
+            line: number;
+            message: string;
+        };
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
-export type $defs = Record<string, never>
+export type $defs = Record<string, never>;
 export interface operations {
-  page_9: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['AccountPage']
-        }
-      }
-    }
-  }
-  confirm: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FactorRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['RecoveryCodes']
-        }
-      }
-    }
-  }
-  offer: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['OfferedFactor']
-        }
-      }
-    }
-  }
-  endFactor_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OwnPassword']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['AccountPage']
-        }
-      }
-    }
-  }
-  password: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PasswordRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  endSignIn: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        session: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['AccountPage']
-        }
-      }
-    }
-  }
-  adults: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Colleague'][]
-        }
-      }
-    }
-  }
-  attention: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['AttentionPage']
-        }
-      }
-    }
-  }
-  behind: {
-    parameters: {
-      query?: {
-        by?: string
-        of?: string
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['LessonsBehind']
-        }
-      }
-    }
-  }
-  bringing: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        word: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Bringing']
-        }
-      }
-    }
-  }
-  bringFromPhone: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        word: string
-      }
-      cookie?: never
-    }
-    requestBody?: {
-      content: {
-        'application/json': {
-          /** Format: binary */
-          file: string
-        }
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Bringing']
-        }
-      }
-    }
-  }
-  page: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['CalendarPage']
-        }
-      }
-    }
-  }
-  write: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CalendarRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['CalendarPage']
-        }
-      }
-    }
-  }
-  export: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': string
-        }
-      }
-    }
-  }
-  read_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: {
-      content: {
-        'multipart/form-data': {
-          /** Format: binary */
-          file: string
-        }
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Rules']
-        }
-      }
-    }
-  }
-  forParents: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/pdf': string
-        }
-      }
-    }
-  }
-  forPupils: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Why'][]
-        }
-      }
-    }
-  }
-  schema_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/schema+json': string
-        }
-      }
-    }
-  }
-  list_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassLine'][]
-        }
-      }
-    }
-  }
-  make_2: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewClass']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassLine']
-        }
-      }
-    }
-  }
-  page_8: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassPage']
-        }
-      }
-    }
-  }
-  addAdult: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassPage']
-        }
-      }
-    }
-  }
-  removeAdult: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  handOver: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['HandOverRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassPage']
-        }
-      }
-    }
-  }
-  grid: {
-    parameters: {
-      query?: {
-        from?: string
-        until?: string
-      }
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassGrid']
-        }
-      }
-    }
-  }
-  table_6: {
-    parameters: {
-      query?: {
-        from?: string
-        until?: string
-      }
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'text/csv': string
-        }
-      }
-    }
-  }
-  paper: {
-    parameters: {
-      query?: {
-        from?: string
-        until?: string
-      }
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/pdf': string
-        }
-      }
-    }
-  }
-  candidates: {
-    parameters: {
-      query?: {
-        name?: string
-      }
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Candidate'][]
-        }
-      }
-    }
-  }
-  ofClass_2: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['FeedAddress']
-        }
-      }
-    }
-  }
-  renewOfClass: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['FeedAddress']
-        }
-      }
-    }
-  }
-  mark: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MarksRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassGroups']
-        }
-      }
-    }
-  }
-  groups: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassGroups']
-        }
-      }
-    }
-  }
-  propose: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RecipeRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ProposedGroups']
-        }
-      }
-    }
-  }
-  joining: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Joining']
-        }
-      }
-    }
-  }
-  qrCode: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'image/svg+xml': string
-        }
-      }
-    }
-  }
-  renew: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassPage']
-        }
-      }
-    }
-  }
-  show_2: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ShownRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Joining']
-        }
-      }
-    }
-  }
-  ofClass_1: {
-    parameters: {
-      query?: {
-        weeks?: number
-      }
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassMerits']
-        }
-      }
-    }
-  }
-  trust: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['TrustRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassPage']
-        }
-      }
-    }
-  }
-  endTrust: {
-    parameters: {
-      query?: {
-        lesson?: string
-      }
-      header?: never
-      path: {
-        id: string
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassPage']
-        }
-      }
-    }
-  }
-  prepare: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PreparedRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassGroups']
-        }
-      }
-    }
-  }
-  change_4: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-        set: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PreparedRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassGroups']
-        }
-      }
-    }
-  }
-  delete_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-        set: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassGroups']
-        }
-      }
-    }
-  }
-  addPupil: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PupilRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassPage']
-        }
-      }
-    }
-  }
-  removePupil: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassPage']
-        }
-      }
-    }
-  }
-  sets_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['SetsPage']
-        }
-      }
-    }
-  }
-  add_3: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['QuestionSetRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['SetsPage']
-        }
-      }
-    }
-  }
-  read: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: {
-      content: {
-        'application/json': {
-          /** Format: binary */
-          file: string
-        }
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['FileRead']
-        }
-      }
-    }
-  }
-  change_3: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-        set: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['QuestionSetRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['SetsPage']
-        }
-      }
-    }
-  }
-  delete: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-        set: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['SetsPage']
-        }
-      }
-    }
-  }
-  copy: {
-    parameters: {
-      query: {
-        to: string
-      }
-      header?: never
-      path: {
-        id: string
-        set: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['SetsPage']
-        }
-      }
-    }
-  }
-  table_5: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-        set: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'text/csv': string
-        }
-      }
-    }
-  }
-  items: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-        set: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/zip': string
-        }
-      }
-    }
-  }
-  sums: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['QuestionSum'][]
-        }
-      }
-    }
-  }
-  begin: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AheadRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['AheadBegun']
-        }
-      }
-    }
-  }
-  take_4: {
-    parameters: {
-      query: {
-        fingerprint: string
-        add?: boolean
-      }
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: {
-      content: {
-        'multipart/form-data': {
-          /** Format: binary */
-          file: string
-        }
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Preview']
-        }
-      }
-    }
-  }
-  preview_5: {
-    parameters: {
-      query?: {
-        add?: boolean
-      }
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: {
-      content: {
-        'multipart/form-data': {
-          /** Format: binary */
-          file: string
-        }
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Preview']
-        }
-      }
-    }
-  }
-  table_4: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'text/csv': string
-        }
-      }
-    }
-  }
-  schedule: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SeriesRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Scheduled']
-        }
-      }
-    }
-  }
-  use: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-        set: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  stopUsing: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-        set: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  consequences_1: {
-    parameters: {
-      query?: {
-        use?: boolean
-      }
-      header?: never
-      path: {
-        id: string
-        set: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Report']
-        }
-      }
-    }
-  }
-  renewStaffLink: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassPage']
-        }
-      }
-    }
-  }
-  setSubject: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SubjectRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassPage']
-        }
-      }
-    }
-  }
-  rename_2: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['TitleRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassPage']
-        }
-      }
-    }
-  }
-  ofClass: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['WelcomePage']
-        }
-      }
-    }
-  }
-  writeOfClass: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WelcomeRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['WelcomePage']
-        }
-      }
-    }
-  }
-  wish: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WishRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassGroups']
-        }
-      }
-    }
-  }
-  end_4: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-        wish: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ClassGroups']
-        }
-      }
-    }
-  }
-  word_1: {
-    parameters: {
-      query?: {
-        of?: string
-      }
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['WordCheck']
-        }
-      }
-    }
-  }
-  choose: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WordRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['WordCheck']
-        }
-      }
-    }
-  }
-  suggestions: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['WordCheck'][]
-        }
-      }
-    }
-  }
-  page_7: {
-    parameters: {
-      query?: {
-        ofClass?: string
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ConsentPage']
-        }
-      }
-    }
-  }
-  take_3: {
-    parameters: {
-      query: {
-        fingerprint: string
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: {
-      content: {
-        'multipart/form-data': {
-          /** Format: binary */
-          file: string
-        }
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ConsentPreview']
-        }
-      }
-    }
-  }
-  preview_4: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: {
-      content: {
-        'multipart/form-data': {
-          /** Format: binary */
-          file: string
-        }
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ConsentPreview']
-        }
-      }
-    }
-  }
-  about: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ConsentWord'][]
-        }
-      }
-    }
-  }
-  note: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ConsentRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ConsentWord'][]
-        }
-      }
-    }
-  }
-  table_3: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'text/csv': string
-        }
-      }
-    }
-  }
-  corridor: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Corridor']
-        }
-      }
-    }
-  }
-  takeOver: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        kind:
-          | 'QUIET_WITHOUT_ADULT'
-          | 'STOPPED'
-          | 'SWEEP'
-          | 'RECORD_DAMAGED'
-          | 'NO_ADULT'
-          | 'GROUP_CALLS'
-          | 'GROUP_ALONE'
-          | 'REMOVED_KNOCKS'
-          | 'RECORDING_MISSING'
-          | 'NOT_OPENED'
-          | 'STRANGER_AT_OPEN_DOOR'
-          | 'TOO_FEW_ADULTS'
-          | 'GUEST_LET_IN'
-          | 'WAITS_LONG'
-          | 'WORDS_WAIT'
-          | 'OVER_TIME'
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Corridor']
-        }
-      }
-    }
-  }
-  people: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['DemoPerson'][]
-        }
-      }
-    }
-  }
-  signIn_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  stage: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Stage']
-        }
-      }
-    }
-  }
-  speed: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SpeedRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Stage']
-        }
-      }
-    }
-  }
-  mischief: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        script:
-          | 'OPEN_MICROPHONES'
-          | 'SHOUTING'
-          | 'FLOODING'
-          | 'LINKS_AND_FILES'
-          | 'SHARING'
-          | 'SCRIBBLING'
-          | 'BAD_WEATHER'
-          | 'STRANGERS'
-          | 'FAILING_RECORDER'
-          | 'INTRUDER'
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Stage']
-        }
-      }
-    }
-  }
-  next: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Stage']
-        }
-      }
-    }
-  }
-  failRecorder: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        failure: 'DISK_FULL' | 'LINE_LOST' | 'NO_ANSWER'
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Stage']
-        }
-      }
-    }
-  }
-  doorstep: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        token: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['DoorstepPage']
-        }
-      }
-    }
-  }
-  knock: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        token: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['KnockRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Knocked']
-        }
-      }
-    }
-  }
-  mine_2: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['FeedAddress']
-        }
-      }
-    }
-  }
-  renewMine: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['FeedAddress']
-        }
-      }
-    }
-  }
-  firstStart: {
-    parameters: {
-      query: {
-        csrf: components['schemas']['CsrfToken']
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FirstStart']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Standing']
-        }
-      }
-    }
-  }
-  levels: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LevelsRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': string[]
-        }
-      }
-    }
-  }
-  page_6: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['InspectionPage']
-        }
-      }
-    }
-  }
-  accept_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AcceptRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['InspectionPage']
-        }
-      }
-    }
-  }
-  draft: {
-    parameters: {
-      query?: {
-        from?: string
-      }
-      header?: never
-      path: {
-        place: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['DraftEffect']
-        }
-      }
-    }
-  }
-  mend: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MendRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['MendsMade']
-        }
-      }
-    }
-  }
-  preview_3: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WeakSpotKeys']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['MendPreview']
-        }
-      }
-    }
-  }
-  reopen_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ReopenRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['InspectionPage']
-        }
-      }
-    }
-  }
-  keeping: {
-    parameters: {
-      query?: {
-        from?: string
-        until?: string
-        rule?: string
-        ofClass?: string
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['KeepingPage']
-        }
-      }
-    }
-  }
-  page_5: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['KeptAndForgotten']
-        }
-      }
-    }
-  }
-  admitAllListed: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  putUp: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NoticeRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  takeDown: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        number: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  board: {
-    parameters: {
-      query?: {
-        in?: string
-        page?: number
-      }
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['BoardSheet']
-        }
-      }
-    }
-  }
-  wipe_1: {
-    parameters: {
-      query?: {
-        of?: string
-        in?: string
-      }
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  pdf_1: {
-    parameters: {
-      query?: {
-        in?: string
-      }
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/pdf': string
-        }
-      }
-    }
-  }
-  svg: {
-    parameters: {
-      query?: {
-        in?: string
-        page?: number
-      }
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'image/svg+xml': string
-        }
-      }
-    }
-  }
-  earlier: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['EarlierBoard'][]
-        }
-      }
-    }
-  }
-  bringEarlier: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['BringRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  erase_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['EraseRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  bringFile: {
-    parameters: {
-      query?: {
-        in?: string
-      }
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: {
-      content: {
-        'application/json': {
-          /** Format: binary */
-          file: string
-        }
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  draw_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DrawRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  turn: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PageRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  addPage: {
-    parameters: {
-      query?: {
-        in?: string
-      }
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  removePage: {
-    parameters: {
-      query?: {
-        in?: string
-      }
-      header?: never
-      path: {
-        lesson: string
-        page: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  takeAway_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['TakeAwayRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  phone: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['PhoneLink']
-        }
-      }
-    }
-  }
-  picture: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        file: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': string
-        }
-      }
-    }
-  }
-  point: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PointRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  undo_2: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['UndoRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  call: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CallRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  endCall: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  passOn: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  caption: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CaptionRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  captions_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'text/vtt;charset=UTF-8': string
-        }
-      }
-    }
-  }
-  start_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ClockRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  end_3: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  longer_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ClockLongerRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  pause_2: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  goOn_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  giveCurb: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LoanRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  desk: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Desk']
-        }
-      }
-    }
-  }
-  stream_1: {
-    parameters: {
-      query?: never
-      header?: {
-        'Last-Event-ID'?: number
-      }
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  dismiss: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  sendFromDesk: {
-    parameters: {
-      query: {
-        to: 'CLASS' | 'ADULTS' | 'ONE' | 'PLACE'
-        person?: string
-        place?: string
-      }
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: {
-      content: {
-        'application/json': {
-          /** Format: binary */
-          file: string
-        }
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  fetchAtDesk: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        number: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': string
-        }
-      }
-    }
-  }
-  focus: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FocusRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  add_2: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NameRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  asLast: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  callBack: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['BackRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  comeOut: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  lookAway: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  make_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RecipeRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['GroupsMade']
-        }
-      }
-    }
-  }
-  prepared: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        set: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  preview_6: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['GroupsPreview']
-        }
-      }
-    }
-  }
-  sendOut: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SendRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  stayLonger: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LongerRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  task: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['TaskRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  goIn: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        group: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  lock: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        group: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LockRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  lookIn: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        group: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  rename_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        group: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NameRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  empty: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        group: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  seenTo: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        group: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  keepBack: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        number: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  letThrough: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        number: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  join: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  leave: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  lighten: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LightRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  setLive: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SettingRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  take_2: {
-    parameters: {
-      query?: {
-        order?: string
-        zone?: string
-        columns?: string
-        decided?: string
-        fingerprint?: string
-        name?: string
-      }
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['LogPreview']
-        }
-      }
-    }
-  }
-  preview_2: {
-    parameters: {
-      query?: {
-        order?: string
-        zone?: string
-        columns?: string
-        decided?: string
-      }
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['LogPreview']
-        }
-      }
-    }
-  }
-  remove_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        log: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  handOut: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MaterialRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  takeBack_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        number: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  give: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MeritRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  takeBack: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        number: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  muteAll: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MuteRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  undoMuteAll: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  nudge_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Nudged']
-        }
-      }
-    }
-  }
-  open: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  show_4: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        what: 'MICROPHONE' | 'CAMERA' | 'SCREEN' | 'WHOLE_SCREEN'
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  stopShowing: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        what: 'MICROPHONE' | 'CAMERA' | 'SCREEN' | 'WHOLE_SCREEN'
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  givePass: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LoanRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  allowBack: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  move: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MoveRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  lastWord: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  endLoan: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        person: string
-        rule: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  lowerHand: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  turnOff: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        person: string
-        what: 'MICROPHONE' | 'CAMERA' | 'SCREEN' | 'WHOLE_SCREEN'
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  remove: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RemoveRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  plan_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['LessonPlanPage']
-        }
-      }
-    }
-  }
-  change_2: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PlanRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['LessonPlanPage']
-        }
-      }
-    }
-  }
-  renewLink: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['LessonPlanPage']
-        }
-      }
-    }
-  }
-  ofLesson: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['WelcomePage']
-        }
-      }
-    }
-  }
-  writeOfLesson: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WelcomeRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['WelcomePage']
-        }
-      }
-    }
-  }
-  ask_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AskRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  close: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        number: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  longer: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        number: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MoreSecondsRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  nudge: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        number: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  putAway: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        number: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  show_3: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        number: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ShowResultsRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  start: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  end_2: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  pause_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RecordingPause']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  goOn: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  register: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['RegisterPage']
-        }
-      }
-    }
-  }
-  csv: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'text/csv': string
-        }
-      }
-    }
-  }
-  pdf: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/pdf': string
-        }
-      }
-    }
-  }
-  correct_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CorrectionRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['RegisterPage']
-        }
-      }
-    }
-  }
-  reopen: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ReopenRegisterRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['RegisterPage']
-        }
-      }
-    }
-  }
-  sign: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['RegisterPage']
-        }
-      }
-    }
-  }
-  replay: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Replay']
-        }
-      }
-    }
-  }
-  at: {
-    parameters: {
-      query?: {
-        moment?: string
-      }
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Desk']
-        }
-      }
-    }
-  }
-  results: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ResultsPage']
-        }
-      }
-    }
-  }
-  table_2: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'text/csv': string
-        }
-      }
-    }
-  }
-  resume: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  plan: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RunningOrderRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  clearSigns: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  slates: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['AllSlates']
-        }
-      }
-    }
-  }
-  giveOut: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SlatesRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  takeAway: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  collect: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  giveBack: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['GiveBackRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  show_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ShowSlatesRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  hide: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  switchStance: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['StanceRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  changes: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        stance: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['StanceChange'][]
-        }
-      }
-    }
-  }
-  stop: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['StopRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  takeCharge: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  admit: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AdmitRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  admitGuest: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['GuestRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  turnAway: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  welcome: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NoticeRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  why_3: {
-    parameters: {
-      query?: {
-        person?: string
-      }
-      header?: never
-      path: {
-        lesson: string
-        rule: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Why']
-        }
-      }
-    }
-  }
-  say: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SayRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  page_4: {
-    parameters: {
-      query?: {
-        kind?: 'SIGNED_IN' | 'SIGN_IN_FAILED' | 'SIGNED_OUT' | 'LOOKED' | 'TOOK_AWAY' | 'CHANGED_ACCOUNT'
-        name?: string
-        from?: string
-        until?: string
-        before?: number
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['LooksPage']
-        }
-      }
-    }
-  }
-  table_1: {
-    parameters: {
-      query?: {
-        kind?: 'SIGNED_IN' | 'SIGN_IN_FAILED' | 'SIGNED_OUT' | 'LOOKED' | 'TOOK_AWAY' | 'CHANGED_ACCOUNT'
-        name?: string
-        from?: string
-        until?: string
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'text/csv': string
-        }
-      }
-    }
-  }
-  reasons: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Reasons']
-        }
-      }
-    }
-  }
-  writeReasons: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ReasonsRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Reasons']
-        }
-      }
-    }
-  }
-  myDay: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['MyDay']
-        }
-      }
-    }
-  }
-  mine_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['GivenMerit'][]
-        }
-      }
-    }
-  }
-  page_3: {
-    parameters: {
-      query?: {
-        kind?: 'REMINDER' | 'NUDGE' | 'CHANGE' | 'NEW_LINK' | 'INVITATION'
-        name?: string
-        before?: number
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['OutboxPage']
-        }
-      }
-    }
-  }
-  templates: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['TemplateLine'][]
-        }
-      }
-    }
-  }
-  word: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        kind: 'REMINDER' | 'NUDGE' | 'CHANGE' | 'NEW_LINK' | 'INVITATION'
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['TemplateRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['TemplateLine'][]
-        }
-      }
-    }
-  }
-  list: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['PersonLine'][]
-        }
-      }
-    }
-  }
-  add_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewPerson']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['GivenCode']
-        }
-      }
-    }
-  }
-  correct: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PersonRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['PersonLine'][]
-        }
-      }
-    }
-  }
-  account: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AccountRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['GivenCode']
-        }
-      }
-    }
-  }
-  end: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['EndRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['PersonLine'][]
-        }
-      }
-    }
-  }
-  endFactor: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['PersonLine'][]
-        }
-      }
-    }
-  }
-  file: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  look: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['LeavingPage']
-        }
-      }
-    }
-  }
-  erase: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LeavingRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['LeavingPage']
-        }
-      }
-    }
-  }
-  ofPupil_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['PupilAnswer'][]
-        }
-      }
-    }
-  }
-  pupil: {
-    parameters: {
-      query?: {
-        from?: string
-        until?: string
-      }
-      header?: never
-      path: {
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['PupilPage']
-        }
-      }
-    }
-  }
-  pupilTable: {
-    parameters: {
-      query?: {
-        from?: string
-        until?: string
-      }
-      header?: never
-      path: {
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'text/csv': string
-        }
-      }
-    }
-  }
-  pupilPaper: {
-    parameters: {
-      query?: {
-        from?: string
-        until?: string
-      }
-      header?: never
-      path: {
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/pdf': string
-        }
-      }
-    }
-  }
-  of: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['PupilStay'][]
-        }
-      }
-    }
-  }
-  ofPupil: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['GivenMerit'][]
-        }
-      }
-    }
-  }
-  list_2: {
-    parameters: {
-      query?: {
-        from?: string
-        until?: string
-        ofClass?: string
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['RecordingsPage']
-        }
-      }
-    }
-  }
-  mine: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['MyRecording'][]
-        }
-      }
-    }
-  }
-  schema: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/schema+json': string
-        }
-      }
-    }
-  }
-  one: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        recording: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['OneRecording']
-        }
-      }
-    }
-  }
-  delete_2: {
-    parameters: {
-      query: {
-        why: string
-      }
-      header?: never
-      path: {
-        recording: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['OneRecording']
-        }
-      }
-    }
-  }
-  captions: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        recording: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'text/vtt': string
-        }
-      }
-    }
-  }
-  copy_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        recording: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  end_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        recording: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['AheadEnded']
-        }
-      }
-    }
-  }
-  keep: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        recording: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['KeepRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['OneRecording']
-        }
-      }
-    }
-  }
-  playback: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        recording: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Played']
-        }
-      }
-    }
-  }
-  show: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        recording: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ShowRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  sound: {
-    parameters: {
-      query?: never
-      header?: {
-        Range?: string
-      }
-      path: {
-        recording: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  tell: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        recording: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WatchedReport']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['WatchedSoFar']
-        }
-      }
-    }
-  }
-  ask: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        recording: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RecordingWish']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  answer: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        recording: string
-        wish: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WishAnswer']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['OneRecording']
-        }
-      }
-    }
-  }
-  settings: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['RegisterSettingsPage']
-        }
-      }
-    }
-  }
-  change_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RegisterSettingsPage']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['RegisterSettingsPage']
-        }
-      }
-    }
-  }
-  findings: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['FindingLine'][]
-        }
-      }
-    }
-  }
-  all: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['WatchedList']
-        }
-      }
-    }
-  }
-  change: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WatchedChange']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['WatchedList']
-        }
-      }
-    }
-  }
-  rules: {
-    parameters: {
-      query?: {
-        on?: string
-      }
-      header?: never
-      path: {
-        place: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Rules']
-        }
-      }
-    }
-  }
-  edit: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        place: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['EditRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Rules']
-        }
-      }
-    }
-  }
-  discard: {
-    parameters: {
-      query?: {
-        rule?: string
-        role?: 'LEAD_ADULT' | 'SECOND_ADULT' | 'CLASS_MONITOR' | 'PUPIL' | 'VISITOR' | 'OBSERVER'
-        when?: string
-      }
-      header?: never
-      path: {
-        place: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Rules']
-        }
-      }
-    }
-  }
-  consequences: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        place: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FromRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Report']
-        }
-      }
-    }
-  }
-  putInForce: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        place: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FromRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Rules']
-        }
-      }
-    }
-  }
-  whyOfCase: {
-    parameters: {
-      query: {
-        rule: string
-        role: 'LEAD_ADULT' | 'SECOND_ADULT' | 'CLASS_MONITOR' | 'PUPIL' | 'VISITOR' | 'OBSERVER'
-        of: string
-        from?: string
-        asked: components['schemas']['Asked']
-      }
-      header?: never
-      path: {
-        place: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['TwoWhys']
-        }
-      }
-    }
-  }
-  history: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        place: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['PastLine'][]
-        }
-      }
-    }
-  }
-  why_2: {
-    parameters: {
-      query: {
-        rule: string
-        role: 'LEAD_ADULT' | 'SECOND_ADULT' | 'CLASS_MONITOR' | 'PUPIL' | 'VISITOR' | 'OBSERVER'
-        asked: components['schemas']['Asked']
-      }
-      header?: never
-      path: {
-        place: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Why']
-        }
-      }
-    }
-  }
-  write_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/zip': string
-        }
-      }
-    }
-  }
-  take_1: {
-    parameters: {
-      query?: {
-        fingerprint?: string
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['SchoolPreview']
-        }
-      }
-    }
-  }
-  preview_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['SchoolPreview']
-        }
-      }
-    }
-  }
-  seat: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Seat']
-        }
-      }
-    }
-  }
-  boardAtSeat: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['BoardSheet']
-        }
-      }
-    }
-  }
-  wipeOwn: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  pdfAtSeat: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/pdf': string
-        }
-      }
-    }
-  }
-  svgAtSeat: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'image/svg+xml': string
-        }
-      }
-    }
-  }
-  eraseAtSeat: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['EraseRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  drawAtSeat: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DrawRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  pictureAtSeat: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-        file: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': string
-        }
-      }
-    }
-  }
-  pointAtSeat: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PointRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  undoAtSeat: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['UndoRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  echo: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['EchoRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Echo']
-        }
-      }
-    }
-  }
-  sendFromSeat: {
-    parameters: {
-      query: {
-        to: 'CLASS' | 'ADULTS' | 'ONE' | 'PLACE'
-        person?: string
-        place?: string
-      }
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody?: {
-      content: {
-        'application/json': {
-          /** Format: binary */
-          file: string
-        }
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  fetchAtSeat: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-        number: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': string
-        }
-      }
-    }
-  }
-  accept: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  comeBack: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  help: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  raiseHand: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  lowerOwnHand: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  pause: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PauseRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  letIn: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-        arrival: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  callOn: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  lower: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  leaveSeat: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  rename: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NameRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  turnOwnOff: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-        what: 'MICROPHONE' | 'CAMERA' | 'SCREEN' | 'WHOLE_SCREEN'
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  turnOn: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-        what: 'MICROPHONE' | 'CAMERA' | 'SCREEN' | 'WHOLE_SCREEN'
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  press: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  answer_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-        number: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['GivenAnswer']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  takeSignBack: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  showSign: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-        sign: 'AGREE' | 'DISAGREE' | 'SLOWER' | 'FASTER' | 'BREAK' | 'CANNOT_HEAR'
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  own: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['AllSlates']
-        }
-      }
-    }
-  }
-  handIn: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  draw: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DrawingBody']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  undo_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  wipe: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WipeSlateRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  stream: {
-    parameters: {
-      query?: never
-      header?: {
-        'Last-Event-ID'?: number
-      }
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  why_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-        rule: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Why']
-        }
-      }
-    }
-  }
-  sayAtSeat: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        visit: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SayRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Ordered']
-        }
-      }
-    }
-  }
-  signIn: {
-    parameters: {
-      query: {
-        csrf: components['schemas']['CsrfToken']
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SignIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Standing']
-        }
-      }
-    }
-  }
-  signOut: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  sets: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ReadySet'][]
-        }
-      }
-    }
-  }
-  add: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewSet']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ReadySet'][]
-        }
-      }
-    }
-  }
-  delete_3: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['ReadySet'][]
-        }
-      }
-    }
-  }
-  standing: {
-    parameters: {
-      query: {
-        csrf: components['schemas']['CsrfToken']
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Standing']
-        }
-      }
-    }
-  }
-  page_2: {
-    parameters: {
-      query: {
-        from: string
-        days: number
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['TimetablePage']
-        }
-      }
-    }
-  }
-  undo: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        change: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  take: {
-    parameters: {
-      query?: {
-        meant?: string
-        fingerprint?: string
-        callOff?: boolean
-        name?: string
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['TimetableTaken']
-        }
-      }
-    }
-  }
-  preview: {
-    parameters: {
-      query?: {
-        meant?: string
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['TimetablePreview']
-        }
-      }
-    }
-  }
-  table: {
-    parameters: {
-      query: {
-        from: string
-        until: string
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'text/csv': string
-        }
-      }
-    }
-  }
-  change_5: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LessonChangeRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['PlanChanged']
-        }
-      }
-    }
-  }
-  cover: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        lesson: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CoverRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['PlanChanged']
-        }
-      }
-    }
-  }
-  today: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['LessonLine'][]
-        }
-      }
-    }
-  }
-  tried: {
-    parameters: {
-      query: {
-        asked: components['schemas']['Asked']
-        moment: components['schemas']['Moment']
-      }
-      header?: never
-      path: {
-        place: string
-        role: 'LEAD_ADULT' | 'SECOND_ADULT' | 'CLASS_MONITOR' | 'PUPIL' | 'VISITOR' | 'OBSERVER'
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Tried']
-        }
-      }
-    }
-  }
-  why: {
-    parameters: {
-      query: {
-        asked: components['schemas']['Asked']
-        moment: components['schemas']['Moment']
-      }
-      header?: never
-      path: {
-        place: string
-        role: 'LEAD_ADULT' | 'SECOND_ADULT' | 'CLASS_MONITOR' | 'PUPIL' | 'VISITOR' | 'OBSERVER'
-        rule: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['Why']
-        }
-      }
-    }
-  }
-  page_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['UpkeepPage']
-        }
-      }
-    }
-  }
-  make: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          '*/*': components['schemas']['UpkeepPage']
-        }
-      }
-    }
-  }
-  feed: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        token: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'text/calendar': string
-        }
-      }
-    }
-  }
+    page_9: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AccountPage"];
+                };
+            };
+        };
+    };
+    confirm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FactorRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RecoveryCodes"];
+                };
+            };
+        };
+    };
+    offer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OfferedFactor"];
+                };
+            };
+        };
+    };
+    endFactor_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnPassword"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AccountPage"];
+                };
+            };
+        };
+    };
+    password: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    endSignIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AccountPage"];
+                };
+            };
+        };
+    };
+    adults: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Colleague"][];
+                };
+            };
+        };
+    };
+    attention: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AttentionPage"];
+                };
+            };
+        };
+    };
+    behind: {
+        parameters: {
+            query?: {
+                by?: string;
+                of?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LessonsBehind"];
+                };
+            };
+        };
+    };
+    bringing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                word: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Bringing"];
+                };
+            };
+        };
+    };
+    bringFromPhone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                word: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Bringing"];
+                };
+            };
+        };
+    };
+    page: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CalendarPage"];
+                };
+            };
+        };
+    };
+    write: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CalendarRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CalendarPage"];
+                };
+            };
+        };
+    };
+    export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    read_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Rules"];
+                };
+            };
+        };
+    };
+    forParents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
+    forPupils: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Why"][];
+                };
+            };
+        };
+    };
+    schema_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/schema+json": string;
+                };
+            };
+        };
+    };
+    list_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassLine"][];
+                };
+            };
+        };
+    };
+    make_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewClass"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassLine"];
+                };
+            };
+        };
+    };
+    page_8: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    addAdult: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    removeAdult: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    handOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandOverRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    grid: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassGrid"];
+                };
+            };
+        };
+    };
+    table_6: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    paper: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
+    candidates: {
+        parameters: {
+            query?: {
+                name?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Candidate"][];
+                };
+            };
+        };
+    };
+    ofClass_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FeedAddress"];
+                };
+            };
+        };
+    };
+    renewOfClass: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FeedAddress"];
+                };
+            };
+        };
+    };
+    mark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarksRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassGroups"];
+                };
+            };
+        };
+    };
+    groups: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassGroups"];
+                };
+            };
+        };
+    };
+    propose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProposedGroups"];
+                };
+            };
+        };
+    };
+    joining: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Joining"];
+                };
+            };
+        };
+    };
+    qrCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+        };
+    };
+    renew: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    show_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShownRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Joining"];
+                };
+            };
+        };
+    };
+    ofClass_1: {
+        parameters: {
+            query?: {
+                weeks?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassMerits"];
+                };
+            };
+        };
+    };
+    trust: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrustRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    endTrust: {
+        parameters: {
+            query?: {
+                lesson?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    prepare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PreparedRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassGroups"];
+                };
+            };
+        };
+    };
+    change_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PreparedRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassGroups"];
+                };
+            };
+        };
+    };
+    delete_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassGroups"];
+                };
+            };
+        };
+    };
+    addPupil: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PupilRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    removePupil: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    sets_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SetsPage"];
+                };
+            };
+        };
+    };
+    add_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["QuestionSetRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SetsPage"];
+                };
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FileRead"];
+                };
+            };
+        };
+    };
+    change_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["QuestionSetRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SetsPage"];
+                };
+            };
+        };
+    };
+    delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SetsPage"];
+                };
+            };
+        };
+    };
+    copy: {
+        parameters: {
+            query: {
+                to: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SetsPage"];
+                };
+            };
+        };
+    };
+    table_5: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    items: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+        };
+    };
+    sums: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["QuestionSum"][];
+                };
+            };
+        };
+    };
+    begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AheadRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AheadBegun"];
+                };
+            };
+        };
+    };
+    take_4: {
+        parameters: {
+            query: {
+                fingerprint: string;
+                add?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Preview"];
+                };
+            };
+        };
+    };
+    preview_5: {
+        parameters: {
+            query?: {
+                add?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Preview"];
+                };
+            };
+        };
+    };
+    table_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    schedule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeriesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Scheduled"];
+                };
+            };
+        };
+    };
+    use: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    stopUsing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    consequences_1: {
+        parameters: {
+            query?: {
+                use?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Report"];
+                };
+            };
+        };
+    };
+    renewStaffLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    setSubject: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SubjectRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    rename_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TitleRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassPage"];
+                };
+            };
+        };
+    };
+    ofClass: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WelcomePage"];
+                };
+            };
+        };
+    };
+    writeOfClass: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WelcomeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WelcomePage"];
+                };
+            };
+        };
+    };
+    wish: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WishRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassGroups"];
+                };
+            };
+        };
+    };
+    end_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                wish: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClassGroups"];
+                };
+            };
+        };
+    };
+    word_1: {
+        parameters: {
+            query?: {
+                of?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WordCheck"];
+                };
+            };
+        };
+    };
+    choose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WordRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WordCheck"];
+                };
+            };
+        };
+    };
+    suggestions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WordCheck"][];
+                };
+            };
+        };
+    };
+    page_7: {
+        parameters: {
+            query?: {
+                ofClass?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ConsentPage"];
+                };
+            };
+        };
+    };
+    take_3: {
+        parameters: {
+            query: {
+                fingerprint: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ConsentPreview"];
+                };
+            };
+        };
+    };
+    preview_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ConsentPreview"];
+                };
+            };
+        };
+    };
+    about: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ConsentWord"][];
+                };
+            };
+        };
+    };
+    note: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConsentRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ConsentWord"][];
+                };
+            };
+        };
+    };
+    table_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    corridor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Corridor"];
+                };
+            };
+        };
+    };
+    takeOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "RECORD_DAMAGED" | "NO_ADULT" | "GROUP_CALLS" | "GROUP_ALONE" | "REMOVED_KNOCKS" | "RECORDING_MISSING" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "GUEST_LET_IN" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Corridor"];
+                };
+            };
+        };
+    };
+    people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DemoPerson"][];
+                };
+            };
+        };
+    };
+    signIn_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    stage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stage"];
+                };
+            };
+        };
+    };
+    speed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpeedRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stage"];
+                };
+            };
+        };
+    };
+    mischief: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                script: "OPEN_MICROPHONES" | "SHOUTING" | "FLOODING" | "LINKS_AND_FILES" | "SHARING" | "SCRIBBLING" | "BAD_WEATHER" | "STRANGERS" | "FAILING_RECORDER" | "INTRUDER";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stage"];
+                };
+            };
+        };
+    };
+    next: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stage"];
+                };
+            };
+        };
+    };
+    failRecorder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                failure: "DISK_FULL" | "LINE_LOST" | "NO_ANSWER";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stage"];
+                };
+            };
+        };
+    };
+    doorstep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DoorstepPage"];
+                };
+            };
+        };
+    };
+    knock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KnockRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Knocked"];
+                };
+            };
+        };
+    };
+    mine_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FeedAddress"];
+                };
+            };
+        };
+    };
+    renewMine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FeedAddress"];
+                };
+            };
+        };
+    };
+    firstStart: {
+        parameters: {
+            query: {
+                csrf: components["schemas"]["CsrfToken"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FirstStart"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Standing"];
+                };
+            };
+        };
+    };
+    levels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LevelsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string[];
+                };
+            };
+        };
+    };
+    page_6: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InspectionPage"];
+                };
+            };
+        };
+    };
+    accept_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AcceptRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InspectionPage"];
+                };
+            };
+        };
+    };
+    draft: {
+        parameters: {
+            query?: {
+                from?: string;
+            };
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DraftEffect"];
+                };
+            };
+        };
+    };
+    mend: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MendRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MendsMade"];
+                };
+            };
+        };
+    };
+    preview_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeakSpotKeys"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MendPreview"];
+                };
+            };
+        };
+    };
+    reopen_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReopenRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InspectionPage"];
+                };
+            };
+        };
+    };
+    keeping: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+                rule?: string;
+                ofClass?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KeepingPage"];
+                };
+            };
+        };
+    };
+    page_5: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KeptAndForgotten"];
+                };
+            };
+        };
+    };
+    admitAllListed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    putUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoticeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    takeDown: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    board: {
+        parameters: {
+            query?: {
+                in?: string;
+                page?: number;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BoardSheet"];
+                };
+            };
+        };
+    };
+    wipe_1: {
+        parameters: {
+            query?: {
+                of?: string;
+                in?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    pdf_1: {
+        parameters: {
+            query?: {
+                in?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
+    svg: {
+        parameters: {
+            query?: {
+                in?: string;
+                page?: number;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+        };
+    };
+    earlier: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EarlierBoard"][];
+                };
+            };
+        };
+    };
+    bringEarlier: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BringRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    erase_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EraseRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    bringFile: {
+        parameters: {
+            query?: {
+                in?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    draw_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrawRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    turn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PageRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    addPage: {
+        parameters: {
+            query?: {
+                in?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    removePage: {
+        parameters: {
+            query?: {
+                in?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    takeAway_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeAwayRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    phone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PhoneLink"];
+                };
+            };
+        };
+    };
+    picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    point: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PointRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    undo_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UndoRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    call: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CallRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    endCall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    passOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    caption: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CaptionRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    captions_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/vtt;charset=UTF-8": string;
+                };
+            };
+        };
+    };
+    start_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClockRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    end_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    longer_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClockLongerRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    pause_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    goOn_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    giveCurb: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoanRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    desk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    stream_1: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Last-Event-ID"?: number;
+            };
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    dismiss: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    sendFromDesk: {
+        parameters: {
+            query: {
+                to: "CLASS" | "ADULTS" | "ONE" | "PLACE";
+                person?: string;
+                place?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    fetchAtDesk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    focus: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FocusRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    add_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    asLast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    callBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BackRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    comeOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    lookAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    make_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GroupsMade"];
+                };
+            };
+        };
+    };
+    prepared: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                set: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    preview_6: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GroupsPreview"];
+                };
+            };
+        };
+    };
+    sendOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SendRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    stayLonger: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LongerRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    task: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TaskRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    goIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                group: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    lock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                group: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LockRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    lookIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                group: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    rename_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                group: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    empty: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                group: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    seenTo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                group: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    keepBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    letThrough: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    join: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    leave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    lighten: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LightRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    setLive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SettingRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    take_2: {
+        parameters: {
+            query?: {
+                order?: string;
+                zone?: string;
+                columns?: string;
+                decided?: string;
+                fingerprint?: string;
+                name?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LogPreview"];
+                };
+            };
+        };
+    };
+    preview_2: {
+        parameters: {
+            query?: {
+                order?: string;
+                zone?: string;
+                columns?: string;
+                decided?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LogPreview"];
+                };
+            };
+        };
+    };
+    remove_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                log: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    handOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MaterialRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    takeBack_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    give: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeritRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    takeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    muteAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MuteRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    undoMuteAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    nudge_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Nudged"];
+                };
+            };
+        };
+    };
+    open: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    show_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    stopShowing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    givePass: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoanRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    allowBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    move: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    lastWord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    endLoan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                person: string;
+                rule: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    lowerHand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    turnOff: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                person: string;
+                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RemoveRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    plan_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LessonPlanPage"];
+                };
+            };
+        };
+    };
+    change_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LessonPlanPage"];
+                };
+            };
+        };
+    };
+    renewLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LessonPlanPage"];
+                };
+            };
+        };
+    };
+    ofLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WelcomePage"];
+                };
+            };
+        };
+    };
+    writeOfLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WelcomeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WelcomePage"];
+                };
+            };
+        };
+    };
+    ask_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    close: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    longer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoreSecondsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    nudge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    putAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    show_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShowResultsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    end_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    pause_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordingPause"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    goOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    register: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RegisterPage"];
+                };
+            };
+        };
+    };
+    csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    pdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
+    correct_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CorrectionRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RegisterPage"];
+                };
+            };
+        };
+    };
+    reopen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReopenRegisterRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RegisterPage"];
+                };
+            };
+        };
+    };
+    sign: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RegisterPage"];
+                };
+            };
+        };
+    };
+    replay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Replay"];
+                };
+            };
+        };
+    };
+    at: {
+        parameters: {
+            query?: {
+                moment?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    results: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ResultsPage"];
+                };
+            };
+        };
+    };
+    table_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    resume: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunningOrderRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    clearSigns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    slates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AllSlates"];
+                };
+            };
+        };
+    };
+    giveOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SlatesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    takeAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    collect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    giveBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GiveBackRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    show_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShowSlatesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    hide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    switchStance: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StanceRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    changes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                stance: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StanceChange"][];
+                };
+            };
+        };
+    };
+    stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StopRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    takeCharge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    admit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AdmitRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    admitGuest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GuestRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    turnAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    welcome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoticeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    why_3: {
+        parameters: {
+            query?: {
+                person?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+                rule: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Why"];
+                };
+            };
+        };
+    };
+    say: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SayRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    page_4: {
+        parameters: {
+            query?: {
+                kind?: "SIGNED_IN" | "SIGN_IN_FAILED" | "SIGNED_OUT" | "LOOKED" | "TOOK_AWAY" | "CHANGED_ACCOUNT";
+                name?: string;
+                from?: string;
+                until?: string;
+                before?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LooksPage"];
+                };
+            };
+        };
+    };
+    table_1: {
+        parameters: {
+            query?: {
+                kind?: "SIGNED_IN" | "SIGN_IN_FAILED" | "SIGNED_OUT" | "LOOKED" | "TOOK_AWAY" | "CHANGED_ACCOUNT";
+                name?: string;
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    reasons: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Reasons"];
+                };
+            };
+        };
+    };
+    writeReasons: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReasonsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Reasons"];
+                };
+            };
+        };
+    };
+    myDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MyDay"];
+                };
+            };
+        };
+    };
+    mine_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GivenMerit"][];
+                };
+            };
+        };
+    };
+    page_3: {
+        parameters: {
+            query?: {
+                kind?: "REMINDER" | "NUDGE" | "CHANGE" | "NEW_LINK" | "INVITATION";
+                name?: string;
+                before?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OutboxPage"];
+                };
+            };
+        };
+    };
+    templates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TemplateLine"][];
+                };
+            };
+        };
+    };
+    word: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "REMINDER" | "NUDGE" | "CHANGE" | "NEW_LINK" | "INVITATION";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TemplateRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TemplateLine"][];
+                };
+            };
+        };
+    };
+    list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PersonLine"][];
+                };
+            };
+        };
+    };
+    add_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPerson"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GivenCode"];
+                };
+            };
+        };
+    };
+    correct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PersonLine"][];
+                };
+            };
+        };
+    };
+    account: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AccountRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GivenCode"];
+                };
+            };
+        };
+    };
+    end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EndRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PersonLine"][];
+                };
+            };
+        };
+    };
+    endFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PersonLine"][];
+                };
+            };
+        };
+    };
+    file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LeavingPage"];
+                };
+            };
+        };
+    };
+    erase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LeavingRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LeavingPage"];
+                };
+            };
+        };
+    };
+    ofPupil_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PupilAnswer"][];
+                };
+            };
+        };
+    };
+    pupil: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PupilPage"];
+                };
+            };
+        };
+    };
+    pupilTable: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    pupilPaper: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
+    of: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PupilStay"][];
+                };
+            };
+        };
+    };
+    ofPupil: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GivenMerit"][];
+                };
+            };
+        };
+    };
+    list_2: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+                ofClass?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RecordingsPage"];
+                };
+            };
+        };
+    };
+    mine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MyRecording"][];
+                };
+            };
+        };
+    };
+    schema: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/schema+json": string;
+                };
+            };
+        };
+    };
+    one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OneRecording"];
+                };
+            };
+        };
+    };
+    delete_2: {
+        parameters: {
+            query: {
+                why: string;
+            };
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OneRecording"];
+                };
+            };
+        };
+    };
+    captions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/vtt": string;
+                };
+            };
+        };
+    };
+    copy_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    end_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AheadEnded"];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OneRecording"];
+                };
+            };
+        };
+    };
+    playback: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Played"];
+                };
+            };
+        };
+    };
+    show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShowRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    sound: {
+        parameters: {
+            query?: never;
+            header?: {
+                Range?: string;
+            };
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    tell: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WatchedReport"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WatchedSoFar"];
+                };
+            };
+        };
+    };
+    ask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordingWish"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recording: string;
+                wish: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WishAnswer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OneRecording"];
+                };
+            };
+        };
+    };
+    settings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RegisterSettingsPage"];
+                };
+            };
+        };
+    };
+    change_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RegisterSettingsPage"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RegisterSettingsPage"];
+                };
+            };
+        };
+    };
+    findings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FindingLine"][];
+                };
+            };
+        };
+    };
+    all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WatchedList"];
+                };
+            };
+        };
+    };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WatchedChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WatchedList"];
+                };
+            };
+        };
+    };
+    rules: {
+        parameters: {
+            query?: {
+                on?: string;
+            };
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Rules"];
+                };
+            };
+        };
+    };
+    edit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EditRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Rules"];
+                };
+            };
+        };
+    };
+    discard: {
+        parameters: {
+            query?: {
+                rule?: string;
+                role?: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+                when?: string;
+            };
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Rules"];
+                };
+            };
+        };
+    };
+    consequences: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FromRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Report"];
+                };
+            };
+        };
+    };
+    putInForce: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FromRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Rules"];
+                };
+            };
+        };
+    };
+    whyOfCase: {
+        parameters: {
+            query: {
+                rule: string;
+                role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+                of: string;
+                from?: string;
+                asked: components["schemas"]["Asked"];
+            };
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TwoWhys"];
+                };
+            };
+        };
+    };
+    history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PastLine"][];
+                };
+            };
+        };
+    };
+    why_2: {
+        parameters: {
+            query: {
+                rule: string;
+                role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+                asked: components["schemas"]["Asked"];
+            };
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Why"];
+                };
+            };
+        };
+    };
+    write_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+        };
+    };
+    take_1: {
+        parameters: {
+            query?: {
+                fingerprint?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SchoolPreview"];
+                };
+            };
+        };
+    };
+    preview_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SchoolPreview"];
+                };
+            };
+        };
+    };
+    seat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Seat"];
+                };
+            };
+        };
+    };
+    boardAtSeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BoardSheet"];
+                };
+            };
+        };
+    };
+    wipeOwn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    pdfAtSeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
+    svgAtSeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+        };
+    };
+    eraseAtSeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EraseRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    drawAtSeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrawRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    pictureAtSeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    pointAtSeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PointRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    undoAtSeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UndoRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    echo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EchoRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Echo"];
+                };
+            };
+        };
+    };
+    sendFromSeat: {
+        parameters: {
+            query: {
+                to: "CLASS" | "ADULTS" | "ONE" | "PLACE";
+                person?: string;
+                place?: string;
+            };
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    fetchAtSeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    accept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    comeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    help: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    raiseHand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    lowerOwnHand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    pause: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PauseRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    letIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                arrival: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    callOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    lower: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    leaveSeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    rename: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    turnOwnOff: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    turnOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    press: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    answer_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GivenAnswer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    takeSignBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    showSign: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                sign: "AGREE" | "DISAGREE" | "SLOWER" | "FASTER" | "BREAK" | "CANNOT_HEAR";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    own: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AllSlates"];
+                };
+            };
+        };
+    };
+    handIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    draw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrawingBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    undo_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    wipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WipeSlateRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    stream: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Last-Event-ID"?: number;
+            };
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    why_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                rule: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Why"];
+                };
+            };
+        };
+    };
+    sayAtSeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SayRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    signIn: {
+        parameters: {
+            query: {
+                csrf: components["schemas"]["CsrfToken"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Standing"];
+                };
+            };
+        };
+    };
+    signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    sets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReadySet"][];
+                };
+            };
+        };
+    };
+    add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewSet"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReadySet"][];
+                };
+            };
+        };
+    };
+    delete_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReadySet"][];
+                };
+            };
+        };
+    };
+    standing: {
+        parameters: {
+            query: {
+                csrf: components["schemas"]["CsrfToken"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Standing"];
+                };
+            };
+        };
+    };
+    page_2: {
+        parameters: {
+            query: {
+                from: string;
+                days: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TimetablePage"];
+                };
+            };
+        };
+    };
+    undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                change: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query?: {
+                meant?: string;
+                fingerprint?: string;
+                callOff?: boolean;
+                name?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TimetableTaken"];
+                };
+            };
+        };
+    };
+    preview: {
+        parameters: {
+            query?: {
+                meant?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TimetablePreview"];
+                };
+            };
+        };
+    };
+    table: {
+        parameters: {
+            query: {
+                from: string;
+                until: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    change_5: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LessonChangeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanChanged"];
+                };
+            };
+        };
+    };
+    cover: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoverRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanChanged"];
+                };
+            };
+        };
+    };
+    today: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LessonLine"][];
+                };
+            };
+        };
+    };
+    tried: {
+        parameters: {
+            query: {
+                asked: components["schemas"]["Asked"];
+                moment: components["schemas"]["Moment"];
+            };
+            header?: never;
+            path: {
+                place: string;
+                role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Tried"];
+                };
+            };
+        };
+    };
+    why: {
+        parameters: {
+            query: {
+                asked: components["schemas"]["Asked"];
+                moment: components["schemas"]["Moment"];
+            };
+            header?: never;
+            path: {
+                place: string;
+                role: "LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER";
+                rule: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Why"];
+                };
+            };
+        };
+    };
+    page_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["UpkeepPage"];
+                };
+            };
+        };
+    };
+    make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["UpkeepPage"];
+                };
+            };
+        };
+    };
+    feed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+        };
+    };
 }

@@ -119,13 +119,14 @@ class ClocksController {
     /** @param word what the server sent last; nothing at the first time */
     record EchoRequest(@Nullable String word) {}
 
-    record Echo(String word) {}
+    /** @param now the server's time, so that a browser knows when a call opens */
+    record Echo(String word, Instant now) {}
 
     /** Measures how long this browser's line is: what comes is sent back at once. */
     @PostMapping("/seats/{visit}/echo")
     @For(anyone = true)
     Echo echo(@PathVariable String visit, @RequestBody EchoRequest back, HttpServletRequest request) {
-        return new Echo(delays.echo(seats.mine(visit, request).visit(), back.word));
+        return new Echo(delays.echo(seats.mine(visit, request).visit(), back.word), lessons.now());
     }
 
     /** Somebody wants to be first. */
