@@ -1,4 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useMutation } from '@tanstack/react-query'
 import { useParams } from 'react-router'
 import type { AllSlates, Seat } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -7,7 +8,7 @@ import { DrawingBoard } from '../drawing/DrawingBoard'
 import { HIGH, WIDE } from '../drawing/geometry'
 import { Drawing, GroundLines } from '../drawing/Marks'
 import { useSheet } from '../drawing/useSheet'
-import { useActs } from '../orders'
+import { slatesActs } from './orders'
 
 /** One’s own slate while slates are out, and those that the class is shown. */
 export function Banner({ seat }: { seat: Seat }) {
@@ -23,7 +24,7 @@ export function Banner({ seat }: { seat: Seat }) {
 
 function Own({ out, frozen }: { out: NonNullable<Seat['slates']['out']>; frozen: boolean }) {
   const { visit = '' } = useParams()
-  const acts = useActs(visit)
+  const acts = useMutation({ mutationFn: (send: () => Promise<unknown>) => send() })
   const path = `/api/seats/${encodeURIComponent(visit)}/slate`
   const sheet = useSheet(path, out.number, (body) => {
     const { number, slates } = body as AllSlates
@@ -56,15 +57,19 @@ function Own({ out, frozen }: { out: NonNullable<Seat['slates']['out']>; frozen:
         mayDraw={!frozen && !sheet.loading}
         points={false}
         maxH="calc(100vh - 330px)"
-        onDraw={(drawing) => acts.mutateAsync({ do: 'slate-draw', drawing })}
-        onErase={(marks) => acts.mutate({ do: 'slate-wipe', marks })}
-        onUndo={() => acts.mutate({ do: 'slate-undo' })}
+        onDraw={(drawing) => acts.mutateAsync(() => slatesActs['slate-draw'](visit, { drawing }))}
+        onErase={(marks) => acts.mutate(() => slatesActs['slate-wipe'](visit, { marks }))}
+        onUndo={() => acts.mutate(() => slatesActs['slate-undo'](visit))}
         under={<GroundLines ground={out.ground} />}
       >
-        <Button size="small" disabled={sheet.marks.length === 0} onClick={() => acts.mutate({ do: 'slate-wipe', marks: [] })}>
+        <Button
+          size="small"
+          disabled={sheet.marks.length === 0}
+          onClick={() => acts.mutate(() => slatesActs['slate-wipe'](visit, { marks: [] }))}
+        >
           Wipe all
         </Button>
-        <Button look="main" onClick={() => acts.mutate({ do: 'hand-in' })}>
+        <Button look="main" onClick={() => acts.mutate(() => slatesActs['hand-in'](visit))}>
           Hand it in
         </Button>
       </DrawingBoard>

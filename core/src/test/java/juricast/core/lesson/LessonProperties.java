@@ -4,9 +4,11 @@ import static juricast.core.chat.ChatPart.CHAT;
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
 import static juricast.core.lesson.LiveLesson.*;
+import static juricast.core.questions.QuestionsPart.QUESTIONS;
 import static juricast.core.recording.RecordingPart.RECORDING;
 import static juricast.core.rights.RightsPart.RIGHTS;
 import static juricast.core.signals.SignalsPart.SIGNALS;
+import static juricast.core.slates.SlatesPart.SLATES;
 import static juricast.core.supervision.SupervisionPart.SUPERVISION;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -21,6 +23,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import juricast.core.board.BoardEvent;
 import juricast.core.chat.ChatOrder;
 import juricast.core.chat.Readers;
 import juricast.core.consent.Consent;
@@ -29,6 +32,7 @@ import juricast.core.grouping.Wishes;
 import juricast.core.groups.GroupsState;
 import juricast.core.groups.WhoWasWhere;
 import juricast.core.identity.PersonId;
+import juricast.core.live.LessonEvent;
 import juricast.core.live.LessonOrder;
 import juricast.core.live.LessonState;
 import juricast.core.live.Part;
@@ -36,6 +40,10 @@ import juricast.core.live.PlaceId;
 import juricast.core.live.Visit;
 import juricast.core.presence.Attendance;
 import juricast.core.presence.Presence;
+import juricast.core.questions.AskedQuestion;
+import juricast.core.questions.Question;
+import juricast.core.questions.QuestionsEvent;
+import juricast.core.questions.Results;
 import juricast.core.recording.Coverage;
 import juricast.core.recording.RecordingOrder;
 import juricast.core.recording.RecordingState;
@@ -102,6 +110,50 @@ class LessonProperties {
         }
     }
 
+    /** Whatever happened, the record itself tells that nobody answered what they could not, or drew without a right. */
+    @Property(tries = 300)
+    void nobody_answers_twice_or_late_and_strokes_of_a_taken_right_never_appear(@ForAll("steps") List<Step> steps) {
+        LiveLesson lesson = lesson().school("share.draw", "open", Force.USUAL);
+        for (PersonId pupil : List.of(INES, JORY, KESTER)) {
+            lesson.present(pupil);
+        }
+        int second = 0;
+        for (Step step : steps) {
+            second += step.seconds;
+            lesson.time("10:%02d:%02d".formatted(second / 60 % 60, second % 60));
+            LessonState before = lesson.state();
+            int events = lesson.events().size();
+            lesson.order(AnyOrder.of(step.kind, step.whom, step.who));
+            for (LessonEvent event :
+                    lesson.events().subList(events, lesson.events().size())) {
+                if (event instanceof BoardEvent.Drawn drawn) {
+                    assertThat(lesson.rulebookNow()
+                                    .of(drawn.person())
+                                    .value(Catalogue.DRAW, lesson.plan().roleOf(drawn.person()), lesson.now()))
+                            .as("drawn with the right to" + lesson)
+                            .isEqualTo(Permission.OPEN);
+                }
+                if (event instanceof QuestionsEvent.Answered answered) {
+                    AskedQuestion asked =
+                            before.of(QUESTIONS).question(answered.to()).orElseThrow();
+                    assertThat(asked.isOpenAt(lesson.now()))
+                            .as("still open" + lesson)
+                            .isTrue();
+                    assertThat(asked.asked().changeable() || !asked.answers().containsKey(answered.person()))
+                            .as("answered once" + lesson)
+                            .isTrue();
+                }
+            }
+            AskedQuestion last = lesson.state().of(QUESTIONS).now().orElse(null);
+            if (last != null && last.question().kind() == Question.Kind.SINGLE) {
+                assertThat(last.results().lines().stream()
+                                .mapToInt(Results.Line::count)
+                                .sum())
+                        .isEqualTo(last.answers().size());
+            }
+        }
+    }
+
     private static void check(LiveLesson lesson) {
         LessonState state = lesson.state();
         for (PersonId pupil : List.of(INES, JORY, KESTER)) {
@@ -112,6 +164,9 @@ class LessonProperties {
             assertThat(state.of(RIGHTS).on(pupil))
                     .as("no pass, stance or live order gives what a binding rule closes" + lesson)
                     .doesNotContain(Appliance.SCREEN, Appliance.WHOLE_SCREEN);
+            state.of(SLATES).shown().ifPresent(shown -> assertThat(shown.marks().keySet())
+                    .as("only slates of people are shown" + lesson)
+                    .doesNotContain(ORLA, TAM));
             if (!isThere) {
                 assertThat(state.of(RIGHTS).on(pupil))
                         .as("nothing is on" + lesson)
