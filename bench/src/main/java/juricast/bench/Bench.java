@@ -66,6 +66,14 @@ public final class Bench {
                 Groups.measure(demo);
             }
         }
+        if (only.equals("activities")) {
+            try (RunningJar demo = RunningJar.start(jar)) {
+                System.out.println("3,000 pupils answer a question within five seconds:");
+                Answering.measure(demo);
+            }
+            System.out.println("A page of 5,000 marks, in the browser:");
+            FullBoard.measure(jar);
+        }
         if (only.equals("forgetting")) {
             System.out.println("The words of a school year forgotten, and orders meanwhile:");
             Forgetting.measure();

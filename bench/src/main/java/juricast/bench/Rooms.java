@@ -61,6 +61,7 @@ final class Rooms implements AutoCloseable {
         final String door;
         final String word;
         final DeskLine desk;
+        final Desk ear = new Desk();
         /** Made once: putting it together takes as long as a good part of carrying the order out. */
         final String orderHead;
         /** Whether the class is in groups, as far as the application has acknowledged. */
@@ -153,7 +154,7 @@ final class Rooms implements AutoCloseable {
             json(send("POST", lesson + "/open", "{}", teacher));
             // An adult without a line is taken for lost, and the room would go quiet.
             var room = new Room(lesson, door, joining.get("word").asString(), new DeskLine(lines), teacher);
-            follow(lesson + "/desk/stream", teacher, new Desk());
+            follow(lesson + "/desk/stream", teacher, room.ear);
             rooms.add(room);
         }
     }
@@ -207,7 +208,7 @@ final class Rooms implements AutoCloseable {
     }
 
     private void listen(Room room, String path, String cookies) {
-        var seat = new Seat(room);
+        var seat = new Seat(room, path.replace("/stream", ""), cookies);
         room.seats.add(seat);
         follow(path, cookies, seat);
     }
@@ -223,8 +224,13 @@ final class Rooms implements AutoCloseable {
     }
 
     /** Keeps the adult in the room: who has no line is taken for lost, and the room would go quiet. */
-    private static final class Desk implements Ear {
-        private int last;
+    static final class Desk implements Ear {
+        /** What it was told and when, in nanoseconds. */
+        final List<Told> log = Collections.synchronizedList(new ArrayList<>());
+
+        private volatile int last;
+
+        record Told(int number, long at) {}
 
         @Override
         public int last() {
@@ -234,6 +240,7 @@ final class Rooms implements AutoCloseable {
         @Override
         public void told(int number) {
             last = Math.max(last, number);
+            log.add(new Told(number, System.nanoTime()));
         }
 
         @Override
@@ -246,12 +253,25 @@ final class Rooms implements AutoCloseable {
     final class Seat implements Ear {
         final BitSet heard = new BitSet();
         volatile int twice;
+        /** How many messages it was told. */
+        final AtomicInteger messages = new AtomicInteger();
+
+        final String path;
+        final String cookies;
         private final Room room;
         private int last;
         private long heardOf;
 
-        Seat(Room room) {
+        Seat(Room room, String path, String cookies) {
             this.room = room;
+            this.path = path;
+            this.cookies = cookies;
+        }
+
+        /** The head of a request from this seat. @param below where, below its own path */
+        String head(String below) {
+            return "POST %s%s HTTP/1.1\r\nCookie: %s\r\nX-XSRF-TOKEN: %s\r\n"
+                    .formatted(path, below, cookies, token(cookies));
         }
 
         @Override
@@ -261,6 +281,7 @@ final class Rooms implements AutoCloseable {
 
         @Override
         public void told(int number) {
+            messages.incrementAndGet();
             long due = room.due;
             if (number > last && due != 0 && heardOf != due) {
                 heardOf = due;
@@ -414,11 +435,21 @@ final class Rooms implements AutoCloseable {
         return JSON.readTree(answer.body());
     }
 
+    /** One desk gives an order, and waits for it. */
+    void order(Room room, String path, String body) throws IOException, InterruptedException {
+        json(send("POST", room.lesson + path, body, teacher));
+    }
+
     /** Ends all lessons. */
     void dismiss() throws IOException, InterruptedException {
         for (Room room : rooms) {
             json(send("POST", room.lesson + "/dismiss", "{}", teacher));
         }
+    }
+
+    /** The lines that all share, for more of them. */
+    Lines lines() {
+        return lines;
     }
 
     /** What stands on a desk. */
