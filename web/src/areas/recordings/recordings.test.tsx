@@ -38,6 +38,7 @@ const PLAYED: Played = {
     },
   ],
   handouts: [{ atMs: 5000, title: 'Chart 7', body: 'page 4' }],
+  polls: [{ atMs: 50_000, question: 'Which tide?', counts: [{ words: 'spring', count: 5 }] }],
   stances: [{ atMs: 0, name: 'Settling' }],
   segments: [
     { atMs: 0, from: '2026-09-14T10:05:00Z', until: '2026-09-14T10:10:00Z' },
@@ -51,10 +52,10 @@ const PLAYED: Played = {
 describe('what is on the one time line', () => {
   it('puts captions, words, what was handed out and what is missing in order, and finds words in them', () => {
     const lines = transcript(PLAYED)
-    expect(lines.map((one) => one.kind)).toEqual(['stance', 'handout', 'caption', 'words', 'gap'])
+    expect(lines.map((one) => one.kind)).toEqual(['stance', 'handout', 'caption', 'words', 'poll', 'gap'])
     expect(found(lines, 'NOON high')).toHaveLength(1)
     expect(found(lines, 'cato')).toHaveLength(1)
-    expect(found(lines, ' ')).toHaveLength(5)
+    expect(found(lines, ' ')).toHaveLength(6)
   })
 
   it('knows the segments, the caption and the board of a moment', () => {

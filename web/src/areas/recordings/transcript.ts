@@ -4,7 +4,7 @@ import type { Played } from '../../shared/api/types'
 /** One line beside the player, in the order of the recording. */
 export interface TranscriptLine {
   atMs: number
-  kind: 'caption' | 'words' | 'handout' | 'stance' | 'gap'
+  kind: 'caption' | 'words' | 'handout' | 'poll' | 'stance' | 'gap'
   who: string
   text: string
 }
@@ -19,6 +19,12 @@ export function transcript(played: Played): TranscriptLine[] {
       kind: 'handout' as const,
       who: '',
       text: [one.title, one.body].filter(Boolean).join(': '),
+    })),
+    ...played.polls.map((one) => ({
+      atMs: one.atMs,
+      kind: 'poll' as const,
+      who: '',
+      text: `${one.question || 'A spoken question'} ${one.counts.map((each) => `${each.words || 'something else'} ${each.count}`).join(', ')}`,
     })),
     ...played.stances.map((one) => ({ atMs: one.atMs, kind: 'stance' as const, who: '', text: one.name })),
     ...played.gaps.map((one) => ({ atMs: one.atMs, kind: 'gap' as const, who: '', text: `Not recorded: ${one.says}` })),

@@ -16,6 +16,7 @@ const KINDS: Record<TranscriptLine['kind'], string> = {
   caption: 'captions',
   words: 'wrote',
   handout: 'handed out',
+  poll: 'so it was answered',
   stance: 'stance',
   gap: '',
 }

@@ -6726,11 +6726,17 @@ export interface components {
             lengthMs: number;
             mayTakeCopy: boolean;
             pages: components["schemas"]["PlayedPage"][];
+            polls: components["schemas"]["PlayedPoll"][];
             segments: components["schemas"]["PlayedSegment"][];
             stances: components["schemas"]["PlayedStance"][];
             title: string;
             voices: components["schemas"]["PlayedVoice"][];
             words: components["schemas"]["PlayedText"][];
+        };
+        PlayedCount: {
+            /** Format: int32 */
+            count: number;
+            words: string;
         };
         PlayedGap: {
             /** Format: int64 */
@@ -6755,6 +6761,12 @@ export interface components {
             fromMs: number;
             /** Format: int64 */
             untilMs: number;
+        };
+        PlayedPoll: {
+            /** Format: int64 */
+            atMs: number;
+            counts: components["schemas"]["PlayedCount"][];
+            question: string;
         };
         PlayedSegment: {
             /** Format: int64 */

@@ -6,6 +6,7 @@ import java.util.Optional;
 import juricast.core.drawing.Drawing;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
+import juricast.core.questions.Results;
 import juricast.core.recording.Coverage;
 
 /**
@@ -16,6 +17,7 @@ import juricast.core.recording.Coverage;
  * @param captions what was said, in writing
  * @param words what was written to the class, with names; empty where the recording is kept alone
  * @param pages the board, page by page; empty where the recording is kept alone
+ * @param polls what the class was shown of how questions were answered; empty where the recording is kept alone
  * @param gaps what is missing of what had to be recorded, in the time of the lesson
  * @param leftOut how many people are left out of it
  */
@@ -26,6 +28,7 @@ public record Playback(
         List<Text> words,
         List<Page> pages,
         List<Handout> handouts,
+        List<Poll> polls,
         List<Stage> stances,
         List<Coverage.Gap> gaps,
         int leftOut) {
@@ -43,6 +46,9 @@ public record Playback(
 
     /** Something that was handed out. */
     public record Handout(Duration at, String title, String body) {}
+
+    /** How a question was answered, as the class was shown it: without names, and of fewer than five answers not at all. */
+    public record Poll(Duration at, String question, Results results) {}
 
     /** A stance of the lesson. */
     public record Stage(Duration at, String name) {}

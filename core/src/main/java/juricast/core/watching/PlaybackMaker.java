@@ -25,6 +25,10 @@ import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
 import juricast.core.live.PlaceId;
 import juricast.core.material.MaterialEvent;
+import juricast.core.questions.AskedQuestion;
+import juricast.core.questions.QuestionsEvent;
+import juricast.core.questions.QuestionsPart;
+import juricast.core.questions.Results;
 import juricast.core.recording.Coverage;
 import juricast.core.recording.RecordingPart;
 import juricast.core.recording.WhoMay.Without;
@@ -57,6 +61,7 @@ public final class PlaybackMaker {
     private final List<Playback.Text> captions = new ArrayList<>();
     private final List<Playback.Text> words = new ArrayList<>();
     private final List<Playback.Handout> handouts = new ArrayList<>();
+    private final List<Playback.Poll> polls = new ArrayList<>();
     private final List<Playback.Stage> stances = new ArrayList<>();
     private final BoardStory board;
 
@@ -120,6 +125,7 @@ public final class PlaybackMaker {
                 isAlone ? List.of() : words,
                 isAlone ? List.of() : board.pages(),
                 handouts,
+                isAlone ? List.of() : polls,
                 stances,
                 Coverage.of(record, over).gaps(),
                 unnamed.size());
@@ -132,6 +138,10 @@ public final class PlaybackMaker {
             captions.add(text(place, said.by(), said.text()));
         } else if (event instanceof MaterialEvent.HandedOut handed && isIn(handed.by(), handed.at())) {
             handouts.add(new Playback.Handout(place, without.of(handed.title()), without.of(handed.body())));
+        } else if (event instanceof QuestionsEvent.Shown answers) {
+            before.of(QuestionsPart.QUESTIONS)
+                    .question(answers.question())
+                    .ifPresent(asked -> polled(place, asked, answers));
         } else if (event instanceof RightsEvent.StanceSwitched switched) {
             stances.add(stage(switched));
         } else if (event instanceof ChatEvent.Said said) {
@@ -141,6 +151,22 @@ public final class PlaybackMaker {
                     .filter(held -> held.number() == released.number())
                     .forEach(held -> written(place, held.from(), held.to(), held.text(), released.at()));
         }
+    }
+
+    /** As the class saw it, but for names that may stand in somebody's words. */
+    private void polled(Duration place, AskedQuestion asked, QuestionsEvent.Shown answers) {
+        asked.results()
+                .forClass(asked.question(), answers.right())
+                .ifPresent(seen -> polls.add(new Playback.Poll(
+                        place,
+                        without.of(asked.question().text()),
+                        new Results(
+                                seen.answers(),
+                                seen.lines().stream()
+                                        .map(one ->
+                                                new Results.Line(without.of(one.words()), one.count(), one.isRight()))
+                                        .toList(),
+                                seen.right()))));
     }
 
     private Playback.Stage stage(RightsEvent.StanceSwitched switched) {

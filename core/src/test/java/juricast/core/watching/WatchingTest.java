@@ -1,6 +1,7 @@
 package juricast.core.watching;
 
 import static juricast.core.lesson.LiveLesson.*;
+import static juricast.core.questions.QuestionsPart.QUESTIONS;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
@@ -12,10 +13,14 @@ import juricast.core.chat.Readers;
 import juricast.core.consent.Consent;
 import juricast.core.drawing.Drawing;
 import juricast.core.ending.EndingOrder;
+import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.lesson.LiveLesson;
 import juricast.core.live.LessonOrder;
 import juricast.core.material.MaterialOrder;
+import juricast.core.questions.Answer;
+import juricast.core.questions.Question;
+import juricast.core.questions.QuestionsOrder;
 import juricast.core.recording.PauseReason;
 import juricast.core.recording.RecordingOrder;
 import juricast.core.rights.Appliance;
@@ -60,6 +65,36 @@ class WatchingTest {
 
     private static Playback shown(LiveLesson lesson) {
         return PlaybackMaker.of(lesson.plan(), lesson.events(), lesson.rulebook(), lesson.now());
+    }
+
+    @Test
+    void how_a_question_was_answered_is_in_it_as_the_class_was_shown_it_and_nobodys_name() {
+        var lesson = open().ofMore(4).school("recording.mode", "required", Force.USUAL);
+        List<PersonId> five = List.of(INES, pupil(1), pupil(2), pupil(3), pupil(4));
+        five.forEach(one -> lesson.consent(one, Consent.Said.GIVEN).present(one));
+        lesson.consent(JORY, Consent.Said.REFUSED)
+                .time("10:00:10")
+                .order(new LessonOrder.Tick())
+                .order(RecordingOrder.Answer.BEGUN)
+                .time("10:02")
+                .order(new QuestionsOrder.Ask(
+                        Question.of(Question.Kind.TEXT, "Was Jory Pell right?", List.of()),
+                        Optional.empty(),
+                        false,
+                        Optional.empty(),
+                        Optional.empty(),
+                        ORLA));
+        int number = lesson.state().of(QUESTIONS).now().orElseThrow().number();
+        five.forEach(one -> lesson.order(new QuestionsOrder.Give(number, visitOf(one), Answer.text("yes, Jory"))));
+        lesson.time("10:03:10")
+                .order(new QuestionsOrder.Show(number, false, ORLA))
+                .time("10:20")
+                .order(new EndingOrder.Dismiss(ORLA));
+        Playback shown = PlaybackMaker.of(lesson.plan(), lesson.events(), lesson.rulebook(), at("12:00"));
+        assertThat(shown.polls()).hasSize(1);
+        assertThat(shown.polls().get(0).at()).isEqualTo(minutes(3));
+        assertThat(shown.polls().get(0).results().answers()).isEqualTo(5);
+        assertThat(shown.polls().toString()).doesNotContain("Jory", "Ines", "Pell");
     }
 
     @Test

@@ -71,6 +71,12 @@ final class CopyFile {
                     "image/svg+xml",
                     BoardSvg.of(shown.pages().get(i)));
         }
+        if (!shown.polls().isEmpty()) {
+            file.archive.put(
+                    "answers.csv",
+                    "text/csv",
+                    TableFile.write(List.of("Second", "Question", "Answer", "How many"), polls(shown)));
+        }
         for (int i = 0; i < shown.handouts().size(); i++) {
             Playback.Handout one = shown.handouts().get(i);
             file.archive.put(
@@ -78,6 +84,17 @@ final class CopyFile {
         }
         file.manifest(recording, shown, now, json);
         file.archive.finish();
+    }
+
+    private static List<List<String>> polls(Playback shown) {
+        return shown.polls().stream()
+                .flatMap(poll -> poll.results().lines().stream()
+                        .map(line -> List.of(
+                                String.valueOf(poll.at().toSeconds()),
+                                poll.question(),
+                                line.words().isEmpty() ? "something else" : line.words(),
+                                String.valueOf(line.count()))))
+                .toList();
     }
 
     private static List<List<String>> voices(Playback shown) {

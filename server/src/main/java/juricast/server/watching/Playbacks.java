@@ -64,6 +64,7 @@ class Playbacks {
                 List.of(),
                 List.of(),
                 List.of(),
+                List.of(),
                 0);
     }
 

@@ -69,6 +69,7 @@ class WatchingController {
             List<PlayedText> words,
             List<PlayedPage> pages,
             List<PlayedHandout> handouts,
+            List<PlayedPoll> polls,
             List<PlayedStance> stances,
             List<PlayedSegment> segments,
             List<PlayedGap> gaps,
@@ -84,6 +85,11 @@ class WatchingController {
     record PlayedPage(List<PlayedStroke> strokes) {}
 
     record PlayedStroke(long fromMs, @Nullable Long untilMs, DrawingJson.DrawingBody drawing) {}
+
+    /** How a question was answered, as the class was shown it. */
+    record PlayedPoll(long atMs, String question, List<PlayedCount> counts) {}
+
+    record PlayedCount(String words, int count) {}
 
     record PlayedHandout(long atMs, String title, String body) {}
 
@@ -130,6 +136,14 @@ class WatchingController {
                         .toList(),
                 shown.handouts().stream()
                         .map(one -> new PlayedHandout(one.at().toMillis(), one.title(), one.body()))
+                        .toList(),
+                shown.polls().stream()
+                        .map(one -> new PlayedPoll(
+                                one.at().toMillis(),
+                                one.question(),
+                                one.results().lines().stream()
+                                        .map(each -> new PlayedCount(each.words(), each.count()))
+                                        .toList()))
                         .toList(),
                 shown.stances().stream()
                         .map(one -> new PlayedStance(one.at().toMillis(), one.name()))

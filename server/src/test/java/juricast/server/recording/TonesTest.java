@@ -33,6 +33,7 @@ class TonesTest {
                         List.of(),
                         List.of(),
                         List.of(),
+                        List.of(),
                         0));
     }
 

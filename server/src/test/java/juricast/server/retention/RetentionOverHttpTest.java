@@ -75,10 +75,14 @@ class RetentionOverHttpTest {
     }
 
     private boolean isInTheFile() throws Exception {
+        return isInTheFile(secret);
+    }
+
+    private boolean isInTheFile(String words) throws Exception {
         for (String ending : List.of("", "-wal")) {
             Path file = Path.of(SERVER.file() + ending);
             if (Files.exists(file)
-                    && new String(Files.readAllBytes(file), StandardCharsets.ISO_8859_1).contains(secret)) {
+                    && new String(Files.readAllBytes(file), StandardCharsets.ISO_8859_1).contains(words)) {
                 return true;
             }
         }
@@ -110,6 +114,43 @@ class RetentionOverHttpTest {
                         .text())
                 .contains("What happened here was erased")
                 .doesNotContain(secret);
+    }
+
+    @Test
+    void answers_slates_boards_and_merits_leave_no_trace_when_their_time_is_over() throws Exception {
+        var other = new ASmallClass(SERVER).open();
+        String seat = other.sits(ines, "Ines Carrow");
+        String mine = "weld-and-woad-" + MADE.incrementAndGet();
+        String mark =
+                "{\"shape\":\"TEXT\",\"ink\":\"INK\",\"width\":1,\"points\":[5,5],\"text\":\"%s\"}".formatted(mine);
+        ok(other.thora.post(
+                other.lesson + "/questions",
+                "{\"question\":{\"kind\":\"TEXT\",\"text\":\"Which dye?\",\"points\":0},\"changeable\":true}"));
+        String number = other.desk().at("/questions/now/number").asString();
+        ok(ines.post(seat + "/questions/" + number + "/answer", "{\"text\":\"%s\"}".formatted(mine)));
+        ok(other.thora.post(other.lesson + "/slates", "{\"ground\":\"BLANK\"}"));
+        ok(ines.post(seat + "/slate/marks", mark));
+        ok(other.thora.post(other.lesson + "/board/marks", "{\"page\":0,\"drawing\":" + mark + "}"));
+        ok(other.thora.post(
+                other.lesson + "/merits", "{\"people\":[\"ines-carrow\"],\"reason\":\"%s\"}".formatted(mine)));
+        SERVER.advance(Duration.ofMinutes(1));
+        ok(other.thora.post(other.lesson + "/dismiss", ""));
+        assertThat(isInTheFile(mine)).isTrue();
+
+        SERVER.advance(Duration.ofDays(366));
+        night();
+        assertThat(SERVER.signedIn("thora-melling")
+                        .get(other.lesson + "/results")
+                        .json()
+                        .get("forgotten")
+                        .asBoolean())
+                .isTrue();
+        assertThat(kept().get("went").toString()).contains("ANSWERS", "activities.kept-days");
+        assertThat(isInTheFile(mine)).as("the merit is kept as the register is").isTrue();
+
+        SERVER.advance(Duration.ofDays(740));
+        night();
+        assertThat(isInTheFile(mine)).isFalse();
     }
 
     @Test
