@@ -177,6 +177,22 @@ function PageMenu({ desk, lesson, give, place }: { desk: Desk; lesson: string; g
         <Choice value="earlier" onSelect={() => setSheet('earlier')}>
           The board of an earlier lesson…
         </Choice>
+        <MenuHead>Who may draw</MenuHead>
+        <Choice value="all" onSelect={() => give({ do: 'set', rule: 'share.draw', value: 'open' })}>
+          Everybody
+        </Choice>
+        <Choice value="none" onSelect={() => give({ do: 'set', rule: 'share.draw', value: 'closed' })}>
+          Nobody but adults
+        </Choice>
+        {desk.groups.tables.map((table) => (
+          <Choice
+            key={table.id}
+            value={table.id}
+            onSelect={() => table.mates.forEach((mate) => give({ do: 'pass', person: mate.id, rule: 'share.draw', minutes: 10 }))}
+          >
+            {table.name}, for 10 min
+          </Choice>
+        ))}
         <MenuHead>This board</MenuHead>
         <Choice value="svg" onSelect={() => save('svg')}>
           Save this page as a drawing (SVG)

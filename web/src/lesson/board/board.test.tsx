@@ -4,7 +4,7 @@ import { describe, expect, it, vi } from 'vitest'
 import type { Desk, MarkLine, Seat } from '../../shared/api/types'
 import { serve, show } from '../../shared/testing'
 import type { Order } from '../orders'
-import { aDesk, aPupil } from '../testing'
+import { aDesk, aPupil, aTable } from '../testing'
 import { DeskBoard } from './DeskBoard'
 import { SeatBoard } from './SeatBoard'
 
@@ -94,6 +94,22 @@ describe('the board at the desk', () => {
       new File(['x'], 'a.pdf', { type: 'application/pdf' }),
     )
     expect(await screen.findByText(/locked with a password/)).toBeTruthy()
+  })
+
+  it('is drawn on by everybody, nobody, or one group', async () => {
+    serve({ 'GET /api/lessons/tidal/board?page=0': { ...SHEET, page: { id: 0 } } })
+    const give = vi.fn<(order: Order) => void>()
+    const desk = aDesk({ groups: { tables: [aTable('g1', 'Reef', ['Ines Carrow', 'Jory Pell'])] } })
+    show(<DeskBoard desk={desk} lesson="tidal" give={give} onList={() => {}} onShow={() => {}} />)
+    await userEvent.click(await screen.findByRole('button', { name: 'Pages and files' }))
+    await userEvent.click(await screen.findByRole('menuitem', { name: 'Reef, for 10 min' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Pages and files' }))
+    await userEvent.click(await screen.findByRole('menuitem', { name: 'Nobody but adults' }))
+    expect(give.mock.calls.map(([order]) => order)).toEqual([
+      { do: 'pass', person: 'ines-carrow', rule: 'share.draw', minutes: 10 },
+      { do: 'pass', person: 'jory-pell', rule: 'share.draw', minutes: 10 },
+      { do: 'set', rule: 'share.draw', value: 'closed' },
+    ])
   })
 
   it('gives a phone a link for once, as a code and in letters', async () => {

@@ -35,6 +35,9 @@ interface DrawingBoardProps {
 /** At the most so many numbers in one mark: a longer line goes on as another, so that others see it while it is drawn. */
 const PIECE = 160
 
+/** Up to so many marks have outlines as a hand leaves them. */
+const OUTLINES = 600
+
 /** A sheet to draw on, with its tools. Everything can be done by keyboard in the list below it. */
 export function DrawingBoard(props: DrawingBoardProps) {
   const { label, marks, pointed = [], me, mayDraw, mayEraseAll = false, onDraw, onErase } = props
@@ -44,6 +47,7 @@ export function DrawingBoard(props: DrawingBoardProps) {
   const [line, setLine] = useState<number[] | null>(null)
   const [sent, setSent] = useState<{ id: number; drawn: Drawn }[]>([])
   const [writing, setWriting] = useState<number[] | null>(null)
+  const [pointedAt, setPointedAt] = useState<number | null>(null)
   const next = useRef(0)
   const send = (drawn: Drawn) => {
     const id = next.current++
@@ -92,6 +96,8 @@ export function DrawingBoard(props: DrawingBoardProps) {
       return send({ shape: 'PEN', ink, width, points: line.length >= 4 ? line : [ax, ay, Math.min(1000, ax + 1), ay], text: '' })
     if (line.length === 4 && tool !== 'ERASER' && tool !== 'TEXT') send({ shape: tool, ink, width, points: line, text: '' })
   }
+  const plain = marks.length > OUTLINES
+  const over = pointedAt === null ? undefined : marks.find((one) => one.number === pointedAt)
   const drawing = line && tool !== 'POINTER' && tool !== 'ERASER' && tool !== 'TEXT'
   return (
     <Flex direction="column" gap="8px" minH={props.fill ? '340px' : '0'} flex={props.fill ? '1' : undefined}>
@@ -128,6 +134,10 @@ export function DrawingBoard(props: DrawingBoardProps) {
             borderColor="ink"
             cursor={mayDraw ? 'crosshair' : 'default'}
             touchAction={mayDraw ? 'none' : 'auto'}
+            onPointerOver={(event) => {
+              const number = (event.target as Element).getAttribute('data-mark')
+              if (!line) setPointedAt(number === null ? null : Number(number))
+            }}
             onPointerDown={begin}
             onPointerMove={move}
             onPointerUp={end}
@@ -135,7 +145,7 @@ export function DrawingBoard(props: DrawingBoardProps) {
           >
             {props.under}
             {marks.map((mark) => (
-              <Drawing key={mark.number} mark={mark} title={mark.author === me ? 'You' : mark.authorName} />
+              <Drawing key={mark.number} mark={mark} plain={plain} />
             ))}
             {sent.map((one) => (
               <Drawing key={`sent ${one.id}`} mark={one.drawn} />
@@ -156,7 +166,13 @@ export function DrawingBoard(props: DrawingBoardProps) {
           )}
         </Box>
       </Box>
-      <MarksList marks={marks} me={me} mayErase={(mark) => mayDraw && (mayEraseAll || mark.author === me)} onErase={onErase} />
+      <MarksList
+        marks={marks}
+        me={me}
+        over={over}
+        mayErase={(mark) => mayDraw && (mayEraseAll || mark.author === me)}
+        onErase={onErase}
+      />
     </Flex>
   )
 }
@@ -209,11 +225,14 @@ const KIND: Record<MarkLine['shape'], string> = {
 function MarksList({
   marks,
   me,
+  over,
   mayErase,
   onErase,
 }: {
   marks: MarkLine[]
   me: string
+  /** At which one points. */
+  over: MarkLine | undefined
   mayErase: (mark: MarkLine) => boolean
   onErase: (marks: number[]) => void
 }) {
@@ -225,6 +244,11 @@ function MarksList({
       <Button look="quiet" aria-expanded={open} aria-controls={id} onClick={() => setOpen(!open)}>
         {open ? 'Hide the list of marks' : `Whose marks are these? (${marks.length})`}
       </Button>
+      {over && (
+        <chakra.span ml="12px">
+          This one is by <strong>{over.author === me ? 'you' : over.authorName}</strong>.
+        </chakra.span>
+      )}
       {open && (
         <chakra.ul id={id} maxH="150px" overflowY="auto" mt="4px" pl="4px" listStyleType="none">
           {marks

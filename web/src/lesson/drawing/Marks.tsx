@@ -3,42 +3,37 @@ import { memo } from 'react'
 import { HIGH, INKS, middle, outline, shapePath, thickness, WIDE, type Drawn } from './geometry'
 
 interface DrawingProps {
-  mark: Drawn
-  title?: string | undefined
+  mark: Drawn & { number?: number }
   /** How much thicker, on a small sheet. */
   heavier?: number
+  /** Lines of one thickness: where there are thousands, outlines as a hand leaves them would take too long. */
+  plain?: boolean
 }
 
-/** One thing that is drawn. Its author is told by pointing at it. */
-export const Drawing = memo(function Drawing({ mark, title, heavier = 1 }: DrawingProps) {
+/** One thing that is drawn. Plain elements: thousands of them are there at once. */
+export const Drawing = memo(function Drawing({ mark, heavier = 1, plain = false }: DrawingProps) {
   const ink = INKS.find((one) => one.ink === mark.ink) ?? INKS[0]
   if (!ink) return null
-  const tip = title ? <title>{title}</title> : null
   if (mark.shape === 'TEXT') {
     return (
-      <chakra.text
+      <text
+        data-mark={mark.number}
         x={((mark.points[0] ?? 0) * WIDE) / 1000}
         y={((mark.points[1] ?? 0) * HIGH) / 1000}
-        fontSize={`${20 + 14 * mark.width}px`}
-        fontFamily="body"
+        style={{ fontSize: `${20 + 14 * mark.width}px` }}
         fill={ink.colour}
-        textDecoration={ink.dashes ? 'underline' : 'none'}
-        css={{ textDecorationStyle: ink.ink === 'RED' ? 'dotted' : 'dashed' }}
+        textDecoration={ink.dashes ? (ink.ink === 'RED' ? 'underline dotted' : 'underline dashed') : undefined}
       >
         {mark.text}
-        {tip}
-      </chakra.text>
+      </text>
     )
   }
-  if (mark.shape === 'PEN' && !ink.dashes) {
-    return (
-      <chakra.path d={outline(mark.points, mark.width * heavier)} fill={ink.colour}>
-        {tip}
-      </chakra.path>
-    )
+  if (mark.shape === 'PEN' && !ink.dashes && !plain) {
+    return <path data-mark={mark.number} d={outline(mark.points, mark.width * heavier)} fill={ink.colour} />
   }
   return (
-    <chakra.path
+    <path
+      data-mark={mark.number}
       d={mark.shape === 'PEN' ? middle(mark.points) : shapePath(mark.shape, mark.points)}
       fill="none"
       stroke={ink.colour}
@@ -46,9 +41,7 @@ export const Drawing = memo(function Drawing({ mark, title, heavier = 1 }: Drawi
       strokeDasharray={ink.dashes}
       strokeLinecap="round"
       strokeLinejoin="round"
-    >
-      {tip}
-    </chakra.path>
+    />
   )
 })
 

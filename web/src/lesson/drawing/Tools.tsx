@@ -46,7 +46,7 @@ export function Tools({ tool, onTool, ink, onInk, width, onWidth, points, onUndo
       <Row label="Ink">
         {INKS.map((one) => (
           <Square key={one.ink} name={one.name} pressed={ink === one.ink} onPress={() => onInk(one.ink)}>
-            <chakra.path
+            <path
               d="M2 12H22"
               stroke={ink === one.ink ? 'currentColor' : one.colour}
               strokeWidth="3"

@@ -148,7 +148,10 @@ describe('a sheet to draw on', () => {
 
   it('says whose marks there are, and takes one off by keys', async () => {
     const { onErase, onUndo } = board()
-    expect([...document.querySelectorAll('title')].map((one) => one.textContent)).toEqual(['You', 'Jory Pell'])
+    fireEvent.pointerOver(document.querySelector('[data-mark="2"]')!)
+    expect(screen.getByText('Jory Pell')).toBeTruthy()
+    fireEvent.pointerOver(screen.getByRole('img', { name: /^Board/ }))
+    expect(screen.queryByText('Jory Pell')).toBeNull()
     await userEvent.click(screen.getByRole('button', { name: 'Whose marks are these? (2)' }))
     expect(screen.getByText(/“pier”/)).toBeTruthy()
     await userEvent.click(screen.getByRole('button', { name: 'Take off' }))

@@ -18,10 +18,10 @@ export interface Drawn {
 
 /** Told apart by colour and by how the line is made. */
 export const INKS: { ink: Ink; name: string; colour: string; dashes?: string }[] = [
-  { ink: 'INK', name: 'ink, whole', colour: 'ink' },
-  { ink: 'GREEN', name: 'green, dashed', colour: 'verdict.in', dashes: '26 14' },
-  { ink: 'RED', name: 'red, dotted', colour: 'verdict.away', dashes: '2 13' },
-  { ink: 'OCHRE', name: 'ochre, dash and dot', colour: 'verdict.wait', dashes: '26 12 2 12' },
+  { ink: 'INK', name: 'ink, whole', colour: 'var(--drawn-ink)' },
+  { ink: 'GREEN', name: 'green, dashed', colour: 'var(--drawn-green)', dashes: '26 14' },
+  { ink: 'RED', name: 'red, dotted', colour: 'var(--drawn-red)', dashes: '2 13' },
+  { ink: 'OCHRE', name: 'ochre, dash and dot', colour: 'var(--drawn-ochre)', dashes: '26 12 2 12' },
 ]
 
 const x = (of: number) => (of * WIDE) / 1000

@@ -38,7 +38,14 @@ const config = defineConfig({
   },
   globalCss: {
     'html, body, #root': { height: '100%' },
-    html: { bg: 'paper' },
+    html: {
+      bg: 'paper',
+      // The inks of what is drawn, for plain elements: a board has thousands of them.
+      '--drawn-ink': 'colors.ink',
+      '--drawn-green': 'colors.verdict.in',
+      '--drawn-red': 'colors.verdict.away',
+      '--drawn-ochre': 'colors.verdict.wait',
+    },
     body: { bg: 'paper', color: 'ink', fontFamily: 'body', fontSize: '14px', lineHeight: 1.38 },
     'h1, h2, h3': { fontFamily: 'heading', fontWeight: 650, letterSpacing: '-0.01em', lineHeight: 1.2 },
     'a, button, input, select, textarea, [tabindex]': {

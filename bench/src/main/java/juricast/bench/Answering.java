@@ -46,9 +46,14 @@ final class Answering {
                 close(rooms);
                 demo.rest();
             }
-            Figures.print("answer on the disk and acknowledged", acknowledged);
-            Figures.print("the adult's desk was told a count with it", behind);
+            print("answer on the disk and acknowledged", acknowledged);
+            print("the adult's desk was told a count with it", behind);
         }
+    }
+
+    private static void print(String what, List<Long> micros) {
+        Figures.print(what, micros);
+        System.out.printf("  %-60s p99 %6.1f ms%n", "", Figures.percentile(micros, 99) / 1000.0);
     }
 
     private static void close(Rooms rooms) throws Exception {

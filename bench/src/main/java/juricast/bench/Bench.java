@@ -71,6 +71,8 @@ public final class Bench {
                 System.out.println("3,000 pupils answer a question within five seconds:");
                 Answering.measure(demo);
             }
+        }
+        if (only.equals("activities") || only.equals("board")) {
             System.out.println("A page of 5,000 marks, in the browser:");
             FullBoard.measure(jar);
         }

@@ -52,6 +52,7 @@ final class FullBoard {
                 opened.add(open(page));
             }
             Figures.print("from the press to all marks on the screen", opened.subList(1, TIMES));
+            Figures.print("of that, the sheet on its way", onItsWay(page));
         }
     }
 
@@ -72,6 +73,14 @@ final class FullBoard {
                           look()
                         })"""))
                 .longValue();
+    }
+
+    @SuppressWarnings("unchecked") // a list of numbers is what the page gives
+    private static List<Long> onItsWay(Page page) {
+        return ((List<Number>) page.evaluate(
+                        "() => performance.getEntriesByType('resource').filter(one => one.name.includes('/board?'))"
+                                + ".map(one => Math.round(one.duration * 1000))"))
+                .stream().map(Number::longValue).toList();
     }
 
     private static void fill(AsPerson pernel) throws Exception {

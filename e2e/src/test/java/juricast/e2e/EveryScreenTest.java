@@ -31,6 +31,7 @@ class EveryScreenTest {
         check(orla, "/lessons/weather-lab-8-1.6-2/desk", "Not open yet");
         check(orla, "/lessons/seabird-ecology-8-1.1-2/register", "Export as CSV");
         check(orla, "/lessons/seabird-ecology-8-1.1-2/replay", "Against the plan");
+        check(orla, "/lessons/seabird-ecology-8-1.1-2/results", "Was the pace right today?");
         check(orla, "/timetable", "Latest changes");
         check(orla, "/inspection", "What concerns your classes");
         check(orla, "/classes/tidal-navigation-8/attendance", "written by an adult");

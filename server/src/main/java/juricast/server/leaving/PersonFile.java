@@ -2,6 +2,7 @@ package juricast.server.leaving;
 
 import java.io.IOException;
 import java.io.OutputStream;
+import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -19,6 +20,9 @@ import juricast.core.live.LessonEvent;
 import juricast.core.material.MaterialEvent;
 import juricast.core.merits.MeritsEvent;
 import juricast.core.presence.Presence;
+import juricast.core.questions.Answer;
+import juricast.core.questions.QuestionsEvent;
+import juricast.core.slates.SlatesEvent;
 import juricast.core.time.Span;
 import juricast.server.data.Database;
 import juricast.server.files.Archive;
@@ -205,12 +209,32 @@ class PersonFile {
                     lesson.value(),
                     at,
                     line.drawing().points().stream().map(String::valueOf).collect(Collectors.joining(" "))));
+        } else if (event instanceof SlatesEvent.Drawn slate && slate.person().equals(person)) {
+            drawn.add(List.of(
+                    lesson.value(),
+                    at,
+                    slate.drawing().text()
+                            + slate.drawing().points().stream()
+                                    .map(String::valueOf)
+                                    .collect(Collectors.joining(" "))));
+        } else if (event instanceof QuestionsEvent.Answered answered
+                && answered.person().equals(person)) {
+            noted.add(List.of(lesson.value(), "an answer", answer(answered.answer()), at));
         } else if (event instanceof MeritsEvent.Given merit && merit.person().equals(person)) {
             noted.add(List.of(lesson.value(), "a merit", merit.reason(), at));
         } else if (event instanceof DoorEvent.Removed removed
                 && removed.person().equals(person)) {
             noted.add(List.of(lesson.value(), "removed", removed.why(), at));
         }
+    }
+
+    /** Choices by their numbers, as in the lesson's results. */
+    private static String answer(Answer given) {
+        return given.text()
+                .or(() -> given.number().map(BigDecimal::toPlainString))
+                .orElseGet(() -> given.picked().stream()
+                        .map(place -> "choice " + (place + 1))
+                        .collect(Collectors.joining(", ")));
     }
 
     private static String to(String kind) {

@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
 import juricast.server.lesson.ASmallClass;
@@ -102,6 +103,48 @@ class ActivitiesOverHttpTest {
         assertThat(SERVER.signedIn("orla-venn").get(small.lesson + "/results").status())
                 .as("of another class")
                 .isEqualTo(403);
+    }
+
+    /** A rule of this class alone, from now on. */
+    private void rule(String key, String role, String value) {
+        String place = "/api/rules/class:" + small.ofClass.substring(small.ofClass.lastIndexOf('/') + 1);
+        ok(small.thora.put(
+                place + "/draft",
+                "{\"rule\":\"%s\",\"role\":\"%s\",\"value\":\"%s\",\"binding\":false}".formatted(key, role, value)));
+        ok(small.thora.post(place + "/draft/in-force", "{\"from\":\"\"}"));
+    }
+
+    @Test
+    void where_the_rules_hide_names_no_adult_is_told_them_then_or_later() {
+        rule("activities.see-names", "LEAD_ADULT", "closed");
+        eventually(() -> {
+            ok(small.thora.post(small.lesson + "/questions", TIDE));
+            boolean hidden = !question().get("named").asBoolean();
+            if (!hidden) {
+                ok(small.thora.post(small.lesson + "/questions/" + number() + "/put-away", ""));
+            }
+            return hidden;
+        });
+        ok(ines.post(hers + "/questions/" + number() + "/answer", "{\"picked\":[1]}"));
+        assertThat(question().get("answers").size()).isZero();
+        assertThat(question().at("/missing/0/name").asString())
+                .as("who has not answered is seen, or nobody could be helped")
+                .isEqualTo("Jory Pell");
+        rule("activities.see-names", "LEAD_ADULT", "open");
+        SERVER.advance(Duration.ofMinutes(2));
+        ok(small.thora.post(small.lesson + "/dismiss", ""));
+        JsonNode last = small.thora.get(small.lesson + "/results").json().get("questions");
+        assertThat(last.get(last.size() - 1).get("answers").size())
+                .as("as promised when it was asked")
+                .isZero();
+        assertThat(new String(small.thora.bytes(small.lesson + "/results.csv"), StandardCharsets.UTF_8))
+                .contains("neap,1")
+                .doesNotContain("Ines Carrow");
+        assertThat(small.thora.get("/api/pupils/ines-carrow/answers").text())
+                .doesNotContain(small.id().value());
+        assertThat(small.thora.get(small.lesson + "/replay").text())
+                .contains("Ines Carrow answered the question")
+                .doesNotContain("neap");
     }
 
     @Test
@@ -230,7 +273,7 @@ class ActivitiesOverHttpTest {
                 .isEqualTo(409);
     }
 
-    private static void eventually(java.util.function.BooleanSupplier isSo) {
+    private static void eventually(BooleanSupplier isSo) {
         long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(20);
         while (!isSo.getAsBoolean()) {
             assertThat(System.nanoTime()).as("it has not come").isLessThan(end);
