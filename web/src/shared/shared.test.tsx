@@ -73,6 +73,24 @@ describe('a live page', () => {
     return renderHook(() => useLive<{ number: number }, { number: number; words: { number: number }[] }>('/stream')).result
   }
 
+  it('hands on what is drawn, and says with every line that sheets are to be fetched anew', () => {
+    vi.stubGlobal('EventSource', Line)
+    Line.opened = []
+    const { result } = renderHook(() => useLive('/api/seats/v1/stream'))
+    const drawn: number[] = []
+    result.current.drawn.strokes.listen((strokes) => drawn.push(...strokes.map((one) => one.number)))
+    const line = Line.opened[0]!
+    line.tell(3, [])
+    expect(result.current.drawn.line).toBe(1)
+    line.change({ number: 5, strokes: [{ number: 4 }, { number: 5 }] })
+    line.change({ number: 6 })
+    expect(drawn).toEqual([4, 5])
+    expect(result.current.view).toMatchObject({ number: 6 })
+    expect(result.current.view).not.toHaveProperty('strokes')
+    line.tell(7, [])
+    expect(result.current.drawn.line).toBe(2)
+  })
+
   it('joins words by number: none lost, none twice, in order; and takes up what changes', () => {
     const page = live()
     const line = Line.opened[0]!

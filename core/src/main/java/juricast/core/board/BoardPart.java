@@ -1,10 +1,13 @@
 package juricast.core.board;
 
 import java.time.Duration;
+import java.util.Optional;
 import juricast.core.identity.PersonId;
+import juricast.core.live.Authority;
 import juricast.core.live.Decision;
 import juricast.core.live.Part;
 import juricast.core.live.Room;
+import juricast.core.rules.Catalogue;
 
 /** The board of each place: pages, each mark with its author (needs F6, J6). */
 public final class BoardPart implements Part<BoardState, BoardOrder, BoardEvent> {
@@ -50,5 +53,10 @@ public final class BoardPart implements Part<BoardState, BoardOrder, BoardEvent>
     @Override
     public Decision decide(BoardState is, BoardOrder order, Room room) {
         return order.match(new BoardRules(is, room));
+    }
+
+    /** Whether somebody may keep a copy of what they see of the board: nothing, or the refusal. */
+    public static Optional<Decision> save(Authority who, PersonId person) {
+        return who.right(person, Catalogue.SAVE_BOARD);
     }
 }

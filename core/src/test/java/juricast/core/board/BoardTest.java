@@ -13,6 +13,7 @@ import juricast.core.drawing.Sheet;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.lesson.LiveLesson;
+import juricast.core.live.Authority;
 import juricast.core.live.LessonOrder;
 import juricast.core.live.PlaceId;
 import juricast.core.live.Refusal;
@@ -132,6 +133,17 @@ class BoardTest {
                         .order(new BoardOrder.Bring(new LessonId("before"), List.of(page), Optional.empty(), ORLA))
                         .refused())
                 .contains(Refusal.Common.RULE_CLOSED);
+    }
+
+    @Test
+    void who_may_save_a_copy_is_a_rule() {
+        var lesson = drawing();
+        var who = new Authority(lesson.plan(), lesson.state().there(), lesson.rulebookNow(), lesson.now());
+        assertThat(BoardPart.save(who, INES)).isEmpty();
+        var closed = drawing().school("share.save-board", "closed", Force.BINDING);
+        var refused = new Authority(closed.plan(), closed.state().there(), closed.rulebookNow(), closed.now());
+        assertThat(BoardPart.save(refused, INES)).isPresent();
+        assertThat(BoardPart.save(refused, ORLA)).as("adults are bound too").isPresent();
     }
 
     @Test

@@ -1,5 +1,6 @@
 package juricast.core.watching;
 
+import static juricast.core.board.BoardPart.BOARD;
 import static juricast.core.lesson.LiveLesson.*;
 import static juricast.core.questions.QuestionsPart.QUESTIONS;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -7,16 +8,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import juricast.core.board.BoardEvent;
 import juricast.core.board.BoardOrder;
 import juricast.core.chat.ChatOrder;
 import juricast.core.chat.Readers;
 import juricast.core.consent.Consent;
 import juricast.core.drawing.Drawing;
 import juricast.core.ending.EndingOrder;
+import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.lesson.LiveLesson;
 import juricast.core.live.LessonOrder;
+import juricast.core.live.PlaceId;
 import juricast.core.material.MaterialOrder;
 import juricast.core.questions.Answer;
 import juricast.core.questions.Question;
@@ -65,6 +69,72 @@ class WatchingTest {
 
     private static Playback shown(LiveLesson lesson) {
         return PlaybackMaker.of(lesson.plan(), lesson.events(), lesson.rulebook(), lesson.now());
+    }
+
+    private static BoardOrder.Draw draws(LiveLesson lesson, PersonId person, int at) {
+        int page = lesson.state().of(BOARD).of(PlaceId.TOGETHER).shown();
+        return new BoardOrder.Draw(visitOf(person), page, Drawing.pen(List.of(at, 0, at, 10)));
+    }
+
+    /** Where each mark of a page is seen from and until, in seconds. */
+    private static List<String> seen(Playback.Page page) {
+        return page.strokes().stream()
+                .map(one -> one.from().toSeconds() + " to "
+                        + one.until()
+                                .map(until -> String.valueOf(until.toSeconds()))
+                                .orElse("the end"))
+                .toList();
+    }
+
+    @Test
+    void pages_of_the_board_are_seen_while_they_were_shown_and_what_was_taken_off_is_gone() {
+        var lesson = open().school("recording.mode", "required", Force.USUAL)
+                .school("share.draw", "open", Force.USUAL)
+                .consent(INES, Consent.Said.GIVEN)
+                .present(INES)
+                .time("10:00:10")
+                .order(new LessonOrder.Tick())
+                .order(RecordingOrder.Answer.BEGUN);
+        lesson.time("10:01:10").order(draws(lesson, INES, 1)).order(draws(lesson, ORLA, 2));
+        lesson.time("10:02:10").order(new BoardOrder.Undo(visitOf(INES), 0));
+        lesson.time("10:03:10").order(new BoardOrder.AddPages(List.of(Optional.empty()), Optional.empty(), ORLA));
+        lesson.time("10:04:10").order(draws(lesson, INES, 3));
+        lesson.time("10:05:10").order(new BoardOrder.Turn(0, Optional.empty(), ORLA));
+        lesson.time("10:06:10").order(new RecordingOrder.Pause(PauseReason.CONFIDES, Optional.empty(), ORLA));
+        lesson.order(draws(lesson, INES, 4));
+        lesson.time("10:08:10").order(new RecordingOrder.GoOn(ORLA));
+        lesson.time("10:20").order(new EndingOrder.Dismiss(ORLA));
+
+        Playback shown = PlaybackMaker.of(lesson.plan(), lesson.events(), lesson.rulebook(), at("12:00"));
+        assertThat(shown.pages()).hasSize(2);
+        assertThat(seen(shown.pages().get(0)))
+                .as(
+                        "undone after a minute; seen until the page was turned, and again; what was drawn in the pause never")
+                .containsExactly("60 to 120", "60 to 180", "300 to the end");
+        assertThat(seen(shown.pages().get(1))).containsExactly("240 to 300");
+    }
+
+    @Test
+    void a_board_that_was_brought_in_is_not_in_it_for_nobody_of_it_was_asked() {
+        var lesson = open().school("recording.mode", "required", Force.USUAL)
+                .consent(INES, Consent.Said.GIVEN)
+                .present(INES)
+                .time("10:00:10")
+                .order(new LessonOrder.Tick())
+                .order(RecordingOrder.Answer.BEGUN)
+                .time("10:01")
+                .order(new BoardOrder.Bring(
+                        new LessonId("before"),
+                        List.of(new BoardEvent.BroughtPage(
+                                Optional.empty(),
+                                List.of(new BoardEvent.BroughtMark(INES, Drawing.pen(List.of(1, 1, 2, 2)))))),
+                        Optional.empty(),
+                        ORLA))
+                .time("10:20")
+                .order(new EndingOrder.Dismiss(ORLA));
+        assertThat(PlaybackMaker.of(lesson.plan(), lesson.events(), lesson.rulebook(), at("12:00"))
+                        .pages())
+                .isEmpty();
     }
 
     @Test

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import juricast.core.board.BoardPage;
 import juricast.core.board.BoardPages;
+import juricast.core.board.BoardPart;
 import juricast.core.board.Under;
 import juricast.core.drawing.Mark;
 import juricast.core.identity.LessonId;
@@ -16,7 +17,6 @@ import juricast.core.identity.PersonId;
 import juricast.core.live.Authority;
 import juricast.core.live.PlaceId;
 import juricast.core.live.Visit;
-import juricast.core.rules.Catalogue;
 import juricast.server.access.For;
 import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
@@ -128,8 +128,7 @@ class BoardFilesController {
     }
 
     private void maySave(Snapshot at, PersonId person, boolean toPupil) {
-        new Authority(at.plan(), at.state().there(), at.live(), lessons.now())
-                .right(person, Catalogue.SAVE_BOARD)
+        BoardPart.save(new Authority(at.plan(), at.state().there(), at.live(), lessons.now()), person)
                 .ifPresent(no -> no.either(done -> null, refusal -> {
                     throw refusals.problem(refusal, at.plan(), toPupil);
                 }));

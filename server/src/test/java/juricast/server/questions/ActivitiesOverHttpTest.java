@@ -2,12 +2,14 @@ package juricast.server.questions;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
+import java.util.zip.ZipInputStream;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
 import juricast.server.lesson.ASmallClass;
@@ -330,5 +332,88 @@ class ActivitiesOverHttpTest {
         assertThat(items.at("/leftOut").toString()).contains("left-out.txt");
         assertThat(ines.get(sets).status()).isEqualTo(403);
         assertThat(SERVER.signedIn("orla-venn").get(sets).status()).isEqualTo(403);
+    }
+
+    /** What is asked with the id of a prepared question, answered by both, and the lesson is over. */
+    private void lessonWith(ASmallClass of, String prepared, int inesPicks, int joryPicks) {
+        for (String id : List.of(prepared, "")) {
+            ok(of.thora.post(
+                    of.lesson + "/questions",
+                    id.isEmpty() ? TIDE : TIDE.replaceFirst("\\{", "{\"prepared\":\"" + id + "\",")));
+            String number = of.desk().at("/questions/now/number").asString();
+            ok(ines.post(hers + "/questions/" + number + "/answer", "{\"picked\":[" + inesPicks + "]}"));
+            ok(jory.post(his + "/questions/" + number + "/answer", "{\"picked\":[" + joryPicks + "]}"));
+            ok(of.thora.post(of.lesson + "/questions/" + number + "/put-away", ""));
+        }
+        SERVER.advance(Duration.ofMinutes(2));
+        ok(of.thora.post(of.lesson + "/dismiss", ""));
+    }
+
+    @Test
+    void a_prepared_question_is_followed_over_lessons_and_copied_to_another_class() {
+        String sets = small.ofClass + "/question-sets";
+        JsonNode set = ok(small.thora.post(
+                        sets,
+                        "{\"name\":\"Tides\",\"version\":0,\"questions\":[{\"ask\":"
+                                + TIDE.replaceAll("^\\{\"question\":(.*),\"changeable\":false}$", "$1")
+                                + "}]}"))
+                .json()
+                .at("/sets/0");
+        String id = set.at("/questions/0/id").asString();
+        lessonWith(small, id, 0, 1);
+        eventually(
+                () -> small.thora.get(small.ofClass + "/questions/sums").text().contains(id));
+        JsonNode sum = small.thora.get(small.ofClass + "/questions/sums").json().get(0);
+        assertThat(sum.get("answers").asInt()).isEqualTo(2);
+        assertThat(sum.get("share").asDouble()).isEqualTo(0.5);
+        assertThat(sum.get("uncertain").asBoolean()).isTrue();
+        assertThat(sum.has("tellsApart")).isFalse();
+        JsonNode page = small.thora.get("/api/pupils/ines-carrow/answers").json();
+        assertThat(page.get(0).get("answer").asString()).isEqualTo("spring");
+        assertThat(page.get(0).get("right").asBoolean()).isTrue();
+
+        var other = new ASmallClass(SERVER);
+        String path = sets + "/" + set.get("id").asString();
+        JsonNode copied = ok(small.thora.post(
+                        path + "/copy?to=" + other.ofClass.substring(other.ofClass.lastIndexOf('/') + 1), ""))
+                .json();
+        assertThat(copied.at("/sets/0/name").asString()).isEqualTo("Tides");
+        assertThat(copied.at("/sets/0/questions/0/id").asString())
+                .as("it is followed on its own there")
+                .isNotEqualTo(id);
+        assertThat(small.thora.post(path + "/copy?to=tidal-navigation-8", "").status())
+                .as("a class that is not hers")
+                .isEqualTo(403);
+        ok(small.thora.delete(path));
+        assertThat(small.thora.get(path + "/questions.csv").status()).isEqualTo(404);
+        assertThat(small.thora
+                        .get(small.lesson + "/results")
+                        .json()
+                        .get("questions")
+                        .size())
+                .as("what was asked stays with the lesson")
+                .isEqualTo(2);
+    }
+
+    @Test
+    void what_a_family_is_given_of_a_pupil_holds_the_answers_and_slates() throws Exception {
+        ok(small.thora.post(small.lesson + "/slates", "{\"ground\":\"RULED\"}"));
+        ok(ines.post(hers + "/slate/marks", text("a word on a slate")));
+        lessonWithoutOpening();
+        byte[] zip = small.maren.bytes("/api/people/ines-carrow/file");
+        var all = new StringBuilder();
+        try (var file = new ZipInputStream(new ByteArrayInputStream(zip))) {
+            while (file.getNextEntry() != null) {
+                all.append(new String(file.readAllBytes(), StandardCharsets.UTF_8));
+            }
+        }
+        assertThat(all).contains("a word on a slate", "choice 1");
+    }
+
+    private void lessonWithoutOpening() {
+        ok(small.thora.post(small.lesson + "/questions", TIDE));
+        ok(ines.post(hers + "/questions/" + number() + "/answer", "{\"picked\":[0]}"));
+        SERVER.advance(Duration.ofMinutes(2));
+        ok(small.thora.post(small.lesson + "/dismiss", ""));
     }
 }
