@@ -5,7 +5,7 @@ import type { Desk, Waiting } from '../../shared/api/types'
 import { serve, show } from '../../shared/testing'
 import { Look } from '../../shared/theme/Look'
 import type { Order } from '../../lesson/orders'
-import { useDeskKeys } from './hooks/useDeskKeys'
+import { useDeskKeys, type Shown } from './hooks/useDeskKeys'
 import { DeskHead } from './parts/DeskHead'
 import { NeedsYou } from './parts/NeedsYou'
 import { Adults } from '../../lesson/rights/Lending'
@@ -416,8 +416,14 @@ describe('the opening', () => {
 })
 
 describe('the keys', () => {
-  function Keys({ shown, give }: { shown: Desk; give: (order: Order) => void }) {
-    useDeskKeys(shown, give, () => {})
+  interface KeysProps {
+    shown: Desk
+    give: (order: Order) => void
+    onShow?: (what: Shown) => void
+  }
+
+  function Keys({ shown, give, onShow = () => {} }: KeysProps) {
+    useDeskKeys(shown, give, onShow)
     return <input aria-label="box" />
   }
 
@@ -430,6 +436,45 @@ describe('the keys', () => {
 
     await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('box').value).toBe('adms'))
     expect(give.mock.calls.map(([order]) => order.do)).toEqual(['admit-all-listed', 'set', 'mute-all', 'pass'])
+  })
+
+  it('lead to the list, the board and all that is started with the class, and act on what runs', async () => {
+    const give = vi.fn<(order: Order) => void>()
+    const onShow = vi.fn<(what: Shown) => void>()
+    const { unmount } = show(<Keys shown={desk()} give={give} onShow={onShow} />)
+    await userEvent.keyboard('lpxuqtfeg')
+    expect(onShow.mock.calls.flat()).toEqual([
+      'list',
+      'board',
+      'merits',
+      'notice',
+      'question',
+      'clock',
+      'first',
+      'slates',
+      'groups',
+    ])
+    expect(give).not.toHaveBeenCalled()
+    unmount()
+
+    onShow.mockClear()
+    const runs = desk({
+      clocks: { clock: { number: 3, task: '', seconds: 60, tone: false, ranMs: 0, running: at('10:16:30'), over: false } },
+      slates: { number: 4, task: '', ground: 'BLANK', collected: false, shown: [], named: false, people: [] },
+    })
+    show(<Keys shown={runs} give={give} onShow={onShow} />)
+    await userEvent.keyboard('te')
+    expect(give.mock.calls.map(([order]) => order.do)).toEqual(['pause-clock'])
+    expect(onShow.mock.calls.flat()).toEqual(['wall'])
+  })
+
+  it('do nothing at the desk of who only looks on', async () => {
+    const give = vi.fn<(order: Order) => void>()
+    const onShow = vi.fn<(what: Shown) => void>()
+    show(<Keys shown={desk({ mine: { observing: true } })} give={give} onShow={onShow} />)
+    await userEvent.keyboard('qtfelpam')
+    expect(give).not.toHaveBeenCalled()
+    expect(onShow).not.toHaveBeenCalled()
   })
 
   it('stop everything by Escape twice in a row, and not by Escape twice in a while', async () => {

@@ -41,7 +41,7 @@ export function UnderHead({ desk, now, give }: { desk: Desk; now: number; give: 
                 </Button>
               )}
               <Button size="small" onClick={() => give({ do: 'end-clock' })}>
-                Take it away
+                Take it away {clock.over && <Key>T</Key>}
               </Button>
             </>
           )}

@@ -69,8 +69,9 @@ describe('a clock', () => {
     press(aDesk({ clocks: { clock: clock() } }), 't')
     const { running: _, ...paused } = clock()
     press(aDesk({ clocks: { clock: paused } }), 't')
+    press(aDesk({ clocks: { clock: clock({ over: true }) } }), 't')
     press(aDesk({ clocks: { call: call() } }), 'f')
-    expect(give.mock.calls.map(([order]) => (order as Order).do)).toEqual(['pause-clock', 'clock-on', 'next-in-row'])
+    expect(give.mock.calls.map(([order]) => (order as Order).do)).toEqual(['pause-clock', 'clock-on', 'end-clock', 'next-in-row'])
   })
 })
 

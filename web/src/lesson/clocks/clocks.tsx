@@ -6,11 +6,15 @@ import { Banner } from './SeatClocks'
 
 type Give = (order: OrderOf<typeof clocksOrders>) => void
 
-/** T starts a clock, pauses it and lets it go on; F calls for the first to answer, then for the next in the row. */
+/** T starts a clock, pauses it, lets it go on, and takes away one that has run out; F calls for the first to answer, then for the next in the row. */
 function keys(desk: Desk, give: Give, open: (what: 'clock' | 'first') => void): Record<string, () => void> {
   const { clock, call } = desk.clocks
   return {
-    t: () => (clock && !clock.over ? give({ do: clock.running ? 'pause-clock' : 'clock-on' }) : open('clock')),
+    t: () => {
+      if (!clock) open('clock')
+      else if (clock.over) give({ do: 'end-clock' })
+      else give({ do: clock.running ? 'pause-clock' : 'clock-on' })
+    },
     f: () => (call ? call.passed < call.row.length && give({ do: 'next-in-row' }) : open('first')),
   }
 }

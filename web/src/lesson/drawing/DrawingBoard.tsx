@@ -115,6 +115,14 @@ export function DrawingBoard(props: DrawingBoardProps) {
           {props.children}
         </Tools>
       )}
+      {mayDraw && tool === 'TEXT' && !writing && (
+        <KeyedText
+          onDone={(text) => {
+            const lines = marks.filter((mark) => mark.shape === 'TEXT' && mark.author === me).length
+            send({ shape: 'TEXT', ink, width, points: [50, 90 + (lines % 11) * 80], text })
+          }}
+        />
+      )}
       <Box flex={props.fill ? '1' : undefined} minH="0" css={props.fill ? { containerType: 'size' } : {}}>
         <Box
           position="relative"
@@ -189,6 +197,37 @@ function PointedAt({ pointed }: { pointed: Pointed }) {
         {pointed.name}
       </chakra.text>
     </g>
+  )
+}
+
+/** By keys: a text is put on the next line of the sheet; by pointer one presses where it is to stand. */
+function KeyedText({ onDone }: { onDone: (text: string) => void }) {
+  const [text, setText] = useState('')
+  return (
+    <chakra.form
+      display="flex"
+      gap="8px"
+      alignItems="center"
+      fontSize="13px"
+      flexWrap="wrap"
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (text.trim()) onDone(text.trim())
+        setText('')
+      }}
+    >
+      <TextInput
+        w="240px"
+        aria-label="Text for the next line"
+        maxLength={200}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <Button type="submit" size="small" disabled={!text.trim()}>
+        Put it on the next line
+      </Button>
+      <span>or press where it is to stand</span>
+    </chakra.form>
   )
 }
 

@@ -160,6 +160,14 @@ describe('a sheet to draw on', () => {
     expect(onUndo).toHaveBeenCalled()
   })
 
+  it('writes by keys alone, a line under the other', async () => {
+    const { onDraw } = board()
+    await userEvent.click(screen.getByRole('button', { name: 'Text' }))
+    await userEvent.type(screen.getByLabelText('Text for the next line'), 'low water{Enter}')
+    expect(onDraw.mock.calls[0]?.[0]).toMatchObject({ shape: 'TEXT', points: [50, 90], text: 'low water' })
+    expect(screen.getByRole('button', { name: 'Put it on the next line' }).hasAttribute('disabled')).toBe(true)
+  })
+
   it('takes nothing where drawing is closed', () => {
     const { svg, onDraw } = board(false)
     drag(svg, [10, 10], [50, 60])

@@ -259,6 +259,31 @@ class QuestionsTest {
     }
 
     @Test
+    void a_question_makes_room_for_the_next_and_is_shown_again_with_what_is_right() {
+        var lesson = class5().order(ask(TIDE, false));
+        int first = now(lesson).number();
+        List.of(INES, pupil(1), pupil(2), pupil(3), pupil(4)).forEach(one -> lesson.order(answer(lesson, one, 0)));
+        lesson.order(new QuestionsOrder.Show(first, false, ORLA));
+        assertThat(now(lesson).shown()).contains(false);
+        lesson.order(new QuestionsOrder.Show(first, true, ORLA));
+        assertThat(now(lesson).shown()).contains(true);
+        int events = lesson.events().size();
+        lesson.order(new QuestionsOrder.Show(first, true, ORLA)).order(new QuestionsOrder.Close(first, ORLA));
+        assertThat(lesson.events()).as("it was so already").hasSize(events);
+
+        lesson.order(ask(Question.of(Kind.TEXT, "Why?", List.of()), true));
+        assertThat(now(lesson).question().text()).isEqualTo("Why?");
+        assertThat(refused(lesson, new QuestionsOrder.Show(first, true, ORLA)))
+                .contains(QuestionsRefusal.NO_SUCH_QUESTION);
+        assertThat(refused(lesson, new QuestionsOrder.Nudge(first, ORLA))).contains(QuestionsRefusal.CLOSED);
+        assertThat(refused(lesson, new QuestionsOrder.Extend(first, Duration.ofSeconds(9), ORLA)))
+                .contains(QuestionsRefusal.CLOSED);
+        lesson.order(new DoorOrder.Leave(visitOf(pupil(4))));
+        lesson.order(new QuestionsOrder.Nudge(now(lesson).number(), ORLA));
+        assertThat(now(lesson).nudged()).as("who has gone is not nudged").hasSize(4);
+    }
+
+    @Test
     void ten_thousand_answers_of_one_pupil_are_one() {
         var lesson = class5().order(ask(TIDE, false));
         lesson.order(answer(lesson, INES, 0));

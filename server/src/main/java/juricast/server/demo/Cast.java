@@ -236,6 +236,7 @@ final class Cast {
             case "lets the recording go on" -> Optional.of(new RecordingOrder.GoOn(me));
                 // Whoever is not in, or is asked nothing now, does nothing.
             case "answers",
+                    "presses",
                     "closes the question",
                     "shows what is right",
                     "puts the question away",

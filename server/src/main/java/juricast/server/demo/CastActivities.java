@@ -1,5 +1,6 @@
 package juricast.server.demo;
 
+import static juricast.core.clocks.ClocksPart.CLOCKS;
 import static juricast.core.questions.QuestionsPart.QUESTIONS;
 
 import java.time.Duration;
@@ -54,6 +55,13 @@ final class CastActivities {
                     Optional.of(Duration.ofMinutes(Long.parseLong(with.substring(0, with.indexOf(' '))))),
                     false,
                     me));
+            case "calls for the first" -> Optional.of(new ClocksOrder.Call(with, Duration.ofSeconds(3), me));
+            case "presses" -> state.of(CLOCKS)
+                    .open()
+                    .flatMap(call -> visit.map(id -> new ClocksOrder.Press(
+                            id,
+                            call.opens().plusMillis(400 + random.nextInt(4000)),
+                            Duration.ofMillis(10 + random.nextInt(120)))));
             case "gives out slates" -> Optional.of(new SlatesOrder.GiveOut(with, Ground.AXES, me));
             case "draws on the slate" -> visit.map(id -> new SlatesOrder.Draw(id, wave()));
             case "hands in the slate" -> visit.map(SlatesOrder.HandIn::new);
