@@ -8,6 +8,7 @@ import java.util.List;
 import juricast.core.live.Refusal;
 import juricast.core.merits.MeritsOrder;
 import juricast.core.merits.MeritsRefusal;
+import juricast.core.merits.SeenBy;
 import juricast.core.rules.Setting.Force;
 import org.junit.jupiter.api.Test;
 
@@ -57,5 +58,18 @@ class MeritsTest {
         assertThat(lesson.order(new MeritsOrder.Give(List.of(INES), "helping", ORLA))
                         .refused())
                 .contains(Refusal.Common.RULE_CLOSED);
+    }
+
+    @Test
+    void a_rule_says_who_sees_them_and_by_itself_it_is_who_got_one() {
+        assertThat(seenBy(open())).isEqualTo(SeenBy.PUPIL);
+        assertThat(seenBy(open().school("merits.seen", "adults", Force.BINDING)).isSeenByPupil())
+                .isFalse();
+        assertThat(seenBy(open().school("merits.seen", "class", Force.BINDING)).isSeenByClass())
+                .isTrue();
+    }
+
+    private static SeenBy seenBy(LiveLesson lesson) {
+        return SeenBy.of(lesson.rulebookNow().all(), lesson.now());
     }
 }

@@ -10,8 +10,7 @@ import java.util.Map;
 import juricast.core.identity.PersonId;
 import juricast.core.merits.Merit;
 import juricast.core.merits.MeritsPart;
-import juricast.core.rules.Catalogue;
-import juricast.core.rules.Rule;
+import juricast.core.merits.SeenBy;
 import juricast.server.lesson.Snapshot;
 import org.springframework.stereotype.Component;
 
@@ -67,7 +66,7 @@ public class MeritsJson {
 
     /** What all with the same rights see. */
     public static SeatMerits seat(Snapshot at, Instant now) {
-        return seen(at, now).equals("class")
+        return seen(at, now).isSeenByClass()
                 ? new SeatMerits(at.state().of(MERITS).given().stream()
                         .map(one -> new SeenMerit(
                                 at.plan().nameOf(one.given().person()),
@@ -79,14 +78,14 @@ public class MeritsJson {
     public static final SeatMerits NOBODY = new SeatMerits(List.of());
 
     public static SeatMineMerits seatMine(Snapshot at, PersonId me, Instant now) {
-        return seen(at, now).equals("adults")
-                ? new SeatMineMerits(List.of())
-                : new SeatMineMerits(at.state().of(MERITS).of(me).stream()
+        return seen(at, now).isSeenByPupil()
+                ? new SeatMineMerits(at.state().of(MERITS).of(me).stream()
                         .map(one -> one.given().reason())
-                        .toList());
+                        .toList())
+                : new SeatMineMerits(List.of());
     }
 
-    private static String seen(Snapshot at, Instant now) {
-        return at.live().value(Catalogue.MERITS_SEEN, Rule.ANSWERS, now).text();
+    private static SeenBy seen(Snapshot at, Instant now) {
+        return SeenBy.of(at.live().all(), now);
     }
 }

@@ -20,9 +20,8 @@ import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.limits.Limits;
+import juricast.core.merits.SeenBy;
 import juricast.core.reading.Matter;
-import juricast.core.rules.Catalogue;
-import juricast.core.rules.Rule;
 import juricast.server.access.For;
 import juricast.server.access.Noted;
 import juricast.server.access.Position;
@@ -152,10 +151,7 @@ class MeritsPagesController {
     @For({PUPIL, TEACHER, LEAD})
     List<GivenMerit> mine(@AuthenticationPrincipal SignedIn caller) {
         Set<ClassId> seen = classesOf(caller.person()).stream()
-                .filter(one -> !settings.ofClass(one)
-                        .value(Catalogue.MERITS_SEEN, Rule.ANSWERS, clock.instant())
-                        .text()
-                        .equals("adults"))
+                .filter(one -> SeenBy.of(settings.ofClass(one), clock.instant()).isSeenByPupil())
                 .collect(Collectors.toSet());
         return given(caller.person(), seen);
     }
