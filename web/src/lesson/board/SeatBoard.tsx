@@ -39,12 +39,16 @@ export function SeatBoard({ seat, visit }: { seat: Seat; visit: string }) {
             Wipe my marks
           </Button>
         )}
-        <chakra.a href={`${path}.svg`} textDecoration="underline">
-          Save as a drawing
-        </chakra.a>
-        <chakra.a href={`${path}.pdf`} textDecoration="underline">
-          Save on paper
-        </chakra.a>
+        {sheet.keep && (
+          <>
+            <chakra.a href={`${path}.svg`} textDecoration="underline">
+              Save as a drawing
+            </chakra.a>
+            <chakra.a href={`${path}.pdf`} textDecoration="underline">
+              Save on paper
+            </chakra.a>
+          </>
+        )}
       </Flex>
     </Box>
   )

@@ -127,7 +127,7 @@ describe('the board at the desk', () => {
 describe('the board at the seat', () => {
   it('shows the page that is shown, says that drawing is closed, and wipes one’s own', async () => {
     const asked = serve({
-      'GET /api/seats/v1/board': { ...SHEET, me: 'jory-pell' },
+      'GET /api/seats/v1/board': { ...SHEET, me: 'jory-pell', keep: true },
       'DELETE /api/seats/v1/board': { number: 10 },
     })
     const seat = { board: { place: 'together', shown: 1200, pages: [{ id: 1200 }] }, rights: { rights: [] } } as unknown as Seat
@@ -136,5 +136,13 @@ describe('the board at the seat', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Wipe my marks' }))
     expect(asked.map((one) => one.method)).toEqual(['GET', 'DELETE'])
     expect(screen.getByRole('link', { name: 'Save as a drawing' }).getAttribute('href')).toBe('/api/seats/v1/board.svg')
+  })
+
+  it('offers no copy where one may not keep one', async () => {
+    serve({ 'GET /api/seats/v1/board': { ...SHEET, me: 'jory-pell', keep: false } })
+    const seat = { board: { place: 'together', shown: 1200, pages: [{ id: 1200 }] }, rights: { rights: [] } } as unknown as Seat
+    show(<SeatBoard seat={seat} visit="v1" />)
+    await screen.findByText(/drawing is closed to you now/)
+    expect(screen.queryByRole('link')).toBeNull()
   })
 })

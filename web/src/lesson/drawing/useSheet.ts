@@ -7,6 +7,7 @@ interface Fetched {
   number: number
   sheet: string
   me?: string
+  keep?: boolean
   page?: { id: number }
   marks: MarkLine[]
 }
@@ -21,6 +22,8 @@ export interface SheetNow {
   marks: MarkLine[]
   pointed: Pointed[]
   me: string
+  /** Whether one may keep a copy of the board. */
+  keep: boolean
   /** Which page of a board it is. */
   page: number
   loading: boolean
@@ -42,7 +45,7 @@ export function useSheet(
   pick: (body: unknown) => Fetched = (body) => body as Fetched,
 ): SheetNow {
   const { strokes, line } = useContext(StrokesOf)
-  const [now, setNow] = useState<SheetNow>({ marks: [], pointed: [], me: '', page: 0, loading: true, problem: null })
+  const [now, setNow] = useState<SheetNow>({ marks: [], pointed: [], me: '', keep: false, page: 0, loading: true, problem: null })
   const chosen = useRef(pick)
   chosen.current = pick
   useEffect(() => {
@@ -75,7 +78,15 @@ export function useSheet(
       (body) => {
         if (left) return
         begun = chosen.current(body)
-        setNow({ marks: begun.marks, pointed: [], me: begun.me ?? '', page: begun.page?.id ?? 0, loading: false, problem: null })
+        setNow({
+          marks: begun.marks,
+          pointed: [],
+          me: begun.me ?? '',
+          keep: begun.keep ?? false,
+          page: begun.page?.id ?? 0,
+          loading: false,
+          problem: null,
+        })
         take(early.splice(0))
       },
       (failed: unknown) => {

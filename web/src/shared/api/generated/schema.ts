@@ -4929,6 +4929,7 @@ export interface components {
             title: string;
         };
         BoardSheet: {
+            keep: boolean;
             marks: components["schemas"]["MarkLine"][];
             me: string;
             /** Format: int32 */

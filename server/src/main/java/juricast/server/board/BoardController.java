@@ -75,7 +75,7 @@ class BoardController {
         Snapshot now = lessons.look(desk.known(lesson, caller));
         PlaceId place = place(in).orElseGet(() -> now.state().where().placeOf(caller.person()));
         int id = page == null ? now.state().of(BOARD).of(place).shown() : page;
-        return BoardJson.sheet(now, caller.person(), place, id);
+        return BoardJson.sheet(now, caller.person(), place, id, lessons.now());
     }
 
     @PostMapping("/lessons/{lesson}/board/marks")
@@ -179,7 +179,7 @@ class BoardController {
         Snapshot now = lessons.look(mine.lesson());
         PlaceId place = now.state().where().placeOf(mine.person());
         return BoardJson.sheet(
-                now, mine.person(), place, now.state().of(BOARD).of(place).shown());
+                now, mine.person(), place, now.state().of(BOARD).of(place).shown(), lessons.now());
     }
 
     @PostMapping("/seats/{visit}/board/marks")

@@ -9,12 +9,10 @@ import java.util.List;
 import java.util.Optional;
 import juricast.core.board.BoardPage;
 import juricast.core.board.BoardPages;
-import juricast.core.board.BoardPart;
 import juricast.core.board.Under;
 import juricast.core.drawing.Mark;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
-import juricast.core.live.Authority;
 import juricast.core.live.PlaceId;
 import juricast.core.live.Visit;
 import juricast.server.access.For;
@@ -128,7 +126,7 @@ class BoardFilesController {
     }
 
     private void maySave(Snapshot at, PersonId person, boolean toPupil) {
-        BoardPart.save(new Authority(at.plan(), at.state().there(), at.live(), lessons.now()), person)
+        BoardJson.keepsNone(at, person, lessons.now())
                 .ifPresent(no -> no.either(done -> null, refusal -> {
                     throw refusals.problem(refusal, at.plan(), toPupil);
                 }));

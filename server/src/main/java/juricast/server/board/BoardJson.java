@@ -2,11 +2,16 @@ package juricast.server.board;
 
 import static juricast.core.board.BoardPart.BOARD;
 
+import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import juricast.core.board.BoardPage;
 import juricast.core.board.BoardPages;
+import juricast.core.board.BoardPart;
 import juricast.core.board.Under;
 import juricast.core.identity.PersonId;
+import juricast.core.live.Authority;
+import juricast.core.live.Decision;
 import juricast.core.live.PlaceId;
 import juricast.server.drawing.DrawingJson;
 import juricast.server.drawing.Strokes;
@@ -25,8 +30,15 @@ public final class BoardJson {
 
     public record UnderLine(String file, int width, int height) {}
 
-    /** A page with all that is on it. @param number up to which strokes are in it @param me who asks */
-    public record BoardSheet(int number, String sheet, String me, PageLine page, List<DrawingJson.MarkLine> marks) {}
+    /**
+     * A page with all that is on it.
+     *
+     * @param number up to which strokes are in it
+     * @param me who asks
+     * @param keep whether who asks may keep a copy
+     */
+    public record BoardSheet(
+            int number, String sheet, String me, boolean keep, PageLine page, List<DrawingJson.MarkLine> marks) {}
 
     /** The board of one place, for adults. */
     public static BoardShown desk(Snapshot at, PlaceId in) {
@@ -63,13 +75,19 @@ public final class BoardJson {
         return new UnderLine(one.file(), one.width(), one.height());
     }
 
-    static BoardSheet sheet(Snapshot at, PersonId me, PlaceId in, int id) {
+    /** Why this person may not keep a copy of the board, if so. */
+    static Optional<Decision> keepsNone(Snapshot at, PersonId person, Instant now) {
+        return BoardPart.save(new Authority(at.plan(), at.state().there(), at.live(), now), person);
+    }
+
+    static BoardSheet sheet(Snapshot at, PersonId me, PlaceId in, int id, Instant now) {
         BoardPages board = at.state().of(BOARD).of(in);
         BoardPage page = board.page(id).orElseGet(board::shownPage);
         return new BoardSheet(
                 at.state().number(),
                 Strokes.page(in, page.id()),
                 me.value(),
+                keepsNone(at, me, now).isEmpty(),
                 line(page),
                 page.sheet().marks().stream()
                         .map(mark -> DrawingJson.line(mark, author -> DrawingJson.nameOf(at, author)))

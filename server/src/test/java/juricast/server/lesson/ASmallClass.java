@@ -1,8 +1,12 @@
 package juricast.server.lesson;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import java.time.Clock;
 import java.time.Duration;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.BooleanSupplier;
 import juricast.core.identity.LessonId;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
@@ -88,6 +92,28 @@ public final class ASmallClass {
         String seat = knocks(browser, name);
         thora.post(lesson + "/admit-all-listed", "{}");
         return seat;
+    }
+
+    /** A rule of this class alone, in force from now on. */
+    public void rule(String key, String role, String value) {
+        String place = "/api/rules/class:" + ofClass.substring(ofClass.lastIndexOf('/') + 1);
+        ok(thora.put(
+                place + "/draft",
+                "{\"rule\":\"%s\",\"role\":\"%s\",\"value\":\"%s\",\"binding\":false}".formatted(key, role, value)));
+        ok(thora.post(place + "/draft/in-force", "{\"from\":\"\"}"));
+    }
+
+    private static void ok(TestBrowser.Answer answer) {
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+    }
+
+    /** Waits for what the server does by itself; one that never comes fails the test. */
+    public static void eventually(BooleanSupplier isSo) {
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(20);
+        while (!isSo.getAsBoolean()) {
+            assertThat(System.nanoTime()).as("it has not come").isLessThan(end);
+            Thread.onSpinWait();
+        }
     }
 
     /** What is due by now happens. */

@@ -1,5 +1,6 @@
 package juricast.server.questions;
 
+import static juricast.server.lesson.ASmallClass.eventually;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.ByteArrayInputStream;
@@ -8,7 +9,6 @@ import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
-import java.util.function.BooleanSupplier;
 import java.util.zip.ZipInputStream;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
@@ -107,18 +107,9 @@ class ActivitiesOverHttpTest {
                 .isEqualTo(403);
     }
 
-    /** A rule of this class alone, from now on. */
-    private void rule(String key, String role, String value) {
-        String place = "/api/rules/class:" + small.ofClass.substring(small.ofClass.lastIndexOf('/') + 1);
-        ok(small.thora.put(
-                place + "/draft",
-                "{\"rule\":\"%s\",\"role\":\"%s\",\"value\":\"%s\",\"binding\":false}".formatted(key, role, value)));
-        ok(small.thora.post(place + "/draft/in-force", "{\"from\":\"\"}"));
-    }
-
     @Test
     void where_the_rules_hide_names_no_adult_is_told_them_then_or_later() {
-        rule("activities.see-names", "LEAD_ADULT", "closed");
+        small.rule("activities.see-names", "LEAD_ADULT", "closed");
         eventually(() -> {
             ok(small.thora.post(small.lesson + "/questions", TIDE));
             boolean hidden = !question().get("named").asBoolean();
@@ -132,7 +123,7 @@ class ActivitiesOverHttpTest {
         assertThat(question().at("/missing/0/name").asString())
                 .as("who has not answered is seen, or nobody could be helped")
                 .isEqualTo("Jory Pell");
-        rule("activities.see-names", "LEAD_ADULT", "open");
+        small.rule("activities.see-names", "LEAD_ADULT", "open");
         SERVER.advance(Duration.ofMinutes(2));
         ok(small.thora.post(small.lesson + "/dismiss", ""));
         JsonNode last = small.thora.get(small.lesson + "/results").json().get("questions");
@@ -275,12 +266,49 @@ class ActivitiesOverHttpTest {
                 .isEqualTo(409);
     }
 
-    private static void eventually(BooleanSupplier isSo) {
-        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(20);
-        while (!isSo.getAsBoolean()) {
-            assertThat(System.nanoTime()).as("it has not come").isLessThan(end);
-            Thread.onSpinWait();
+    @Test
+    void a_rule_says_whose_merits_a_seat_is_told() {
+        ok(small.thora.post(small.lesson + "/merits", "{\"people\":[\"ines-carrow\"],\"reason\":\"a bold guess\"}"));
+        assertThat(jory.get(his).text()).as("hers alone, as usual").doesNotContain("a bold guess");
+
+        small.rule("merits.seen", "LEAD_ADULT", "class");
+        eventually(() -> jory.get(his).json().at("/merits/all").size() == 1);
+        assertThat(jory.get(his).json().at("/merits/all/0/name").asString()).isEqualTo("Ines Carrow");
+
+        small.rule("merits.seen", "LEAD_ADULT", "adults");
+        eventually(() -> jory.get(his).json().at("/merits/all").isEmpty());
+        assertThat(ines.get(hers).text()).as("not even who got it").doesNotContain("a bold guess");
+        assertThat(small.desk().at("/merits/latest/0/reason").asString()).isEqualTo("a bold guess");
+        SERVER.advance(Duration.ofMinutes(2));
+        ok(small.thora.post(small.lesson + "/dismiss", ""));
+        eventually(
+                () -> small.thora.get("/api/pupils/ines-carrow/merits").text().contains("a bold guess"));
+        assertThat(ines.get("/api/my-merits").text()).doesNotContain("a bold guess");
+    }
+
+    @Test
+    void who_was_removed_or_wrote_too_much_adds_no_answer() {
+        ok(small.thora.post(
+                small.lesson + "/questions",
+                "{\"question\":{\"kind\":\"TEXT\",\"text\":\"What moves it?\",\"points\":0},\"changeable\":true}"));
+        String answer = "/questions/" + number() + "/answer";
+        assertThat(ines.post(hers + answer, "{\"text\":\"%s\"}".formatted("moon ".repeat(2000)))
+                        .status())
+                .as("a text of 10,000 characters")
+                .isEqualTo(409);
+        ok(jory.post(his + answer, "{\"text\":\"the moon\"}"));
+        ok(small.thora.post(small.lesson + "/people/jory-pell/remove", "{\"why\":\"disrupting\"}"));
+        assertThat(jory.post(his + answer, "{\"text\":\"the wind\"}").status()).isIn(404, 409);
+        assertThat(ines.post(hers + answer, "{\"picked\":[0]}").status())
+                .as("an answer of another kind")
+                .isEqualTo(409);
+        for (int i = 0; i < 3; i++) {
+            ok(ines.post(hers + answer, "{\"text\":\"the sun\"}"));
         }
+        assertThat(question().at("/results/answers").asInt())
+                .as("his stays, hers counts once")
+                .isEqualTo(2);
+        assertThat(question().get("answers").toString()).contains("the moon").doesNotContain("the wind");
     }
 
     @Test

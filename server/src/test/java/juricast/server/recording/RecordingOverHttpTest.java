@@ -44,15 +44,6 @@ class RecordingOverHttpTest {
         return answer;
     }
 
-    private void rule(String rule, String role, String value) {
-        String place = "/api/rules/class:" + small.ofClass.replaceAll(".*/", "");
-        ok(small.thora.put(
-                place + "/draft",
-                "{\"rule\":\"%s\",\"role\":\"%s\",\"value\":\"%s\",\"binding\":false,\"when\":\"\",\"note\":\"\"}"
-                        .formatted(rule, role, value)));
-        ok(small.thora.post(place + "/draft/in-force", "{\"from\":\"\"}"));
-    }
-
     private void consent(String pupil, String said) {
         ok(small.maren.post(
                 "/api/consents/people/" + pupil,
@@ -125,7 +116,7 @@ class RecordingOverHttpTest {
 
     @Test
     void what_must_be_recorded_starts_by_itself_and_a_failing_recorder_is_asked_again() {
-        rule("recording.mode", "LEAD_ADULT", "required");
+        small.rule("recording.mode", "LEAD_ADULT", "required");
         small.open();
         small.sits(ines, "Ines Carrow");
         assertThat(recording().get("phase").asString()).isEqualTo("ANNOUNCED");
@@ -340,7 +331,7 @@ class RecordingOverHttpTest {
 
     @Test
     void who_may_only_ask_asks_once_and_an_adult_answers() {
-        rule("recording.watch", "PUPIL", "on-request");
+        small.rule("recording.watch", "PUPIL", "on-request");
         recorded();
         dismissed();
         String path = "/api/recordings/" + small.id().value();
@@ -363,7 +354,7 @@ class RecordingOverHttpTest {
 
     @Test
     void one_recorded_ahead_is_found_on_its_day_and_counts_in_a_register_where_the_school_wants() {
-        rule("register.watched-percent", "LEAD_ADULT", "80");
+        small.rule("register.watched-percent", "LEAD_ADULT", "80");
         String id = ok(small.thora.post(small.ofClass + "/recordings", "{\"title\":\"Before the storm\"}"))
                 .json()
                 .get("recording")
