@@ -368,19 +368,23 @@ class GroupsOverHttpTest {
         ok(small.thora.put(small.lesson + "/live-setting", "{\"rule\":\"share.draw\",\"value\":\"open\"}"));
         String ines = "ines-carrow";
         String other = notWith(ines);
-        ok(browsers.get(ines).post(seats.get(ines) + "/board/lines", "{\"line\":[1,1,9,9]}"));
-        assertThat(browsers.get(ines).get(seats.get(ines) + "/board").json().get("lines"))
+        ok(
+                browsers.get(ines)
+                        .post(
+                                seats.get(ines) + "/board/marks",
+                                "{\"page\":0,\"drawing\":{\"shape\":\"LINE\",\"ink\":\"RED\",\"width\":2,\"points\":[1,1,9,9]}}"));
+        assertThat(browsers.get(ines).get(seats.get(ines) + "/board").json().get("marks"))
                 .hasSize(1);
-        assertThat(browsers.get(other).get(seats.get(other) + "/board").json().get("lines"))
+        assertThat(browsers.get(other).get(seats.get(other) + "/board").json().get("marks"))
                 .isEmpty();
-        assertThat(small.thora.get(small.lesson + "/board").json().get("lines")).isEmpty();
+        assertThat(small.thora.get(small.lesson + "/board").json().get("marks")).isEmpty();
         assertThat(small.thora
                         .get(small.lesson + "/board?in=" + groupOf(ines))
                         .json()
-                        .get("lines"))
+                        .get("marks"))
                 .hasSize(1);
         ok(small.thora.delete(small.lesson + "/board?in=" + groupOf(ines)));
-        assertThat(browsers.get(ines).get(seats.get(ines) + "/board").json().get("lines"))
+        assertThat(browsers.get(ines).get(seats.get(ines) + "/board").json().get("marks"))
                 .isEmpty();
         assertThat(small.thora
                         .post(

@@ -153,7 +153,8 @@ class LessonOverHttpTest {
         thora.post(lesson + "/words", "{\"to\":\"CLASS\",\"text\":\"before\"}");
         BlockingQueue<JsonNode> told = listen(ines, seat);
         var shown = (ObjectNode) told.poll(10, TimeUnit.SECONDS);
-        List<String> apart = List.of("now", "number");
+        // Strokes travel on the line alone; marks on a sheet are fetched from the sheet.
+        List<String> apart = List.of("now", "number", "strokes");
         assertThat(shown.without(apart)).isEqualTo(((ObjectNode) ines.get(seat).json()).without(apart));
 
         ines.put(seat + "/hand", "{}");
@@ -445,10 +446,11 @@ class LessonOverHttpTest {
                 .isEqualTo("Ines Carrow");
         assertThat(jory.get(other).text()).as("nobody else's signal").doesNotContain("SLOWER");
 
-        String line = "{\"line\":[0,0,10,10]}";
-        assertThat(ines.post(seat + "/board/lines", line).status()).isEqualTo(409);
-        assertThat(thora.post(lesson + "/board/lines", line).status()).isEqualTo(200);
-        assertThat(jory.get(other + "/board").json().at("/lines/0/authorName").asString())
+        String line =
+                "{\"page\":0,\"drawing\":{\"shape\":\"LINE\",\"ink\":\"RED\",\"width\":2,\"points\":[0,0,10,10]}}";
+        assertThat(ines.post(seat + "/board/marks", line).status()).isEqualTo(409);
+        assertThat(thora.post(lesson + "/board/marks", line).status()).isEqualTo(200);
+        assertThat(jory.get(other + "/board").json().at("/marks/0/authorName").asString())
                 .isEqualTo("Thora Melling");
         assertThat(thora.post(lesson + "/captions", "{\"text\":\"The tide --> turns.\"}")
                         .status())
