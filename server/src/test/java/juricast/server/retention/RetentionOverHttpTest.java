@@ -1,5 +1,6 @@
 package juricast.server.retention;
 
+import static juricast.server.lesson.ASmallClass.eventually;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.ByteArrayInputStream;
@@ -171,7 +172,7 @@ class RetentionOverHttpTest {
     @Test
     void a_register_goes_in_the_end_with_all_that_was_worked_out_from_it() {
         String table = "SELECT count(*) FROM attendance JOIN attendance_number ON number = lesson WHERE id = :lesson";
-        until(() -> count(table) == 2);
+        eventually(() -> count(table) == 2);
         SERVER.advance(Duration.ofDays(1100));
         night();
 
@@ -194,14 +195,6 @@ class RetentionOverHttpTest {
     }
 
     /** What a thread of the server works out by itself; it looks every few seconds. */
-    private static void until(java.util.function.BooleanSupplier so) {
-        long end = System.nanoTime() + Duration.ofSeconds(30).toNanos();
-        while (!so.getAsBoolean() && System.nanoTime() < end) {
-            Thread.onSpinWait();
-        }
-        assertThat(so.getAsBoolean()).isTrue();
-    }
-
     @Test
     void a_family_gets_all_about_one_pupil_and_nothing_of_another() throws Exception {
         ok(SERVER.signedIn("maren-oddlund").get("/api/kept"));

@@ -1,12 +1,12 @@
 package juricast.server.watching;
 
+import static juricast.server.lesson.ASmallClass.eventually;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
-import java.util.function.BooleanSupplier;
 import juricast.core.identity.PersonId;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
@@ -44,21 +44,13 @@ class RecordingsKeptOverHttpTest {
         ok(small.thora.post(small.lesson + "/recording", ""));
         SERVER.advance(Duration.ofSeconds(10));
         small.theClockTicks();
-        until(() -> small.desk().at("/recording/phase").asString().equals("ON"));
+        eventually(() -> small.desk().at("/recording/phase").asString().equals("ON"));
         SERVER.advance(Duration.ofMinutes(10));
         ok(small.thora.post(small.lesson + "/dismiss", ""));
-        until(() -> one().has("keptUntil"));
+        eventually(() -> one().has("keptUntil"));
     }
 
     /** What a thread of the server does by itself; some of them look every few seconds. */
-    private static void until(BooleanSupplier so) {
-        long end = System.nanoTime() + Duration.ofSeconds(30).toNanos();
-        while (!so.getAsBoolean() && System.nanoTime() < end) {
-            Thread.onSpinWait();
-        }
-        assertThat(so.getAsBoolean()).isTrue();
-    }
-
     private JsonNode one() {
         return ok(SERVER.signedIn("maren-oddlund").get(path)).json();
     }
