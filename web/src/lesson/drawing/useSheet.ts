@@ -1,7 +1,8 @@
 import { useContext, useEffect, useRef, useState } from 'react'
-import { get, Problem } from '../../shared/api/http'
+import { get, type Problem } from '../../shared/api/http'
 import type { MarkLine, Stroke } from '../../shared/api/types'
 import { StrokesOf } from '../../shared/live/strokes'
+import { follow } from './follow'
 
 interface Fetched {
   number: number
@@ -34,7 +35,7 @@ export interface SheetNow {
 const SEEN_MS = 3000
 
 /**
- * The marks on one sheet, kept up to date by what is drawn. It listens before it asks, so nothing is missed between.
+ * The marks on one sheet, kept up to date by what is drawn.
  *
  * @param path where the whole sheet is fetched
  * @param version another one fetches it anew, as when a page was turned
@@ -49,52 +50,44 @@ export function useSheet(
   const chosen = useRef(pick)
   chosen.current = pick
   useEffect(() => {
-    let left = false
-    let begun: Fetched | null = null
-    const early: Stroke[] = []
+    let sheet = ''
     const timers = new Set<ReturnType<typeof setTimeout>>()
-    const take = (all: Stroke[]) => {
-      if (!begun) {
-        early.push(...all)
-        return
-      }
-      const { sheet, number } = begun
-      const news = all.filter((one) => one.sheet === sheet && one.number > number)
-      if (news.length === 0) return
-      setNow((before) => ({ ...before, marks: changed(before.marks, news) }))
-      for (const one of news) {
-        if (!one.pointed) continue
-        const pointed = { number: one.number, name: one.pointed.authorName, points: one.pointed.points }
-        setNow((before) => ({ ...before, pointed: [...before.pointed, pointed] }))
-        const timer = setTimeout(() => {
-          timers.delete(timer)
-          setNow((before) => ({ ...before, pointed: before.pointed.filter((other) => other.number !== one.number) }))
-        }, SEEN_MS)
-        timers.add(timer)
-      }
+    const point = (pointed: Pointed) => {
+      setNow((before) => ({ ...before, pointed: [...before.pointed, pointed] }))
+      const timer = setTimeout(() => {
+        timers.delete(timer)
+        setNow((before) => ({ ...before, pointed: before.pointed.filter((other) => other.number !== pointed.number) }))
+      }, SEEN_MS)
+      timers.add(timer)
     }
-    const stop = strokes.listen(take)
-    get<unknown>(path).then(
-      (body) => {
-        if (left) return
-        begun = chosen.current(body)
-        setNow({
-          marks: begun.marks,
-          pointed: [],
-          me: begun.me ?? '',
-          keep: begun.keep ?? false,
-          page: begun.page?.id ?? 0,
-          loading: false,
-          problem: null,
-        })
-        take(early.splice(0))
-      },
-      (failed: unknown) => {
-        if (!left && failed instanceof Problem) setNow((before) => ({ ...before, loading: false, problem: failed }))
+    const stop = follow(
+      (take) => strokes.listen(take),
+      async () => chosen.current(await get<unknown>(path)),
+      {
+        begun: (whole) => {
+          sheet = whole.sheet
+          setNow({
+            marks: whole.marks,
+            pointed: [],
+            me: whole.me ?? '',
+            keep: whole.keep ?? false,
+            page: whole.page?.id ?? 0,
+            loading: false,
+            problem: null,
+          })
+        },
+        drawn: (all) => {
+          const news = all.filter((one) => one.sheet === sheet)
+          if (news.length === 0) return
+          setNow((before) => ({ ...before, marks: changed(before.marks, news) }))
+          for (const one of news) {
+            if (one.pointed) point({ number: one.number, name: one.pointed.authorName, points: one.pointed.points })
+          }
+        },
+        failed: (problem) => setNow((before) => ({ ...before, loading: false, problem })),
       },
     )
     return () => {
-      left = true
       stop()
       for (const timer of timers) clearTimeout(timer)
     }

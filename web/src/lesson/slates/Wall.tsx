@@ -1,11 +1,12 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useContext, useEffect, useRef, useState } from 'react'
-import { get, Problem } from '../../shared/api/http'
-import type { AllSlates, Desk, MarkLine, Stroke } from '../../shared/api/types'
+import { get, type Problem } from '../../shared/api/http'
+import type { AllSlates, Desk, MarkLine } from '../../shared/api/types'
 import { StrokesOf } from '../../shared/live/strokes'
 import { Button } from '../../shared/ui/Button'
 import { Key } from '../../shared/ui/Key'
 import { ProblemNote } from '../../shared/ui/Notes'
+import { follow } from '../drawing/follow'
 import { HIGH, WIDE } from '../drawing/geometry'
 import { Drawing, GroundLines } from '../drawing/Marks'
 import { changed } from '../drawing/useSheet'
@@ -107,41 +108,27 @@ function useSlates(lesson: string, round: number) {
   const { strokes, line } = useContext(StrokesOf)
   const [marks, setMarks] = useState<ReadonlyMap<string, MarkLine[]>>(new Map())
   const [problem, setProblem] = useState<Problem | null>(null)
-  useEffect(() => {
-    let left = false
-    let number: number | null = null
-    const early: Stroke[] = []
-    const take = (all: Stroke[]) => {
-      if (number === null) return void early.push(...all)
-      const from = number
-      const news = all.filter((one) => one.sheet.startsWith('slate ') && one.number > from)
-      if (news.length === 0) return
-      setMarks((before) => {
-        const next = new Map(before)
-        for (const one of news) {
-          const person = one.sheet.slice('slate '.length)
-          next.set(person, changed(next.get(person) ?? [], [one]))
-        }
-        return next
-      })
-    }
-    const stop = strokes.listen(take)
-    get<AllSlates>(`/api/lessons/${encodeURIComponent(lesson)}/slates`).then(
-      (all) => {
-        if (left) return
-        number = all.number
-        setMarks(new Map(all.slates.map((one) => [one.person, one.marks])))
-        take(early.splice(0))
-      },
-      (failed: unknown) => {
-        if (!left && failed instanceof Problem) setProblem(failed)
-      },
-    )
-    return () => {
-      left = true
-      stop()
-    }
-  }, [lesson, round, strokes, line])
+  useEffect(
+    () =>
+      follow(
+        (take) => strokes.listen(take),
+        () => get<AllSlates>(`/api/lessons/${encodeURIComponent(lesson)}/slates`),
+        {
+          begun: (all) => setMarks(new Map(all.slates.map((one) => [one.person, one.marks]))),
+          drawn: (all) =>
+            setMarks((before) => {
+              const next = new Map(before)
+              for (const one of all.filter((each) => each.sheet.startsWith('slate '))) {
+                const person = one.sheet.slice('slate '.length)
+                next.set(person, changed(next.get(person) ?? [], [one]))
+              }
+              return next
+            }),
+          failed: setProblem,
+        },
+      ),
+    [lesson, round, strokes, line],
+  )
   return { marks, problem }
 }
 
