@@ -6,8 +6,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
 import juricast.core.live.Copies;
+import juricast.core.live.LessonPlan;
 
 /**
  * A question that was asked, with its answers.
@@ -49,6 +52,19 @@ public record AskedQuestion(
     /** How long somebody took for the first answer. */
     public Optional<Duration> took(PersonId person) {
         return Optional.ofNullable(first.get(person)).map(at -> Duration.between(asked.at(), at));
+    }
+
+    /**
+     * Whether this adult sees who answered what, as promised when it was asked. Whoever was not planned as lead adult counts as a
+     * second adult; a safeguarding lead sees what any adult sees.
+     */
+    public boolean isNamedFor(PersonId adult, LessonPlan plan) {
+        Role role = plan.member(adult)
+                .map(Member::role)
+                .filter(Role::isAdultInCharge)
+                .orElse(Role.SECOND_ADULT);
+        return asked.seenBy().contains(role)
+                || plan.isLead(adult) && !asked.seenBy().isEmpty();
     }
 
     /** How it was answered, for who may know that. */

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
 import juricast.core.live.LessonEvent;
 import juricast.core.live.PlaceId;
 
@@ -32,7 +33,8 @@ public sealed interface QuestionsEvent extends LessonEvent {
      * A question was put to the class, or to one group.
      *
      * @param prepared which of the class's prepared questions it is; nothing for one made on the spot
-     * @param named whether adults see who answered what: as the rules said when it was asked, so that no promise is broken later
+     * @param seenBy adults of which roles see who answered what: as the rules said when it was asked, so that no promise is broken
+     *     later
      * @param of who was asked; nothing for everybody in the lesson
      * @param until when it closes by itself
      */
@@ -40,12 +42,16 @@ public sealed interface QuestionsEvent extends LessonEvent {
             Question question,
             Optional<String> prepared,
             boolean changeable,
-            boolean named,
+            List<Role> seenBy,
             Optional<PlaceId> of,
             Optional<Instant> until,
             PersonId by,
             Instant at)
             implements QuestionsEvent {
+        public Asked {
+            seenBy = List.copyOf(seenBy);
+        }
+
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.asked(this);

@@ -11,8 +11,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import juricast.core.door.Acting;
 import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
 import juricast.core.live.Decision;
 import juricast.core.live.LessonEvent;
 import juricast.core.live.News;
@@ -22,6 +24,7 @@ import juricast.core.live.Refusal;
 import juricast.core.live.Room;
 import juricast.core.live.Visit;
 import juricast.core.rules.Catalogue;
+import juricast.core.rules.Permission;
 
 /** Questions to the class (need J1): one at a time, each person answers once or until it closes, the class sees no names. */
 public final class QuestionsPart implements Part<QuestionsState, QuestionsOrder, QuestionsEvent> {
@@ -122,12 +125,18 @@ public final class QuestionsPart implements Part<QuestionsState, QuestionsOrder,
                     order.question(),
                     order.prepared(),
                     order.changeable(),
-                    room.who().right(order.by(), SEE_ANSWERS).isEmpty(),
+                    seeNames(),
                     order.of(),
                     order.length().map(length -> room.now().plus(shorter(length))),
                     order.by(),
                     room.now()));
             return new Decision.Done(events);
+        }
+
+        private List<Role> seeNames() {
+            return Stream.of(Role.LEAD_ADULT, Role.SECOND_ADULT)
+                    .filter(role -> room.rules().value(SEE_ANSWERS, role, room.now()) == Permission.OPEN)
+                    .toList();
         }
 
         private boolean isGroup(PlaceId of) {

@@ -33,7 +33,7 @@ public final class QuestionsJson {
 
     /**
      * @param ask what is asked, with what is right
-     * @param named whether adults see who answered what
+     * @param named whether this adult sees who answered what
      * @param group the name of the group it was put to
      * @param enough whether so many have answered that the class may be shown how
      * @param missing who has not answered yet
@@ -95,20 +95,25 @@ public final class QuestionsJson {
 
     public record AnswerLine(List<Integer> picked, @Nullable String number, @Nullable String text) {}
 
-    public static DeskQuestions desk(Snapshot at, Instant now) {
+    public static DeskQuestions desk(Snapshot at, PersonId me, Instant now) {
+        boolean named = at.state()
+                .of(QUESTIONS)
+                .now()
+                .filter(one -> one.isNamedFor(me, at.plan()))
+                .isPresent();
         return at.ruled(
                 "questions desk",
-                "all",
+                named,
                 List.of(QUESTIONS, DOOR, GROUPS, RIGHTS),
                 now,
                 () -> new DeskQuestions(at.state()
                         .of(QUESTIONS)
                         .now()
-                        .map(one -> desk(one, at, now))
+                        .map(one -> desk(one, named, at, now))
                         .orElse(null)));
     }
 
-    private static DeskQuestion desk(AskedQuestion one, Snapshot at, Instant now) {
+    private static DeskQuestion desk(AskedQuestion one, boolean named, Snapshot at, Instant now) {
         List<PersonId> asked = QuestionsPart.whoIsAsked(one, new Room(at.plan(), at.state(), at.rules(), now));
         List<NotYet> missing = asked.stream()
                 .filter(person -> !one.answers().containsKey(person))
@@ -118,7 +123,7 @@ public final class QuestionsJson {
                 one.number(),
                 line(one.question()),
                 one.asked().changeable(),
-                one.asked().named(),
+                named,
                 one.asked().of().map(of -> GroupNames.of(of, at.state())).orElse(null),
                 one.asked().at(),
                 one.until().orElse(null),
@@ -131,7 +136,7 @@ public final class QuestionsJson {
                 one.isOpen() ? missing : List.of(),
                 !one.nudged().isEmpty(),
                 median(one),
-                one.asked().named() ? answers(one, at) : List.of());
+                named ? answers(one, at) : List.of());
     }
 
     private static @Nullable Integer median(AskedQuestion one) {

@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -88,17 +89,19 @@ class ResultsController {
                 found.title(),
                 found.time().from(),
                 asked.forgotten(),
-                asked.questions().stream().map(this::result).toList());
+                asked.questions().stream()
+                        .map(one -> result(one, one.isNamedFor(caller.person(), asked.plan())))
+                        .toList());
     }
 
-    private ResultOf result(AskedQuestion one) {
+    private ResultOf result(AskedQuestion one, boolean named) {
         return new ResultOf(
                 one.number(),
                 QuestionsJson.line(one.question()),
                 one.asked().at(),
-                one.asked().named(),
+                named,
                 QuestionsJson.lines(one.results()),
-                one.asked().named()
+                named
                         ? one.answers().entrySet().stream()
                                 .map(each -> answer(one, each.getKey(), each.getValue()))
                                 .toList()
@@ -174,27 +177,30 @@ class ResultsController {
         theirs.retainAll(readable.keySet());
         var all = new ArrayList<PupilAnswer>();
         for (LessonAnswers.Held held : answers.held(theirs, now.minus(SHOWN), LESSONS)) {
-            lookIfReadable(held).forEach(one -> {
-                Answer given = one.asked().named() ? one.answers().get(pupil.id()) : null;
-                if (given != null) {
-                    all.add(new PupilAnswer(
-                            held.lesson().value(),
-                            held.title(),
-                            held.starts(),
-                            one.question().text(),
-                            Results.wordsOf(one.question(), given),
-                            one.question().isRight(given).orElse(null)));
-                }
-            });
+            lookIfReadable(held).ifPresent(asked -> asked.questions().stream()
+                    .filter(one -> one.isNamedFor(caller.person(), asked.plan()))
+                    .filter(one -> one.answers().containsKey(pupil.id()))
+                    .map(one -> answer(held, one, one.answers().get(pupil.id())))
+                    .forEach(all::add));
         }
         return all;
     }
 
-    private List<AskedQuestion> lookIfReadable(LessonAnswers.Held held) {
+    private static PupilAnswer answer(LessonAnswers.Held held, AskedQuestion one, Answer given) {
+        return new PupilAnswer(
+                held.lesson().value(),
+                held.title(),
+                held.starts(),
+                one.question().text(),
+                Results.wordsOf(one.question(), given),
+                one.question().isRight(given).orElse(null));
+    }
+
+    private Optional<LessonAnswers.Asked> lookIfReadable(LessonAnswers.Held held) {
         try {
-            return answers.of(held.lesson()).questions();
+            return Optional.of(answers.of(held.lesson()));
         } catch (Journal.DamagedRecord damaged) {
-            return List.of();
+            return Optional.empty();
         }
     }
 
@@ -217,7 +223,7 @@ class ResultsController {
         var sheets = new ArrayList<ItemStatistics.Sheet>();
         for (LessonAnswers.Held held :
                 answers.held(List.of(found.id()), clock.instant().minus(SHOWN), LESSONS)) {
-            sheets.addAll(sheets(lookIfReadable(held)));
+            lookIfReadable(held).ifPresent(asked -> sheets.addAll(sheets(asked.questions())));
         }
         return sets.of(found.id()).stream()
                 .flatMap(set -> set.questions().stream())

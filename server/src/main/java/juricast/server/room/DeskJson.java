@@ -129,7 +129,7 @@ class DeskJson {
                 MaterialJson.desk(at),
                 SupervisionJson.desk(at),
                 EndingJson.desk(at),
-                QuestionsJson.desk(at, now),
+                QuestionsJson.desk(at, me, now),
                 ClocksJson.desk(at),
                 SlatesJson.desk(at),
                 NoticesJson.of(at),
