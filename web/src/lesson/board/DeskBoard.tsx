@@ -10,6 +10,7 @@ import { FileBox } from '../../shared/ui/FileBox'
 import { Key } from '../../shared/ui/Key'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Sheet } from '../../shared/ui/Sheet'
+import { Sure } from '../../shared/ui/Sure'
 import { Choice, DeskMenu, MenuHead, Opener } from '../DeskMenu'
 import { DrawingBoard } from '../drawing/DrawingBoard'
 import { useSheet } from '../drawing/useSheet'
@@ -149,7 +150,7 @@ function Author({
 
 function PageMenu({ desk, lesson, give, place }: { desk: Desk; lesson: string; give: Give; place: string | undefined }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null)
-  const [sheet, setSheet] = useState<'file' | 'phone' | 'earlier' | null>(null)
+  const [sheet, setSheet] = useState<'file' | 'phone' | 'earlier' | 'remove' | 'wipe' | null>(null)
   const base = `/api/lessons/${encodeURIComponent(lesson)}/board`
   const save = (kind: string) => {
     window.location.href = `${base}.${kind}${place ? `?in=${encodeURIComponent(place)}` : ''}`
@@ -201,14 +202,30 @@ function PageMenu({ desk, lesson, give, place }: { desk: Desk; lesson: string; g
           Save all pages on paper (PDF)
         </Choice>
         {!place && desk.board.pages.length > 1 && (
-          <Choice value="remove" grave onSelect={() => give({ do: 'remove-page', page: desk.board.shown })}>
-            Remove this page
+          <Choice value="remove" grave onSelect={() => setSheet('remove')}>
+            Remove this page…
           </Choice>
         )}
-        <Choice value="wipe" grave onSelect={() => give({ do: 'wipe', of: null, place })}>
-          Wipe this page
+        <Choice value="wipe" grave onSelect={() => setSheet('wipe')}>
+          Wipe this page…
         </Choice>
       </DeskMenu>
+      <Sure
+        title="Remove this page?"
+        lost="The page goes for everybody, with all that is drawn on it. The record keeps that it was there."
+        act="Remove this page"
+        open={sheet === 'remove'}
+        onClose={() => setSheet(null)}
+        onSure={() => give({ do: 'remove-page', page: desk.board.shown })}
+      />
+      <Sure
+        title="Wipe this page?"
+        lost="All marks of everybody on it go. Nobody can undo it; the page itself stays."
+        act="Wipe this page"
+        open={sheet === 'wipe'}
+        onClose={() => setSheet(null)}
+        onSure={() => give({ do: 'wipe', of: null, place })}
+      />
       <Sheet title="A PDF or a picture onto the board" open={sheet === 'file'} onClose={() => setSheet(null)}>
         <BringFile path={`${base}/files${place ? `?in=${encodeURIComponent(place)}` : ''}`} onDone={() => setSheet(null)} />
       </Sheet>

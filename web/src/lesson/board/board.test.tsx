@@ -53,6 +53,23 @@ describe('the board at the desk', () => {
     ])
   })
 
+  it('asks once before a page is wiped or removed for everybody', async () => {
+    const { give } = board()
+    const choose = async (name: string, answer: string) => {
+      await userEvent.click(await screen.findByRole('button', { name: 'Pages and files' }))
+      await userEvent.click(await screen.findByRole('menuitem', { name }))
+      await userEvent.click(await screen.findByRole('button', { name: answer }))
+    }
+    await choose('Wipe this page…', 'Leave it as it is')
+    expect(give).not.toHaveBeenCalled()
+    await choose('Wipe this page…', 'Wipe this page')
+    await choose('Remove this page…', 'Remove this page')
+    expect(give.mock.calls.map(([order]) => order)).toEqual([
+      { do: 'wipe', of: null, place: undefined },
+      { do: 'remove-page', page: 1200 },
+    ])
+  })
+
   it('is turned page by page, with the picture under it', async () => {
     const { give } = board()
     expect(await screen.findByText('2 of 3')).toBeTruthy()

@@ -6,6 +6,7 @@ import { StrokesOf } from '../../shared/live/strokes'
 import { Button } from '../../shared/ui/Button'
 import { Key } from '../../shared/ui/Key'
 import { ProblemNote } from '../../shared/ui/Notes'
+import { Sure } from '../../shared/ui/Sure'
 import { follow } from '../drawing/follow'
 import { HIGH, WIDE } from '../drawing/geometry'
 import { Drawing, GroundLines } from '../drawing/Marks'
@@ -233,6 +234,7 @@ interface HeldProps {
 }
 
 function Held({ out, one, marks, go, give, may }: HeldProps) {
+  const [sure, setSure] = useState(false)
   const shows = out.shown.length > 0
   return (
     <Flex
@@ -298,7 +300,15 @@ function Held({ out, one, marks, go, give, may }: HeldProps) {
                 Collect all <Key>C</Key>
               </Button>
             )}
-            <Button onClick={() => give({ do: 'give-slates', task: out.task, ground: out.ground })}>Wipe and begin again</Button>
+            <Button onClick={() => setSure(true)}>Wipe and begin again…</Button>
+            <Sure
+              title="Wipe all slates?"
+              lost="Everybody begins again with an empty slate. What was handed in so far stays in the lesson’s record."
+              act="Wipe and begin again"
+              open={sure}
+              onClose={() => setSure(false)}
+              onSure={() => give({ do: 'give-slates', task: out.task, ground: out.ground })}
+            />
             <Button onClick={() => give({ do: 'take-slates' })}>Put slates away</Button>
           </Flex>
         </>

@@ -72,7 +72,8 @@ describe('the wall of slates', () => {
     await userEvent.click(screen.getByRole('button', { name: 'beside those shown' }))
     await userEvent.click(screen.getByRole('button', { name: 'Show none' }))
     await userEvent.click(screen.getByRole('button', { name: 'Give back' }))
-    await userEvent.click(screen.getByRole('button', { name: 'Wipe and begin again' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Wipe and begin again…' }))
+    await userEvent.click(await screen.findByRole('button', { name: 'Wipe and begin again' }))
     await userEvent.click(screen.getByRole('button', { name: 'Put slates away' }))
     await userEvent.click(screen.getByRole('button', { name: /Class list/ }))
     expect(give.mock.calls.map(([order]) => order)).toEqual([
