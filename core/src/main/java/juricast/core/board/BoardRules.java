@@ -9,6 +9,7 @@ import static juricast.core.rules.Catalogue.HELP_STEER;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import juricast.core.door.Acting;
 import juricast.core.drawing.Drawing;
@@ -175,11 +176,7 @@ record BoardRules(BoardState is, Room room) implements BoardOrder.Cases<Decision
                         : done(new BoardEvent.PageRemoved(order.page(), named(place), order.by(), room.now())));
     }
 
-    private Decision page(
-            PersonId by,
-            Optional<PlaceId> in,
-            int page,
-            java.util.function.BiFunction<BoardPages, PlaceId, Decision> then) {
+    private Decision page(PersonId by, Optional<PlaceId> in, int page, BiFunction<BoardPages, PlaceId, Decision> then) {
         PlaceId place = place(in, by);
         return room.who()
                 .adult(by, HELP_STEER)

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import juricast.core.door.Acting;
 import juricast.core.identity.PersonId;
 import juricast.core.limits.Limits;
@@ -190,7 +191,7 @@ public final class ClocksPart implements Part<ClocksState, ClocksOrder, ClocksEv
             return is.open().map(then).orElseGet(() -> Refusal.of(ClocksRefusal.NO_CALL));
         }
 
-        private Decision adult(PersonId by, java.util.function.Supplier<Decision> then) {
+        private Decision adult(PersonId by, Supplier<Decision> then) {
             return room.who().adult(by, START_ACTIVITY).orElseGet(then);
         }
     }

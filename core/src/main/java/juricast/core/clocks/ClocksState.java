@@ -1,6 +1,7 @@
 package juricast.core.clocks;
 
 import java.time.Duration;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -65,7 +66,7 @@ public record ClocksState(Optional<Clock> clock, Optional<FirstToAnswer> call, M
 
         @Override
         public ClocksState called(ClocksEvent.Called event) {
-            var call = new FirstToAnswer(number, event.task(), event.opens(), java.util.List.of(), 0, false);
+            var call = new FirstToAnswer(number, event.task(), event.opens(), List.of(), 0, false);
             return new ClocksState(was.clock, Optional.of(call), was.timesFirst);
         }
 

@@ -5,6 +5,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Iterator;
@@ -81,7 +82,7 @@ class PagePictures {
     }
 
     private static boolean isPdf(byte[] sent) {
-        String head = new String(sent, 0, Math.min(sent.length, 1024), java.nio.charset.StandardCharsets.ISO_8859_1);
+        String head = new String(sent, 0, Math.min(sent.length, 1024), StandardCharsets.ISO_8859_1);
         return head.contains("%PDF-");
     }
 

@@ -6,16 +6,17 @@ import static juricast.server.access.Position.TEACHER;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Consumer;
 import juricast.core.board.BoardEvent;
 import juricast.core.board.BoardOrder;
 import juricast.core.board.BoardPage;
 import juricast.core.board.BoardPages;
 import juricast.core.board.Under;
 import juricast.core.identity.LessonId;
+import juricast.core.identity.PersonId;
 import juricast.core.live.LessonOrder;
 import juricast.core.live.PlaceId;
 import juricast.core.live.Visit;
@@ -32,6 +33,7 @@ import juricast.server.lesson.Ordered;
 import juricast.server.lesson.SeatOrders;
 import juricast.server.lesson.Snapshot;
 import juricast.server.problems.Problem;
+import juricast.server.words.RefusalWords;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
@@ -60,6 +62,7 @@ class PagesController {
     private final PhoneLinks phones;
     private final EarlierBoards earlier;
     private final Reading reading;
+    private final RefusalWords refusals;
 
     PagesController(
             LiveLessons lessons,
@@ -68,7 +71,8 @@ class PagesController {
             PagePictures pictures,
             PhoneLinks phones,
             EarlierBoards earlier,
-            Reading reading) {
+            Reading reading,
+            RefusalWords refusals) {
         this.lessons = lessons;
         this.desk = desk;
         this.seats = seats;
@@ -76,6 +80,7 @@ class PagesController {
         this.phones = phones;
         this.earlier = earlier;
         this.reading = reading;
+        this.refusals = refusals;
     }
 
     /** Pages of a PDF, or a picture, as pages of the board. */
@@ -89,30 +94,34 @@ class PagesController {
             @AuthenticationPrincipal SignedIn caller)
             throws IOException {
         LessonId id = desk.known(lesson, caller);
-        return bring(
-                id,
-                file.getBytes(),
-                under -> new BoardOrder.AddPages(
-                        under.stream().map(Optional::of).toList(), BoardController.place(in), caller.person()));
+        return bring(id, file.getBytes(), BoardController.place(in), caller.person());
     }
 
     /** Bytes are kept only if the rules allow it, but before anybody is told of them. */
-    private Ordered bring(LessonId id, byte[] sent, java.util.function.Function<List<Under>, LessonOrder> asOrder) {
-        LessonOrder tried = asOrder.apply(List.of(new Under("", 1, 1)));
-        boolean isAllowed = lessons.look(id).at(lessons.now()).decide(tried).either(events -> true, refusal -> false);
-        if (!isAllowed) {
-            return desk.order(id, tried); // refused, with the reason
-        }
-        return order(id, pictures.keep(id, pictures.pages(sent)), asOrder);
+    private Ordered bring(LessonId id, byte[] sent, Optional<PlaceId> place, PersonId by) {
+        mayBring(id, added(List.of(new Under("", 1, 1)), place, by));
+        List<Under> kept = pictures.keep(id, pictures.pages(sent));
+        return order(id, added(kept, place, by), kept);
     }
 
-    private Ordered order(
-            LessonId id, List<Under> under, java.util.function.Function<List<Under>, LessonOrder> asOrder) {
-        Consumer<RuntimeException> refused = problem -> pictures.drop(under);
+    private static LessonOrder added(List<Under> under, Optional<PlaceId> place, PersonId by) {
+        return new BoardOrder.AddPages(under.stream().map(Optional::of).toList(), place, by);
+    }
+
+    /** Says no before anything is drawn or kept that would not be let in. */
+    private void mayBring(LessonId id, LessonOrder tried) {
+        Snapshot now = lessons.look(id);
+        now.at(lessons.now()).decide(tried).either(done -> null, refusal -> {
+            throw refusals.problem(refusal, now.plan(), false);
+        });
+    }
+
+    /** @param kept for it: dropped if it is refused after all */
+    private Ordered order(LessonId id, LessonOrder order, List<Under> kept) {
         try {
-            return desk.order(id, asOrder.apply(under));
+            return desk.order(id, order);
         } catch (Problem refusedMeanwhile) {
-            refused.accept(refusedMeanwhile);
+            pictures.drop(kept);
             throw refusedMeanwhile;
         }
     }
@@ -145,11 +154,7 @@ class PagesController {
     @For(anyone = true)
     Bringing bringFromPhone(@PathVariable String word, @RequestParam MultipartFile file) throws IOException {
         PhoneLinks.Bound to = phones.use(word, lessons.now());
-        bring(
-                to.lesson(),
-                file.getBytes(),
-                under ->
-                        new BoardOrder.AddPages(under.stream().map(Optional::of).toList(), Optional.empty(), to.by()));
+        bring(to.lesson(), file.getBytes(), Optional.empty(), to.by());
         return new Bringing(lessons.look(to.lesson()).plan().title());
     }
 
@@ -175,19 +180,15 @@ class PagesController {
         Classes.Planned from = reading.ofLesson(caller, Matter.REPLAY, wanted.from);
         Optional<PlaceId> place = BoardController.place(wanted.in);
         List<BoardEvent.BroughtPage> pages = earlier.pages(from.id());
-        LessonOrder tried = new BoardOrder.Bring(from.id(), pages, place, caller.person());
-        boolean isAllowed = lessons.look(id).at(lessons.now()).decide(tried).either(events -> true, refusal -> false);
-        if (!isAllowed) {
-            return desk.order(id, tried);
-        }
+        mayBring(id, new BoardOrder.Bring(from.id(), pages, place, caller.person()));
         List<BoardEvent.BroughtPage> copied = pages.stream()
                 .map(page ->
                         new BoardEvent.BroughtPage(page.under().flatMap(one -> pictures.copy(one, id)), page.marks()))
                 .toList();
         return order(
                 id,
-                copied.stream().flatMap(page -> page.under().stream()).toList(),
-                under -> new BoardOrder.Bring(from.id(), copied, place, caller.person()));
+                new BoardOrder.Bring(from.id(), copied, place, caller.person()),
+                copied.stream().flatMap(page -> page.under().stream()).toList());
     }
 
     /** The picture under a page. */
@@ -226,7 +227,7 @@ class PagesController {
                 .orElseThrow(() -> Problem.notThere("This picture"));
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(found.type()))
-                .cacheControl(CacheControl.maxAge(java.time.Duration.ofHours(2)).cachePrivate())
+                .cacheControl(CacheControl.maxAge(Duration.ofHours(2)).cachePrivate())
                 .body(found.bytes());
     }
 }

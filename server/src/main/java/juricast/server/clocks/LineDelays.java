@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.function.LongSupplier;
+import java.util.stream.Stream;
 import juricast.core.identity.VisitId;
 import juricast.server.data.Ids;
 import org.jspecify.annotations.Nullable;
@@ -47,9 +48,9 @@ class LineDelays {
         Line next = lines.asMap().compute(visit, (id, line) -> {
             List<Long> trips = line == null ? List.of() : line.trips;
             if (line != null && line.word.equals(back)) {
-                trips = java.util.stream.Stream.concat(
+                trips = Stream.concat(
                                 trips.stream().skip(Math.max(0, trips.size() - LATEST + 1L)),
-                                java.util.stream.Stream.of(nanos.getAsLong() - line.sent))
+                                Stream.of(nanos.getAsLong() - line.sent))
                         .toList();
             }
             return new Line(Ids.next(), nanos.getAsLong(), trips);
