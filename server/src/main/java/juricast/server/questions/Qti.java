@@ -33,6 +33,9 @@ import org.xml.sax.SAXException;
 final class Qti {
     private static final int MOST_FILES = 500;
     private static final int MOST_BYTES = 6_000_000;
+    /** Elements within elements: they are gone through one within the other. */
+    private static final int DEEPEST = 100;
+
     private static final String SPACE = "http://www.imsglobal.org/xsd/imsqti_v2p1";
     /** What may stand in an item without anything being lost by leaving it. */
     private static final Set<String> CARRIED = Set.of(
@@ -77,15 +80,19 @@ final class Qti {
                 }
                 items.forEach(item -> item(name, item, questions, leftOut));
             } catch (SAXException | IOException broken) {
-                leftOut.add("%s: it cannot be read (%s)."
-                        .formatted(
-                                name,
-                                String.valueOf(broken.getMessage()).contains("DOCTYPE")
-                                        ? "it declares a document type or entities, which is not taken"
-                                        : "it is no well-formed XML"));
+                leftOut.add("%s: it cannot be read (%s).".formatted(name, why(String.valueOf(broken.getMessage()))));
             }
         });
         return new QuestionFiles.Read(questions, leftOut);
+    }
+
+    private static String why(String broken) {
+        if (broken.contains("DOCTYPE")) {
+            return "it declares a document type or entities, which is not taken";
+        }
+        return broken.contains("maxElementDepth")
+                ? "its elements stand in each other more than %d deep".formatted(DEEPEST)
+                : "it is no well-formed XML";
     }
 
     private static Map<String, byte[]> unpacked(byte[] bytes) {
@@ -120,6 +127,7 @@ final class Qti {
             factory.setNamespaceAware(true);
             factory.setFeature(XMLConstants.FEATURE_SECURE_PROCESSING, true);
             factory.setFeature("http://apache.org/xml/features/disallow-doctype-decl", true);
+            factory.setAttribute("jdk.xml.maxElementDepth", String.valueOf(DEEPEST));
             factory.setAttribute(XMLConstants.ACCESS_EXTERNAL_DTD, "");
             factory.setAttribute(XMLConstants.ACCESS_EXTERNAL_SCHEMA, "");
             factory.setXIncludeAware(false);

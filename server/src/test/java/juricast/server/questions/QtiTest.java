@@ -50,6 +50,10 @@ class QtiTest {
         assertThat(bomb.questions()).isEmpty();
         assertThat(bomb.leftOut()).singleElement().asString().contains("declares a document type or entities");
         assertThat(read("<assessmentItem").leftOut()).singleElement().asString().contains("no well-formed XML");
+        assertThat(read("<a>".repeat(60_000) + "</a>".repeat(60_000)).leftOut())
+                .singleElement()
+                .asString()
+                .contains("more than 100 deep");
         assertThat(read("<html/>").leftOut()).singleElement().asString().contains("no item in it");
         var script = read(item3("<script>alert(1)</script>" + CHOICES));
         assertThat(script.leftOut()).anySatisfy(line -> assertThat(line).contains("script"));
