@@ -81,11 +81,12 @@ final class BoardStory {
     }
 
     private void gone(Key key, Duration place) {
-        pages.getOrDefault(leaf(key.page), List.of())
-                .replaceAll(one -> one.key.equals(key) && one.stroke.until().isEmpty()
-                        ? new Stroke(
-                                key, new Playback.Stroke(one.stroke.from(), Optional.of(place), one.stroke.drawing()))
-                        : one);
+        pages.computeIfPresent(leaf(key.page), (leaf, strokes) -> {
+            strokes.replaceAll(one -> one.key.equals(key) && one.stroke.until().isEmpty()
+                    ? new Stroke(key, new Playback.Stroke(one.stroke.from(), Optional.of(place), one.stroke.drawing()))
+                    : one);
+            return strokes;
+        });
     }
 
     List<Playback.Page> pages() {

@@ -239,6 +239,22 @@ class WatchingTest {
     }
 
     @Test
+    void what_was_never_recorded_may_be_taken_off_while_something_is() {
+        LiveLesson lesson = open().school("recording.mode", "required", Force.USUAL)
+                .school("share.draw", "open", Force.USUAL)
+                .present(INES)
+                .time("10:00:10")
+                .order(new LessonOrder.Tick())
+                .order(RecordingOrder.Answer.BEGUN)
+                .order(new BoardOrder.Draw(visitOf(INES), 0, Drawing.pen(List.of(0, 0, 10, 10))))
+                .time("10:03")
+                .order(new BoardOrder.Undo(visitOf(INES), 0))
+                .time("10:04");
+
+        assertThat(shown(lesson).pages()).isEmpty();
+    }
+
+    @Test
     void names_are_left_out_however_they_are_written() {
         var unnamed = new Unnamed(List.of("Jory Pell", "Åsa Ø"));
 
