@@ -19,6 +19,9 @@ const KeepingScreen = lazy(() => import('./areas/keeping/KeepingScreen'))
 const AttendanceScreen = lazy(() => import('./areas/attendance/AttendanceScreen'))
 const ClassGridScreen = lazy(() => import('./areas/attendance/ClassGridScreen'))
 const PupilScreen = lazy(() => import('./areas/attendance/PupilScreen'))
+const CasebookScreen = lazy(() => import('./areas/casebook/CasebookScreen'))
+const IncidentScreen = lazy(() => import('./areas/casebook/IncidentScreen'))
+const LadderScreen = lazy(() => import('./areas/charter/LadderScreen'))
 const CalendarScreen = lazy(() => import('./areas/calendar/CalendarScreen'))
 const OutboxScreen = lazy(() => import('./areas/outbox/OutboxScreen'))
 const ClassesScreen = lazy(() => import('./areas/classes/ClassesScreen'))
@@ -62,6 +65,9 @@ export function App() {
             <Route path="/keeping" element={<KeepingScreen />} />
             <Route path="/classes/:id/attendance" element={<ClassGridScreen />} />
             <Route path="/pupils/:id/attendance" element={<PupilScreen />} />
+            <Route path="/casebook" element={<CasebookScreen />} />
+            <Route path="/casebook/:number" element={<IncidentScreen />} />
+            <Route path="/ladder" element={<LadderScreen />} />
             <Route path="/calendar" element={<CalendarScreen />} />
             <Route path="/outbox" element={<OutboxScreen />} />
             <Route path="/classes" element={<ClassesScreen />} />

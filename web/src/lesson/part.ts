@@ -10,11 +10,19 @@ export interface Mark {
   quiet?: boolean
 }
 
+/** Something that happened to a pupil, on the line of presence. @param words for who does not see it */
+export interface Tick {
+  at: string
+  words: string
+}
+
 /** What one part of a lesson adds to the pages of desk and seat. Orders and acts stand in its `orders`. */
 export interface PagePart {
   cards?: Cards
   /** Beside the name of a pupil. */
   marks?: (desk: Desk, person: string) => Mark[]
+  /** On the pupil's line of presence. */
+  ticks?: (desk: Desk, person: string) => Tick[]
   /** In the menu of a pupil who is in. */
   InRowMenu?: (props: { desk: Desk; pupil: PupilRow; give: (order: never) => void }) => ReactNode
   /** In the desk's menu of what is needed less often. */
@@ -26,7 +34,7 @@ export interface PagePart {
   /** Over everything else of a pupil's seat, while it is the one thing to see first. */
   Banner?: (props: { seat: Seat; now: number; act: (one: never) => void }) => ReactNode
   /** At a pupil's own seat, among what they may do. */
-  AtSeat?: (props: { seat: Seat }) => ReactNode
+  AtSeat?: (props: { seat: Seat; act?: (one: never) => void }) => ReactNode
   /** Keys of the desk, while nothing is being typed. @param open shows where something is started */
   keys?: (desk: Desk, give: (order: never) => void, open: (what: never) => void) => Record<string, () => void>
 }

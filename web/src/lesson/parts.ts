@@ -1,5 +1,6 @@
 import { boardActs, boardOrders } from './board/orders'
 import { clocks } from './clocks/clocks'
+import { conduct } from './conduct/conduct'
 import { chatNeeds } from './chat/needs'
 import { chatActs, chatOrders } from './chat/orders'
 import { doorNeeds } from './door/needs'
@@ -37,6 +38,7 @@ export const PARTS = [
   notices,
   { orders: endingOrders, acts: {}, page: {} },
   merits,
+  conduct,
 ] as const
 
 /** What the parts add to the pages, in their order. */

@@ -17,6 +17,7 @@ export function aPupil(name: string, more: Partial<PupilRow> = {}): PupilRow {
     screen: false,
     timesSpoken: 0,
     marks: [],
+    ticks: [],
     cells: [{ rule: 'voice.speak', value: 'on-request', bound: false, loan: 'NONE' }],
     help: [],
     ...more,
@@ -52,6 +53,8 @@ export interface Otherwise {
   clocks?: Desk['clocks']
   slates?: NonNullable<Desk['slates']['now']>
   notices?: Partial<Desk['notices']>
+  conduct?: Partial<Desk['conduct']>
+  worriesForMe?: Desk['mine']['conduct']['worries']
   recording?: Partial<Desk['recording']>
   mayRecord?: Partial<Desk['mine']['recording']>
   groups?: Partial<Desk['groups']>
@@ -145,6 +148,7 @@ export function aDesk(more: Otherwise = {}): Desk {
       latest: more.latestMerits ?? [],
       reasons: ['a good question', 'helping others', 'good work'],
     },
+    conduct: { steps: [], worries: [], latest: 0, ...more.conduct },
     recording: {
       mode: 'OPTIONAL',
       phase: 'OFF',
@@ -163,6 +167,7 @@ export function aDesk(more: Otherwise = {}): Desk {
       supervision: { mayTakeCharge: more.mayTakeCharge ?? false },
       groups: more.mineInGroups ?? {},
       recording: { mayStart: true, mayPause: true, mayEnd: true, ...more.mayRecord },
+      conduct: { worries: more.worriesForMe ?? [] },
     },
     words: more.words ?? [],
   }

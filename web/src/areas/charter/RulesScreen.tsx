@@ -137,6 +137,7 @@ function Document({ rules, me, on, onDay }: DocumentProps) {
               <Link to="/charter">The charter</Link>
               <Link to={`/try?place=${rules.place}`}>Try a situation</Link>
               <Link to="/sets">Ready-made sets</Link>
+              <Link to="/ladder">The ladder</Link>
               <Button look="quiet" onClick={() => setView('history')}>
                 History, and the rules of a day
               </Button>

@@ -23,6 +23,8 @@ import { Hall } from '../../lesson/groups/Hall'
 import { Muted, passesToSpeak } from '../../lesson/rights/Muted'
 import { Activities, type Activity } from '../../lesson/activities/Activities'
 import { DeskBoard } from '../../lesson/board/DeskBoard'
+import { ActOn } from '../../lesson/conduct/acting'
+import { StepSheet } from '../../lesson/conduct/StepSheet'
 import { Wall } from '../../lesson/slates/Wall'
 import { StrokesOf } from '../../shared/live/strokes'
 import { NoDesk } from './parts/NoDesk'
@@ -50,6 +52,7 @@ function LiveDesk({ lesson }: { lesson: string }) {
     orders.mutate(order)
   }
   const [view, setView] = useState<'list' | 'groups' | 'board' | 'wall' | null>(null)
+  const [acting, setActing] = useState<string[] | null>(null)
   const [activity, setActivity] = useState<Activity | null>(null)
   const isOut = desk?.groups.out !== undefined
   // Whoever is sent out, or comes back, is seen at once.
@@ -67,6 +70,7 @@ function LiveDesk({ lesson }: { lesson: string }) {
   }
   const onShow = (what: Shown) => {
     if (what === 'list' || what === 'groups' || what === 'board' || what === 'wall') setView(what)
+    else if (what === 'step') setActing([])
     else setActivity(what)
   }
   useDeskKeys(desk, give, onShow)
@@ -81,73 +85,82 @@ function LiveDesk({ lesson }: { lesson: string }) {
   const live = desk.door.phase === 'OPEN'
   return (
     <StrokesOf.Provider value={drawn}>
-      <Flex direction="column" h={{ base: 'auto', lg: '100vh' }} minH="0">
-        <DeskHead
-          desk={desk}
-          now={now}
-          connected={connected}
-          give={give}
-          busy={orders.isPending}
-          onWhy={(rule) => setWhy(rightsPath(rule))}
-        />
-        {live && <RoomBanner desk={desk} now={now} give={give} />}
-        {live && PAGES.map(({ UnderHead }, place) => UnderHead && <UnderHead key={place} desk={desk} now={now} give={give} />)}
-        {live && muted && muted.passes > 0 && (
-          <Muted key={muted.at} passes={muted.passes} give={give} onOver={() => setMuted(null)} />
-        )}
-        {orders.error && (
-          <Box
-            position="fixed"
-            bottom="52px"
-            left="50%"
-            transform="translateX(-50%)"
-            zIndex="5"
-            maxW="640px"
-            border="1px solid"
-            borderColor="verdict.away"
-          >
-            <Box my="-8px">
-              <ProblemNote problem={orders.error} />
+      <ActOn.Provider value={setActing}>
+        <Flex direction="column" h={{ base: 'auto', lg: '100vh' }} minH="0">
+          <DeskHead
+            desk={desk}
+            now={now}
+            connected={connected}
+            give={give}
+            busy={orders.isPending}
+            onWhy={(rule) => setWhy(rightsPath(rule))}
+          />
+          {live && <RoomBanner desk={desk} now={now} give={give} />}
+          {live && PAGES.map(({ UnderHead }, place) => UnderHead && <UnderHead key={place} desk={desk} now={now} give={give} />)}
+          {live && muted && muted.passes > 0 && (
+            <Muted key={muted.at} passes={muted.passes} give={give} onOver={() => setMuted(null)} />
+          )}
+          {orders.error && (
+            <Box
+              position="fixed"
+              bottom="52px"
+              left="50%"
+              transform="translateX(-50%)"
+              zIndex="5"
+              maxW="640px"
+              border="1px solid"
+              borderColor="verdict.away"
+            >
+              <Box my="-8px">
+                <ProblemNote problem={orders.error} />
+              </Box>
             </Box>
-          </Box>
-        )}
-        <Grid templateColumns={{ base: '1fr', lg: '318px 1fr' }} flex="1" minH="0">
-          <Flex
-            as="section"
-            direction="column"
-            minH="0"
-            borderRight="1px solid"
-            borderColor="lineStrong"
-            aria-label="What needs you"
-          >
-            {desk.door.phase === 'PLANNED' && <OpeningNote desk={desk} now={now} give={give} busy={orders.isPending} />}
-            {desk.door.phase === 'OVER' && <OverNote desk={desk} />}
-            {live && <NeedsYou desk={desk} now={now} give={give} onWhy={(rule) => setWhy(rightsPath(rule))} />}
-            {live && (
-              <Panels
+          )}
+          <Grid templateColumns={{ base: '1fr', lg: '318px 1fr' }} flex="1" minH="0">
+            <Flex
+              as="section"
+              direction="column"
+              minH="0"
+              borderRight="1px solid"
+              borderColor="lineStrong"
+              aria-label="What needs you"
+            >
+              {desk.door.phase === 'PLANNED' && <OpeningNote desk={desk} now={now} give={give} busy={orders.isPending} />}
+              {desk.door.phase === 'OVER' && <OverNote desk={desk} />}
+              {live && <NeedsYou desk={desk} now={now} give={give} onWhy={(rule) => setWhy(rightsPath(rule))} />}
+              {live && (
+                <Panels
+                  desk={desk}
+                  lesson={lesson}
+                  give={give}
+                  onWhy={() => setWhy(rightsPath('chat.class'))}
+                  onBoard={() => setView('board')}
+                />
+              )}
+            </Flex>
+            {live && view === 'wall' && desk.slates.now ? (
+              <Wall desk={desk} lesson={lesson} give={give} onList={() => setView('list')} onShow={onShow} />
+            ) : live && view === 'board' ? (
+              <DeskBoard desk={desk} lesson={lesson} give={give} onList={() => setView('list')} onShow={onShow} />
+            ) : live && isOut && view !== 'list' ? (
+              <Hall desk={desk} now={now} give={give} onList={() => setView('list')} />
+            ) : live && view === 'groups' ? (
+              <Drawing desk={desk} lesson={lesson} give={give} onList={() => setView('list')} />
+            ) : (
+              <Score
                 desk={desk}
-                lesson={lesson}
+                now={now}
                 give={give}
-                onWhy={() => setWhy(rightsPath('chat.class'))}
-                onBoard={() => setView('board')}
+                onWhy={(rule, person) => setWhy(rightsPath(rule, person))}
+                onShow={onShow}
               />
             )}
-          </Flex>
-          {live && view === 'wall' && desk.slates.now ? (
-            <Wall desk={desk} lesson={lesson} give={give} onList={() => setView('list')} onShow={onShow} />
-          ) : live && view === 'board' ? (
-            <DeskBoard desk={desk} lesson={lesson} give={give} onList={() => setView('list')} onShow={onShow} />
-          ) : live && isOut && view !== 'list' ? (
-            <Hall desk={desk} now={now} give={give} onList={() => setView('list')} />
-          ) : live && view === 'groups' ? (
-            <Drawing desk={desk} lesson={lesson} give={give} onList={() => setView('list')} />
-          ) : (
-            <Score desk={desk} now={now} give={give} onWhy={(rule, person) => setWhy(rightsPath(rule, person))} onShow={onShow} />
-          )}
-        </Grid>
-        {live && <Activities desk={desk} open={activity} onOpen={setActivity} give={give} />}
-        <WhySheet path={why} onClose={() => setWhy(null)} />
-      </Flex>
+          </Grid>
+          {live && <Activities desk={desk} open={activity} onOpen={setActivity} give={give} />}
+          {live && <StepSheet desk={desk} people={acting} onPeople={setActing} onClose={() => setActing(null)} give={give} />}
+          <WhySheet path={why} onClose={() => setWhy(null)} />
+        </Flex>
+      </ActOn.Provider>
     </StrokesOf.Provider>
   )
 }

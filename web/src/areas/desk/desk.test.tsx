@@ -380,6 +380,7 @@ describe('the score', () => {
       'Merit for a good question',
       'Merit for helping others',
       'Merit for good work',
+      'A step of the ladder…',
       'Trust with helping…',
       'A last word, all others out…',
       'Remove from the lesson…',

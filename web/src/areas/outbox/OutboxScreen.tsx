@@ -16,6 +16,8 @@ const KINDS: Record<Kind, string> = {
   NUDGE: 'nudge',
   CHANGE: 'change',
   NEW_LINK: 'new link',
+  PARENTS: 'letter',
+  WORRY: 'worry',
   INVITATION: 'invitation',
 }
 

@@ -243,7 +243,7 @@ function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: R
           <Box px="16px">
             <ProblemNote problem={acts.error} />
           </Box>
-          {PAGES.map(({ AtSeat }, place) => AtSeat && <AtSeat key={place} seat={seat} />)}
+          {PAGES.map(({ AtSeat }, place) => AtSeat && <AtSeat key={place} seat={seat} act={acts.mutate} />)}
           <Helping seat={seat} act={acts.mutate} />
           <Signals seat={seat} act={acts.mutate} />
           <Rights seat={seat} act={acts.mutate} onWhy={(rule) => setWhy(`/api/seats/${encodeURIComponent(visit)}/why/${rule}`)} />

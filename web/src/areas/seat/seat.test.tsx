@@ -59,6 +59,7 @@ function seat(more: Otherwise = {}): Seat {
     strokes: [],
     material: { handouts: more.handouts ?? [], captions: more.captions ?? [] },
     supervision: { quiet: more.quiet ?? false, stopped: more.stopped ?? false },
+    conduct: { leadOnly: false },
     recording: { shown: 'NOT', announced: true, watch: [], ask: [], keptDays: 60 },
     mine: {
       door: { status: 'IN', why: [], name: 'Ines Carrow', allowedBack: false },

@@ -2,17 +2,32 @@ import { Box, chakra } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { get } from '../../shared/api/http'
-import type { LessonLine, Me } from '../../shared/api/types'
+import type { LessonLine, Me, TodoLine } from '../../shared/api/types'
 import { standing } from '../../shared/standing'
 import { countdown, useNow, useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
+import { Todos } from '../../shared/casebook/Todos'
 import { PupilsDay } from './PupilsDay'
 
 /** Today's lessons: one's own, or the whole school's for the safeguarding lead. */
 export default function TodayScreen() {
   return <Page title="Today">{(me) => (me.position === 'PUPIL' ? <PupilsDay me={me} /> : <AdultsDay me={me} />)}</Page>
+}
+
+/** What the casebook asks of this adult, above the lessons: it is easily forgotten. */
+function MyFollowUps() {
+  const { data } = useQuery({ queryKey: ['my-follow-ups'], queryFn: () => get<TodoLine[]>('/api/casebook/mine') })
+  if (!data || data.length === 0) return null
+  return (
+    <Box as="section" aria-label="To do from the casebook" mb="14px" maxW="620px">
+      <chakra.h2 fontSize="16px" mb="4px">
+        To do from the casebook
+      </chakra.h2>
+      <Todos todos={data} />
+    </Box>
+  )
 }
 
 function useToday() {
@@ -39,6 +54,7 @@ function AdultsDay({ me }: { me: Me }) {
         It is {time.clock(now)} at the school.{' '}
         {live === 0 ? 'No lesson is live.' : live === 1 ? '1 lesson is live.' : `${live} lessons are live.`}
       </chakra.p>
+      <MyFollowUps />
       {data.length === 0 ? (
         <EmptyNote>
           No lesson today. <Link to="/classes">Make a class and schedule it</Link>, and it stands here on its day.

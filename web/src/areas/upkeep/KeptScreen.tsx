@@ -22,6 +22,7 @@ const KINDS: Record<Kind, string> = {
   CAPTIONS: 'Captions',
   RECORDINGS: 'Recordings',
   REGISTERS: 'Registers, with corrections, signatures and logs from elsewhere',
+  INCIDENTS: 'What incidents say, from when they were closed',
   MESSAGES: 'Messages that went out',
   LOOKS: 'Sign-ins, and who looked at what',
   DEVICES: 'Known devices',

@@ -56,6 +56,7 @@ const config = defineConfig({
     'html:has(.paper), body:has(.paper), header:has(+ main .paper)': { '@media print': { bg: 'white', border: 'none' } },
     'body:has(.paper) *:not(:has(.paper), .paper, .paper *)': { '@media print': { display: 'none !important' } },
     '.paper': { '@media print': { border: 'none', bg: 'white', color: 'black' } },
+    '.no-print': { '@media print': { display: 'none !important' } },
     '::selection': { bg: 'mark', color: 'onMark' },
   },
 })

@@ -14,6 +14,7 @@ const PLACES: { to: string; name: string; for: Me['position'][]; demo?: boolean 
   { to: '/timetable', name: 'Timetable', for: ['LEAD', 'TEACHER'] },
   { to: '/inspection', name: 'Inspection', for: ['LEAD', 'TEACHER'] },
   { to: '/attendance', name: 'Attendance', for: ['LEAD', 'TEACHER'] },
+  { to: '/casebook', name: 'Casebook', for: ['LEAD', 'TEACHER'] },
   { to: '/recordings', name: 'Recordings', for: ['LEAD', 'TEACHER'] },
   { to: '/outbox', name: 'Outbox', for: ['LEAD', 'TEACHER'] },
   { to: '/classes', name: 'Classes', for: ['LEAD', 'TEACHER'] },

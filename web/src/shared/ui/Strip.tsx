@@ -14,10 +14,12 @@ interface StripProps {
   /** Whether the last stay was ended by a removal. */
   cut?: boolean
   height?: number
+  /** What happened to them, each a small diamond with its words. */
+  ticks?: { at: number; words: string }[]
 }
 
 /** Presence over time: a green bar while in, ochre hatching while waiting at the door, a gap while away. */
-export function Strip({ stays, waits, from, until, now, cut = false, height = 20 }: StripProps) {
+export function Strip({ stays, waits, from, until, now, cut = false, height = 20, ticks = [] }: StripProps) {
   const left = (instant: number) => (100 * (Math.max(from, Math.min(until, instant)) - from)) / (until - from)
   const middle = height / 2
   const place = (one: Stretch) => ({
@@ -42,6 +44,22 @@ export function Strip({ stays, waits, from, until, now, cut = false, height = 20
       ))}
       {stays.map((one) => (
         <Box key={one.from} position="absolute" h="7px" bg="verdict.in" style={{ ...place(one), top: middle - 3.5 }} />
+      ))}
+      {ticks.map((tick) => (
+        <Box
+          key={tick.at}
+          role="img"
+          aria-label={tick.words}
+          title={tick.words}
+          position="absolute"
+          w="8px"
+          h="8px"
+          bg="ink"
+          border="1.5px solid"
+          borderColor="sheet"
+          transform="rotate(45deg)"
+          style={{ left: `calc(${left(tick.at)}% - 4px)`, top: middle - 4 }}
+        />
       ))}
       {cut && last && (
         <Box position="absolute" w="3px" h="13px" bg="verdict.away" style={{ left: `${left(last.until)}%`, top: middle - 6.5 }} />

@@ -27,7 +27,7 @@ export function Glance({ lead, editable, onHistory }: { lead: boolean; editable:
       </Section>
       <Section title="Use">
         <Link to="/try">Try a situation</Link>
-        <Link to="/sets">Ready-made sets</Link>
+        <Link to="/sets">Ready-made sets</Link> · <Link to="/ladder">The ladder</Link>
         <Button look="quiet" onClick={onHistory}>
           History, and the rules of a day
         </Button>

@@ -7,7 +7,7 @@ import { mayOrder } from '../../../lesson/mayOrder'
 import type { Give } from '../../../lesson/orders'
 
 /** What a key shows in place of the class list, or opens to be started. */
-export type Shown = 'list' | 'groups' | 'board' | 'wall' | Activity
+export type Shown = 'list' | 'groups' | 'board' | 'wall' | 'step' | Activity
 
 /** Escape twice within this time stops everything. */
 const TWICE_MS = 700
@@ -15,7 +15,7 @@ const TWICE_MS = 700
 /**
  * The desk by keyboard, while nothing is being typed: D door, A all on the list, S next hand speaks, M mute, N next stance,
  * W write, G groups and into the next one, B all back, R the recording paused and on again, L the class list, P the board, X merits,
- * U an announcement, and those of the parts; Escape twice stops everything, also from within a box.
+ * U an announcement, C a step of the ladder, Y marks a moment, and those of the parts; Escape twice stops everything, also from within a box.
  */
 export function useDeskKeys(desk: Desk | undefined, give: Give, onShow: (what: Shown) => void) {
   const escaped = useRef(0)

@@ -82,6 +82,7 @@ export const Row = memo(
             until={until}
             now={now}
             cut={pupil.whereabouts === 'REMOVED'}
+            ticks={pupil.ticks.map((tick) => ({ at: Date.parse(tick.at), words: tick.words }))}
           />
         </Box>
         {pupil.cells.map((cell) => (

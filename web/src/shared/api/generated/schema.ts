@@ -11,7 +11,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_9"];
+        get: operations["page_11"];
         put?: never;
         post?: never;
         delete?: never;
@@ -155,9 +155,297 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page"];
-        put: operations["write"];
+        get: operations["page_1"];
+        put: operations["write_1"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_2"];
+        put?: never;
+        post: operations["write_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook/mine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mine_3"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["people_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook/{incident}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["incident"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook/{incident}/close": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["close_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook/{incident}/decisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["decide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook/{incident}/follow-ups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["followUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook/{incident}/follow-ups/{number}/done": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["done"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook/{incident}/follow-ups/{number}/later": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["later"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook/{incident}/kind": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["classify"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook/{incident}/links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["link"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook/{incident}/merge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["merge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook/{incident}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["note_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook/{incident}/parents": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["parents"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook/{incident}/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["part"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook/{incident}/reopen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["reopen_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook/{incident}/split": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["split"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook/{incident}/talks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["talked"];
         delete?: never;
         options?: never;
         head?: never;
@@ -251,7 +539,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_8"];
+        get: operations["page_10"];
         put?: never;
         post?: never;
         delete?: never;
@@ -955,7 +1243,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_7"];
+        get: operations["page_9"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1005,7 +1293,7 @@ export interface paths {
         };
         get: operations["about"];
         put?: never;
-        post: operations["note"];
+        post: operations["note_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1275,7 +1563,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_6"];
+        get: operations["page_8"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1387,8 +1675,56 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_5"];
+        get: operations["page_7"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page"];
+        put: operations["write"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladder/years/{year}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["writeYear"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladder/years/{year}/heads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["writeHeads"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1791,6 +2127,22 @@ export interface paths {
         put: operations["pause_2"];
         post?: never;
         delete: operations["goOn_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/conduct": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -2383,6 +2735,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["takeBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/moments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["mark_1"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -3076,6 +3444,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["step"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/steps/{number}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["note"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/steps/{number}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["withdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/stop": {
         parameters: {
             query?: never;
@@ -3204,6 +3620,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/worries/{number}/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["seen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/looks": {
         parameters: {
             query?: never;
@@ -3211,7 +3643,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_4"];
+        get: operations["page_6"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3291,7 +3723,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_3"];
+        get: operations["page_5"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3931,7 +4363,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["write_1"];
+        get: operations["write_2"];
         put?: never;
         post: operations["take_1"];
         delete?: never;
@@ -4500,6 +4932,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seats/{visit}/worry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["raise"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -4571,7 +5019,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_2"];
+        get: operations["page_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4731,7 +5179,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_1"];
+        get: operations["page_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4802,6 +5250,14 @@ export interface components {
         };
         AccountRequest: {
             signIn: string;
+        };
+        ActBody: {
+            /** Format: int32 */
+            from: number;
+            id: string;
+            name: string;
+            /** @enum {string} */
+            severity: "SLIGHT" | "MIDDLE" | "GRAVE";
         };
         AdmitRequest: {
             as?: string;
@@ -5003,6 +5459,33 @@ export interface components {
             title: string;
             when: string;
         };
+        CaseLook: {
+            /** Format: date-time */
+            at: string;
+            name: string;
+            tookAway: boolean;
+        };
+        CaseNoteRequest: {
+            /** Format: int32 */
+            corrects?: number;
+            leadOnly: boolean;
+            text: string;
+        };
+        CasePerson: {
+            id: string;
+            name: string;
+        };
+        CaseTextRequest: {
+            text?: string;
+        };
+        CasebookPage: {
+            acts: components["schemas"]["ActBody"][];
+            lines: components["schemas"]["IncidentLine"][];
+            more: boolean;
+            /** Format: int32 */
+            open: number;
+            todos: components["schemas"]["TodoLine"][];
+        };
         Cell: {
             bound: boolean;
             /** @enum {string} */
@@ -5031,7 +5514,7 @@ export interface components {
         Chapter: {
             about: string;
             /** @enum {string} */
-            area: "ENTRY" | "NAMES" | "VOICE_AND_CAMERA" | "CHAT" | "SHARING" | "SIGNALS" | "ACTIVITIES" | "RECORDING" | "GROUPS" | "LINKS" | "SUPERVISION" | "HELPING" | "REGISTER" | "ACCOUNTS";
+            area: "ENTRY" | "NAMES" | "VOICE_AND_CAMERA" | "CHAT" | "SHARING" | "SIGNALS" | "ACTIVITIES" | "RECORDING" | "GROUPS" | "LINKS" | "SUPERVISION" | "CONDUCT" | "HELPING" | "REGISTER" | "ACCOUNTS";
             rules: components["schemas"]["RuleLine"][];
             title: string;
         };
@@ -5093,6 +5576,11 @@ export interface components {
             title: string;
             /** Format: int32 */
             year: number;
+        };
+        ClassifyRequest: {
+            act: string;
+            /** @enum {string} */
+            severity: "SLIGHT" | "MIDDLE" | "GRAVE";
         };
         Classmate: {
             id: string;
@@ -5299,6 +5787,7 @@ export interface components {
             board: components["schemas"]["BoardShown"];
             chat: components["schemas"]["DeskChat"];
             clocks: components["schemas"]["DeskClocks"];
+            conduct: components["schemas"]["DeskConduct"];
             course: components["schemas"]["DeskCourse"];
             door: components["schemas"]["DeskDoor"];
             ending: components["schemas"]["DeskEnding"];
@@ -5352,6 +5841,12 @@ export interface components {
         DeskClocks: {
             call?: components["schemas"]["DeskCall"];
             clock?: components["schemas"]["ClockShown"];
+        };
+        DeskConduct: {
+            /** Format: int32 */
+            latest: number;
+            steps: components["schemas"]["TakenLine"][];
+            worries: components["schemas"]["WorryLine"][];
         };
         DeskCourse: {
             byTheClock: boolean;
@@ -5411,11 +5906,15 @@ export interface components {
             reasons: string[];
         };
         DeskMine: {
+            conduct: components["schemas"]["DeskMineConduct"];
             door: components["schemas"]["DeskMineDoor"];
             groups: components["schemas"]["DeskMineGroups"];
             me: string;
             recording: components["schemas"]["DeskMineRecording"];
             supervision: components["schemas"]["DeskMineSupervision"];
+        };
+        DeskMineConduct: {
+            worries: components["schemas"]["WorryLine"][];
         };
         DeskMineDoor: {
             in: boolean;
@@ -5564,7 +6063,7 @@ export interface components {
         };
         DoorReason: {
             /** @enum {string} */
-            code: "LESSON_OVER" | "LINK_RETIRED" | "REMOVED_FOR_GOOD" | "REMOVED_EARLIER" | "NO_VISITORS" | "TURNED_AWAY_EARLIER" | "SWEEP" | "NAME_UNCLEAR" | "NAME_SIMILAR" | "NOT_ON_LIST" | "NO_SECOND_DEVICE" | "ALREADY_HERE" | "VISITOR" | "ROOM_IS_FULL" | "TOO_EARLY" | "NO_ADULT_YET" | "DOOR_SHUT" | "DOOR_KNOCK" | "ON_CLASS_LIST";
+            code: "LESSON_OVER" | "LINK_RETIRED" | "REMOVED_FOR_GOOD" | "REMOVED_EARLIER" | "OUT_OF_SERIES" | "SENT_TO_DOOR" | "NO_VISITORS" | "TURNED_AWAY_EARLIER" | "SWEEP" | "NAME_UNCLEAR" | "NAME_SIMILAR" | "NOT_ON_LIST" | "NO_SECOND_DEVICE" | "ALREADY_HERE" | "VISITOR" | "ROOM_IS_FULL" | "TOO_EARLY" | "NO_ADULT_YET" | "DOOR_SHUT" | "DOOR_KNOCK" | "ON_CLASS_LIST";
             matters: boolean;
             rule?: string;
             text: string;
@@ -5700,6 +6199,17 @@ export interface components {
         };
         FocusRequest: {
             person?: string;
+        };
+        FollowUpRequest: {
+            /** Format: date */
+            until: string;
+            what: string;
+            who: string;
+        };
+        FollowUpTextRequest: {
+            text?: string;
+            /** Format: date */
+            until?: string;
         };
         ForgottenLine: {
             about: string;
@@ -5876,6 +6386,9 @@ export interface components {
             number: number;
             title: string;
         };
+        HeadsRequest: {
+            people: string[];
+        };
         Heard: {
             /** Format: date-time */
             at: string;
@@ -5951,6 +6464,81 @@ export interface components {
             tied: boolean;
             /** Format: int32 */
             timesFirst: number;
+        };
+        IncidentLine: {
+            act: string;
+            classTitle?: string;
+            did: string[];
+            /** Format: int32 */
+            highest: number;
+            leadOnly: boolean;
+            /** Format: date-time */
+            moment: string;
+            /** Format: int32 */
+            number: number;
+            open: boolean;
+            origin: string;
+            /** @enum {string} */
+            severity: "SLIGHT" | "MIDDLE" | "GRAVE";
+            suffered: string[];
+            title: string;
+        };
+        IncidentLink: {
+            /** Format: int32 */
+            number: number;
+            title: string;
+        };
+        IncidentMade: {
+            /** Format: int32 */
+            incident: number;
+        };
+        IncidentPage: {
+            act: string;
+            actName: string;
+            acts: components["schemas"]["ActBody"][];
+            classTitle?: string;
+            followUps: components["schemas"]["TodoLine"][];
+            /** Format: date-time */
+            heldUntil?: string;
+            leadOnly: boolean;
+            lesson?: string;
+            lines: components["schemas"]["StoryLine"][];
+            links: components["schemas"]["IncidentLink"][];
+            looks?: components["schemas"]["CaseLook"][];
+            may: ("NOTE" | "NOTE_FOR_LEADS" | "SAY_WHO" | "CLASSIFY" | "FOLLOW_UP" | "DECIDE" | "TALK" | "WRITE_PARENTS" | "CLOSE" | "JOIN" | "PACK")[];
+            /** Format: int32 */
+            mergedInto?: number;
+            /** Format: date-time */
+            moment: string;
+            /** Format: int32 */
+            number: number;
+            ofClass?: string;
+            open: boolean;
+            origin: string;
+            out: components["schemas"]["CasePerson"][];
+            people: components["schemas"]["IncidentPart"][];
+            proof: components["schemas"]["IncidentProof"];
+            pupils: components["schemas"]["CasePerson"][];
+            /** @enum {string} */
+            severity: "SLIGHT" | "MIDDLE" | "GRAVE";
+            staff: components["schemas"]["CasePerson"][];
+            title: string;
+        };
+        IncidentPart: {
+            id: string;
+            name: string;
+            /** @enum {string} */
+            part: "DID" | "SUFFERED" | "SAW" | "ACTED";
+        };
+        IncidentProof: {
+            /** Format: int32 */
+            events: number;
+            /** Format: int32 */
+            first: number;
+            /** Format: int32 */
+            last: number;
+            /** Format: int32 */
+            own: number;
         };
         InspectedDay: {
             /** Format: int32 */
@@ -6042,7 +6630,7 @@ export interface components {
             /** Format: int32 */
             held: number;
             /** @enum {string} */
-            kind: "WORDS" | "BOARD" | "ANSWERS" | "CAPTIONS" | "RECORDINGS" | "REGISTERS" | "MESSAGES" | "LOOKS" | "DEVICES";
+            kind: "WORDS" | "BOARD" | "ANSWERS" | "CAPTIONS" | "RECORDINGS" | "REGISTERS" | "INCIDENTS" | "MESSAGES" | "LOOKS" | "DEVICES";
             /** Format: int32 */
             nextWeek: number;
             ofLessons: boolean;
@@ -6090,6 +6678,16 @@ export interface components {
         };
         Knocked: {
             visit: string;
+        };
+        LadderBody: {
+            acts: components["schemas"]["ActBody"][];
+            heavier: string[];
+            steps: components["schemas"]["StepBody"][];
+        };
+        LadderPage: {
+            ladder: components["schemas"]["LadderBody"];
+            staff: components["schemas"]["StaffLine"][];
+            years: components["schemas"]["YearLine"][];
         };
         LastWords: {
             /** Format: date-time */
@@ -6240,6 +6838,11 @@ export interface components {
             text: string;
             value: string;
         };
+        LinkRequest: {
+            how?: string;
+            /** Format: int32 */
+            other: number;
+        };
         LoanRequest: {
             /** Format: int32 */
             minutes: number;
@@ -6378,6 +6981,10 @@ export interface components {
             /** Format: int32 */
             mends: number;
         };
+        MergeRequest: {
+            /** Format: int32 */
+            into: number;
+        };
         MeritLine: {
             name: string;
             /** Format: int32 */
@@ -6405,6 +7012,17 @@ export interface components {
             to: "CLASS" | "ADULTS" | "ONE" | "PLACE";
             toName: string;
         };
+        MetLine: {
+            act: string;
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** @enum {string} */
+            measure: "WORD" | "REMINDER" | "CURB" | "TO_THE_DOOR" | "OUT_OF_LESSON" | "OUT_OF_SERIES" | "REFERRED";
+            /** Format: int32 */
+            number: number;
+            rule?: string;
+        };
         MissingMinutes: {
             /** @enum {string} */
             cause: "LATE" | "PAUSED" | "FAILED" | "NO_CONSENT" | "GROUPS" | "ENDED";
@@ -6416,6 +7034,9 @@ export interface components {
             draft?: boolean;
             stance?: string;
             time?: string;
+        };
+        MomentRequest: {
+            text?: string;
         };
         MonitorLine: {
             lesson?: string;
@@ -6484,7 +7105,7 @@ export interface components {
             group?: string;
             key: string;
             /** @enum {string} */
-            kind: "LISTED" | "UNSURE" | "GROUP_CALLS" | "GROUP_ALONE" | "GROUP_LATE" | "GROUPS_PLANNED" | "RECORDING_FAILS" | "RECORDING_PAUSED" | "HELD" | "STANCE" | "SIGN" | "HAND" | "LOST" | "ENDING";
+            kind: "LISTED" | "UNSURE" | "GROUP_CALLS" | "GROUP_ALONE" | "GROUP_LATE" | "GROUPS_PLANNED" | "RECORDING_FAILS" | "RECORDING_PAUSED" | "WORRY" | "HELD" | "STANCE" | "SIGN" | "HAND" | "LOST" | "ENDING";
             /** Format: int32 */
             number: number;
             person?: string;
@@ -6626,6 +7247,11 @@ export interface components {
             in?: string;
             /** Format: int32 */
             page: number;
+        };
+        PartRequest: {
+            /** @enum {string} */
+            part?: "DID" | "SUFFERED" | "SAW" | "ACTED";
+            person: string;
         };
         PasswordRequest: {
             current: string;
@@ -6856,6 +7482,15 @@ export interface components {
             /** Format: int64 */
             seed: number;
         };
+        ProposedStep: {
+            act: string;
+            /** Format: int32 */
+            level: number;
+            step: string;
+            /** Format: double */
+            sum: number;
+            why: string[];
+        };
         PupilAnswer: {
             answer: string;
             lesson: string;
@@ -6935,6 +7570,10 @@ export interface components {
             until: string;
             with: string[];
         };
+        PupilTextRequest: {
+            pupil: string;
+            text?: string;
+        };
         QuestionGiven: {
             choices?: string[];
             /** @enum {string} */
@@ -6992,6 +7631,13 @@ export interface components {
             /** Format: double */
             tellsApart?: number;
             uncertain: boolean;
+        };
+        RaisedLine: {
+            /** Format: date-time */
+            at: string;
+            leadOnly: boolean;
+            /** Format: int32 */
+            number: number;
         };
         Rate: {
             /** Format: int32 */
@@ -7276,6 +7922,7 @@ export interface components {
             adults: string[];
             board: components["schemas"]["BoardShown"];
             clocks: components["schemas"]["SeatClocks"];
+            conduct: components["schemas"]["SeatConduct"];
             /** Format: date-time */
             ends: string;
             groups?: components["schemas"]["SeatGroups"];
@@ -7313,6 +7960,9 @@ export interface components {
             call?: components["schemas"]["SeatCall"];
             clock?: components["schemas"]["ClockShown"];
         };
+        SeatConduct: {
+            leadOnly: boolean;
+        };
         SeatGroup: {
             adults: string[];
             /** Format: date-time */
@@ -7347,6 +7997,7 @@ export interface components {
         SeatMine: {
             chat?: components["schemas"]["SeatMineChat"];
             clocks?: components["schemas"]["SeatMineClocks"];
+            conduct?: components["schemas"]["SeatMineConduct"];
             door: components["schemas"]["SeatMineDoor"];
             groups?: components["schemas"]["SeatMineGroups"];
             merits?: components["schemas"]["SeatMineMerits"];
@@ -7365,6 +8016,10 @@ export interface components {
             /** Format: int32 */
             before?: number;
             pressed: boolean;
+        };
+        SeatMineConduct: {
+            last?: components["schemas"]["MetLine"];
+            raised: components["schemas"]["RaisedLine"][];
         };
         SeatMineDoor: {
             allowedBack: boolean;
@@ -7465,7 +8120,7 @@ export interface components {
             /** Format: int64 */
             id: number;
             /** @enum {string} */
-            kind: "REMINDER" | "NUDGE" | "CHANGE" | "NEW_LINK" | "INVITATION";
+            kind: "REMINDER" | "NUDGE" | "CHANGE" | "NEW_LINK" | "INVITATION" | "PARENTS" | "WORRY";
             name: string;
             subject: string;
             /** @enum {string} */
@@ -7601,6 +8256,14 @@ export interface components {
             /** Format: int32 */
             speed: number;
         };
+        SplitRequest: {
+            people: string[];
+            title?: string;
+        };
+        StaffLine: {
+            id: string;
+            name: string;
+        };
         Stage: {
             lessons: components["schemas"]["StageLesson"][];
             /** Format: date-time */
@@ -7661,8 +8324,89 @@ export interface components {
             rule: string;
             what: string;
         };
+        StepBody: {
+            /** Format: int32 */
+            halfDays: number;
+            id: string;
+            /** @enum {string} */
+            measure: "WORD" | "REMINDER" | "CURB" | "TO_THE_DOOR" | "OUT_OF_LESSON" | "OUT_OF_SERIES" | "REFERRED";
+            /** Format: int32 */
+            minutes: number;
+            name: string;
+            opensIncident: boolean;
+            parents: boolean;
+            right?: string;
+            /** @enum {string} */
+            who: "ANY_ADULT" | "LEADING_ADULT" | "SAFEGUARDING_LEAD";
+        };
+        StepEvidence: {
+            /** Format: int32 */
+            files: number;
+            /** Format: int32 */
+            marks: number;
+            /** Format: int32 */
+            minutes: number;
+            /** Format: int32 */
+            present: number;
+            recorded: boolean;
+            /** Format: int32 */
+            signals: number;
+            /** Format: int32 */
+            words: number;
+        };
+        StepNoteRequest: {
+            text: string;
+        };
+        StepPerson: {
+            id: string;
+            name: string;
+            proposed: components["schemas"]["ProposedStep"][];
+        };
+        StepRequest: {
+            act: string;
+            /** Format: int32 */
+            evidenceMinutes?: number;
+            /** Format: int32 */
+            minutes?: number;
+            named?: string;
+            people: string[];
+            right?: string;
+            /** Format: int32 */
+            seen: number;
+            step: string;
+            why?: string;
+        };
+        StepRow: {
+            people: string[];
+            /** @enum {string} */
+            row: "WROTE" | "MICROPHONE_ON" | "DREW";
+        };
+        StepSheet: {
+            evidence: components["schemas"]["StepEvidence"];
+            ladder: components["schemas"]["LadderBody"];
+            /** Format: int32 */
+            latest: number;
+            people: components["schemas"]["StepPerson"][];
+            rows: components["schemas"]["StepRow"][];
+        };
         StopRequest: {
             why?: string;
+        };
+        StoryLine: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            corrects: number;
+            /** @enum {string} */
+            kind: "ACT" | "STEP" | "NOTE" | "DECISION" | "FOLLOW_UP" | "CHANGE";
+            leadOnly: boolean;
+            lesson?: string;
+            /** Format: int32 */
+            lessonEvent: number;
+            /** Format: int32 */
+            number: number;
+            quote?: string;
+            text: string;
         };
         Stretch: {
             /** Format: date-time */
@@ -7697,13 +8441,29 @@ export interface components {
             /** Format: int32 */
             minutes: number;
         };
+        TakenLine: {
+            act: string;
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: int32 */
+            level: number;
+            /** @enum {string} */
+            measure: "WORD" | "REMINDER" | "CURB" | "TO_THE_DOOR" | "OUT_OF_LESSON" | "OUT_OF_SERIES" | "REFERRED";
+            /** Format: int32 */
+            number: number;
+            people: string[];
+            step: string;
+            why: string;
+            withdrawn: boolean;
+        };
         TaskRequest: {
             text?: string;
         };
         TemplateLine: {
             body: string;
             /** @enum {string} */
-            kind: "REMINDER" | "NUDGE" | "CHANGE" | "NEW_LINK" | "INVITATION";
+            kind: "REMINDER" | "NUDGE" | "CHANGE" | "NEW_LINK" | "INVITATION" | "PARENTS" | "WORRY";
             own: boolean;
             places: string[];
             subject: string;
@@ -7744,6 +8504,19 @@ export interface components {
         };
         TitleRequest: {
             title: string;
+        };
+        TodoLine: {
+            /** Format: int32 */
+            incident: number;
+            late: boolean;
+            /** Format: int32 */
+            number: number;
+            title: string;
+            /** Format: date */
+            until: string;
+            what: string;
+            who: string;
+            whoName: string;
         };
         Tried: {
             areas: components["schemas"]["TriedArea"][];
@@ -7915,6 +8688,9 @@ export interface components {
             people?: string[];
             reason?: string;
         };
+        WithdrawRequest: {
+            why: string;
+        };
         WordCheck: {
             /** Format: double */
             bits: number;
@@ -7933,6 +8709,35 @@ export interface components {
         };
         WordRequest: {
             word: string;
+        };
+        WorryLine: {
+            /** @enum {string} */
+            about: "NOTHING_SAID" | "A_PUPIL" | "AN_ADULT";
+            name: string;
+            /** Format: int32 */
+            number: number;
+            person: string;
+            /** Format: date-time */
+            since: string;
+            words: string;
+        };
+        WorryRequest: {
+            /** @enum {string} */
+            about: "NOTHING_SAID" | "A_PUPIL" | "AN_ADULT";
+            leadOnly: boolean;
+            words?: string;
+        };
+        WriteIncidentRequest: {
+            act: string;
+            did: string[];
+            leadOnly: boolean;
+            lesson?: string;
+            /** Format: date-time */
+            moment: string;
+            /** @enum {string} */
+            severity: "SLIGHT" | "MIDDLE" | "GRAVE";
+            suffered: string[];
+            title: string;
         };
         Written: {
             /** Format: date-time */
@@ -7968,6 +8773,25 @@ export interface components {
             line: number;
             message: string;
         };
+        YearBody: {
+            from: {
+                [key: string]: number;
+            };
+            steps: {
+                [key: string]: components["schemas"]["YearStepBody"];
+            };
+        };
+        YearLine: {
+            heads: components["schemas"]["StaffLine"][];
+            own: components["schemas"]["YearBody"];
+            /** Format: int32 */
+            year: number;
+        };
+        YearStepBody: {
+            /** Format: int32 */
+            halfDays: number;
+            parents: boolean;
+        };
     };
     responses: never;
     parameters: never;
@@ -7977,7 +8801,7 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    page_9: {
+    page_11: {
         parameters: {
             query?: never;
             header?: never;
@@ -8223,7 +9047,7 @@ export interface operations {
             };
         };
     };
-    page: {
+    page_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -8243,7 +9067,7 @@ export interface operations {
             };
         };
     };
-    write: {
+    write_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -8263,6 +9087,484 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["CalendarPage"];
+                };
+            };
+        };
+    };
+    page_2: {
+        parameters: {
+            query?: {
+                find?: string;
+                open?: boolean;
+                before?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CasebookPage"];
+                };
+            };
+        };
+    };
+    write_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WriteIncidentRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IncidentMade"];
+                };
+            };
+        };
+    };
+    mine_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TodoLine"][];
+                };
+            };
+        };
+    };
+    people_1: {
+        parameters: {
+            query?: {
+                find?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CasePerson"][];
+                };
+            };
+        };
+    };
+    incident: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                incident: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IncidentPage"];
+                };
+            };
+        };
+    };
+    close_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                incident: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CaseTextRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IncidentPage"];
+                };
+            };
+        };
+    };
+    decide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                incident: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CaseTextRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IncidentPage"];
+                };
+            };
+        };
+    };
+    followUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                incident: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FollowUpRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IncidentPage"];
+                };
+            };
+        };
+    };
+    done: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                incident: number;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FollowUpTextRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IncidentPage"];
+                };
+            };
+        };
+    };
+    later: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                incident: number;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FollowUpTextRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IncidentPage"];
+                };
+            };
+        };
+    };
+    classify: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                incident: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClassifyRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IncidentPage"];
+                };
+            };
+        };
+    };
+    link: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                incident: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LinkRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IncidentPage"];
+                };
+            };
+        };
+    };
+    merge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                incident: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MergeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IncidentMade"];
+                };
+            };
+        };
+    };
+    note_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                incident: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CaseNoteRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IncidentPage"];
+                };
+            };
+        };
+    };
+    parents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                incident: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PupilTextRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IncidentPage"];
+                };
+            };
+        };
+    };
+    part: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                incident: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PartRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IncidentPage"];
+                };
+            };
+        };
+    };
+    reopen_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                incident: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CaseTextRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IncidentPage"];
+                };
+            };
+        };
+    };
+    split: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                incident: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SplitRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IncidentMade"];
+                };
+            };
+        };
+    };
+    talked: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                incident: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PupilTextRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IncidentPage"];
                 };
             };
         };
@@ -8418,7 +9720,7 @@ export interface operations {
             };
         };
     };
-    page_8: {
+    page_10: {
         parameters: {
             query?: never;
             header?: never;
@@ -9688,7 +10990,7 @@ export interface operations {
             };
         };
     };
-    page_7: {
+    page_9: {
         parameters: {
             query?: {
                 ofClass?: string;
@@ -9788,7 +11090,7 @@ export interface operations {
             };
         };
     };
-    note: {
+    note_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -10167,7 +11469,7 @@ export interface operations {
             };
         };
     };
-    page_6: {
+    page_8: {
         parameters: {
             query?: never;
             header?: never;
@@ -10332,7 +11634,7 @@ export interface operations {
             };
         };
     };
-    page_5: {
+    page_7: {
         parameters: {
             query?: never;
             header?: never;
@@ -10348,6 +11650,102 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["KeptAndForgotten"];
+                };
+            };
+        };
+    };
+    page: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LadderPage"];
+                };
+            };
+        };
+    };
+    write: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LadderBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LadderPage"];
+                };
+            };
+        };
+    };
+    writeYear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                year: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["YearBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LadderPage"];
+                };
+            };
+        };
+    };
+    writeHeads: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                year: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HeadsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LadderPage"];
                 };
             };
         };
@@ -11084,6 +12482,31 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    sheet: {
+        parameters: {
+            query?: {
+                people?: string;
+                minutes?: number;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StepSheet"];
                 };
             };
         };
@@ -11980,6 +13403,32 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    mark_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MomentRequest"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -13202,6 +14651,86 @@ export interface operations {
             };
         };
     };
+    step: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StepRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    note: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StepNoteRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WithdrawRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
     stop: {
         parameters: {
             query?: never;
@@ -13404,7 +14933,30 @@ export interface operations {
             };
         };
     };
-    page_4: {
+    seen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
+    page_6: {
         parameters: {
             query?: {
                 kind?: "SIGNED_IN" | "SIGN_IN_FAILED" | "SIGNED_OUT" | "LOOKED" | "TOOK_AWAY" | "CHANGED_ACCOUNT";
@@ -13539,10 +15091,10 @@ export interface operations {
             };
         };
     };
-    page_3: {
+    page_5: {
         parameters: {
             query?: {
-                kind?: "REMINDER" | "NUDGE" | "CHANGE" | "NEW_LINK" | "INVITATION";
+                kind?: "REMINDER" | "NUDGE" | "CHANGE" | "NEW_LINK" | "INVITATION" | "PARENTS" | "WORRY";
                 name?: string;
                 before?: number;
             };
@@ -13588,7 +15140,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                kind: "REMINDER" | "NUDGE" | "CHANGE" | "NEW_LINK" | "INVITATION";
+                kind: "REMINDER" | "NUDGE" | "CHANGE" | "NEW_LINK" | "INVITATION" | "PARENTS" | "WORRY";
             };
             cookie?: never;
         };
@@ -14619,7 +16171,7 @@ export interface operations {
             };
         };
     };
-    write_1: {
+    write_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -15582,6 +17134,32 @@ export interface operations {
             };
         };
     };
+    raise: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorryRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Ordered"];
+                };
+            };
+        };
+    };
     signIn: {
         parameters: {
             query: {
@@ -15714,7 +17292,7 @@ export interface operations {
             };
         };
     };
-    page_2: {
+    page_4: {
         parameters: {
             query: {
                 from: string;
@@ -15952,7 +17530,7 @@ export interface operations {
             };
         };
     };
-    page_1: {
+    page_3: {
         parameters: {
             query?: never;
             header?: never;

@@ -15,7 +15,7 @@ import juricast.core.rules.Rule;
  * @param visits who stands at the door, of needs there
  * @param person whom it is about, if one person
  * @param rule the right that is about to end
- * @param number the message that waits
+ * @param number the message that waits, or the worry
  * @param about the stance or groups that are planned, the signal that is shown, or the group
  */
 public record Need(
@@ -45,6 +45,8 @@ public record Need(
         RECORDING_FAILS,
         /** A recording has been paused for longer than the rule's minutes; the number says how often they passed. */
         RECORDING_PAUSED,
+        /** A pupil said quietly that something is wrong. */
+        WORRY,
         /** A message waits to be read. */
         HELD,
         /** The running order has another stance for now. */

@@ -1,6 +1,7 @@
 package juricast.core.audience;
 
 import static juricast.core.chat.ChatPart.CHAT;
+import static juricast.core.conduct.ConductPart.CONDUCT;
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
 import static juricast.core.recording.RecordingPart.RECORDING;
@@ -15,6 +16,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import juricast.core.chat.HeldWords;
+import juricast.core.conduct.Worry;
 import juricast.core.groups.Apart;
 import juricast.core.groups.GroupsState;
 import juricast.core.identity.PersonId;
@@ -68,6 +70,7 @@ public record Needs(List<Need> list) {
                         atTheDoor(lesson),
                         groups(new Room(plan, lesson, rules, now)),
                         recording(lesson, rules, now),
+                        worries(lesson),
                         held(lesson),
                         stance(new Room(plan, lesson, rules, now)),
                         signals(lesson),
@@ -165,6 +168,14 @@ public record Needs(List<Need> list) {
             long times = Duration.between(pause.at(), now).toMillis() / each.toMillis();
             return pause.at().plus(each.multipliedBy(times + 1));
         });
+    }
+
+    /** Those for the safeguarding lead alone are no need of the lesson's adults. */
+    private static Stream<Need> worries(LessonState lesson) {
+        return lesson.of(CONDUCT).open().stream().filter(Worry::isForAdults).map(one -> Need.of(
+                        Need.Kind.WORRY, one.since())
+                .of(one.raised().person())
+                .numbered(one.number()));
     }
 
     private static Stream<Need> held(LessonState lesson) {

@@ -52,6 +52,8 @@ public sealed interface DoorEvent extends LessonEvent {
 
         R removed(Removed event);
 
+        R sentToDoor(SentToDoor event);
+
         R keptBack(KeptBack event);
 
         R dismissed(Dismissed event);
@@ -177,6 +179,14 @@ public sealed interface DoorEvent extends LessonEvent {
         @Override
         public <R> R visiting(Visits<R> cases) {
             return cases.removed(this);
+        }
+    }
+
+    /** A person was put out of the room, to wait at the door. @param until when they come in again by themselves, if they do */
+    record SentToDoor(PersonId person, Optional<Instant> until, PersonId by, Instant at) implements Visiting {
+        @Override
+        public <R> R visiting(Visits<R> cases) {
+            return cases.sentToDoor(this);
         }
     }
 

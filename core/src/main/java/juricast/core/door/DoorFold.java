@@ -10,6 +10,7 @@ import juricast.core.entry.Reason;
 import juricast.core.entry.ReasonCode;
 import juricast.core.entry.Verdict;
 import juricast.core.identity.DeviceId;
+import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
 import juricast.core.live.Removal;
@@ -62,7 +63,7 @@ record DoorFold(DoorState was) implements DoorEvent.Cases<DoorState> {
     @Override
     public DoorState admitted(DoorEvent.Admitted event) {
         return was.with(was.all().changed(event.visit(), visit -> visit.admitted(event.person(), event.role())))
-                .with(was.known().wasIn(event.person()));
+                .with(was.known().wasIn(event.person()).inAgain(event.person()));
     }
 
     @Override
@@ -102,16 +103,30 @@ record DoorFold(DoorState was) implements DoorEvent.Cases<DoorState> {
 
     @Override
     public DoorState removed(DoorEvent.Removed event) {
-        Set<DeviceId> devices = was.visitsOf(event.person()).stream()
-                .filter(visit -> visit.status() == Visit.Status.IN)
-                .map(visit -> visit.arrival().device())
-                .collect(Collectors.toSet());
-        var removal = new Removal(event.person(), devices, event.why(), event.by(), event.at());
+        var removal = new Removal(event.person(), devicesIn(event.person()), event.why(), event.by(), event.at());
         return was.with(was.all()
                         .each(visit -> visit.status() == Visit.Status.IN && visit.isOf(event.person())
                                 ? visit.with(Visit.Status.REMOVED)
                                 : visit))
-                .with(was.known().removed(removal));
+                .with(was.known().removed(removal).inAgain(event.person()));
+    }
+
+    @Override
+    public DoorState sentToDoor(DoorEvent.SentToDoor event) {
+        var sent = new SentOut(event.person(), devicesIn(event.person()), event.until());
+        var verdict = new Verdict(Outcome.WAIT, List.of(new Reason(ReasonCode.SENT_TO_DOOR, List.of(event.person()))));
+        return was.with(was.all()
+                        .each(visit -> visit.status() == Visit.Status.IN && visit.isOf(event.person())
+                                ? visit.with(verdict).with(Visit.Status.WAITING)
+                                : visit))
+                .with(was.known().sent(sent));
+    }
+
+    private Set<DeviceId> devicesIn(PersonId person) {
+        return was.visitsOf(person).stream()
+                .filter(visit -> visit.status() == Visit.Status.IN)
+                .map(visit -> visit.arrival().device())
+                .collect(Collectors.toSet());
     }
 
     @Override

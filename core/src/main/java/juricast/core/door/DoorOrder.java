@@ -38,6 +38,8 @@ public sealed interface DoorOrder extends LessonOrder {
 
         R remove(Remove order);
 
+        R sendToDoor(SendToDoor order);
+
         R allowBack(AllowBack order);
 
         R noticeSweep(NoticeSweep order);
@@ -136,6 +138,14 @@ public sealed interface DoorOrder extends LessonOrder {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.remove(this);
+        }
+    }
+
+    /** An adult puts a pupil out of the room, to wait at the door; it is no removal (need G7). */
+    record SendToDoor(PersonId person, PersonId by) implements DoorOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.sendToDoor(this);
         }
     }
 

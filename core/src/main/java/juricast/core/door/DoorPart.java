@@ -6,7 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import juricast.core.entry.ReasonCode;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
@@ -156,9 +156,22 @@ public final class DoorPart implements Part<DoorState, DoorOrder, DoorEvent> {
                 .toList();
     }
 
-    /** When those who came too early may come in. */
+    /** When those who came too early, or were sent to the door for a time, may come in. */
     @Override
     public Optional<Instant> due(DoorState is, Room room) {
+        return Stream.concat(tooEarly(is, room), sentUntil(is)).min(Instant::compareTo);
+    }
+
+    private static Stream<Instant> sentUntil(DoorState is) {
+        return is.waiting().stream()
+                .filter(visit -> visit.verdict().has(ReasonCode.SENT_TO_DOOR))
+                .flatMap(visit -> is.sentToDoor().values().stream()
+                        .filter(one -> visit.isOf(one.person())
+                                || one.devices().contains(visit.arrival().device()))
+                        .flatMap(one -> one.until().stream()));
+    }
+
+    private static Stream<Instant> tooEarly(DoorState is, Room room) {
         return is.waiting().stream()
                 .filter(visit -> visit.verdict().has(ReasonCode.TOO_EARLY))
                 .map(visit -> room.plan()
@@ -167,7 +180,6 @@ public final class DoorPart implements Part<DoorState, DoorOrder, DoorEvent> {
                         .minus(room.rules()
                                 .atDoor(visit.arrival().hasAccount())
                                 .value(Catalogue.EARLY_MINUTES, visit.role(), room.now())
-                                .length()))
-                .collect(Collectors.minBy(Instant::compareTo));
+                                .length()));
     }
 }

@@ -173,6 +173,17 @@ record DoorRules(DoorState is, Room room) implements DoorOrder.Cases<Decision> {
     }
 
     @Override
+    public Decision sendToDoor(DoorOrder.SendToDoor order) {
+        return room.who().adult(order.by(), Catalogue.TAKE_STEPS).orElseGet(() -> {
+            boolean isIn = is.visitsOf(order.person()).stream().anyMatch(visit -> visit.status() == Visit.Status.IN);
+            if (room.who().isAdult(order.person()) || !isIn) {
+                return Refusal.of(NOT_PRESENT, order.person());
+            }
+            return done(SendingOut.toDoor(room, order.person(), order.by()));
+        });
+    }
+
+    @Override
     public Decision allowBack(DoorOrder.AllowBack order) {
         return room.who().adult(order.by(), Catalogue.HELP_DOOR).orElseGet(() -> {
             if (is.removal(order.person()).isEmpty()) {

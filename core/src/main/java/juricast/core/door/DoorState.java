@@ -163,6 +163,11 @@ public record DoorState(Course course, Visits all, Known known, Optional<Instant
         return Optional.ofNullable(known.removals().get(person));
     }
 
+    /** Who was sent back to the door and has not come in since. */
+    public Map<PersonId, SentOut> sentToDoor() {
+        return known.sent();
+    }
+
     /** Devices that went from door to door of the school, as this lesson was told. */
     public Map<DeviceId, DoorEvent.SweepNoticed> sweeps() {
         return known.sweeps();
@@ -211,6 +216,13 @@ public record DoorState(Course course, Visits all, Known known, Optional<Instant
                 plan.classList(),
                 rules,
                 new Doorway.Inside(anAdultIsIn(), isOver(), present(), occupants()),
-                new Doorway.Refused(removed, turnedAway, sweeps().keySet()));
+                new Doorway.Refused(
+                        removed,
+                        turnedAway,
+                        sweeps().keySet(),
+                        known.sent().values().stream()
+                                .map(one -> new Doorway.Sent(one.person(), one.devices(), one.until()))
+                                .toList(),
+                        plan.conduct().out()));
     }
 }

@@ -1,7 +1,9 @@
 package juricast.core.entry;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.Member;
@@ -32,8 +34,24 @@ public record Doorway(Span planned, List<Member> list, LiveRules rules, Inside i
      * @param removed who was removed and not allowed back, with the devices they used
      * @param turnedAway devices that an adult turned away
      * @param sweeping devices that went from door to door of the school
+     * @param sent who was sent back to the door
+     * @param outOfSeries who is not let in until somebody has talked
      */
-    public record Refused(Map<PersonId, Set<DeviceId>> removed, Set<DeviceId> turnedAway, Set<DeviceId> sweeping) {}
+    public record Refused(
+            Map<PersonId, Set<DeviceId>> removed,
+            Set<DeviceId> turnedAway,
+            Set<DeviceId> sweeping,
+            List<Sent> sent,
+            Set<PersonId> outOfSeries) {
+        public static final Refused NOBODY = new Refused(Map.of(), Set.of(), Set.of(), List.of(), Set.of());
+    }
+
+    /** Somebody sent back to the door. @param until when they come in again by themselves, if they do */
+    public record Sent(PersonId person, Set<DeviceId> devices, Optional<Instant> until) {
+        boolean isOver(Instant now) {
+            return until.filter(end -> !now.isBefore(end)).isPresent();
+        }
+    }
 
     /** The same with the rules as they are for who arrives: some count only with, or without, an account of the school. */
     Doorway asFor(Arrival arrival) {

@@ -31,6 +31,8 @@ public final class Entry {
             Entry::lessonIsOver,
             Entry::linkIsRetired,
             Entry::removedEarlier,
+            Entry::outOfSeries,
+            Entry::sentToDoor,
             Entry::noVisitors,
             Entry::turnedAwayEarlier,
             Entry::sweep,
@@ -66,6 +68,12 @@ public final class Entry {
 
         Role role() {
             return member().map(Member::role).orElse(Role.PUPIL);
+        }
+
+        /** Whether this person is meant, or one of several who may be. */
+        boolean mayBe(PersonId person) {
+            return match.certainty() != Certainty.NONE
+                    && match.candidates().stream().anyMatch(one -> one.person().equals(person));
         }
 
         PersonId[] people() {
@@ -110,10 +118,25 @@ public final class Entry {
 
     /** By account or name, or by device: a removed pupil does not come back under another name (need G2). */
     private static boolean isSame(Map.Entry<PersonId, Set<DeviceId>> removed, Arrival arrival, Known known) {
-        return known.match().certainty() != Certainty.NONE
-                        && known.match().candidates().stream()
-                                .anyMatch(one -> one.person().equals(removed.getKey()))
-                || removed.getValue().contains(arrival.device());
+        return known.mayBe(removed.getKey()) || removed.getValue().contains(arrival.device());
+    }
+
+    private static Optional<Reason> outOfSeries(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        PersonId[] out =
+                doorway.refused().outOfSeries().stream().filter(known::mayBe).toArray(PersonId[]::new);
+        return out.length == 0 ? Optional.empty() : Optional.of(Reason.of(ReasonCode.OUT_OF_SERIES, out));
+    }
+
+    private static Optional<Reason> sentToDoor(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        return sent(arrival, known, doorway)
+                .filter(one -> !one.isOver(now))
+                .map(one -> Reason.of(ReasonCode.SENT_TO_DOOR, one.person()));
+    }
+
+    private static Optional<Doorway.Sent> sent(Arrival arrival, Known known, Doorway doorway) {
+        return doorway.refused().sent().stream()
+                .filter(one -> known.mayBe(one.person()) || one.devices().contains(arrival.device()))
+                .findFirst();
     }
 
     /** Who was invited before the rules closed the door to visitors does not come in either (need B8). */
@@ -192,7 +215,12 @@ public final class Entry {
         Door door = doorway.rules().value(Catalogue.DOOR, known.role(), now);
         return switch (door) {
             case SHUT -> Optional.of(Reason.of(ReasonCode.DOOR_SHUT));
-            case KNOCK -> Optional.of(Reason.of(ReasonCode.DOOR_KNOCK));
+                // Whose time at the door is over was let in before: nobody has to admit them once more.
+            case KNOCK -> sent(arrival, known, doorway)
+                            .filter(one -> one.isOver(now))
+                            .isPresent()
+                    ? Optional.empty()
+                    : Optional.of(Reason.of(ReasonCode.DOOR_KNOCK));
             case OPEN -> Optional.empty();
         };
     }

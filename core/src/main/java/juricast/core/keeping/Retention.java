@@ -40,6 +40,8 @@ public enum Retention {
     RECORDINGS(Catalogue.RECORDING_KEPT, true, event -> false),
     /** A lesson's register with corrections, signatures and logs from elsewhere, and with it all that its record says of anybody. */
     REGISTERS(Catalogue.REGISTER_KEPT, true, event -> true),
+    /** Incidents, from when they were closed. */
+    INCIDENTS(Catalogue.INCIDENTS_KEPT, false, event -> false),
     /** Messages that went out. */
     MESSAGES(Catalogue.MESSAGES_KEPT, false, event -> false),
     /** Sign-ins, and who looked at what. */

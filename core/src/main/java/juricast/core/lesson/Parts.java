@@ -4,6 +4,7 @@ import java.util.List;
 import juricast.core.board.BoardPart;
 import juricast.core.chat.ChatPart;
 import juricast.core.clocks.ClocksPart;
+import juricast.core.conduct.ConductPart;
 import juricast.core.door.DoorPart;
 import juricast.core.ending.EndingPart;
 import juricast.core.groups.GroupsPart;
@@ -36,6 +37,7 @@ public final class Parts {
             SlatesPart.SLATES,
             NoticesPart.NOTICES,
             MeritsPart.MERITS,
+            ConductPart.CONDUCT,
             EndingPart.ENDING);
 
     /** A lesson in which nothing has happened yet. */

@@ -10,6 +10,8 @@ public final class Limits {
     public static final int NAME = 80;
     /** Characters of the reason of a removal. */
     public static final int REASON = 500;
+    /** Characters of a note to a step or an incident, and of a worry. */
+    public static final int NOTE = 2000;
     /** The longest pass or curb. */
     public static final Duration LOAN = Duration.ofMinutes(120);
     /**

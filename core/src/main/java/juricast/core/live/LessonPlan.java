@@ -9,6 +9,7 @@ import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
+import juricast.core.ladder.Conduct;
 import juricast.core.time.Span;
 
 /**
@@ -22,6 +23,7 @@ import juricast.core.time.Span;
  * @param wishes what its class keeps for making groups
  * @param consents what was said about recording its people
  * @param welcome how arriving people are welcomed
+ * @param conduct the school's ladder, and what its pupils bring along
  */
 public record LessonPlan(
         LessonId lesson,
@@ -34,7 +36,8 @@ public record LessonPlan(
         Beside beside,
         Wishes wishes,
         Consents consents,
-        Optional<Welcome> welcome) {
+        Optional<Welcome> welcome,
+        Conduct conduct) {
     /**
      * People beside those of the lesson.
      *
@@ -67,37 +70,50 @@ public record LessonPlan(
                 Beside.NOBODY,
                 Wishes.NONE,
                 Consents.NONE,
-                Optional.empty());
+                Optional.empty(),
+                Conduct.USUAL);
     }
 
     /** The same with what is planned and watched in it. */
     public LessonPlan with(RunningOrder planned, WatchedWords words) {
-        return new LessonPlan(lesson, title, time, members, planned, words, sequel, beside, wishes, consents, welcome);
+        return new LessonPlan(
+                lesson, title, time, members, planned, words, sequel, beside, wishes, consents, welcome, conduct);
     }
 
     /** The same with what follows it. */
     public LessonPlan before(Sequel next) {
-        return new LessonPlan(lesson, title, time, members, order, watched, next, beside, wishes, consents, welcome);
+        return new LessonPlan(
+                lesson, title, time, members, order, watched, next, beside, wishes, consents, welcome, conduct);
     }
 
     /** The same with others as its members, and who is beside them. */
     public LessonPlan of(List<Member> others, Beside besides) {
-        return new LessonPlan(lesson, title, time, others, order, watched, sequel, besides, wishes, consents, welcome);
+        return new LessonPlan(
+                lesson, title, time, others, order, watched, sequel, besides, wishes, consents, welcome, conduct);
     }
 
     /** The same with what its class keeps for making groups. */
     public LessonPlan wishing(Wishes kept) {
-        return new LessonPlan(lesson, title, time, members, order, watched, sequel, beside, kept, consents, welcome);
+        return new LessonPlan(
+                lesson, title, time, members, order, watched, sequel, beside, kept, consents, welcome, conduct);
     }
 
     /** The same with what was said about recording its people. */
     public LessonPlan consenting(Consents said) {
-        return new LessonPlan(lesson, title, time, members, order, watched, sequel, beside, wishes, said, welcome);
+        return new LessonPlan(
+                lesson, title, time, members, order, watched, sequel, beside, wishes, said, welcome, conduct);
     }
 
     /** The same with how arriving people are welcomed. */
     public LessonPlan welcoming(Optional<Welcome> words) {
-        return new LessonPlan(lesson, title, time, members, order, watched, sequel, beside, wishes, consents, words);
+        return new LessonPlan(
+                lesson, title, time, members, order, watched, sequel, beside, wishes, consents, words, conduct);
+    }
+
+    /** The same with a ladder, and what its pupils bring along. */
+    public LessonPlan meeting(Conduct how) {
+        return new LessonPlan(
+                lesson, title, time, members, order, watched, sequel, beside, wishes, consents, welcome, how);
     }
 
     /** Whether this person is a safeguarding lead of the school. */

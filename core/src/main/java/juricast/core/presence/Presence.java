@@ -108,13 +108,22 @@ public final class Presence {
 
         @Override
         public Void removed(DoorEvent.Removed event) {
+            return putOut(event.person(), event.at());
+        }
+
+        private Void putOut(PersonId person, Instant at) {
             for (VisitId visit : List.copyOf(entered)) {
-                if (event.person().equals(people.get(visit))) {
-                    stayEnds(visit, event.at());
+                if (person.equals(people.get(visit))) {
+                    stayEnds(visit, at);
                     entered.remove(visit);
                 }
             }
             return null;
+        }
+
+        @Override
+        public Void sentToDoor(DoorEvent.SentToDoor event) {
+            return putOut(event.person(), event.at());
         }
 
         @Override

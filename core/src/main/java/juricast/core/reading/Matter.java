@@ -55,6 +55,12 @@ public enum Matter {
     MESSAGES(ADULT, LEAD),
     /** The words of an invitation: they hold a way in that is somebody's own. */
     INVITATIONS(SELF, LEAD),
+    /** An incident with its evidence, steps, notes and follow-ups; never by those it is about. */
+    INCIDENT(ADULT, COVER, YEAR, ASKED, LEAD),
+    /** What of an incident is kept for safeguarding leads; never by those it is about. */
+    INCIDENT_FOR_LEADS(LEAD),
+    /** Patterns across classes, and whether like acts are met alike. */
+    FAIRNESS(LEAD),
     /** All lessons that run now. */
     CORRIDOR(LEAD),
     /** What is kept how long, what goes next and what went; all that is kept about one pupil. */

@@ -13,8 +13,9 @@ import juricast.core.identity.PersonId;
  * @param post what they are at the school
  * @param adultOf classes of which they are in charge now
  * @param covers lessons in which they are in charge without being an adult of the class
+ * @param headOf years whose head they are
  */
-public record Reader(PersonId who, Post post, Set<ClassId> adultOf, Set<LessonId> covers) {
+public record Reader(PersonId who, Post post, Set<ClassId> adultOf, Set<LessonId> covers, Set<Integer> headOf) {
     public enum Post {
         LEAD,
         STAFF,
@@ -24,10 +25,11 @@ public record Reader(PersonId who, Post post, Set<ClassId> adultOf, Set<LessonId
     public Reader {
         adultOf = Set.copyOf(adultOf);
         covers = Set.copyOf(covers);
+        headOf = Set.copyOf(headOf);
     }
 
     public boolean mayRead(Matter matter, About about) {
-        return !Collections.disjoint(matter.ties(), ties(about));
+        return !about.incident().concerned().contains(who) && !Collections.disjoint(matter.ties(), ties(about));
     }
 
     /** Whether they may read it of every class, also of those that come. */
@@ -35,7 +37,8 @@ public record Reader(PersonId who, Post post, Set<ClassId> adultOf, Set<LessonId
         return mayRead(matter, About.SCHOOL);
     }
 
-    Set<Tie> ties(About about) {
+    /** How they stand to it. */
+    public Set<Tie> ties(About about) {
         var ties = EnumSet.noneOf(Tie.class);
         if (about.person().filter(who::equals).isPresent()) {
             ties.add(Tie.SELF);
@@ -47,6 +50,12 @@ public record Reader(PersonId who, Post post, Set<ClassId> adultOf, Set<LessonId
             }
             if (about.lesson().filter(covers::contains).isPresent()) {
                 ties.add(Tie.COVER);
+            }
+            if (!Collections.disjoint(headOf, about.incident().years())) {
+                ties.add(Tie.YEAR);
+            }
+            if (about.incident().asked().contains(who)) {
+                ties.add(Tie.ASKED);
             }
         }
         if (post == Post.LEAD) {

@@ -8,6 +8,10 @@ public enum Tie {
     ADULT,
     /** They are in charge of this one lesson, in place of those of the class or beside them. */
     COVER,
+    /** They are the head of the year of one of the classes. */
+    YEAR,
+    /** They were asked to do something about it, or did. */
+    ASKED,
     /** They work at the school. */
     STAFF,
     /** They are the safeguarding lead. */

@@ -13,6 +13,7 @@ public enum Area {
     GROUPS("Groups", "Small rooms, and the adults in them."),
     LINKS("Links and words", "The way to the door."),
     SUPERVISION("Supervision", "No pupil without an adult, no adult without eyes on them."),
+    CONDUCT("Conduct", "How a disturbance is met, and how a pupil can say that something is wrong."),
     HELPING("Helping hands", "What others may do for the lead adult, and until when."),
     REGISTER("Register", "What counts as present, late and absent."),
     ACCOUNTS("Accounts and records", "How one signs in, and what is kept about who looked.");

@@ -802,6 +802,75 @@ public final class Catalogue {
             .enforced(IN_THE_INSPECTION)
             .ofWholeLesson(new Minutes(5));
 
+    public static final Rule<Permission> TAKE_STEPS = rule("conduct.steps", CONDUCT, ValueType.PERMISSION)
+            .titled("Take steps of the ladder")
+            .meaning(
+                    "Whether an adult may take the school's measured steps against a pupil; some steps ask for more by themselves.")
+            .because("Who was there and saw it can act at once.")
+            .pupilsCallIt("take steps when somebody disturbs")
+            .enforced(IN_THE_LESSON)
+            .usual(LEAD_ADULT, OPEN)
+            .usual(SECOND_ADULT, OPEN)
+            .written();
+
+    public static final Rule<Count> STEPS_ABOVE = rule(
+                    "conduct.steps-above", CONDUCT, ValueType.fewerAreStricter(0, 12, Unit.STEPS))
+            .titled("Steps above the proposed one, at most")
+            .meaning(
+                    "How far above the proposed step an adult may go, with a reason; further only the safeguarding lead.")
+            .because("Like acts should be met alike, and a heat of the moment should have a bound.")
+            .pupilsCallIt("how much harder than usual a step may be")
+            .enforced(IN_THE_LESSON)
+            .ofWholeLesson(new Count(12));
+
+    public static final Rule<Choice> BACK_FROM_DOOR = rule(
+                    "conduct.back-from-door", CONDUCT, ValueType.strictToLoose("adult", "minutes"))
+            .titled("Coming in again when sent to the door")
+            .meaning("By an adult alone, or also by themselves after some minutes.")
+            .because("A few minutes to calm down are no removal; some want a word first.")
+            .pupilsCallIt("coming in again when you were sent to the door")
+            .enforced(AT_THE_DOOR)
+            .ofWholeLesson(new Choice("adult"));
+
+    public static final Rule<Minutes> DOOR_MINUTES = rule(
+                    "conduct.door-minutes", CONDUCT, ValueType.moreMinutesAreStricter(1, 60))
+            .titled("Minutes at the door, when sent there")
+            .meaning(
+                    "After how many minutes a pupil who was sent to the door comes in by themselves, where the rules let them.")
+            .because("Long enough to calm down, short enough to go on learning.")
+            .pupilsCallIt("how long you wait when you were sent to the door")
+            .enforced(AT_THE_DOOR)
+            .ofWholeLesson(new Minutes(5));
+
+    public static final Rule<Choice> WORRIES_READ = rule(
+                    "conduct.worries", CONDUCT, ValueType.strictToLoose("lead", "adults"))
+            .titled("Who reads a worry that a pupil raises")
+            .meaning(
+                    "The safeguarding lead alone, or the adults of the lesson too. A worry about an adult is always for the safeguarding lead alone.")
+            .because("A child who tells must know who will read it.")
+            .pupilsCallIt("who reads it when you say that something is wrong")
+            .enforced(IN_THE_LESSON)
+            .ofWholeLesson(new Choice("adults"));
+
+    public static final Rule<Count> HELD_AFTER = rule(
+                    "conduct.held-days", CONDUCT, ValueType.moreAreStricter(0, 3650, Unit.DAYS))
+            .titled("How long evidence is held after an incident is closed")
+            .meaning(
+                    "Days for which nothing that an incident rests on is erased after it was closed; as long as it is open, nothing is.")
+            .because("Somebody may ask again when it seemed to be over.")
+            .pupilsCallIt("how long what happened is kept after it was settled")
+            .enforced(IN_THE_RECORD)
+            .ofWholeLesson(new Count(90));
+
+    public static final Rule<Count> INCIDENTS_KEPT = rule(
+                    "conduct.kept-days", CONDUCT, ValueType.fewerAreStricter(30, 9125, Unit.DAYS))
+            .titled("How long incidents are kept")
+            .meaning("Days after an incident was closed, then what it says is erased; that there was one is not.")
+            .because("A child grows up, and a file should not grow with it for ever.")
+            .pupilsCallIt("how long the school remembers an incident")
+            .enforced(IN_THE_RECORD)
+            .ofWholeLesson(new Count(1095));
+
     public static final Rule<Permission> HELP_DOOR = rule("help.door", HELPING, ValueType.PERMISSION)
             .titled("Help at the door")
             .meaning(

@@ -35,7 +35,8 @@ public abstract class ValueType<V extends Value> {
         MESSAGES,
         BITS,
         LETTERS,
-        PERCENT
+        PERCENT,
+        STEPS
     }
 
     private final Class<V> kind;

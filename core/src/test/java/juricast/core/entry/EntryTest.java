@@ -35,6 +35,8 @@ class EntryTest {
     private final Map<PersonId, Set<DeviceId>> removed = new java.util.HashMap<>();
     private Set<DeviceId> turnedAway = Set.of();
     private Set<DeviceId> sweeping = Set.of();
+    private List<Doorway.Sent> sent = List.of();
+    private Set<PersonId> out = Set.of();
     private final List<Setting> settings = new ArrayList<>();
 
     @Test
@@ -43,6 +45,31 @@ class EntryTest {
 
         assertThat(verdict("Ines Carrow"))
                 .isEqualTo(new Verdict(Outcome.ADMIT, List.of(Reason.of(ON_CLASS_LIST, INES))));
+    }
+
+    @Test
+    void who_is_out_of_the_series_is_turned_away_by_name_and_account_until_somebody_has_talked() {
+        set("entry.door=open");
+        out = Set.of(JORY);
+
+        assertThat(codes(verdict("Jory Pell"))).startsWith(OUT_OF_SERIES);
+        assertThat(verdict("Jory Pell").outcome()).isEqualTo(Outcome.TURN_AWAY);
+        assertThat(verdict("Ines Carrow").outcome()).isEqualTo(Outcome.ADMIT);
+    }
+
+    @Test
+    void who_was_sent_to_the_door_waits_also_under_another_name_on_the_same_device_until_the_time_is_over() {
+        sent = List.of(new Doorway.Sent(JORY, Set.of(new DeviceId("tablet")), Optional.of(TEN.plusSeconds(300))));
+
+        assertThat(codes(verdict("Jory Pell"))).contains(SENT_TO_DOOR, DOOR_KNOCK);
+        assertThat(codes(verdict("Ines Carrow"))).as("by the device").contains(SENT_TO_DOOR);
+
+        sent = List.of(new Doorway.Sent(JORY, Set.of(), Optional.of(TEN)));
+        assertThat(verdict("Jory Pell").outcome())
+                .as("who was in before is not admitted twice")
+                .isEqualTo(Outcome.ADMIT);
+        set("entry.door=shut");
+        assertThat(codes(verdict("Jory Pell"))).contains(DOOR_SHUT);
     }
 
     @Test
@@ -227,7 +254,7 @@ class EntryTest {
                 list,
                 LiveRules.of(Rulebook.of(settings)),
                 new Doorway.Inside(adultIsIn, over, present, present.size()),
-                new Doorway.Refused(removed, turnedAway, sweeping));
+                new Doorway.Refused(removed, turnedAway, sweeping, sent, out));
     }
 
     private void set(String... values) {

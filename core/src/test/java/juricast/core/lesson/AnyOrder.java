@@ -14,6 +14,8 @@ import juricast.core.chat.ChatOrder;
 import juricast.core.chat.Readers;
 import juricast.core.chat.SentFile;
 import juricast.core.clocks.ClocksOrder;
+import juricast.core.conduct.ConductOrder;
+import juricast.core.conduct.Worry;
 import juricast.core.door.DoorOrder;
 import juricast.core.drawing.Drawing;
 import juricast.core.ending.EndingOrder;
@@ -184,6 +186,21 @@ final class AnyOrder {
                 new NoticesOrder.PutUp("Books on page 9", by),
                 new NoticesOrder.TakeDown(1 + who * 9, by),
                 new MeritsOrder.TakeBack(1 + who * 9, by),
+                new DoorOrder.SendToDoor(pupil, by),
+                new ConductOrder.TakeStep(
+                        List.of(pupil),
+                        "insult",
+                        List.of("word", "curb", "door", "out", "series").get((whom + who) % 5),
+                        ConductOrder.How.USUAL,
+                        "again",
+                        minutes(5),
+                        1000,
+                        by),
+                new ConductOrder.Note(1 + who * 8, "was upset", by),
+                new ConductOrder.Withdraw(1 + who * 8, "the wrong pupil", by),
+                new ConductOrder.MarkMoment("look at this", by),
+                new ConductOrder.RaiseWorry(visit, Worry.About.values()[who % 3], "something is wrong", whom % 2 == 0),
+                new ConductOrder.SettleWorry(1 + who * 8, by),
                 new BoardOrder.Wipe(who % 2 == 0 ? Optional.of(pupil) : Optional.empty(), Optional.empty(), by),
                 new MaterialOrder.HandOut(by, "Chart", "page 4"),
                 new MaterialOrder.TakeBack(1 + who * 5, by),

@@ -23,6 +23,7 @@ import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
+import juricast.core.ladder.Conduct;
 import juricast.core.live.LessonEvent;
 import juricast.core.live.LessonOrder;
 import juricast.core.live.LessonPlan;
@@ -134,6 +135,12 @@ public final class LiveLesson {
     public LiveLesson consent(PersonId person, Consent.Said said) {
         return consent(
                 new Consent(person, said, Consent.Giver.PARENT, "form 4", at("00:00"), Setting.FOR_EVER, at("00:00")));
+    }
+
+    /** With the school's ladder and what its pupils bring along. */
+    public LiveLesson meeting(Conduct conduct) {
+        plan = plan.meeting(conduct);
+        return this;
     }
 
     public LiveLesson consent(Consent one) {

@@ -3,6 +3,7 @@ package juricast.core.reading;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.HashSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import juricast.core.identity.ClassId;
@@ -27,7 +28,7 @@ class ReaderTest {
     private static final PersonId INES = new PersonId("ines");
 
     private static Reader staff(Set<ClassId> adultOf, Set<LessonId> covers) {
-        return new Reader(new PersonId("orla"), Post.STAFF, adultOf, covers);
+        return new Reader(new PersonId("orla"), Post.STAFF, adultOf, covers, Set.of());
     }
 
     @Test
@@ -62,7 +63,7 @@ class ReaderTest {
                 .isTrue();
         assertThat(orla.mayRead(Matter.INVITATIONS, About.person(INES, Set.of(TIDAL))))
                 .isFalse();
-        assertThat(new Reader(INES, Post.PUPIL, Set.of(), Set.of())
+        assertThat(new Reader(INES, Post.PUPIL, Set.of(), Set.of(), Set.of())
                         .mayRead(Matter.INVITATIONS, About.person(INES, Set.of(TIDAL))))
                 .isTrue();
     }
@@ -78,17 +79,18 @@ class ReaderTest {
     @Property
     void the_lead_reads_everything_but_what_is_only_somebodys_own(
             @ForAll Matter matter, @ForAll("abouts") About about, @ForAll("readers") Reader any) {
-        var lead = new Reader(any.who(), Post.LEAD, any.adultOf(), any.covers());
+        var lead = new Reader(any.who(), Post.LEAD, any.adultOf(), any.covers(), Set.of());
 
         assertThat(lead.mayRead(matter, about))
-                .isEqualTo(matter != Matter.OWN_PAGE || about.person().equals(Optional.of(lead.who())));
+                .isEqualTo((matter != Matter.OWN_PAGE || about.person().equals(Optional.of(lead.who())))
+                        && !about.incident().concerned().contains(lead.who()));
     }
 
     @Property
     void a_pupil_reads_nothing_but_what_is_about_them(
             @ForAll Matter matter, @ForAll("abouts") About about, @ForAll("readers") Reader any) {
         // Also one who is kept as an adult of a class, or in a lesson, by some mistake.
-        var pupil = new Reader(any.who(), Post.PUPIL, any.adultOf(), any.covers());
+        var pupil = new Reader(any.who(), Post.PUPIL, any.adultOf(), any.covers(), Set.of());
 
         if (pupil.mayRead(matter, about)) {
             assertThat(about.person()).contains(pupil.who());
@@ -100,15 +102,46 @@ class ReaderTest {
             @ForAll Matter matter, @ForAll("abouts") About about, @ForAll("readers") Reader before) {
         var left = new HashSet<>(before.adultOf());
         left.removeAll(about.classes());
-        var after = new Reader(before.who(), before.post(), left, Set.of());
+        var after = new Reader(before.who(), before.post(), left, Set.of(), Set.of());
 
         assertThat(after.mayRead(matter, about) && !before.mayRead(matter, about))
                 .isFalse();
         if (after.post() == Post.STAFF
                 && !matter.ties().contains(Tie.STAFF)
-                && !about.person().equals(Optional.of(after.who()))) {
+                && !about.person().equals(Optional.of(after.who()))
+                && !about.incident().asked().contains(after.who())) {
             assertThat(after.mayRead(matter, about)).isFalse();
         }
+    }
+
+    @Property
+    void nobody_reads_an_incident_about_themselves_and_what_the_table_does_not_give_is_not_read(
+            @ForAll("abouts") About about, @ForAll("readers") Reader reader) {
+        for (Matter matter : List.of(Matter.INCIDENT, Matter.INCIDENT_FOR_LEADS)) {
+            if (reader.mayRead(matter, about)) {
+                assertThat(about.incident().concerned()).doesNotContain(reader.who());
+                assertThat(reader.ties(about)).containsAnyElementsOf(matter.ties());
+                assertThat(reader.post()).isNotEqualTo(Post.PUPIL);
+            }
+        }
+        assertThat(reader.mayRead(Matter.INCIDENT_FOR_LEADS, about) && reader.post() != Post.LEAD)
+                .isFalse();
+    }
+
+    @Test
+    void a_head_of_year_reads_incidents_of_that_year_and_who_is_asked_to_do_something_the_one_it_is_about() {
+        var about = About.incident(
+                Set.of(TIDAL),
+                Optional.empty(),
+                new About.OfIncident(Set.of(8), Set.of(INES), Set.of(new PersonId("tam"))));
+        var head = new Reader(new PersonId("orla"), Post.STAFF, Set.of(), Set.of(), Set.of(8));
+        var asked = new Reader(new PersonId("tam"), Post.STAFF, Set.of(), Set.of(), Set.of());
+
+        assertThat(head.mayRead(Matter.INCIDENT, about)).isTrue();
+        assertThat(head.mayRead(Matter.INCIDENT_FOR_LEADS, about)).isFalse();
+        assertThat(asked.mayRead(Matter.INCIDENT, about)).isTrue();
+        assertThat(staff(Set.of(ORCHARD), Set.of(MONDAY)).mayRead(Matter.INCIDENT, about))
+                .isFalse();
     }
 
     @Property
@@ -125,14 +158,29 @@ class ReaderTest {
                         people(),
                         Arbitraries.of(Post.class),
                         classes(),
-                        Arbitraries.of(MONDAY, TUESDAY).set())
+                        Arbitraries.of(MONDAY, TUESDAY).set(),
+                        years())
                 .as(Reader::new);
     }
 
     @Provide
     Arbitrary<About> abouts() {
-        return Combinators.combine(classes(), Arbitraries.of(MONDAY, TUESDAY).optional(), people().optional())
-                .as(About::new);
+        return Combinators.combine(
+                        classes(), Arbitraries.of(MONDAY, TUESDAY).optional(), people().optional(), ofIncidents())
+                .as((classes, lesson, person, incident) -> new About(
+                        classes,
+                        lesson,
+                        person,
+                        // What is about one person is no incident.
+                        person.isPresent() ? About.OfIncident.NONE : incident));
+    }
+
+    private static Arbitrary<About.OfIncident> ofIncidents() {
+        return Combinators.combine(years(), people().set(), people().set()).as(About.OfIncident::new);
+    }
+
+    private static Arbitrary<Set<Integer>> years() {
+        return Arbitraries.integers().between(7, 9).set();
     }
 
     private static Arbitrary<PersonId> people() {

@@ -1,6 +1,8 @@
 package juricast.server.access;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -89,15 +91,29 @@ public class AccessLog {
                 .param("all", people.isEmpty())
                 .param("people", people.isEmpty() ? List.of("") : people)
                 .param("most", PAGE)
-                .query((row, n) -> new Note(
-                        row.getLong("number"),
-                        Instant.ofEpochMilli(row.getLong("at")),
-                        Kind.valueOf(row.getString("kind")),
-                        row.getString("who"),
-                        row.getString("about"),
-                        row.getString("place"),
-                        row.getString("address")))
+                .query((row, n) -> note(row))
                 .list();
+    }
+
+    /** Who looked at one thing, the latest first. @param place as it was noted */
+    public List<Note> looksAt(String place, int most) {
+        return database.read()
+                .sql("SELECT * FROM access_entry WHERE place = :place ORDER BY number DESC LIMIT :most")
+                .param("place", place)
+                .param("most", most)
+                .query((row, n) -> note(row))
+                .list();
+    }
+
+    private static Note note(ResultSet row) throws SQLException {
+        return new Note(
+                row.getLong("number"),
+                Instant.ofEpochMilli(row.getLong("at")),
+                Kind.valueOf(row.getString("kind")),
+                row.getString("who"),
+                row.getString("about"),
+                row.getString("place"),
+                row.getString("address"));
     }
 
     /** Deletes what is older than the rule keeps. @return how many notes */

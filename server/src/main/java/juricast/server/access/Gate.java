@@ -36,7 +36,7 @@ final class Gate implements HandlerInterceptor {
         }
         if (named == null
                 || !Arrays.asList(named.value()).contains(caller.position())
-                || !Arrays.stream(named.shows()).allMatch(caller.reader(Set.of(), Set.of())::mayReadAll)) {
+                || !Arrays.stream(named.shows()).allMatch(caller.reader(Set.of(), Set.of(), Set.of())::mayReadAll)) {
             throw Problem.notYours("This is not for you to do", "Ask the safeguarding lead or a teacher of the class.");
         }
         if (!named.unfinished()) {

@@ -35,6 +35,7 @@ class Noting implements HandlerInterceptor {
             String of = Optional.ofNullable(named.get("lesson"))
                     .map(lesson -> " of lesson " + lesson)
                     .or(() -> Optional.ofNullable(named.get("recording")).map(id -> " of recording " + id))
+                    .or(() -> Optional.ofNullable(named.get("incident")).map(id -> " of incident " + id))
                     .or(() -> Optional.ofNullable(named.get("id")).map(id -> " of class " + id))
                     .orElse("");
             log.note(

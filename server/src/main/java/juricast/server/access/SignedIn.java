@@ -39,15 +39,16 @@ public record SignedIn(PersonId person, String name, Position position, String s
      *
      * @param adultOf classes of which they are in charge at this moment
      * @param covers lessons in which they are in charge without being an adult of the class
+     * @param headOf years whose head they are
      */
-    public Reader reader(Set<ClassId> adultOf, Set<LessonId> covers) {
+    public Reader reader(Set<ClassId> adultOf, Set<LessonId> covers, Set<Integer> headOf) {
         Post post =
                 switch (position) {
                     case LEAD -> Post.LEAD;
                     case TEACHER -> Post.STAFF;
                     case PUPIL -> Post.PUPIL;
                 };
-        return new Reader(person, post, adultOf, covers);
+        return new Reader(person, post, adultOf, covers, headOf);
     }
 
     public boolean isLead() {

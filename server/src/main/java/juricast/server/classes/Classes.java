@@ -96,7 +96,7 @@ public class Classes {
     }
 
     /** Whether somebody is in charge of this lesson without being an adult of its class. */
-    boolean isCoveredBy(LessonId lesson, PersonId person) {
+    public boolean isCoveredBy(LessonId lesson, PersonId person) {
         return planning.covers(lesson).stream()
                 .anyMatch(one -> one.adult().person().equals(person));
     }
@@ -193,6 +193,15 @@ public class Classes {
                     .of(members, beside)
                     .before(sequel(planned));
         });
+    }
+
+    /** Years whose head somebody is. */
+    Set<Integer> headOf(PersonId person) {
+        return Set.copyOf(database.read()
+                .sql("SELECT year FROM year_head WHERE person = :person")
+                .param("person", person.value())
+                .query(Integer.class)
+                .list());
     }
 
     /** Whether somebody is in charge of one lesson, by the class or because they cover in it. */

@@ -98,7 +98,8 @@ public class Reading {
 
     /** The same, where it is known which lessons they cover. */
     public Reader reader(SignedIn caller, Set<LessonId> covers) {
-        return caller.reader(Set.copyOf(classes.runBy(caller.person(), clock.instant())), covers);
+        return caller.reader(
+                Set.copyOf(classes.runBy(caller.person(), clock.instant())), covers, classes.headOf(caller.person()));
     }
 
     private static Problem notAnAdultOf(String title) {

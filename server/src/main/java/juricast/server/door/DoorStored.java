@@ -28,6 +28,7 @@ class DoorStored implements StoredPart {
             StoredKind.named("came-back", "CameBack", DoorEvent.CameBack.class),
             StoredKind.named("renamed", "Renamed", DoorEvent.Renamed.class),
             StoredKind.named("removed", "Removed", DoorEvent.Removed.class),
+            StoredKind.named("sent-to-door", DoorEvent.SentToDoor.class),
             StoredKind.named("allowed-back", "AllowedBack", DoorEvent.AllowedBack.class),
             StoredKind.named("sweep-noticed", "SweepNoticed", DoorEvent.SweepNoticed.class),
             StoredKind.named("charge-taken", "ChargeTaken", DoorEvent.ChargeTaken.class),

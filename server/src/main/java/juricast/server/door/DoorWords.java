@@ -165,6 +165,11 @@ class DoorWords implements PartWords {
         }
 
         @Override
+        public PartWords.Told sentToDoor(DoorEvent.SentToDoor event) {
+            return much("%s was sent back to the door%s".formatted(story.name(event.person()), story.by(event.by())));
+        }
+
+        @Override
         public PartWords.Told allowedBack(DoorEvent.AllowedBack event) {
             return some("%s may come back%s".formatted(story.name(event.person()), story.by(event.by())));
         }

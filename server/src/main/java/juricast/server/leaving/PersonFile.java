@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import juricast.core.board.BoardEvent;
 import juricast.core.chat.ChatEvent;
+import juricast.core.conduct.ConductEvent;
 import juricast.core.door.DoorEvent;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
@@ -225,6 +226,13 @@ class PersonFile {
         } else if (event instanceof DoorEvent.Removed removed
                 && removed.person().equals(person)) {
             noted.add(List.of(lesson.value(), "removed", removed.why(), at));
+        } else if (event instanceof DoorEvent.SentToDoor sent && sent.person().equals(person)) {
+            noted.add(List.of(lesson.value(), "sent back to the door", "", at));
+        } else if (event instanceof ConductEvent.StepTaken step && step.isAgainst(person)) {
+            noted.add(List.of(lesson.value(), step.step().name(), step.act().name(), at));
+        } else if (event instanceof ConductEvent.WorryRaised worry
+                && worry.person().equals(person)) {
+            noted.add(List.of(lesson.value(), "said that something is wrong", worry.words(), at));
         }
     }
 

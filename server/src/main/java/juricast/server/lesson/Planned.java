@@ -17,6 +17,7 @@ import juricast.server.consent.KeptConsents;
 import juricast.server.data.Database;
 import juricast.server.data.Topic;
 import juricast.server.grouping.ClassWishes;
+import juricast.server.ladder.Ladders;
 import juricast.server.problems.Problem;
 import juricast.server.rules.Settings;
 import juricast.server.rules.Stances;
@@ -33,6 +34,7 @@ class Planned {
     private final ClassWishes wishes;
     private final KeptConsents consents;
     private final Welcomes welcomes;
+    private final Ladders ladders;
     private final Database database;
 
     Planned(
@@ -43,6 +45,7 @@ class Planned {
             ClassWishes wishes,
             KeptConsents consents,
             Welcomes welcomes,
+            Ladders ladders,
             Database database) {
         this.classes = classes;
         this.settings = settings;
@@ -51,6 +54,7 @@ class Planned {
         this.wishes = wishes;
         this.consents = consents;
         this.welcomes = welcomes;
+        this.ladders = ladders;
         this.database = database;
     }
 
@@ -74,9 +78,13 @@ class Planned {
                         new Member(visit.person().orElseThrow(), visit.arrival().claimedName(), visit.role()))
                 .collect(Collectors.toMap(Member::person, one -> one, (first, again) -> first, LinkedHashMap::new));
         LessonPlan whole = gone.isEmpty() ? plan : classes.withFormer(plan, List.copyOf(gone.values()));
+        Classes.Planned planned = classes.lesson(id).orElseThrow();
+        int year = classes.find(planned.ofClass()).orElseThrow().year();
+        List<PersonId> pupils = whole.classList().stream().map(Member::person).toList();
         return whole.with(stances.of(id, now), watched.now())
-                .wishing(wishes.of(classes.lesson(id).orElseThrow().ofClass()))
+                .wishing(wishes.of(planned.ofClass()))
                 .consenting(consents.all())
-                .welcoming(welcomes.of(id, classes.lesson(id).orElseThrow().ofClass()));
+                .welcoming(welcomes.of(id, planned.ofClass()))
+                .meeting(ladders.conduct(id, planned.ofClass(), year, pupils, now));
     }
 }

@@ -31,7 +31,12 @@ public class Holds {
         if (first < 1 || last < first) {
             throw new IllegalArgumentException("No events stand from %d to %d".formatted(first, last));
         }
-        return database.append(sql -> sql.sql(
+        return database.append(sql -> hold(sql, lesson, first, last, why, by, at));
+    }
+
+    /** The same as part of a larger write. */
+    public static long hold(JdbcClient sql, LessonId lesson, int first, int last, String why, PersonId by, Instant at) {
+        return sql.sql(
                         """
                 INSERT INTO record_hold (lesson, first, last, why, by, at)
                 VALUES (:lesson, :first, :last, :why, :by, :at) RETURNING id""")
@@ -42,7 +47,16 @@ public class Holds {
                 .param("by", by.value())
                 .param("at", at.toEpochMilli())
                 .query(Long.class)
-                .single());
+                .single();
+    }
+
+    /** Lets go of all that are held for one reason, as part of a larger write. @return how many */
+    public static int release(JdbcClient sql, String why, PersonId by, Instant at) {
+        return sql.sql("UPDATE record_hold SET released = :at, released_by = :by WHERE why = :why AND released IS NULL")
+                .param("why", why)
+                .param("by", by.value())
+                .param("at", at.toEpochMilli())
+                .update();
     }
 
     /** @return whether it lasted until now */

@@ -126,6 +126,9 @@ public class RecordChains implements Backup.Chains {
         if (!isComplete(chain, sql)) {
             damaged.add("all lessons together: there are not as many as were written");
         }
+        if (hasTable(file, "incident_anchor")) {
+            damaged.addAll(IncidentRecord.damaged(chain, sql));
+        }
         return damaged;
     }
 

@@ -8,6 +8,7 @@ import juricast.server.board.BoardJson;
 import juricast.server.chat.ChatJson;
 import juricast.server.classes.Classes;
 import juricast.server.clocks.ClocksJson;
+import juricast.server.conduct.ConductJson;
 import juricast.server.door.DoorJson;
 import juricast.server.drawing.DrawingJson;
 import juricast.server.drawing.Strokes;
@@ -88,6 +89,7 @@ class DeskJson {
             SlatesJson.DeskSlates slates,
             NoticesJson.NoticesShown notices,
             MeritsJson.DeskMerits merits,
+            ConductJson.DeskConduct conduct,
             RecordingJson.DeskRecording recording,
             GroupsJson.DeskGroups groups,
             List<NeedsJson.NeedLine> needs,
@@ -101,7 +103,8 @@ class DeskJson {
             DoorJson.DeskMineDoor door,
             SupervisionJson.DeskMineSupervision supervision,
             GroupsJson.DeskMineGroups groups,
-            RecordingJson.DeskMineRecording recording) {}
+            RecordingJson.DeskMineRecording recording,
+            ConductJson.DeskMineConduct conduct) {}
 
     Desk of(Snapshot at, PersonId me, int after, Instant now) {
         return make(at, me, now, ChatJson.messages(at, after));
@@ -134,6 +137,7 @@ class DeskJson {
                 SlatesJson.desk(at),
                 NoticesJson.of(at),
                 merits.desk(at),
+                ConductJson.desk(at),
                 RecordingJson.desk(at, now),
                 groups.desk(at, now),
                 needs.of(at, now),
@@ -142,7 +146,8 @@ class DeskJson {
                         DoorJson.deskMine(at, me),
                         SupervisionJson.deskMine(at, me),
                         GroupsJson.deskMine(at, me),
-                        RecordingJson.deskMine(at, me, now)),
+                        RecordingJson.deskMine(at, me, now),
+                        ConductJson.deskMine(at, me)),
                 words,
                 List.of());
     }

@@ -1,6 +1,7 @@
 package juricast.server.room;
 
 import static juricast.core.chat.ChatPart.CHAT;
+import static juricast.core.conduct.ConductPart.CONDUCT;
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
 import static juricast.core.recording.RecordingPart.RECORDING;
@@ -69,7 +70,7 @@ class NeedsJson {
         return at.timed(
                 "needs",
                 "all",
-                List.of(DOOR, GROUPS, SIGNALS, RIGHTS, CHAT, RECORDING),
+                List.of(DOOR, GROUPS, SIGNALS, RIGHTS, CHAT, RECORDING, CONDUCT),
                 now,
                 () -> Needs.of(at.plan(), at.state(), at.rules(), door.seen(at, now), now).list().stream()
                         .map(need -> line(need, at))
@@ -108,6 +109,7 @@ class NeedsJson {
             case LISTED -> "listed";
             case UNSURE -> "unsure " + need.visits().get(0).value();
             case HELD -> "held " + need.number();
+            case WORRY -> "worry " + need.number();
             case RECORDING_FAILS -> "recording-fails " + need.since();
             case RECORDING_PAUSED -> "recording-paused " + need.since() + " " + need.number();
             case GROUP_CALLS, GROUP_ALONE, GROUPS_PLANNED -> need.kind() + " " + need.about();
@@ -131,6 +133,7 @@ class NeedsJson {
                     ? "One on the class list waits"
                     : need.visits().size() + " on the class list wait";
             case UNSURE -> "Somebody waits whom you look at first";
+            case WORRY -> who + " says quietly that something is wrong";
             case HELD -> who + " has written something that waits for you";
             case RECORDING_FAILS -> "The recorder does not record: " + RecordingWords.of(Failure.valueOf(need.about()));
             case RECORDING_PAUSED -> need.number() == 1

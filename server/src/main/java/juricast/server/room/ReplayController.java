@@ -121,11 +121,13 @@ class ReplayController {
         LessonState state = Parts.NEW;
         for (LessonEvent event : events) {
             PartWords.Told told = words.of(event, live.plan(), state);
-            moments.add(new PastMoment(
-                    moments.size() + 1,
-                    event.at(),
-                    told.sentence(),
-                    told.weight().ordinal()));
+            if (!told.isNothing()) {
+                moments.add(new PastMoment(
+                        state.number() + 1,
+                        event.at(),
+                        told.sentence(),
+                        told.weight().ordinal()));
+            }
             state = state.after(event);
         }
         List<Departure> departures = Departure.of(events, until);

@@ -29,6 +29,7 @@ import juricast.core.live.Visit;
 import juricast.server.board.BoardJson;
 import juricast.server.chat.ChatJson;
 import juricast.server.clocks.ClocksJson;
+import juricast.server.conduct.ConductJson;
 import juricast.server.door.DoorJson;
 import juricast.server.drawing.DrawingJson;
 import juricast.server.drawing.Strokes;
@@ -92,7 +93,8 @@ class SeatJson {
             ClocksJson.SeatClocks clocks,
             SlatesJson.SeatSlates slates,
             NoticesJson.NoticesShown notices,
-            MeritsJson.SeatMerits merits) {}
+            MeritsJson.SeatMerits merits,
+            ConductJson.SeatConduct conduct) {}
 
     /** What is one arrival's own. Of those who are not inside there is only the door. */
     record SeatMine(
@@ -105,7 +107,8 @@ class SeatJson {
             ClocksJson.@Nullable SeatMineClocks clocks,
             SlatesJson.@Nullable SeatMineSlates slate,
             RecordingJson.@Nullable SeatMineRecording recording,
-            GroupsJson.@Nullable SeatMineGroups groups) {}
+            GroupsJson.@Nullable SeatMineGroups groups,
+            ConductJson.@Nullable SeatMineConduct conduct) {}
 
     /** As a stream tells it: what is one's own is one field beside the others. */
     private record Own(SeatMine mine) {}
@@ -181,7 +184,8 @@ class SeatJson {
                         ClocksJson.seat(at, me, role, now),
                         SlatesJson.seat(at, me, role, now),
                         NoticesJson.of(at),
-                        MeritsJson.seat(at, now)));
+                        MeritsJson.seat(at, now),
+                        ConductJson.seat(at, now)));
     }
 
     private static Room outside(Snapshot at, Instant now) {
@@ -202,7 +206,8 @@ class SeatJson {
                 ClocksJson.FROM_OUTSIDE,
                 SlatesJson.FROM_OUTSIDE,
                 NoticesJson.of(at),
-                MeritsJson.NOBODY);
+                MeritsJson.NOBODY,
+                ConductJson.FROM_OUTSIDE);
     }
 
     private static List<String> adults(Snapshot at) {
@@ -222,7 +227,8 @@ class SeatJson {
                         ClocksJson.seatMine(at, me),
                         SlatesJson.seatMine(at, me),
                         RecordingJson.seatMine(at, me),
-                        GroupsJson.seatMine(at, me, SeatView.roleOf(at.plan(), visit), now)))
-                .orElseGet(() -> new SeatMine(mine, null, null, null, null, null, null, null, null, null));
+                        GroupsJson.seatMine(at, me, SeatView.roleOf(at.plan(), visit), now),
+                        ConductJson.seatMine(at, me)))
+                .orElseGet(() -> new SeatMine(mine, null, null, null, null, null, null, null, null, null, null));
     }
 }

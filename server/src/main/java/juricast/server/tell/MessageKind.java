@@ -35,7 +35,19 @@ enum MessageKind {
                     "You are invited to {class}",
                     "Dear {name},\nyou are invited to {class} on {day}, {time} to {until}, with {adults}.\n"
                             + "Your own link: {link}\nIt is for you and for this lesson only. An adult lets you in."),
-            List.of("day", "time", "until", "adults", "link"));
+            List.of("day", "time", "until", "adults", "link")),
+    PARENTS(
+            "Letter to parents",
+            new Template(
+                    "About {pupil}, {class}",
+                    "Dear {name},\nwe write to you about {pupil}.\n\n{text}\n\nPlease answer, or call us. {school}"),
+            List.of("pupil", "text")),
+    WORRY(
+            "A pupil's worry, to safeguarding leads",
+            new Template(
+                    "A pupil has said that something is wrong",
+                    "Dear {name},\na pupil has said quietly that something is wrong. Read it in the casebook: {page}"),
+            List.of());
 
     private final String title;
     private final Template usual;
@@ -62,6 +74,15 @@ enum MessageKind {
                         java.util.stream.Stream.of("name", "class", "school", "page"), places.stream())
                 .filter(one -> this != CHANGE || !one.equals("class"))
                 .toList();
+    }
+
+    /** What adults of a class read of it, who are no safeguarding leads. */
+    String shownToAdults(String body) {
+        return switch (this) {
+            case INVITATION -> "(the invitation with its link)";
+            case PARENTS -> "(the letter; it stands in the casebook)";
+            case REMINDER, NUDGE, CHANGE, NEW_LINK, WORRY -> body;
+        };
     }
 
     Set<String> known() {

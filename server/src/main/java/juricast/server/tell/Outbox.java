@@ -105,7 +105,7 @@ class Outbox {
         var values = new HashMap<>(one.values);
         values.put("name", one.to.name());
         values.put("school", school.identity().map(School.Identity::name).orElse(""));
-        values.put("page", addresses.of(one.to.role().isAdultInCharge() ? "/timetable" : "/today"));
+        values.putIfAbsent("page", addresses.of(one.to.role().isAdultInCharge() ? "/timetable" : "/today"));
         return values;
     }
 

@@ -72,9 +72,7 @@ class OutboxController {
                                 one.name(),
                                 one.way(),
                                 one.subject(),
-                                invitations || one.kind() != MessageKind.INVITATION
-                                        ? one.body()
-                                        : "(the invitation with its link)",
+                                invitations ? one.body() : one.kind().shownToAdults(one.body()),
                                 one.at()))
                         .toList(),
                 sent.size() > PAGE);

@@ -19,6 +19,13 @@ public interface PartWords {
 
     /** A sentence, and how much it matters to who looks back. */
     record Told(String sentence, Weight weight) {
+        /** Of what is told to nobody who looks back at the lesson. */
+        public static final Told NOTHING = new Told("", Weight.LITTLE);
+
+        public boolean isNothing() {
+            return sentence.isEmpty();
+        }
+
         public static Told little(String sentence) {
             return new Told(sentence, Weight.LITTLE);
         }

@@ -204,6 +204,7 @@ public class RuleWords {
             case MESSAGES -> " message";
             case BITS -> " bit";
             case LETTERS -> " letter";
+            case STEPS -> " step";
             case NONE, MINUTES, PERCENT -> unit(unit);
         };
     }
@@ -217,6 +218,7 @@ public class RuleWords {
             case MESSAGES -> " messages";
             case BITS -> " bits";
             case LETTERS -> " letters";
+            case STEPS -> " steps";
             case PERCENT -> " %";
         };
     }

@@ -37,6 +37,14 @@ public class VerdictWords {
                 "{who} was removed earlier in this lesson, by name or by this device.",
                 "You were sent out. Your teacher decides whether you may come back; please wait.");
         put(
+                ReasonCode.OUT_OF_SERIES,
+                "{who} is not let into lessons of this class until somebody has talked; see the casebook.",
+                "You cannot come into these lessons until somebody of the school has talked with you. They will write to you.");
+        put(
+                ReasonCode.SENT_TO_DOOR,
+                "{who} was sent back to the door.",
+                "You were asked to wait at the door for a moment. You are not in trouble for waiting; your teacher will let you in.");
+        put(
                 ReasonCode.NO_VISITORS,
                 "{who} is a visitor, and the rules close the door to visitors now.",
                 "Visitors cannot come in now. Please write to the teacher who invited you.");

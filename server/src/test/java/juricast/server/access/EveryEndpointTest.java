@@ -48,7 +48,8 @@ class EveryEndpointTest {
                     var caller = new SignedIn(new PersonId("any"), "Any", position, "", SignedIn.Missing.NOTHING);
                     assertThat(endpoint.isFor(position))
                             .as("%s as %s", endpoint.path(), position)
-                            .isEqualTo(caller.reader(Set.of(), Set.of()).mayReadAll(matter));
+                            .isEqualTo(
+                                    caller.reader(Set.of(), Set.of(), Set.of()).mayReadAll(matter));
                 }
             }
         }

@@ -1,0 +1,8 @@
+package juricast.core.ladder;
+
+/** How grave an act is, from the school's list. */
+public enum Severity {
+    SLIGHT,
+    MIDDLE,
+    GRAVE
+}

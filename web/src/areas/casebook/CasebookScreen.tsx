@@ -1,0 +1,181 @@
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import { get } from '../../shared/api/http'
+import type { CasebookPage, IncidentLine } from '../../shared/api/types'
+import { useSchoolTime } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+import { TextInput } from '../../shared/ui/Fields'
+import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { Page } from '../../shared/ui/Page'
+import { Todos } from '../../shared/casebook/Todos'
+import { WriteDown } from './parts/WriteDown'
+
+/** Incidents across classes as a working list: what is due, by whom, and what happened (need G5). */
+export default function CasebookScreen() {
+  return <Page title="Casebook">{(me) => <Shown isLead={me.position === 'LEAD'} />}</Page>
+}
+
+function Shown({ isLead }: { isLead: boolean }) {
+  const [search, setSearch] = useSearchParams()
+  const [words, setWords] = useState(search.get('find') ?? '')
+  const [writing, setWriting] = useState(false)
+  const asked = new URLSearchParams({
+    find: search.get('find') ?? '',
+    open: search.get('open') ?? 'false',
+    before: search.get('before') ?? '2147483647',
+  }).toString()
+  const { data, error } = useQuery({
+    queryKey: ['casebook', asked],
+    queryFn: () => get<CasebookPage>(`/api/casebook?${asked}`),
+    placeholderData: (before) => before,
+  })
+  if (error) return <ProblemNote problem={error} />
+  if (!data) return <LoadingNote what="the casebook" />
+  const onlyOpen = search.get('open') === 'true'
+  const set = (more: Record<string, string>) => {
+    const next = Object.entries({ ...Object.fromEntries(search), before: '', ...more }).filter(([, value]) => value)
+    setSearch(next, { replace: true })
+  }
+  const last = data.lines.at(-1)
+  return (
+    <Grid templateColumns={{ base: '1fr', lg: '1fr 330px' }} minH="100%">
+      <Box className="paper" px="20px" py="14px" minW="0">
+        <Flex align="baseline" gap="14px" wrap="wrap" mb="8px">
+          <chakra.h1 fontSize="25px">Casebook</chakra.h1>
+          <chakra.span color="ink2">
+            {data.open === 0 ? 'nothing is open' : `${data.open} open`}
+            {data.todos.length > 0 && ` · ${data.todos.filter((one) => one.late).length} late of ${data.todos.length} to do`}
+          </chakra.span>
+          <Box flex="1" />
+          <Button onClick={() => setWriting(true)}>Write one down…</Button>
+        </Flex>
+        <chakra.form
+          role="search"
+          display="flex"
+          gap="8px"
+          mb="8px"
+          flexWrap="wrap"
+          onSubmit={(event) => {
+            event.preventDefault()
+            set({ find: words.trim() })
+          }}
+        >
+          <TextInput
+            w="300px"
+            aria-label="Find by names, words or kinds"
+            placeholder="names, words, kinds"
+            value={words}
+            onChange={(event) => setWords(event.target.value)}
+          />
+          <Button type="submit">Find</Button>
+          {search.get('find') && (
+            <Button
+              look="quiet"
+              onClick={() => {
+                setWords('')
+                set({ find: '' })
+              }}
+            >
+              all again
+            </Button>
+          )}
+          <chakra.label display="flex" gap="6px" alignItems="center" ml="8px">
+            <input type="checkbox" checked={onlyOpen} onChange={() => set({ open: onlyOpen ? '' : 'true' })} /> only what is open
+          </chakra.label>
+        </chakra.form>
+        {data.lines.length === 0 ? (
+          <EmptyNote>
+            {search.get('find')
+              ? 'Nothing was found that you may read. Fewer or other words may find more.'
+              : 'Nothing has happened that you may read. Steps of the ladder, worries of pupils and marked moments come here by themselves.'}
+          </EmptyNote>
+        ) : (
+          <Incidents lines={data.lines} />
+        )}
+        {data.more && last && (
+          <Button mt="10px" onClick={() => set({ before: String(last.number) })}>
+            Older ones
+          </Button>
+        )}
+      </Box>
+      <Box as="aside" borderLeft={{ lg: '1px solid' }} borderColor="lineStrong" px="16px" py="14px" aria-label="To do">
+        <chakra.h2 fontSize="16px" mb="6px">
+          {isLead ? 'To do' : 'Yours to do'}
+        </chakra.h2>
+        {data.todos.length === 0 ? <chakra.p color="ink2">Nothing is waiting.</chakra.p> : <Todos todos={data.todos} />}
+        {isLead && (
+          <Flex direction="column" gap="6px" mt="18px" borderTop="1px solid" borderColor="lineStrong" pt="10px">
+            <Link to="/ladder">The ladder, and heads of years</Link>
+          </Flex>
+        )}
+      </Box>
+      {writing && <WriteDown acts={data.acts} isLead={isLead} onClose={() => setWriting(false)} />}
+    </Grid>
+  )
+}
+
+const GRAVE: Record<IncidentLine['severity'], string> = { SLIGHT: 'slight', MIDDLE: 'middle', GRAVE: 'grave' }
+
+function Incidents({ lines }: { lines: IncidentLine[] }) {
+  const time = useSchoolTime()
+  return (
+    <chakra.table
+      w="100%"
+      bg="sheet"
+      borderTop="1.5px solid"
+      borderColor="ink"
+      css={{ '& td, & th': { padding: '5px 9px', borderBottom: '1px solid var(--chakra-colors-line)', textAlign: 'left' } }}
+    >
+      <thead>
+        <chakra.tr fontSize="12px" color="ink2">
+          <chakra.th w="46px">No.</chakra.th>
+          <th>What</th>
+          <th>Who</th>
+          <chakra.th hideBelow="md">Class</chakra.th>
+          <chakra.th hideBelow="md">When</chakra.th>
+          <th>State</th>
+        </chakra.tr>
+      </thead>
+      <tbody>
+        {lines.map((one) => (
+          <tr key={one.number}>
+            <chakra.td fontFamily="mono">{one.number}</chakra.td>
+            <td>
+              <Link to={`/casebook/${one.number}`}>
+                <chakra.span fontWeight="640" textDecoration="underline" textUnderlineOffset="2px">
+                  {one.title}
+                </chakra.span>
+              </Link>
+              <chakra.span fontSize="12.5px" color={one.severity === 'GRAVE' ? 'verdict.away' : 'ink2'}>
+                {' '}
+                {GRAVE[one.severity]}
+                {one.leadOnly && ' · for leads alone'}
+              </chakra.span>
+            </td>
+            <chakra.td fontSize="13px">
+              {one.did.join(', ')}
+              {one.suffered.length > 0 && (
+                <chakra.span color="ink2">
+                  {one.did.length > 0 ? ' to ' : 'suffered by '}
+                  {one.suffered.join(', ')}
+                </chakra.span>
+              )}
+            </chakra.td>
+            <chakra.td hideBelow="md" fontSize="13px">
+              {one.classTitle ?? ''}
+            </chakra.td>
+            <chakra.td hideBelow="md" fontFamily="mono" fontSize="12.5px" whiteSpace="nowrap">
+              {time.day(one.moment)} {time.clock(one.moment)}
+            </chakra.td>
+            <chakra.td fontSize="13px" whiteSpace="nowrap">
+              {one.open ? <strong>open</strong> : <chakra.span color="ink2">closed</chakra.span>}
+              {one.highest > 0 && ` · step ${one.highest}`}
+            </chakra.td>
+          </tr>
+        ))}
+      </tbody>
+    </chakra.table>
+  )
+}

@@ -1,0 +1,342 @@
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useEffect, useState } from 'react'
+import { Link, useParams } from 'react-router'
+import { get } from '../../shared/api/http'
+import type { IncidentPage, StoryLine } from '../../shared/api/types'
+import { useSchoolTime } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+import { Key } from '../../shared/ui/Key'
+import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { Page } from '../../shared/ui/Page'
+import { ActSheet, type Act } from './parts/ActSheet'
+import { People } from './parts/People'
+
+/** One incident, to be read from top to bottom (need G5). */
+export default function IncidentScreen() {
+  const { number = '' } = useParams()
+  return <Page title={`Incident ${number}`}>{() => <Shown key={number} number={number} />}</Page>
+}
+
+function Shown({ number }: { number: string }) {
+  const cache = useQueryClient()
+  const { data, error } = useQuery({
+    queryKey: ['incident', number],
+    queryFn: () => get<IncidentPage>(`/api/casebook/${encodeURIComponent(number)}`),
+  })
+  const [act, setAct] = useState<Act | null>(null)
+  const mayNote = data?.may.includes('NOTE') && !data.mergedInto
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const typing = (event.target as HTMLElement).closest('input, textarea, select, [role=dialog]')
+      if (!typing && event.key.toLowerCase() === 'n' && !event.ctrlKey && !event.metaKey && mayNote) {
+        event.preventDefault()
+        setAct({ do: 'note' })
+      }
+    }
+    window.addEventListener('keydown', press)
+    return () => window.removeEventListener('keydown', press)
+  }, [mayNote])
+  if (error) return <ProblemNote problem={error} />
+  if (!data) return <LoadingNote what="the incident" />
+  const shown = (page: IncidentPage) => {
+    cache.setQueryData(['incident', number], page)
+    void cache.invalidateQueries({ queryKey: ['casebook'] })
+    setAct(null)
+  }
+  return (
+    <Grid templateColumns={{ base: '1fr', lg: '1fr 330px' }} minH="100%">
+      <Box as="article" className="paper" bg="sheet" px={{ base: '16px', md: '26px' }} py="16px" minW="0">
+        <Head page={data} />
+        <Box
+          as="ol"
+          listStyleType="none"
+          borderTop="1px solid"
+          borderColor="line"
+          mt="12px"
+          aria-label="What happened and what was done"
+        >
+          {data.lines.map((line, place) => (
+            <Told
+              key={place}
+              line={line}
+              lines={data.lines}
+              mayCorrect={!!mayNote}
+              onCorrect={() => setAct({ do: 'note', corrects: line.number })}
+            />
+          ))}
+        </Box>
+        <Seal page={data} />
+      </Box>
+      <Box
+        as="aside"
+        borderLeft={{ lg: '1px solid' }}
+        borderColor="lineStrong"
+        px="16px"
+        py="14px"
+        aria-label="What is known and what is to be done"
+      >
+        <Due page={data} onAct={setAct} />
+        <People page={data} onChanged={shown} />
+        {data.links.length > 0 && (
+          <Box mb="14px">
+            <chakra.h2 fontSize="15px">Has to do with</chakra.h2>
+            {data.links.map((one) => (
+              <p key={one.number}>
+                <Link to={`/casebook/${one.number}`}>
+                  No. {one.number}, {one.title}
+                </Link>
+              </p>
+            ))}
+          </Box>
+        )}
+        <Actions page={data} onAct={setAct} />
+        {data.looks && data.looks.length > 0 && <Looks looks={data.looks} />}
+      </Box>
+      {act && <ActSheet page={data} act={act} onDone={shown} onClose={() => setAct(null)} />}
+    </Grid>
+  )
+}
+
+function Head({ page }: { page: IncidentPage }) {
+  const time = useSchoolTime()
+  return (
+    <>
+      <chakra.p fontSize="13px" className="no-print">
+        <Link to="/casebook">Casebook</Link>
+      </chakra.p>
+      <chakra.h1 fontSize="25px">{page.title}</chakra.h1>
+      <chakra.p color="ink2">
+        <strong>No. {page.number}</strong> · {page.classTitle ? `${page.classTitle}, ` : ''}
+        {time.day(page.moment)} {time.clock(page.moment)} ·{' '}
+        {page.mergedInto ? (
+          <>
+            goes on as <Link to={`/casebook/${page.mergedInto}`}>No. {page.mergedInto}</Link>
+          </>
+        ) : page.open ? (
+          'open'
+        ) : (
+          'closed'
+        )}{' '}
+        · {page.actName.toLowerCase()}, severity: <strong>{page.severity.toLowerCase()}</strong>
+        {page.leadOnly && (
+          <>
+            {' '}
+            · <strong>read by safeguarding leads alone</strong>
+          </>
+        )}
+      </chakra.p>
+      {page.lesson && (
+        <chakra.p fontSize="13px" className="no-print">
+          <Link to={`/lessons/${page.lesson}/replay`}>The lesson again</Link> ·{' '}
+          <Link to={`/lessons/${page.lesson}/register`}>its register</Link>
+        </chakra.p>
+      )}
+    </>
+  )
+}
+
+/** Told apart by shape: what was done, steps, notes, decisions. */
+function Shape({ kind }: { kind: StoryLine['kind'] }) {
+  const common = { display: 'inline-block', w: '9px', h: '9px', mt: '6px', flexShrink: 0 } as const
+  switch (kind) {
+    case 'ACT':
+      return <Box {...common} bg="ink" aria-label="what happened" role="img" />
+    case 'STEP':
+      return (
+        <Box
+          {...common}
+          bg="mark"
+          border="1.5px solid"
+          borderColor="ink"
+          transform="rotate(45deg)"
+          aria-label="a step"
+          role="img"
+        />
+      )
+    case 'NOTE':
+      return <Box {...common} borderRadius="50%" border="1.5px solid" borderColor="ink" aria-label="a note" role="img" />
+    case 'DECISION':
+      return <Box {...common} bg="verdict.in" borderRadius="50%" aria-label="a decision" role="img" />
+    case 'FOLLOW_UP':
+      return <Box {...common} border="1.5px solid" borderColor="ink" aria-label="to do" role="img" />
+    default:
+      return <Box {...common} h="2px" mt="10px" bg="ink3" aria-label="a change" role="img" />
+  }
+}
+
+function Told({
+  line,
+  lines,
+  mayCorrect,
+  onCorrect,
+}: {
+  line: StoryLine
+  lines: StoryLine[]
+  mayCorrect: boolean
+  onCorrect: () => void
+}) {
+  const time = useSchoolTime()
+  const corrected = lines.filter((one) => line.number > 0 && one.corrects === line.number)
+  return (
+    <Grid
+      as="li"
+      templateColumns="84px 16px 1fr"
+      gap="8px"
+      py="7px"
+      borderBottom="1px solid"
+      borderColor="line"
+      css={{ '&:hover [data-correct], &:focus-within [data-correct]': { opacity: 1 } }}
+    >
+      <chakra.span fontFamily="mono" fontSize="12.5px" color="ink2" mt="1px">
+        {time.day(line.at).replace(/,? \d{4}$/, '')}
+        <br />
+        {time.clock(line.at)}
+      </chakra.span>
+      <Shape kind={line.kind} />
+      <Box overflowWrap="anywhere">
+        {line.corrects > 0 && <chakra.span color="ink2">Correcting what stands above: </chakra.span>}
+        {line.text}
+        {line.quote && (
+          <chakra.q
+            display="inline-block"
+            ml="6px"
+            px="8px"
+            bg="paper"
+            borderLeft="3px solid"
+            borderColor="lineStrong"
+            quotes="none"
+          >
+            {line.quote}
+          </chakra.q>
+        )}
+        {line.leadOnly && (
+          <chakra.span fontSize="12.5px" color="ink2">
+            {' '}
+            Read by leads only.
+          </chakra.span>
+        )}
+        {corrected.length > 0 && (
+          <chakra.span fontSize="12.5px" color="verdict.wait">
+            {' '}
+            A correction stands below.
+          </chakra.span>
+        )}
+        {mayCorrect && line.number > 0 && (
+          <Button data-correct look="quiet" ml="8px" fontSize="12.5px" opacity="0" className="no-print" onClick={onCorrect}>
+            correct
+          </Button>
+        )}
+      </Box>
+    </Grid>
+  )
+}
+
+/** What is proven, and until when it is held. */
+function Seal({ page }: { page: IncidentPage }) {
+  const time = useSchoolTime()
+  const { events, own, first, last } = page.proof
+  return (
+    <Flex gap="16px" align="center" py="12px" borderTop="1.5px solid" borderBottom="3px double" borderColor="ink" mt="8px">
+      <chakra.svg viewBox="0 0 110 22" w="110px" flexShrink={0} aria-hidden color="verdict.in">
+        {[2, 22, 42, 62, 82].map((x) => (
+          <rect key={x} x={x} y="4" width="26" height="14" rx="7" fill="none" stroke="currentColor" strokeWidth="2" />
+        ))}
+      </chakra.svg>
+      <Box>
+        <strong>
+          {events > 0
+            ? `Nothing is missing between event ${first} and event ${last} of the lesson.`
+            : 'Nothing is missing of it.'}
+        </strong>
+        <chakra.p fontSize="13px" color="ink2">
+          {events > 0 && `${events} events of lessons and `}
+          {own} of the incident, each proven by the record.{' '}
+          {page.heldUntil
+            ? `Held until ${time.day(page.heldUntil)}.`
+            : 'Nothing that it rests on is erased as long as it is open.'}
+        </chakra.p>
+      </Box>
+    </Flex>
+  )
+}
+
+function Due({ page, onAct }: { page: IncidentPage; onAct: (act: Act) => void }) {
+  const time = useSchoolTime()
+  if (page.followUps.length === 0 && page.out.length === 0) return null
+  return (
+    <Box mb="14px">
+      {page.followUps.map((one) => (
+        <Box key={one.number} bg="markSoft" borderLeft="5px solid" borderColor="mark" px="12px" py="8px" mb="8px">
+          <strong>{one.late ? 'Was due' : 'To do'}</strong>
+          <p>
+            {one.what} · {one.whoName} · until {time.day(`${one.until}T12:00:00Z`)}
+          </p>
+          <Flex gap="7px" mt="5px" className="no-print">
+            <Button look="main" size="small" onClick={() => onAct({ do: 'done', followUp: one.number, what: one.what })}>
+              Done…
+            </Button>
+            <Button size="small" onClick={() => onAct({ do: 'later', followUp: one.number, what: one.what })}>
+              Later…
+            </Button>
+          </Flex>
+        </Box>
+      ))}
+      {page.out.map((one) => (
+        <Box key={one.id} borderLeft="5px solid" borderColor="verdict.away" bg="verdict.awaySoft" px="12px" py="8px" mb="8px">
+          <strong>{one.name} is not let into these lessons</strong> until somebody has talked.
+          {page.may.includes('TALK') && (
+            <Box mt="5px">
+              <Button size="small" onClick={() => onAct({ do: 'talk', pupil: one.id, name: one.name })}>
+                Somebody has talked…
+              </Button>
+            </Box>
+          )}
+        </Box>
+      ))}
+    </Box>
+  )
+}
+
+function Actions({ page, onAct }: { page: IncidentPage; onAct: (act: Act) => void }) {
+  const may = (deed: IncidentPage['may'][number]) => page.may.includes(deed)
+  if (page.mergedInto) return null
+  return (
+    <Flex gap="7px" wrap="wrap" mb="14px" className="no-print" role="group" aria-label="What can be done">
+      {may('NOTE') && (
+        <Button onClick={() => onAct({ do: 'note' })}>
+          Write a note <Key>N</Key>
+        </Button>
+      )}
+      {page.open && may('FOLLOW_UP') && <Button onClick={() => onAct({ do: 'follow-up' })}>Follow up…</Button>}
+      {page.open && may('DECIDE') && <Button onClick={() => onAct({ do: 'decide' })}>Decide…</Button>}
+      {page.open && may('CLASSIFY') && <Button onClick={() => onAct({ do: 'kind' })}>Kind and severity…</Button>}
+      {page.open && may('WRITE_PARENTS') && page.people.some((one) => one.part !== 'ACTED') && (
+        <Button onClick={() => onAct({ do: 'parents' })}>Write to parents…</Button>
+      )}
+      {page.open && may('NOTE') && <Button onClick={() => onAct({ do: 'link' })}>Link…</Button>}
+      {page.open && may('JOIN') && <Button onClick={() => onAct({ do: 'merge' })}>It is the same as…</Button>}
+      {page.open && may('JOIN') && page.people.length > 1 && <Button onClick={() => onAct({ do: 'split' })}>It is two…</Button>}
+      {page.open && may('CLOSE') && <Button onClick={() => onAct({ do: 'close' })}>Close it…</Button>}
+      {!page.open && may('CLOSE') && <Button onClick={() => onAct({ do: 'reopen' })}>Open it again…</Button>}
+      <Button look="quiet" onClick={() => window.print()}>
+        Print
+      </Button>
+    </Flex>
+  )
+}
+
+function Looks({ looks }: { looks: NonNullable<IncidentPage['looks']> }) {
+  const time = useSchoolTime()
+  return (
+    <Box fontSize="13px" color="ink2" className="no-print">
+      <chakra.h2 fontSize="14px">Looked at by</chakra.h2>
+      {looks.map((one, place) => (
+        <p key={place}>
+          {one.name}, {time.day(one.at)} {time.clock(one.at)}
+          {one.tookAway && ', taken away'}
+        </p>
+      ))}
+    </Box>
+  )
+}

@@ -1,0 +1,501 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { get, put } from '../../shared/api/http'
+import type { LadderBody, LadderPage } from '../../shared/api/types'
+import { Button } from '../../shared/ui/Button'
+import { Select, TextInput } from '../../shared/ui/Fields'
+import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { Page } from '../../shared/ui/Page'
+
+type Step = LadderBody['steps'][number]
+type ActKind = LadderBody['acts'][number]
+type Year = LadderPage['years'][number]
+
+const KEY = ['ladder']
+
+const MEASURES: Record<Step['measure'], string> = {
+  WORD: 'a word',
+  REMINDER: 'a reminder, the rule named',
+  CURB: 'a right closed',
+  TO_THE_DOOR: 'back to the door',
+  OUT_OF_LESSON: 'out of this lesson',
+  OUT_OF_SERIES: 'out until somebody has talked',
+  REFERRED: 'referred',
+}
+
+const WHO: Record<Step['who'], string> = {
+  ANY_ADULT: 'any adult',
+  LEADING_ADULT: 'who leads',
+  SAFEGUARDING_LEAD: 'safeguarding lead',
+}
+
+const RIGHTS = [
+  ['chat.class', 'writing to all'],
+  ['chat.private', 'writing to one'],
+  ['voice.speak', 'speaking'],
+  ['voice.camera', 'camera'],
+  ['share.draw', 'drawing'],
+  ['share.screen', 'sharing'],
+] as const
+
+/** The school's ladder: measured steps, what kinds of acts they answer, and what years have otherwise (need G1). */
+export default function LadderScreen() {
+  return <Page title="The ladder">{(me) => <Shown isLead={me.position === 'LEAD'} />}</Page>
+}
+
+function Shown({ isLead }: { isLead: boolean }) {
+  const { data, error } = useQuery({ queryKey: KEY, queryFn: () => get<LadderPage>('/api/ladder') })
+  if (error) return <ProblemNote problem={error} />
+  if (!data) return <LoadingNote what="the ladder" />
+  return (
+    <Box className="paper" px="20px" py="16px" maxW="1160px" mx="auto">
+      <chakra.h1 fontSize="25px">The ladder</chakra.h1>
+      <chakra.p color="ink2" mb="12px" maxW="760px">
+        Measured steps, mildest first. In a lesson the next one is proposed from the kind of act and from what was before, which
+        counts half after the days written here; whoever acts decides. What is changed here counts from now on, and nothing that
+        was decided before is judged by it. The <Link to="/charter">charter</Link> says who may take steps, and how far above the
+        proposed one.
+      </chakra.p>
+      <Editor key={JSON.stringify(data.ladder)} page={data} isLead={isLead} />
+      <Years page={data} isLead={isLead} />
+    </Box>
+  )
+}
+
+const table = {
+  '& td, & th': { padding: '4px 7px', borderBottom: '1px solid var(--chakra-colors-line)', textAlign: 'left' },
+} as const
+
+function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
+  const cache = useQueryClient()
+  const [ladder, setLadder] = useState(page.ladder)
+  const save = useMutation({
+    mutationFn: () => put<LadderPage>('/api/ladder', ladder),
+    onSuccess: (saved) => cache.setQueryData(KEY, saved),
+  })
+  const changed = JSON.stringify(ladder) !== JSON.stringify(page.ladder)
+  const step = (place: number, more: Partial<Step>) =>
+    setLadder({ ...ladder, steps: ladder.steps.map((one, at) => (at === place ? { ...one, ...more } : one)) })
+  const act = (place: number, more: Partial<ActKind>) =>
+    setLadder({ ...ladder, acts: ladder.acts.map((one, at) => (at === place ? { ...one, ...more } : one)) })
+  const move = (place: number, by: number) => {
+    const steps = [...ladder.steps]
+    const [one] = steps.splice(place, 1)
+    if (one) steps.splice(place + by, 0, one)
+    setLadder({ ...ladder, steps })
+  }
+  return (
+    <chakra.form
+      onSubmit={(event) => {
+        event.preventDefault()
+        save.mutate()
+      }}
+    >
+      <Box overflowX="auto" bg="sheet" borderTop="3px double" borderColor="ink" mb="16px">
+        <chakra.table w="100%" fontSize="13.5px" css={table} aria-label="Steps">
+          <thead>
+            <chakra.tr fontSize="12px" color="ink2">
+              <chakra.th w="28px">Step</chakra.th>
+              <th>As adults call it</th>
+              <th>What it does</th>
+              <th>Who may take it</th>
+              <th>Half after</th>
+              <th>Parents told</th>
+              <th>Incident</th>
+              {isLead && (
+                <th>
+                  <chakra.span srOnly>Order</chakra.span>
+                </th>
+              )}
+            </chakra.tr>
+          </thead>
+          <tbody>
+            {ladder.steps.map((one, place) => (
+              <tr key={one.id}>
+                <chakra.td fontFamily="mono">{place + 1}</chakra.td>
+                <td>
+                  {isLead ? (
+                    <TextInput
+                      aria-label={`Step ${place + 1}, as adults call it`}
+                      maxLength={80}
+                      required
+                      value={one.name}
+                      onChange={(event) => step(place, { name: event.target.value })}
+                    />
+                  ) : (
+                    one.name
+                  )}
+                </td>
+                <td>
+                  {MEASURES[one.measure]}
+                  {one.measure === 'CURB' && (
+                    <Flex gap="5px">
+                      <Select
+                        w="auto"
+                        fontSize="12.5px"
+                        py="1px"
+                        disabled={!isLead}
+                        aria-label={`Which right step ${place + 1} closes`}
+                        value={one.right ?? ''}
+                        onChange={(event) => step(place, { right: event.target.value })}
+                      >
+                        {RIGHTS.map(([key, name]) => (
+                          <option key={key} value={key}>
+                            {name}
+                          </option>
+                        ))}
+                      </Select>
+                      <Count
+                        label={`Minutes of step ${place + 1}`}
+                        value={one.minutes}
+                        most={120}
+                        isLead={isLead}
+                        onChange={(minutes) => step(place, { minutes })}
+                      />
+                      min
+                    </Flex>
+                  )}
+                </td>
+                <td>
+                  {isLead ? (
+                    <Select
+                      w="auto"
+                      aria-label={`Who may take step ${place + 1}`}
+                      value={one.who}
+                      onChange={(event) => step(place, { who: event.target.value as Step['who'] })}
+                    >
+                      {Object.entries(WHO).map(([value, name]) => (
+                        <option key={value} value={value}>
+                          {name}
+                        </option>
+                      ))}
+                    </Select>
+                  ) : (
+                    WHO[one.who]
+                  )}
+                </td>
+                <chakra.td whiteSpace="nowrap">
+                  <Count
+                    label={`Days after which step ${place + 1} counts half`}
+                    value={one.halfDays}
+                    most={730}
+                    isLead={isLead}
+                    onChange={(halfDays) => step(place, { halfDays })}
+                  />{' '}
+                  days
+                </chakra.td>
+                <td>
+                  <input
+                    type="checkbox"
+                    aria-label={`Parents are told of step ${place + 1}`}
+                    disabled={!isLead}
+                    checked={one.parents}
+                    onChange={() => step(place, { parents: !one.parents })}
+                  />
+                </td>
+                <td>
+                  <input
+                    type="checkbox"
+                    aria-label={`Step ${place + 1} opens an incident`}
+                    disabled={!isLead}
+                    checked={one.opensIncident}
+                    onChange={() => step(place, { opensIncident: !one.opensIncident })}
+                  />
+                </td>
+                {isLead && (
+                  <chakra.td whiteSpace="nowrap">
+                    <Button
+                      size="small"
+                      disabled={place === 0}
+                      aria-label={`Step ${place + 1} one up`}
+                      onClick={() => move(place, -1)}
+                    >
+                      ↑
+                    </Button>{' '}
+                    <Button
+                      size="small"
+                      disabled={place === ladder.steps.length - 1}
+                      aria-label={`Step ${place + 1} one down`}
+                      onClick={() => move(place, 1)}
+                    >
+                      ↓
+                    </Button>{' '}
+                    <Button
+                      size="small"
+                      look="quiet"
+                      disabled={ladder.steps.length === 1}
+                      aria-label={`Step ${place + 1} away`}
+                      onClick={() => setLadder({ ...ladder, steps: ladder.steps.filter((other) => other !== one) })}
+                    >
+                      away
+                    </Button>
+                  </chakra.td>
+                )}
+              </tr>
+            ))}
+          </tbody>
+        </chakra.table>
+      </Box>
+      <Box overflowX="auto" bg="sheet" borderTop="1.5px solid" borderColor="ink" mb="10px">
+        <chakra.table w="100%" fontSize="13.5px" css={table} aria-label="Kinds of acts">
+          <thead>
+            <chakra.tr fontSize="12px" color="ink2">
+              <th>Kind of act</th>
+              <th>How grave</th>
+              <th>Stands at step</th>
+            </chakra.tr>
+          </thead>
+          <tbody>
+            {ladder.acts.map((one, place) => (
+              <tr key={one.id}>
+                <td>
+                  {isLead ? (
+                    <TextInput
+                      aria-label={`Kind ${place + 1}`}
+                      maxLength={80}
+                      required
+                      value={one.name}
+                      onChange={(event) => act(place, { name: event.target.value })}
+                    />
+                  ) : (
+                    one.name
+                  )}
+                </td>
+                <td>
+                  <Select
+                    w="auto"
+                    disabled={!isLead}
+                    aria-label={`How grave is ${one.name}`}
+                    value={one.severity}
+                    onChange={(event) => act(place, { severity: event.target.value as ActKind['severity'] })}
+                  >
+                    <option value="SLIGHT">slight</option>
+                    <option value="MIDDLE">middle</option>
+                    <option value="GRAVE">grave</option>
+                  </Select>
+                </td>
+                <td>
+                  <Count
+                    label={`${one.name} stands at step`}
+                    value={one.from}
+                    most={ladder.steps.length}
+                    isLead={isLead}
+                    onChange={(from) => act(place, { from })}
+                  />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </chakra.table>
+      </Box>
+      {isLead && (
+        <Flex gap="8px" align="center" wrap="wrap" mb="18px" className="no-print">
+          <Button
+            onClick={() =>
+              setLadder({
+                ...ladder,
+                acts: [...ladder.acts, { id: `act-${Date.now()}`, name: '', severity: 'MIDDLE', from: 1 }],
+              })
+            }
+          >
+            Another kind of act
+          </Button>
+          <chakra.label display="flex" gap="6px">
+            <input
+              type="checkbox"
+              checked={ladder.heavier.includes('visitor-present')}
+              onChange={() =>
+                setLadder({
+                  ...ladder,
+                  heavier: ladder.heavier.includes('visitor-present')
+                    ? ladder.heavier.filter((one) => one !== 'visitor-present')
+                    : [...ladder.heavier, 'visitor-present'],
+                })
+              }
+            />{' '}
+            One step more before a visitor
+          </chakra.label>
+          <Box flex="1" />
+          {changed && (
+            <>
+              <Button onClick={() => setLadder(page.ladder)}>As it was</Button>
+              <Button type="submit" look="main" disabled={save.isPending}>
+                Put in force
+              </Button>
+            </>
+          )}
+        </Flex>
+      )}
+      <ProblemNote problem={save.error} />
+    </chakra.form>
+  )
+}
+
+function Count({
+  label,
+  value,
+  most,
+  isLead,
+  onChange,
+}: {
+  label: string
+  value: number
+  most: number
+  isLead: boolean
+  onChange: (value: number) => void
+}) {
+  return isLead ? (
+    <TextInput
+      type="number"
+      w="68px"
+      py="1px"
+      min={1}
+      max={most}
+      required
+      aria-label={label}
+      value={value}
+      onChange={(event) => onChange(Number(event.target.value))}
+    />
+  ) : (
+    <span>{value}</span>
+  )
+}
+
+function Years({ page, isLead }: { page: LadderPage; isLead: boolean }) {
+  return (
+    <>
+      <chakra.h2 fontSize="19px" mb="4px">
+        Years
+      </chakra.h2>
+      <chakra.p color="ink2" mb="8px">
+        A head of a year reads its incidents, decides and closes them. Where a year says nothing, it is as above.
+      </chakra.p>
+      <chakra.table w="100%" bg="sheet" borderTop="1.5px solid" borderColor="ink" fontSize="13.5px" css={table}>
+        <thead>
+          <chakra.tr fontSize="12px" color="ink2">
+            <chakra.th w="60px">Year</chakra.th>
+            <th>Heads</th>
+            <th>Kinds that stand elsewhere</th>
+          </chakra.tr>
+        </thead>
+        <tbody>
+          {page.years.map((year) => (
+            <YearRow key={year.year} year={year} page={page} isLead={isLead} />
+          ))}
+        </tbody>
+      </chakra.table>
+    </>
+  )
+}
+
+function YearRow({ year, page, isLead }: { year: Year; page: LadderPage; isLead: boolean }) {
+  const cache = useQueryClient()
+  const saved = (next: LadderPage) => cache.setQueryData(KEY, next)
+  const heads = useMutation({
+    mutationFn: (people: string[]) => put<LadderPage>(`/api/ladder/years/${year.year}/heads`, { people }),
+    onSuccess: saved,
+  })
+  const own = useMutation({
+    mutationFn: (from: Record<string, number>) =>
+      put<LadderPage>(`/api/ladder/years/${year.year}`, { steps: year.own.steps, from }),
+    onSuccess: saved,
+  })
+  const from = year.own.from
+  const others = page.ladder.acts.filter((one) => from[one.id] === undefined)
+  return (
+    <tr>
+      <chakra.td fontFamily="mono">{year.year}</chakra.td>
+      <td>
+        <Flex gap="6px" wrap="wrap" align="center">
+          {year.heads.map((one) =>
+            isLead ? (
+              <Button
+                key={one.id}
+                size="small"
+                aria-label={`${one.name} is no head of year ${year.year} any more`}
+                onClick={() => heads.mutate(year.heads.filter((other) => other !== one).map((other) => other.id))}
+              >
+                {one.name} ×
+              </Button>
+            ) : (
+              <span key={one.id}>{one.name}</span>
+            ),
+          )}
+          {isLead && (
+            <Select
+              w="auto"
+              fontSize="12.5px"
+              py="1px"
+              aria-label={`Another head of year ${year.year}`}
+              value=""
+              onChange={(event) => event.target.value && heads.mutate([...year.heads.map((one) => one.id), event.target.value])}
+            >
+              <option value="">{year.heads.length === 0 ? 'nobody yet' : 'and…'}</option>
+              {page.staff
+                .filter((one) => year.heads.every((known) => known.id !== one.id))
+                .map((one) => (
+                  <option key={one.id} value={one.id}>
+                    {one.name}
+                  </option>
+                ))}
+            </Select>
+          )}
+        </Flex>
+      </td>
+      <td>
+        <Flex gap="8px" wrap="wrap" align="center">
+          {page.ladder.acts
+            .filter((one) => from[one.id] !== undefined)
+            .map((one) => (
+              <Flex key={one.id} gap="4px" align="center">
+                {one.name}: step{' '}
+                <Count
+                  label={`${one.name} in year ${year.year} stands at step`}
+                  value={from[one.id] ?? one.from}
+                  most={page.ladder.steps.length}
+                  isLead={isLead}
+                  onChange={(level) => own.mutate({ ...from, [one.id]: level })}
+                />
+                {isLead && (
+                  <Button
+                    look="quiet"
+                    fontSize="12.5px"
+                    aria-label={`${one.name} in year ${year.year} as in the school`}
+                    onClick={() => {
+                      const { [one.id]: _, ...rest } = from
+                      own.mutate(rest)
+                    }}
+                  >
+                    as the school
+                  </Button>
+                )}
+              </Flex>
+            ))}
+          {isLead && (
+            <Select
+              w="auto"
+              fontSize="12.5px"
+              py="1px"
+              aria-label={`A kind that stands elsewhere in year ${year.year}`}
+              value=""
+              onChange={(event) => {
+                const kind = page.ladder.acts.find((one) => one.id === event.target.value)
+                if (kind) own.mutate({ ...from, [kind.id]: kind.from })
+              }}
+            >
+              <option value="">a kind…</option>
+              {others.map((one) => (
+                <option key={one.id} value={one.id}>
+                  {one.name}
+                </option>
+              ))}
+            </Select>
+          )}
+        </Flex>
+        <ProblemNote problem={heads.error ?? own.error} />
+      </td>
+    </tr>
+  )
+}

@@ -1,0 +1,147 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useContext, useState } from 'react'
+import type { Desk, Seat } from '../../shared/api/types'
+import { useSchoolTime } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+import { TextInput } from '../../shared/ui/Fields'
+import { Sheet } from '../../shared/ui/Sheet'
+import { Actions, Small, Title, type Cards, type CardProps } from '../cards'
+import { Choice } from '../DeskMenu'
+import type { Tick } from '../part'
+import type { OrderOf } from '../send'
+import { ActOn } from './acting'
+import { conductActs, conductOrders } from './orders'
+import { RaiseWorry } from './RaiseWorry'
+
+type Give = (order: OrderOf<typeof conductOrders>) => void
+
+/** In the menu of a pupil: the sheet with the ladder. */
+function InRowMenu({ pupil }: { pupil: { id: string } }) {
+  const actOn = useContext(ActOn)
+  return (
+    <Choice value="step" onSelect={() => actOn([pupil.id])}>
+      A step of the ladder…
+    </Choice>
+  )
+}
+
+/** Steps of today, on the line of presence. */
+function ticks(desk: Desk, person: string): Tick[] {
+  return desk.conduct.steps
+    .filter((one) => !one.withdrawn && one.people.includes(person))
+    .map((one) => ({ at: one.at, words: `Step ${one.level}, ${one.step}, for ${one.act.toLowerCase()} (${one.by})` }))
+}
+
+function WorryCard({ need, desk, give }: CardProps) {
+  const worry = desk.conduct.worries.find((one) => one.number === need.number)
+  return (
+    <>
+      <Title mark>{need.says}</Title>
+      <Small>
+        {worry?.about === 'A_PUPIL' ? 'It is about another pupil. ' : ''}
+        {worry?.words ? `“${worry.words}”` : 'No words were written.'} Nobody else sees that it was said.
+      </Small>
+      <Actions>
+        <Button size="small" look="main" onClick={() => give({ do: 'worry-seen', number: need.number })}>
+          I see to it
+        </Button>
+      </Actions>
+    </>
+  )
+}
+
+const cards: Cards = { WORRY: WorryCard }
+
+/** What only a safeguarding lead reads, above everything else of the desk; steps that were just taken can be taken back here. */
+function UnderHead({ desk, give }: { desk: Desk; now: number; give: Give }) {
+  const worries = desk.mine.conduct.worries
+  if (worries.length === 0) return null
+  return (
+    <Box role="status" aria-label="For the safeguarding lead alone" bg="verdict.waitSoft" px="18px" py="6px">
+      {worries.map((one) => (
+        <Flex key={one.number} gap="10px" align="baseline" wrap="wrap">
+          <strong>For you alone:</strong>
+          <span>
+            {one.name} says quietly that something is wrong{one.about === 'AN_ADULT' ? ', about an adult' : ''}.
+            {one.words && ` “${one.words}”`}
+          </span>
+          <Button size="small" onClick={() => give({ do: 'worry-seen', number: one.number })}>
+            I see to it
+          </Button>
+        </Flex>
+      ))}
+    </Box>
+  )
+}
+
+/** At the own seat: what a step was about, and the quiet way to say that something is wrong. */
+function AtSeat({ seat, act }: { seat: Seat; act?: (one: OrderOf<typeof conductActs>) => void }) {
+  const time = useSchoolTime()
+  const last = seat.mine.conduct?.last
+  return (
+    <>
+      {last && (last.measure === 'REMINDER' || last.measure === 'CURB') && (
+        <Box
+          role="status"
+          mx="16px"
+          mb="14px"
+          px="12px"
+          py="8px"
+          bg="verdict.waitSoft"
+          borderLeft="4px solid"
+          borderColor="verdict.wait"
+        >
+          <strong>
+            {last.by} {last.measure === 'REMINDER' ? 'reminds you' : 'has closed something for you'}
+          </strong>
+          , {time.clock(last.at)}: {last.act.toLowerCase()}.{last.rule && ` The rule is about “${last.rule}”.`} It is over when
+          you go on well.
+        </Box>
+      )}
+      {act && <RaiseWorry seat={seat} act={act} />}
+    </>
+  )
+}
+
+/** The ladder by key: C for a step, Y marks this moment for later. */
+function keys(_: Desk, give: Give, open: (what: never) => void): Record<string, () => void> {
+  return {
+    c: () => open('step' as never),
+    y: () => give({ do: 'moment', text: '' }),
+  }
+}
+
+/** In the desk's menu: a moment to look at later, with a few words. */
+export function MarkMoment({ open, onClose, give }: { open: boolean; onClose: () => void; give: Give }) {
+  const [text, setText] = useState('')
+  return (
+    <Sheet title="Look at this later" open={open} onClose={onClose}>
+      <chakra.form
+        onSubmit={(event) => {
+          event.preventDefault()
+          give({ do: 'moment', text: text.trim() })
+          setText('')
+          onClose()
+        }}
+      >
+        <chakra.p mb="8px">This moment and the five minutes before it are kept in the casebook. Nobody is named.</chakra.p>
+        <TextInput
+          aria-label="A few words"
+          maxLength={2000}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          placeholder="what to look at"
+        />
+        <Button type="submit" look="main" mt="10px">
+          Mark it
+        </Button>
+      </chakra.form>
+    </Sheet>
+  )
+}
+
+export const conduct = {
+  orders: conductOrders,
+  acts: conductActs,
+  page: { cards, ticks, InRowMenu, UnderHead, AtSeat, keys },
+}
