@@ -40,7 +40,7 @@ function Shown({ isLead }: { isLead: boolean }) {
   }
   const last = data.lines.at(-1)
   return (
-    <Grid templateColumns={{ base: '1fr', lg: '1fr 330px' }} minH="100%">
+    <Grid templateColumns={{ base: '1fr', lg: '1fr 330px' }} minH="calc(100vh - 50px)">
       <Box className="paper" px="20px" py="14px" minW="0">
         <Flex align="baseline" gap="14px" wrap="wrap" mb="8px">
           <chakra.h1 fontSize="25px">Casebook</chakra.h1>
@@ -107,7 +107,9 @@ function Shown({ isLead }: { isLead: boolean }) {
         {data.todos.length === 0 ? <chakra.p color="ink2">Nothing is waiting.</chakra.p> : <Todos todos={data.todos} />}
         {isLead && (
           <Flex direction="column" gap="6px" mt="18px" borderTop="1px solid" borderColor="lineStrong" pt="10px">
-            <Link to="/ladder">The ladder, and heads of years</Link>
+            <Link to="/ladder">
+              <chakra.span textDecoration="underline">The ladder, and heads of years</chakra.span>
+            </Link>
           </Flex>
         )}
       </Box>

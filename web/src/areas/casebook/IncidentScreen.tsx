@@ -45,7 +45,7 @@ function Shown({ number }: { number: string }) {
     setAct(null)
   }
   return (
-    <Grid templateColumns={{ base: '1fr', lg: '1fr 330px' }} minH="100%">
+    <Grid templateColumns={{ base: '1fr', lg: '1fr 330px' }} minH="calc(100vh - 50px)">
       <Box as="article" className="paper" bg="sheet" px={{ base: '16px', md: '26px' }} py="16px" minW="0">
         <Head page={data} />
         <Box
@@ -60,6 +60,7 @@ function Shown({ number }: { number: string }) {
             <Told
               key={place}
               line={line}
+              before={data.lines[place - 1]}
               lines={data.lines}
               mayCorrect={!!mayNote}
               onCorrect={() => setAct({ do: 'note', corrects: line.number })}
@@ -103,7 +104,9 @@ function Head({ page }: { page: IncidentPage }) {
   return (
     <>
       <chakra.p fontSize="13px" className="no-print">
-        <Link to="/casebook">Casebook</Link>
+        <Link to="/casebook">
+          <chakra.span textDecoration="underline">Casebook</chakra.span>
+        </Link>
       </chakra.p>
       <chakra.h1 fontSize="25px">{page.title}</chakra.h1>
       <chakra.p color="ink2">
@@ -128,8 +131,13 @@ function Head({ page }: { page: IncidentPage }) {
       </chakra.p>
       {page.lesson && (
         <chakra.p fontSize="13px" className="no-print">
-          <Link to={`/lessons/${page.lesson}/replay`}>The lesson again</Link> ·{' '}
-          <Link to={`/lessons/${page.lesson}/register`}>its register</Link>
+          <Link to={`/lessons/${page.lesson}/replay`}>
+            <chakra.span textDecoration="underline">The lesson again</chakra.span>
+          </Link>{' '}
+          ·{' '}
+          <Link to={`/lessons/${page.lesson}/register`}>
+            <chakra.span textDecoration="underline">its register</chakra.span>
+          </Link>
         </chakra.p>
       )}
     </>
@@ -167,11 +175,13 @@ function Shape({ kind }: { kind: StoryLine['kind'] }) {
 
 function Told({
   line,
+  before,
   lines,
   mayCorrect,
   onCorrect,
 }: {
   line: StoryLine
+  before: StoryLine | undefined
   lines: StoryLine[]
   mayCorrect: boolean
   onCorrect: () => void
@@ -189,8 +199,11 @@ function Told({
       css={{ '&:hover [data-correct], &:focus-within [data-correct]': { opacity: 1 } }}
     >
       <chakra.span fontFamily="mono" fontSize="12.5px" color="ink2" mt="1px">
-        {time.day(line.at).replace(/,? \d{4}$/, '')}
-        <br />
+        {(!before || time.day(before.at) !== time.day(line.at)) && (
+          <chakra.span display="block" fontWeight="600" color="ink">
+            {time.day(line.at)}
+          </chakra.span>
+        )}
         {time.clock(line.at)}
       </chakra.span>
       <Shape kind={line.kind} />

@@ -24,6 +24,7 @@ import { Muted, passesToSpeak } from '../../lesson/rights/Muted'
 import { Activities, type Activity } from '../../lesson/activities/Activities'
 import { DeskBoard } from '../../lesson/board/DeskBoard'
 import { ActOn } from '../../lesson/conduct/acting'
+import { MarkMoment } from '../../lesson/conduct/conduct'
 import { StepSheet } from '../../lesson/conduct/StepSheet'
 import { Wall } from '../../lesson/slates/Wall'
 import { StrokesOf } from '../../shared/live/strokes'
@@ -52,6 +53,7 @@ function LiveDesk({ lesson }: { lesson: string }) {
     orders.mutate(order)
   }
   const [view, setView] = useState<'list' | 'groups' | 'board' | 'wall' | null>(null)
+  const [marking, setMarking] = useState(false)
   const [acting, setActing] = useState<string[] | null>(null)
   const [activity, setActivity] = useState<Activity | null>(null)
   const isOut = desk?.groups.out !== undefined
@@ -71,6 +73,7 @@ function LiveDesk({ lesson }: { lesson: string }) {
   const onShow = (what: Shown) => {
     if (what === 'list' || what === 'groups' || what === 'board' || what === 'wall') setView(what)
     else if (what === 'step') setActing([])
+    else if (what === 'moment') setMarking(true)
     else setActivity(what)
   }
   useDeskKeys(desk, give, onShow)
@@ -157,6 +160,7 @@ function LiveDesk({ lesson }: { lesson: string }) {
             )}
           </Grid>
           {live && <Activities desk={desk} open={activity} onOpen={setActivity} give={give} />}
+          {live && <MarkMoment open={marking} onClose={() => setMarking(false)} give={give} />}
           {live && <StepSheet desk={desk} people={acting} onPeople={setActing} onClose={() => setActing(null)} give={give} />}
           <WhySheet path={why} onClose={() => setWhy(null)} />
         </Flex>

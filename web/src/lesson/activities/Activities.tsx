@@ -10,6 +10,9 @@ import type { Give } from '../orders'
 import { Maker } from '../questions/Maker'
 import { SlatesMaker } from '../slates/SlatesMaker'
 
+/** What the launcher shows or starts. */
+export type Shown = Activity | 'board' | 'step' | 'moment'
+
 /** What can be started from the desk. */
 export type Activity = 'question' | 'clock' | 'first' | 'slates' | 'merits' | 'notice'
 
@@ -23,9 +26,9 @@ const ALL: { activity: Activity; name: string; key: string }[] = [
 ]
 
 /** The row from which everything is started, with its keys; there wherever the class list, the wall or the board is. */
-export function Launcher({ onShow }: { onShow: (what: Activity | 'board') => void }) {
+export function Launcher({ onShow }: { onShow: (what: Shown) => void }) {
   return (
-    <Flex role="group" aria-label="With the class" gap="9px" wrap="wrap" fontSize="12.5px">
+    <Flex role="group" aria-label="With the class" gap="8px" wrap="wrap" fontSize="12.5px">
       {ALL.map((one) => (
         <Button key={one.activity} look="quiet" fontSize="12.5px" gap="4px" onClick={() => onShow(one.activity)}>
           {one.name} <Key>{one.key}</Key>
@@ -33,6 +36,12 @@ export function Launcher({ onShow }: { onShow: (what: Activity | 'board') => voi
       ))}
       <Button look="quiet" fontSize="12.5px" gap="4px" onClick={() => onShow('board')}>
         Board <Key>P</Key>
+      </Button>
+      <Button look="quiet" fontSize="12.5px" gap="4px" onClick={() => onShow('step')}>
+        Step <Key>C</Key>
+      </Button>
+      <Button look="quiet" fontSize="12.5px" gap="4px" onClick={() => onShow('moment')}>
+        Mark <Key>Y</Key>
       </Button>
     </Flex>
   )

@@ -14,7 +14,7 @@ import { Sure } from '../../shared/ui/Sure'
 import { Choice, DeskMenu, MenuHead, Opener } from '../DeskMenu'
 import { DrawingBoard } from '../drawing/DrawingBoard'
 import { useSheet } from '../drawing/useSheet'
-import { Launcher, type Activity } from '../activities/Activities'
+import { Launcher, type Shown } from '../activities/Activities'
 import { mayOrder } from '../mayOrder'
 import { useOrders, type Give } from '../orders'
 import { client } from '../send'
@@ -25,7 +25,7 @@ interface DeskBoardProps {
   lesson: string
   give: Give
   onList: () => void
-  onShow: (what: Activity | 'board') => void
+  onShow: (what: Shown) => void
 }
 
 /** The board in place of the class list: drawn on, its pages turned, one author’s pen taken and wiped in one act. */

@@ -11,7 +11,7 @@ import { follow } from '../drawing/follow'
 import { HIGH, WIDE } from '../drawing/geometry'
 import { Drawing, GroundLines } from '../drawing/Marks'
 import { changed } from '../drawing/useSheet'
-import { Launcher, type Activity } from '../activities/Activities'
+import { Launcher, type Shown } from '../activities/Activities'
 import { mayOrder } from '../mayOrder'
 import type { Give } from '../orders'
 
@@ -23,7 +23,7 @@ interface WallProps {
   lesson: string
   give: Give
   onList: () => void
-  onShow: (what: Activity | 'board') => void
+  onShow: (what: Shown) => void
 }
 
 /** All slates on a wall, one held large. Arrows go through them, V shows the class, C collects. */

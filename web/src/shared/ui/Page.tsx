@@ -70,7 +70,7 @@ export function Page({ title, bare = false, children }: PageProps) {
         </chakra.span>
         <chakra.nav
           display="flex"
-          gap={{ base: '13px', xl: '15px', '2xl': '20px' }}
+          gap={{ base: '13px', xl: '11px', '2xl': '18px' }}
           whiteSpace="nowrap"
           overflowX="auto"
           aria-label="Places"

@@ -7,7 +7,7 @@ import { mayOrder } from '../../../lesson/mayOrder'
 import type { Give } from '../../../lesson/orders'
 
 /** What a key shows in place of the class list, or opens to be started. */
-export type Shown = 'list' | 'groups' | 'board' | 'wall' | 'step' | Activity
+export type Shown = 'list' | 'groups' | 'board' | 'wall' | 'step' | 'moment' | Activity
 
 /** Escape twice within this time stops everything. */
 const TWICE_MS = 700

@@ -22,7 +22,7 @@ interface ScoreProps {
   give: Give
   onWhy: (rule: string, person?: string) => void
   /** Shows groups in place of the list, or opens what is started with the class. */
-  onShow: (what: 'groups' | 'board' | Activity) => void
+  onShow: (what: 'groups' | 'board' | 'step' | 'moment' | Activity) => void
 }
 
 /** The class list as a score: each pupil a line of presence over the lesson's time, and what each may do beside it. */
@@ -209,9 +209,9 @@ function StanceLine({ desk, now }: { desk: Desk; now: number }) {
   const next = order.find((step) => Date.parse(step.from) > now)
   if (!stance && !next) return null
   return (
-    <span>
+    <span title={next && `then ${next.name} ${byTheClock ? 'by the clock' : 'is proposed'}`}>
       <strong>{stance ?? 'As planned'}</strong>
-      {next && ` until ${time.clock(next.from)}, then ${next.name} ${byTheClock ? 'by the clock' : 'is proposed'}`}
+      {next && ` until ${time.clock(next.from)}`}
     </span>
   )
 }

@@ -1,6 +1,8 @@
 package juricast.server.casebook;
 
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -13,12 +15,14 @@ import juricast.core.casebook.CaseEvent;
 import juricast.core.casebook.Evidence;
 import juricast.core.casebook.Incident;
 import juricast.core.chat.ChatEvent;
+import juricast.core.door.DoorEvent;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.lesson.Parts;
 import juricast.core.live.Erased;
 import juricast.core.live.LessonEvent;
 import juricast.core.live.LessonState;
+import juricast.core.rights.RightsEvent;
 import juricast.core.slates.SlatesEvent;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.Snapshot;
@@ -105,7 +109,7 @@ class CaseStory {
                 erased++;
             }
             Optional<Evidence.Item> item = belongs ? Evidence.item(number, event, about) : Optional.empty();
-            if (item.isPresent() && !told.contains(number)) {
+            if (item.isPresent() && !told.contains(number) && !isConsequence(item.get(), incident)) {
                 if (item.get().kind() == Evidence.Kind.MARK && event instanceof BoardEvent.Drawn mark) {
                     drawn = drawn.and(mark.person(), mark.page(), mark.at(), number, lines, lesson, this);
                 } else {
@@ -129,6 +133,16 @@ class CaseStory {
                     0));
         }
         return lines;
+    }
+
+    /** What a step did by itself is told with the step. */
+    private static boolean isConsequence(Evidence.Item item, Incident incident) {
+        boolean ofStep = item.event() instanceof DoorEvent.Removed
+                || item.event() instanceof DoorEvent.SentToDoor
+                || item.event() instanceof RightsEvent.CurbGiven;
+        return ofStep
+                && incident.steps().stream()
+                        .anyMatch(step -> step.at().equals(item.event().at()));
     }
 
     private static boolean isIn(Incident incident, LessonId lesson, int number) {
@@ -218,6 +232,12 @@ class CaseStory {
         Telling(int number, boolean leads) {
             this.number = number;
             this.leads = leads;
+        }
+
+        private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.UK);
+
+        private static String day(LocalDate day) {
+            return day.format(DAY);
         }
 
         private Optional<StoryLine> line(CaseEvent event, Kind kind, String text) {
@@ -316,12 +336,14 @@ class CaseStory {
             return line(
                     event,
                     Kind.FOLLOW_UP,
-                    "To do: %s, %s until %s%s".formatted(event.what(), name(event.who()), event.until(), by(event)));
+                    "To do: %s, %s until %s%s"
+                            .formatted(event.what(), name(event.who()), day(event.until()), by(event)));
         }
 
         @Override
         public Optional<StoryLine> followUpMoved(CaseEvent.FollowUpMoved event) {
-            return line(event, Kind.FOLLOW_UP, "Later, on %s: %s%s".formatted(event.until(), event.why(), by(event)));
+            return line(
+                    event, Kind.FOLLOW_UP, "Later, on %s: %s%s".formatted(day(event.until()), event.why(), by(event)));
         }
 
         @Override

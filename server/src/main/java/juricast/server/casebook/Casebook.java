@@ -23,7 +23,7 @@ import org.springframework.stereotype.Component;
  * is asked of {@link CaseReading}, which is the only way from here to a screen.
  */
 @Component
-class Casebook {
+public class Casebook {
     /** How often an order is decided again because somebody else was quicker. */
     private static final int TRIES = 5;
 
@@ -64,7 +64,7 @@ class Casebook {
     }
 
     /** Open incidents of a lesson. */
-    List<Incident> openOf(LessonId lesson) {
+    public List<Incident> openOf(LessonId lesson) {
         return database
                 .read()
                 .sql("SELECT id FROM incident WHERE lesson = :lesson AND closed IS NULL AND merged IS NULL ORDER BY id")
@@ -140,7 +140,7 @@ class Casebook {
     }
 
     /** Decides about an incident and keeps what comes of it; where somebody else was quicker, it is decided again. */
-    Optional<CaseRefusal> order(IncidentId id, Function<Incident, CaseDecision> decide) {
+    public Optional<CaseRefusal> order(IncidentId id, Function<Incident, CaseDecision> decide) {
         for (int i = 1; ; i++) {
             Incident is = find(id).orElseThrow(() -> new IllegalArgumentException("There is no incident " + id));
             try {

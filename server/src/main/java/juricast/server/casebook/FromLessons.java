@@ -33,7 +33,7 @@ import org.springframework.stereotype.Component;
  * is killed in between.
  */
 @Component
-class FromLessons implements Follower, DisposableBean {
+public class FromLessons implements Follower, DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(FromLessons.class);
 
     private final Database database;
@@ -112,9 +112,12 @@ class FromLessons implements Follower, DisposableBean {
 
     /** Takes notice of all that is due; also of what a killed program had not come to. */
     @Scheduled(fixedDelay = 10_000)
-    synchronized void takeNotice() {
+    public synchronized void takeNotice() {
         List<Due> due = database.read()
-                .sql("SELECT lesson, number FROM case_due ORDER BY lesson, number LIMIT 500")
+                .sql(
+                        """
+                    SELECT case_due.lesson, case_due.number FROM case_due JOIN lesson ON lesson.id = case_due.lesson
+                    ORDER BY lesson.starts, case_due.lesson, case_due.number LIMIT 500""")
                 .query((row, n) -> new Due(new LessonId(row.getString(1)), row.getInt(2)))
                 .list();
         for (Due one : due) {

@@ -19,6 +19,8 @@ import juricast.core.board.BoardOrder;
 import juricast.core.chat.ChatOrder;
 import juricast.core.chat.Readers;
 import juricast.core.chat.SentFile;
+import juricast.core.conduct.ConductOrder;
+import juricast.core.conduct.ConductRules;
 import juricast.core.door.DoorOrder;
 import juricast.core.drawing.Drawing;
 import juricast.core.ending.EndingOrder;
@@ -91,6 +93,7 @@ final class Cast {
             LessonPlan plan,
             Instant zero,
             List<CSVRecord> script,
+            List<CSVRecord> incidents,
             Function<String, Optional<Stance>> stances,
             Function<String, SentFile> files) {
         this.plan = plan;
@@ -117,7 +120,35 @@ final class Cast {
                         row.get("with")));
             }
         }
+        incidents.forEach(this::happens);
         steps.sort(Comparator.comparing(Step::at));
+    }
+
+    /** Somebody does something, and the lead adult takes a step. */
+    private void happens(CSVRecord row) {
+        double minute = Double.parseDouble(row.get("minute"));
+        steps.removeIf(one -> one.who.equals(row.get("pupil")) && one.does.equals("knocks"));
+        steps.add(new Step(minute(-2), row.get("pupil"), "knocks", ""));
+        if (!row.get("words").isEmpty()) {
+            steps.add(new Step(minute(minute - 1.5), "the lead adult", "sets", "chat.class=open"));
+            steps.add(new Step(minute(minute - 0.7), row.get("pupil"), "writes to all", row.get("words")));
+        }
+        if (row.get("act").equals("drawing")) {
+            steps.add(new Step(
+                    minute(minute - 1.4), "the lead adult", "gives a pass to " + row.get("pupil"), "share.draw"));
+            for (int i = 0; i < 6; i++) {
+                steps.add(new Step(
+                        minute(minute - 1 + i * 0.1),
+                        row.get("pupil"),
+                        "draws",
+                        "%d,%d %d,%d".formatted(120 + i * 60, 200, 180 + i * 60, 420)));
+            }
+        }
+        steps.add(new Step(
+                minute(minute),
+                "the lead adult",
+                "takes the step " + row.get("step") + " for " + row.get("pupil"),
+                row.get("act") + "|" + row.get("why")));
     }
 
     LessonId lesson() {
@@ -170,6 +201,21 @@ final class Cast {
         return zero.plus(Duration.ofMillis(Math.round(minutes * 60_000)));
     }
 
+    /** @param what "curb for Zeb Corran" @param with the kind of act and why, told apart by a stroke */
+    private LessonOrder step(String what, String with, PersonId me, LessonState state) {
+        String[] parts = what.split(" for ");
+        String[] words = with.split("\\|", -1);
+        return new ConductOrder.TakeStep(
+                List.of(personOf(parts[1])),
+                words[0],
+                parts[0],
+                ConductOrder.How.USUAL,
+                words[1].isEmpty() ? "as it was" : words[1],
+                ConductRules.EVIDENCE,
+                state.number(),
+                me);
+    }
+
     private Optional<LessonOrder> order(Step step, LessonState state) {
         PersonId me = somebody(step.who, state);
         String does = step.does;
@@ -179,6 +225,9 @@ final class Cast {
         if (does.startsWith("sends to ")) {
             return visitOf(me, state)
                     .map(visit -> new ChatOrder.SendFile(visit, readers(does.substring(9)), files.apply(step.with)));
+        }
+        if (does.startsWith("takes the step ")) {
+            return Optional.of(step(does.substring(15), step.with, me, state));
         }
         if (does.startsWith("removes ")) {
             return Optional.of(new DoorOrder.Remove(personOf(does.substring(8)), step.with, me));

@@ -61,6 +61,7 @@ class Demo implements SmartLifecycle {
     private final LiveLessons lessons;
     private final StandIn standIn;
     private final DemoGroups groups;
+    private final DemoIncidents incidents;
     private final DemoConsents consents;
     private final DemoQuestions questions;
     private final KeptConsents said;
@@ -81,6 +82,7 @@ class Demo implements SmartLifecycle {
             LiveLessons lessons,
             StandIn standIn,
             DemoGroups groups,
+            DemoIncidents incidents,
             DemoConsents consents,
             DemoQuestions questions,
             KeptConsents said,
@@ -98,6 +100,7 @@ class Demo implements SmartLifecycle {
         this.lessons = lessons;
         this.standIn = standIn;
         this.groups = groups;
+        this.incidents = incidents;
         this.consents = consents;
         this.questions = questions;
         this.said = said;
@@ -131,8 +134,14 @@ class Demo implements SmartLifecycle {
                             false));
         }
         Instant now = lessons.now();
+        if (fresh) {
+            incidents.plan(HISTORY);
+        }
         for (Classes.Planned planned : classes.lessons(new Span(now.minus(HISTORY), now.plus(AHEAD)))) {
             play(planned, now, fresh);
+        }
+        if (fresh) {
+            incidents.write();
         }
     }
 
@@ -174,15 +183,18 @@ class Demo implements SmartLifecycle {
 
     /** Plays what is past at once, and keeps what is to come. */
     private void play(Classes.Planned planned, Instant now, boolean fresh) {
-        LessonPlan plan = classes.plan(planned.id(), now)
-                .orElseThrow()
-                .with(stances.of(planned.id(), now), watched.now())
-                .wishing(groups.wishes(planned.ofClass()))
-                .consenting(said.all());
+        LessonPlan plan = incidents.meeting(
+                planned,
+                classes.plan(planned.id(), now)
+                        .orElseThrow()
+                        .with(stances.of(planned.id(), now), watched.now())
+                        .wishing(groups.wishes(planned.ofClass()))
+                        .consenting(said.all()));
         var cast = new Cast(
                 plan,
                 planned.time().from(),
                 script(planned, now),
+                incidents.of(planned.id()),
                 id -> stances.find(id, now),
                 name -> standIn.file(planned.id(), name));
         var stage = new AtomicReference<>(Parts.NEW);

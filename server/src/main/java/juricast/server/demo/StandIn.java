@@ -158,7 +158,8 @@ class StandIn implements Classroom, Follower {
     private void stage(LessonId lesson, Mischief script, Instant from) {
         LessonPlan plan = classes.plan(lesson, lessons.now()).orElseThrow();
         List<CSVRecord> rows = DemoFile.read("mischief/" + script.file());
-        var cast = new Cast(plan, from, rows, id -> stances.find(id, lessons.now()), name -> file(lesson, name));
+        var cast = new Cast(
+                plan, from, rows, List.of(), id -> stances.find(id, lessons.now()), name -> file(lesson, name));
         Playing playing = stage.computeIfAbsent(lesson, id -> new Playing(cast));
         synchronized (playing) {
             playing.toCome.addAll(cast.cues(() -> lessons.state(lesson)));
