@@ -14,9 +14,11 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import juricast.core.casebook.CaseDecision;
 import juricast.core.casebook.CaseEvent;
 import juricast.core.casebook.CaseOrder;
 import juricast.core.casebook.CasePart;
+import juricast.core.casebook.CaseRefusal;
 import juricast.core.casebook.CaseRules;
 import juricast.core.casebook.Deed;
 import juricast.core.casebook.Holding;
@@ -37,13 +39,16 @@ import juricast.server.access.Position;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.Classes;
 import juricast.server.classes.Reading;
+import juricast.server.data.Ids;
 import juricast.server.data.School;
+import juricast.server.files.Download;
 import juricast.server.ladder.LadderJson;
 import juricast.server.ladder.Ladders;
 import juricast.server.people.People;
 import juricast.server.problems.Problem;
 import juricast.server.rules.Settings;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -69,6 +74,7 @@ class CasebookController {
     private final CaseStory story;
     private final CaseWords words;
     private final CaseMessages messages;
+    private final PackMaker packs;
     private final Reading reading;
     private final Classes classes;
     private final Ladders ladders;
@@ -85,6 +91,7 @@ class CasebookController {
             CaseStory story,
             CaseWords words,
             CaseMessages messages,
+            PackMaker packs,
             Reading reading,
             Classes classes,
             Ladders ladders,
@@ -99,6 +106,7 @@ class CasebookController {
         this.story = story;
         this.words = words;
         this.messages = messages;
+        this.packs = packs;
         this.reading = reading;
         this.classes = classes;
         this.ladders = ladders;
@@ -487,6 +495,32 @@ class CasebookController {
             @AuthenticationPrincipal SignedIn caller) {
         LocalDate until = wanted.until == null ? today() : wanted.until;
         return order(incident, caller, new CaseOrder.MoveFollowUp(number, until, text(wanted.text), caller.person()));
+    }
+
+    /** The incident with all that it rests on, in one file that can be checked. @param cover a pupil, for whose parents it is */
+    @GetMapping("/{incident}/pack")
+    @Noted(value = LOOK, takenAway = true)
+    @For({TEACHER, LEAD})
+    ResponseEntity<byte[]> pack(
+            @PathVariable int incident,
+            @RequestParam(defaultValue = "") String cover,
+            @AuthenticationPrincipal SignedIn caller) {
+        CaseReading.Readable readable = caseReading.of(caller, incident);
+        Incident is = readable.incident();
+        Optional<PersonId> covered =
+                Optional.of(cover).filter(one -> !one.isBlank()).map(PersonId::new);
+        if (!Deed.PACK.isFor(readable.ties())) {
+            throw words.problem(CaseRefusal.NOT_YOURS);
+        }
+        if (covered.filter(one -> !is.people().containsKey(one)).isPresent()) {
+            throw words.problem(CaseRefusal.NOT_IN_IT);
+        }
+        byte[] pack = packs.make(is, covered, caller.person(), clock.instant());
+        casebook.order(
+                is.id(),
+                now -> CaseDecision.done(
+                        new CaseEvent.PackMade(Ids.hash(pack), covered.isPresent(), caller.person(), clock.instant())));
+        return Download.zip("evidence incident %d%s".formatted(incident, covered.isPresent() ? " copy" : ""), pack);
     }
 
     record CaseTextRequest(@Nullable String text) {}

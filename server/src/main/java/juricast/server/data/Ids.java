@@ -20,13 +20,17 @@ public final class Ids {
         return Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
     }
 
-    /** SHA-256 as hex: what is kept of a secret, so that the file gives none away. */
-    public static String hash(String text) {
+    /** SHA-256 as hex. */
+    public static String hash(byte[] bytes) {
         try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8)));
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
         } catch (NoSuchAlgorithmException impossible) {
             throw new IllegalStateException("This Java has no SHA-256", impossible);
         }
+    }
+
+    /** SHA-256 as hex: what is kept of a secret, so that the file gives none away. */
+    public static String hash(String text) {
+        return hash(text.getBytes(StandardCharsets.UTF_8));
     }
 }

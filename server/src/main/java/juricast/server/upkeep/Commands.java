@@ -13,10 +13,11 @@ import java.util.Optional;
 import juricast.server.data.Backup;
 import juricast.server.data.CannotStart;
 import juricast.server.data.SchoolFile;
+import juricast.server.evidence.VerifyCommand;
 import juricast.server.record.RecordChains;
 import org.slf4j.LoggerFactory;
 
-/** What is done to a school's file from the command line, whether or not the program runs on it: {@code backup} and {@code restore}. */
+/** What is done to a school's file from the command line, whether or not the program runs on it: {@code backup} and {@code restore}; and {@code verify}, which needs no school. */
 public final class Commands {
     private static final String DATA = "--juricast.data=";
     private static final String USUAL = "data/juricast.db";
@@ -35,7 +36,7 @@ public final class Commands {
     }
 
     public static boolean isOne(String[] words) {
-        return words.length > 0 && List.of("backup", "restore").contains(words[0]);
+        return words.length > 0 && List.of("backup", "restore", "verify").contains(words[0]);
     }
 
     /** @return what the process exits with: 0 if it was done, 1 if not, 2 if it was not understood */
@@ -44,6 +45,9 @@ public final class Commands {
                 .skip(1)
                 .filter(word -> !word.startsWith("--"))
                 .toList();
+        if (words[0].equals("verify") && files.size() == 1) {
+            return VerifyCommand.run(files.get(0), out);
+        }
         Path data = Arrays.stream(words)
                 .filter(word -> word.startsWith(DATA))
                 .map(word -> Path.of(word.substring(DATA.length())))
