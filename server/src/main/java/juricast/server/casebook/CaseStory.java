@@ -73,26 +73,30 @@ class CaseStory {
             boolean leadOnly,
             int corrects) {}
 
-    /** @param leads whether also what is kept for safeguarding leads */
+    /** All of it. @param leads whether also what is kept for safeguarding leads */
     List<StoryLine> of(Incident incident, List<Casebook.Numbered> events, boolean leads) {
+        return of(incident, events, leads, incident.about());
+    }
+
+    /** @param about whose doings in lessons are told; of nobody in particular what everybody did */
+    List<StoryLine> of(Incident incident, List<Casebook.Numbered> events, boolean leads, Set<PersonId> about) {
         var lines = new ArrayList<StoryLine>();
         incident.evidence().stream()
                 .map(CaseEvent.EvidenceAdded::lesson)
                 .distinct()
-                .forEach(lesson -> lines.addAll(ofLesson(lesson, incident)));
+                .forEach(lesson -> lines.addAll(ofLesson(lesson, incident, about)));
         events.stream().flatMap(one -> line(one, leads).stream()).forEach(lines::add);
         lines.sort(Comparator.comparing(StoryLine::at).thenComparing(StoryLine::kind));
         return lines;
     }
 
-    private List<StoryLine> ofLesson(LessonId lesson, Incident incident) {
+    private List<StoryLine> ofLesson(LessonId lesson, Incident incident, Set<PersonId> about) {
         Snapshot at;
         try {
             at = lessons.look(lesson);
         } catch (Journal.DamagedRecord damaged) {
             return List.of();
         }
-        Set<PersonId> about = incident.about().isEmpty() ? Set.of() : incident.about();
         Set<Integer> told = incident.steps().stream()
                 .filter(one -> one.lesson().equals(lesson))
                 .map(CaseEvent.StepAdded::number)

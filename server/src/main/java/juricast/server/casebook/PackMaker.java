@@ -97,7 +97,8 @@ class PackMaker {
                 "the incident, event by event, as it was written",
                 incidents.excerpt(incident.id().number()),
                 number -> coveredFor.isPresent() && forLeads.contains(number));
-        List<CaseStory.StoryLine> lines = story.of(incident, events, coveredFor.isEmpty());
+        List<CaseStory.StoryLine> lines = story.of(
+                incident, events, coveredFor.isEmpty(), coveredFor.map(Set::of).orElseGet(incident::about));
         pack.text(
                 "story.json",
                 "the incident in sentences",

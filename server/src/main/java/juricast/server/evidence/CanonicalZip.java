@@ -42,7 +42,7 @@ final class CanonicalZip {
                 entry.setSize(one.getValue().length);
                 entry.setCompressedSize(one.getValue().length);
                 entry.setCrc(crc.getValue());
-                entry.setTimeLocal(LocalDateTime.of(1980, 1, 1, 0, 0));
+                entry.setTimeLocal(LocalDateTime.of(1980, 2, 1, 0, 0));
                 zip.putNextEntry(entry);
                 zip.write(one.getValue());
                 zip.closeEntry();

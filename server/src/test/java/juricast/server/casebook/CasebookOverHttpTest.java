@@ -3,6 +3,7 @@ package juricast.server.casebook;
 import static juricast.server.lesson.ASmallClass.eventually;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.concurrent.BlockingQueue;
@@ -335,6 +336,59 @@ class CasebookOverHttpTest {
                                         SERVER.bean(Clock.class).instant().plus(Duration.ofDays(1))))
                         .status())
                 .isEqualTo(400);
+    }
+
+    @Test
+    void a_pack_is_checked_on_the_page_and_a_copy_for_parents_names_no_other_child() {
+        small.rule("chat.class", "PUPIL", "open");
+        ok(jory.post(his + "/words", "{\"to\":\"CLASS\",\"text\":\"Ines Carrow is slow\"}"));
+        ok(ines.post(hers + "/words", "{\"to\":\"CLASS\",\"text\":\"that hurts\"}"));
+        ok(small.thora.post(small.lesson + "/steps", step("jory-pell", "threat", "out", "")));
+        int number = incident(small.maren);
+        String it = "/api/casebook/" + number;
+        ok(small.maren.put(it + "/people", "{\"person\":\"ines-carrow\",\"part\":\"SUFFERED\"}"));
+        ok(small.maren.post(it + "/notes", "{\"text\":\"LEADS ALONE\",\"leadOnly\":true}"));
+        assertThat(small.thora.get(it + "/pack").status()).isEqualTo(403);
+
+        byte[] pack = small.maren.bytes(it + "/pack");
+        JsonNode checked = check(pack);
+        assertThat(checked.get("wrong").toString()).isEqualTo("[]");
+        assertThat(checked.get("whole").asBoolean()).isTrue();
+        assertThat(checked.get("ours").asBoolean()).isTrue();
+        assertThat(checked.get("files").toString())
+                .contains("incident.json", "incident.pdf", "lesson-1/record.json", "lesson-1/rules.json", "presence");
+        assertThat(new String(pack, StandardCharsets.UTF_8)).contains("Ines Carrow is slow", "LEADS ALONE");
+        pack[pack.length / 2] ^= 1;
+        assertThat(check(pack).get("whole").asBoolean()).isFalse();
+
+        byte[] copy = small.maren.bytes(it + "/pack?cover=jory-pell");
+        assertThat(check(copy).get("wrong").toString()).isEqualTo("[]");
+        assertThat(check(copy).get("coveredParts").asInt()).isPositive();
+        assertThat(new String(copy, StandardCharsets.UTF_8))
+                .contains("Jory Pell", " is slow")
+                .doesNotContain("Ines", "Carrow", "that hurts", "LEADS ALONE");
+        assertThat(page(small.maren, number).get("lines").toString())
+                .contains("An evidence pack was made, with others");
+        assertThat(page(small.maren, number).get("looks").toString()).contains("\"tookAway\":true");
+    }
+
+    private JsonNode check(byte[] pack) {
+        return ok(small.thora.upload("/api/evidence/check", "pack.zip", pack, ""))
+                .json();
+    }
+
+    @Test
+    void a_letter_to_parents_goes_out_once_and_only_leads_read_it_in_the_outbox() {
+        ok(small.thora.post(small.lesson + "/steps", step("jory-pell", "threat", "out", "")));
+        int number = incident(small.thora);
+        ok(small.thora.post(
+                "/api/casebook/" + number + "/parents", "{\"pupil\":\"jory-pell\",\"text\":\"SECRET please call\"}"));
+
+        assertThat(ok(small.maren.get("/api/outbox?kind=PARENTS")).text())
+                .contains("Parents of Jory Pell", "SECRET please call");
+        assertThat(ok(small.thora.get("/api/outbox?kind=PARENTS")).text())
+                .contains("Parents of Jory Pell")
+                .doesNotContain("SECRET");
     }
 
     @Test
