@@ -20,6 +20,9 @@ const AttendanceScreen = lazy(() => import('./areas/attendance/AttendanceScreen'
 const ClassGridScreen = lazy(() => import('./areas/attendance/ClassGridScreen'))
 const PupilScreen = lazy(() => import('./areas/attendance/PupilScreen'))
 const CasebookScreen = lazy(() => import('./areas/casebook/CasebookScreen'))
+const PatternsScreen = lazy(() => import('./areas/casebook/PatternsScreen'))
+const FairnessScreen = lazy(() => import('./areas/casebook/FairnessScreen'))
+const EvidenceScreen = lazy(() => import('./areas/casebook/EvidenceScreen'))
 const IncidentScreen = lazy(() => import('./areas/casebook/IncidentScreen'))
 const LadderScreen = lazy(() => import('./areas/charter/LadderScreen'))
 const CalendarScreen = lazy(() => import('./areas/calendar/CalendarScreen'))
@@ -66,6 +69,9 @@ export function App() {
             <Route path="/classes/:id/attendance" element={<ClassGridScreen />} />
             <Route path="/pupils/:id/attendance" element={<PupilScreen />} />
             <Route path="/casebook" element={<CasebookScreen />} />
+            <Route path="/casebook/patterns" element={<PatternsScreen />} />
+            <Route path="/casebook/fairness" element={<FairnessScreen />} />
+            <Route path="/casebook/evidence" element={<EvidenceScreen />} />
             <Route path="/casebook/:number" element={<IncidentScreen />} />
             <Route path="/ladder" element={<LadderScreen />} />
             <Route path="/calendar" element={<CalendarScreen />} />

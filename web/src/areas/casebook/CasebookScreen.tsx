@@ -17,6 +17,13 @@ export default function CasebookScreen() {
   return <Page title="Casebook">{(me) => <Shown isLead={me.position === 'LEAD'} />}</Page>
 }
 
+const PAGES = [
+  { to: '/casebook/patterns', name: 'Patterns across classes', leads: true },
+  { to: '/casebook/fairness', name: 'Are like acts met alike?', leads: true },
+  { to: '/casebook/evidence', name: 'Check an evidence pack', leads: false },
+  { to: '/ladder', name: 'The ladder, and heads of years', leads: false },
+]
+
 function Shown({ isLead }: { isLead: boolean }) {
   const [search, setSearch] = useSearchParams()
   const [words, setWords] = useState(search.get('find') ?? '')
@@ -105,13 +112,13 @@ function Shown({ isLead }: { isLead: boolean }) {
           {isLead ? 'To do' : 'Yours to do'}
         </chakra.h2>
         {data.todos.length === 0 ? <chakra.p color="ink2">Nothing is waiting.</chakra.p> : <Todos todos={data.todos} />}
-        {isLead && (
-          <Flex direction="column" gap="6px" mt="18px" borderTop="1px solid" borderColor="lineStrong" pt="10px">
-            <Link to="/ladder">
-              <chakra.span textDecoration="underline">The ladder, and heads of years</chakra.span>
+        <Flex direction="column" gap="6px" mt="18px" borderTop="1px solid" borderColor="lineStrong" pt="10px">
+          {PAGES.filter((one) => isLead || !one.leads).map((one) => (
+            <Link key={one.to} to={one.to}>
+              <chakra.span textDecoration="underline">{one.name}</chakra.span>
             </Link>
-          </Flex>
-        )}
+          ))}
+        </Flex>
       </Box>
       {writing && <WriteDown acts={data.acts} isLead={isLead} onClose={() => setWriting(false)} />}
     </Grid>

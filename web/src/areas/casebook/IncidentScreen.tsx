@@ -332,10 +332,34 @@ function Actions({ page, onAct }: { page: IncidentPage; onAct: (act: Act) => voi
       {page.open && may('JOIN') && page.people.length > 1 && <Button onClick={() => onAct({ do: 'split' })}>It is two…</Button>}
       {page.open && may('CLOSE') && <Button onClick={() => onAct({ do: 'close' })}>Close it…</Button>}
       {!page.open && may('CLOSE') && <Button onClick={() => onAct({ do: 'reopen' })}>Open it again…</Button>}
+      {may('PACK') && <Packs page={page} />}
       <Button look="quiet" onClick={() => window.print()}>
         Print
       </Button>
     </Flex>
+  )
+}
+
+/** The whole pack, or a copy for one family in which no other child is named. */
+function Packs({ page }: { page: IncidentPage }) {
+  const children = page.people.filter((one) => one.part !== 'ACTED')
+  const to = `/api/casebook/${page.number}/pack`
+  return (
+    <Box w="100%" borderTop="1px solid" borderColor="lineStrong" pt="8px" mt="2px">
+      <chakra.a href={to} download>
+        <Button as="span" look="main">
+          Evidence pack
+        </Button>
+      </chakra.a>
+      {children.map((one) => (
+        <chakra.p key={one.id} fontSize="13px" mt="4px">
+          <chakra.a href={`${to}?cover=${encodeURIComponent(one.id)}`} download textDecoration="underline">
+            a copy for the parents of {one.name}
+          </chakra.a>
+          , no other child named
+        </chakra.p>
+      ))}
+    </Box>
   )
 }
 

@@ -180,6 +180,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/casebook/fairness": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fairness"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/casebook/mine": {
         parameters: {
             query?: never;
@@ -188,6 +204,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["mine_3"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook/patterns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["patterns"];
         put?: never;
         post?: never;
         delete?: never;
@@ -366,6 +398,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["note_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/casebook/{incident}/pack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pack"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1486,6 +1534,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["knock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/evidence/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/evidence/key": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["key"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -6161,6 +6241,10 @@ export interface components {
             /** Format: int32 */
             page: number;
         };
+        EvidenceKey: {
+            fingerprint: string;
+            key: string;
+        };
         FactLine: {
             fact: string;
             so: boolean;
@@ -6169,6 +6253,44 @@ export interface components {
         FactorRequest: {
             code: string;
             password: string;
+        };
+        FairnessGroup: {
+            apart: boolean;
+            few: boolean;
+            /** Format: double */
+            high: number;
+            levels: number[];
+            /** Format: double */
+            low: number;
+            name: string;
+            /** Format: int32 */
+            of: number;
+            /** Format: int32 */
+            outside: number;
+        };
+        FairnessOfAct: {
+            act: string;
+            groups: components["schemas"]["FairnessGroup"][];
+            /** Format: double */
+            high: number;
+            levels: number[];
+            /** Format: double */
+            low: number;
+            /** Format: int32 */
+            of: number;
+            /** Format: int32 */
+            outside: number;
+            unlike: components["schemas"]["UnlikeLine"][];
+        };
+        FairnessPage: {
+            acts: components["schemas"]["FairnessOfAct"][];
+            /** @enum {string} */
+            by: "CLASS" | "YEAR" | "ADULT";
+            /** Format: date */
+            from: string;
+            steps: string[];
+            /** Format: date */
+            until: string;
         };
         FeedAddress: {
             address: string;
@@ -7238,6 +7360,29 @@ export interface components {
         OwnPassword: {
             password: string;
         };
+        PackChecked: {
+            by: string;
+            coveredFor: string;
+            /** Format: int32 */
+            coveredParts: number;
+            files: components["schemas"]["PackFile"][];
+            fingerprint: string;
+            /** Format: int32 */
+            incident: number;
+            made: string;
+            ours: boolean;
+            school: string;
+            title: string;
+            whole: boolean;
+            wrong: string[];
+        };
+        PackFile: {
+            about: string;
+            /** Format: int32 */
+            lines: number;
+            name: string;
+            shown: boolean;
+        };
         PageLine: {
             /** Format: int32 */
             id: number;
@@ -7277,6 +7422,22 @@ export interface components {
             sentence: string;
             /** Format: int32 */
             weight: number;
+        };
+        PatternLine: {
+            few: boolean;
+            /** @enum {string} */
+            kind: "SAME_PAIR" | "SAME_HOUR" | "SAME_KIND" | "ESCALATION" | "ABOVE_PROPOSED" | "NEVER_ACTS" | "DOOR_TO_DOOR";
+            rests: components["schemas"]["RestLine"][];
+            says: string;
+        };
+        PatternsPage: {
+            /** Format: date */
+            from: string;
+            /** Format: int32 */
+            incidents: number;
+            patterns: components["schemas"]["PatternLine"][];
+            /** Format: date */
+            until: string;
         };
         PauseRequest: {
             paused: boolean;
@@ -7804,6 +7965,14 @@ export interface components {
             overruled: components["schemas"]["HeldLine"][];
             shifts: components["schemas"]["ShiftLine"][];
             vanishing: components["schemas"]["FindingLine"][];
+        };
+        RestLine: {
+            classTitle: string;
+            /** Format: date-time */
+            moment: string;
+            /** Format: int32 */
+            number: number;
+            title: string;
         };
         ResultLine: {
             /** Format: int32 */
@@ -8563,6 +8732,23 @@ export interface components {
             lessons: number;
             title: string;
         };
+        UnlikeLine: {
+            hard: components["schemas"]["UnlikeOne"];
+            mild: components["schemas"]["UnlikeOne"];
+            /** Format: int32 */
+            proposed: number;
+        };
+        UnlikeOne: {
+            classTitle: string;
+            lesson: string;
+            /** Format: int32 */
+            level: number;
+            /** Format: date-time */
+            moment: string;
+            /** Format: int32 */
+            number: number;
+            pupil: string;
+        };
         UpkeepPage: {
             backups: components["schemas"]["BackupLine"][];
             checks: components["schemas"]["Check"][];
@@ -9139,6 +9325,30 @@ export interface operations {
             };
         };
     };
+    fairness: {
+        parameters: {
+            query?: {
+                by?: "CLASS" | "YEAR" | "ADULT";
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FairnessPage"];
+                };
+            };
+        };
+    };
     mine_3: {
         parameters: {
             query?: never;
@@ -9155,6 +9365,29 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TodoLine"][];
+                };
+            };
+        };
+    };
+    patterns: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PatternsPage"];
                 };
             };
         };
@@ -9435,6 +9668,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["IncidentPage"];
+                };
+            };
+        };
+    };
+    pack: {
+        parameters: {
+            query?: {
+                cover?: string;
+            };
+            header?: never;
+            path: {
+                incident: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
                 };
             };
         };
@@ -11375,6 +11632,53 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Knocked"];
+                };
+            };
+        };
+    };
+    check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PackChecked"];
+                };
+            };
+        };
+    };
+    key: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EvidenceKey"];
                 };
             };
         };

@@ -26,12 +26,16 @@ CREATE TABLE step_taken (
     step      TEXT NOT NULL,
     name      TEXT NOT NULL,
     level     INTEGER NOT NULL,
+    proposed  INTEGER NOT NULL,
+    -- Whether it put the pupil out of the lesson.
+    outside   INTEGER NOT NULL CHECK (outside IN (0, 1)),
     counts    INTEGER NOT NULL,
     by        TEXT NOT NULL,
     at        INTEGER NOT NULL,
     withdrawn INTEGER NOT NULL DEFAULT 0 CHECK (withdrawn IN (0, 1)),
     PRIMARY KEY (lesson, number, person)
 ) WITHOUT ROWID;
+CREATE INDEX step_taken_by_time ON step_taken (at);
 CREATE INDEX step_taken_by_person ON step_taken (person, at);
 
 -- Events of lessons of which the casebook has still to take notice.
@@ -116,11 +120,13 @@ CREATE TABLE incident_step (
     name     TEXT NOT NULL,
     level    INTEGER NOT NULL,
     proposed INTEGER NOT NULL,
+    -- Whether it put the pupil out of the lesson.
+    outside  INTEGER NOT NULL CHECK (outside IN (0, 1)),
     by       TEXT NOT NULL,
     at       INTEGER NOT NULL,
     PRIMARY KEY (incident, lesson, number, person)
 ) WITHOUT ROWID;
-CREATE INDEX incident_step_by_act ON incident_step (act, at);
+CREATE INDEX incident_step_by_lesson ON incident_step (lesson, number);
 -- Letters to parents that go out by the outbox.
 CREATE TABLE incident_letter (
     incident INTEGER NOT NULL,

@@ -1,5 +1,7 @@
 package juricast.server.casebook;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -7,13 +9,19 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import juricast.core.casebook.CaseEvent;
+import juricast.core.casebook.CaseFacts;
 import juricast.core.casebook.CasePart;
+import juricast.core.casebook.Fairness;
 import juricast.core.casebook.FollowUp;
 import juricast.core.casebook.Incident;
 import juricast.core.casebook.IncidentId;
+import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
+import juricast.core.ladder.Measure;
+import juricast.core.ladder.Severity;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
 import juricast.server.people.People;
@@ -40,6 +48,7 @@ class CaseIndex {
     record Row(
             IncidentId id,
             String title,
+            String act,
             String actName,
             String severity,
             String origin,
@@ -152,8 +161,8 @@ class CaseIndex {
     private static void steps(JdbcClient sql, int id, CaseEvent.StepAdded step) {
         step.met().forEach(met -> sql.sql(
                         """
-                INSERT INTO incident_step (incident, lesson, number, person, act, step, name, level, proposed, by, at)
-                VALUES (:id, :lesson, :number, :person, :act, :step, :name, :level, :proposed, :by, :at)
+                INSERT INTO incident_step (incident, lesson, number, person, act, step, name, level, proposed, outside, by, at)
+                VALUES (:id, :lesson, :number, :person, :act, :step, :name, :level, :proposed, :outside, :by, :at)
                 ON CONFLICT DO NOTHING""")
                 .param("id", id)
                 .param("lesson", step.lesson().value())
@@ -164,6 +173,10 @@ class CaseIndex {
                 .param("name", step.step().name())
                 .param("level", step.step().level())
                 .param("proposed", met.proposed())
+                .param(
+                        "outside",
+                        step.step().measure() == Measure.OUT_OF_LESSON
+                                || step.step().measure() == Measure.OUT_OF_SERIES)
                 .param("by", step.by().value())
                 .param("at", step.at().toEpochMilli())
                 .update());
@@ -215,6 +228,84 @@ class CaseIndex {
         sql.sql("DELETE FROM incident WHERE id = :id").param("id", id.number()).update();
     }
 
+    /** All incidents of a time, but those that go on as another one. */
+    List<Row> rows(Instant from, Instant until) {
+        return database.read()
+                .sql(
+                        "SELECT * FROM incident WHERE moment >= :from AND moment < :until AND merged IS NULL ORDER BY moment")
+                .param("from", from.toEpochMilli())
+                .param("until", until.toEpochMilli())
+                .query((row, n) -> row(row))
+                .list();
+    }
+
+    /** What patterns are worked out from. @param titles of classes by their id */
+    List<CaseFacts> facts(List<Row> rows, Map<String, String> titles) {
+        Map<Integer, List<PersonId>> did = people(rows, CasePart.DID);
+        Map<Integer, List<PersonId>> suffered = people(rows, CasePart.SUFFERED);
+        Map<Integer, List<CaseFacts.Met>> steps = new HashMap<>();
+        Set<Integer> wanted = rows.stream().map(one -> one.id().number()).collect(Collectors.toSet());
+        if (!rows.isEmpty()) {
+            database.read().sql("SELECT * FROM incident_step ORDER BY at").query(row -> {
+                if (wanted.contains(row.getInt("incident"))) {
+                    steps.computeIfAbsent(row.getInt("incident"), any -> new ArrayList<>())
+                            .add(new CaseFacts.Met(
+                                    new PersonId(row.getString("person")),
+                                    row.getString("act"),
+                                    row.getInt("level"),
+                                    row.getInt("proposed"),
+                                    row.getInt("outside") != 0,
+                                    new PersonId(row.getString("by")),
+                                    Instant.ofEpochMilli(row.getLong("at"))));
+                }
+            });
+        }
+        return rows.stream()
+                .map(one -> new CaseFacts(
+                        one.id(),
+                        CaseEvent.Origin.valueOf(one.origin()),
+                        one.title(),
+                        one.moment(),
+                        one.ofClass().map(id -> titles.getOrDefault(id, "")).orElse(""),
+                        one.year(),
+                        one.act(),
+                        Severity.valueOf(one.severity()),
+                        Set.copyOf(did.getOrDefault(one.id().number(), List.of())),
+                        Set.copyOf(suffered.getOrDefault(one.id().number(), List.of())),
+                        steps.getOrDefault(one.id().number(), List.of())))
+                .toList();
+    }
+
+    /** All steps that count, of a time, also those that opened no incident. @param readable which incidents may be named */
+    List<Fairness.Step> steps(Instant from, Instant until, Set<IncidentId> readable) {
+        return database.read()
+                .sql(
+                        """
+                    SELECT step_taken.*, class.title, coalesce(class.year, 0) AS year,
+                        (SELECT min(incident) FROM incident_step WHERE incident_step.lesson = step_taken.lesson
+                            AND incident_step.number = step_taken.number) AS incident
+                    FROM step_taken JOIN lesson ON lesson.id = step_taken.lesson JOIN class ON class.id = lesson.class
+                    WHERE at >= :from AND at < :until AND withdrawn = 0 ORDER BY at""")
+                .param("from", from.toEpochMilli())
+                .param("until", until.toEpochMilli())
+                .query((row, n) -> new Fairness.Step(
+                        Optional.of(row.getInt("incident"))
+                                .filter(one -> one > 0)
+                                .map(IncidentId::new)
+                                .filter(readable::contains),
+                        new LessonId(row.getString("lesson")),
+                        row.getString("title"),
+                        row.getInt("year"),
+                        row.getString("act"),
+                        new PersonId(row.getString("person")),
+                        row.getInt("level"),
+                        row.getInt("proposed"),
+                        row.getInt("outside") != 0,
+                        new PersonId(row.getString("by")),
+                        Instant.ofEpochMilli(row.getLong("at"))))
+                .list();
+    }
+
     /**
      * Those in which words are found, the latest first; each of the words, or the beginning of one, must be somewhere in it.
      *
@@ -253,22 +344,27 @@ class CaseIndex {
                 .param("ids", ids.isEmpty() ? List.of(0) : ids)
                 .param("openOnly", openOnly)
                 .param("most", most)
-                .query((row, n) -> new Row(
-                        new IncidentId(row.getInt("id")),
-                        row.getString("title"),
-                        row.getString("act_name"),
-                        row.getString("severity"),
-                        row.getString("origin"),
-                        row.getInt("lead_only") != 0,
-                        Optional.ofNullable(row.getString("lesson")),
-                        Optional.ofNullable(row.getString("class")),
-                        row.getInt("year"),
-                        Instant.ofEpochMilli(row.getLong("moment")),
-                        Instant.ofEpochMilli(row.getLong("opened")),
-                        instant(row.getLong("closed")),
-                        Optional.of(row.getInt("merged")).filter(one -> one > 0).map(IncidentId::new),
-                        row.getInt("highest")))
+                .query((row, n) -> row(row))
                 .list();
+    }
+
+    private static Row row(ResultSet row) throws SQLException {
+        return new Row(
+                new IncidentId(row.getInt("id")),
+                row.getString("title"),
+                row.getString("act"),
+                row.getString("act_name"),
+                row.getString("severity"),
+                row.getString("origin"),
+                row.getInt("lead_only") != 0,
+                Optional.ofNullable(row.getString("lesson")),
+                Optional.ofNullable(row.getString("class")),
+                row.getInt("year"),
+                Instant.ofEpochMilli(row.getLong("moment")),
+                Instant.ofEpochMilli(row.getLong("opened")),
+                instant(row.getLong("closed")),
+                Optional.of(row.getInt("merged")).filter(one -> one > 0).map(IncidentId::new),
+                row.getInt("highest"));
     }
 
     /** Who had one part in some of them, by their number. */

@@ -10,6 +10,7 @@ import juricast.core.casebook.FromLesson;
 import juricast.core.casebook.Incident;
 import juricast.core.conduct.ConductEvent;
 import juricast.core.identity.LessonId;
+import juricast.core.ladder.Measure;
 import juricast.core.live.LessonEvent;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
@@ -85,8 +86,8 @@ public class FromLessons implements Follower, DisposableBean {
     private static void taken(JdbcClient sql, LessonId lesson, int number, ConductEvent.StepTaken step) {
         step.against().forEach(one -> sql.sql(
                         """
-                INSERT INTO step_taken (lesson, number, person, act, step, name, level, counts, by, at)
-                VALUES (:lesson, :number, :person, :act, :step, :name, :level, :counts, :by, :at)
+                INSERT INTO step_taken (lesson, number, person, act, step, name, level, proposed, outside, counts, by, at)
+                VALUES (:lesson, :number, :person, :act, :step, :name, :level, :proposed, :outside, :counts, :by, :at)
                 ON CONFLICT DO NOTHING""")
                 .param("lesson", lesson.value())
                 .param("number", number)
@@ -95,6 +96,11 @@ public class FromLessons implements Follower, DisposableBean {
                 .param("step", step.step().id())
                 .param("name", step.step().name())
                 .param("level", step.step().level())
+                .param("proposed", one.proposed())
+                .param(
+                        "outside",
+                        step.step().measure() == Measure.OUT_OF_LESSON
+                                || step.step().measure() == Measure.OUT_OF_SERIES)
                 .param("counts", step.step().counts().toMillis())
                 .param("by", step.by().value())
                 .param("at", step.at().toEpochMilli())
