@@ -6,6 +6,8 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
 
 /** Somebody of the demo who is signed in and asks the running application. */
 final class AsPerson {
@@ -30,20 +32,48 @@ final class AsPerson {
                 HttpRequest.newBuilder(URI.create(address + path)).build(), HttpResponse.BodyHandlers.discarding());
     }
 
+    /** A file as it comes. */
+    byte[] bytes(String path) throws Exception {
+        HttpResponse<byte[]> answer = client.send(
+                HttpRequest.newBuilder(URI.create(address + path)).build(), HttpResponse.BodyHandlers.ofByteArray());
+        if (answer.statusCode() >= 400) {
+            throw new IllegalStateException(path + ": " + answer.statusCode());
+        }
+        return answer.body();
+    }
+
+    /** Sends a file in a form. */
+    String upload(String path, byte[] file) throws Exception {
+        byte[] head = "--part\r\nContent-Disposition: form-data; name=\"file\"; filename=\"file\"\r\n\r\n"
+                .getBytes(StandardCharsets.US_ASCII);
+        byte[] end = "\r\n--part--\r\n".getBytes(StandardCharsets.US_ASCII);
+        HttpResponse<String> answer = client.send(
+                HttpRequest.newBuilder(URI.create(address + path))
+                        .header("Content-Type", "multipart/form-data; boundary=part")
+                        .header("X-XSRF-TOKEN", token())
+                        .POST(HttpRequest.BodyPublishers.ofByteArrays(List.of(head, file, end)))
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
+        return answer.body();
+    }
+
+    private String token() {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(one -> one.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElse("none");
+    }
+
     String send(String method, String path, String body) throws Exception {
         return send(method, path, body, "application/json");
     }
 
     String send(String method, String path, String body, String type) throws Exception {
-        String token = cookies.getCookieStore().getCookies().stream()
-                .filter(one -> one.getName().equals("XSRF-TOKEN"))
-                .map(HttpCookie::getValue)
-                .findFirst()
-                .orElse("none");
         HttpResponse<String> answer = client.send(
                 HttpRequest.newBuilder(URI.create(address + path))
                         .header("Content-Type", type)
-                        .header("X-XSRF-TOKEN", token)
+                        .header("X-XSRF-TOKEN", token())
                         .method(
                                 method,
                                 body == null

@@ -39,6 +39,12 @@ public final class Bench {
                 ListOfRecordings.measure(demo);
             }
         }
+        if (only.isEmpty() || only.equals("casebook")) {
+            try (RunningJar demo = RunningJar.start(jar)) {
+                System.out.println("A casebook of 20,000 incidents, from request to data, and an evidence pack:");
+                Casebook20000.measure(demo);
+            }
+        }
         if (only.isEmpty() || only.equals("draft")) {
             System.out.println("From a change of a draft's first day to its consequences on the screen:");
             DraftOnScreen.measure(jar);

@@ -132,6 +132,12 @@ class EveryScreenTest {
         check(maren, "/pupils/ines-carrow/attendance", "Lesson by lesson");
         check(maren, "/outbox", "The school's words");
         check(maren, "/calendar", "Days and hours of lessons");
+        check(maren, "/casebook", "Write one down");
+        check(maren, "/casebook/1", "Nothing is missing");
+        check(maren, "/casebook/patterns", "The same two again");
+        check(maren, "/casebook/fairness", "What this page cannot know");
+        check(maren, "/casebook/evidence", "Read it aloud");
+        check(maren, "/ladder", "Stands at step");
         check(maren, "/kept", "Known devices");
         check(maren, "/upkeep", "Who looked at what about whom");
     }

@@ -47,9 +47,6 @@ class Screenshots {
         orla.getByText("Against the plan").waitFor();
         orla.getByText("not come").first().waitFor();
         take(orla, "replay");
-        orla.navigate("/classes/tidal-navigation-8");
-        orla.getByText("Import a roster").waitFor();
-        take(orla, "class");
         orla.navigate("/recordings/tidal-navigation-8-3.2-1/watch");
         orla.getByText("Between these two the narrows are open").first().click();
         orla.getByText("is heard").first().waitFor();
@@ -101,21 +98,13 @@ class Screenshots {
         maren.getByText("Who can change it").waitFor();
         value.scrollIntoViewIfNeeded();
         take(maren, "charter");
-        maren.getByLabel("From when").selectOption("tomorrow");
-        maren.getByText("See all that changes").click();
-        maren.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Harbour Law 9, Wednesday"))
-                .first()
-                .click();
-        maren.getByText("With the draft").waitFor();
-        maren.getByText("does not count").first().waitFor();
-        take(maren, "consequences");
         maren.getByText("Discard").click();
         maren.getByText("Throw it away").click();
     }
 
     @Test
     @Order(3)
-    void a_question_slates_a_board_and_an_answer_on_a_phone() {
+    void slates_and_a_board() {
         String lesson = "/lessons/harbour-law-10-1.3-2/desk";
         Page pernel = signedIn("Pernel Ost", 1280, 800, ColorScheme.LIGHT);
         pernel.navigate(lesson);
@@ -128,14 +117,6 @@ class Screenshots {
         pernel.keyboard().press("p");
         pernel.getByText("Take the pen and wipe").waitFor();
         take(pernel, "board");
-        pernel.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Class list"))
-                .click();
-        // Whom the cast left at home comes on a phone of their own, late.
-        Page late = signedIn("Una Tabb", 390, 844, ColorScheme.LIGHT);
-        knock(late);
-        pernel.keyboard().press("a");
-        late.getByText("Who gives way in the narrows?").waitFor();
-        take(late, "question-phone");
     }
 
     @Test
@@ -174,9 +155,6 @@ class Screenshots {
         maren.navigate("/attendance");
         maren.getByText("By day of the week").waitFor();
         take(maren, "attendance");
-        maren.navigate("/pupils/gethin-oakes/attendance");
-        maren.getByText("Lesson by lesson").waitFor();
-        take(maren, "pupil");
         maren.navigate("/timetable");
         maren.locator("[data-lesson*='harbour-law-8-1.5']").first().click();
         maren.getByText("Harbour board until three").waitFor();
@@ -184,6 +162,29 @@ class Screenshots {
         maren.navigate("/inspection");
         maren.getByText("Mend all").first().waitFor();
         take(maren, "inspection");
+    }
+
+    @Test
+    void casebook() {
+        Page maren = signedIn("Maren Oddlund", 1280, 800, ColorScheme.LIGHT);
+        maren.navigate("/casebook");
+        maren.getByText("Call home").first().waitFor();
+        take(maren, "casebook");
+        maren.getByText("Call home").first().click();
+        maren.getByText("Nothing is missing").waitFor();
+        take(maren, "incident");
+        maren.navigate("/casebook/fairness");
+        maren.getByText("Alike, met differently").first().waitFor();
+        take(maren, "fairness");
+        Page orla = signedIn("Orla Venn", 1280, 800, ColorScheme.LIGHT);
+        orla.navigate("/lessons/" + TIDAL + "/desk");
+        orla.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("More for Hanne Ruud"))
+                .click();
+        orla.getByText("A step of the ladder").click();
+        orla.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Insults"))
+                .click();
+        orla.getByText("Proposed: step 2").waitFor();
+        take(orla, "step");
     }
 
     private static void knock(Page page) {
