@@ -2,6 +2,7 @@ package juricast.server.casebook;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -14,6 +15,7 @@ import juricast.core.ladder.Measure;
 import juricast.core.live.LessonEvent;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
+import juricast.server.data.School;
 import juricast.server.data.Topic;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.Snapshot;
@@ -40,6 +42,7 @@ public class FromLessons implements Follower, DisposableBean {
     private final Database database;
     private final Casebook casebook;
     private final Classes classes;
+    private final School school;
     private final ObjectProvider<LiveLessons> lessons;
     private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
         var thread = new Thread(task, "casebook");
@@ -47,7 +50,9 @@ public class FromLessons implements Follower, DisposableBean {
         return thread;
     });
 
-    FromLessons(Database database, Casebook casebook, Classes classes, ObjectProvider<LiveLessons> lessons) {
+    FromLessons(
+            Database database, Casebook casebook, Classes classes, School school, ObjectProvider<LiveLessons> lessons) {
+        this.school = school;
         this.database = database;
         this.casebook = casebook;
         this.classes = classes;
@@ -158,11 +163,32 @@ public class FromLessons implements Follower, DisposableBean {
                                     .findFirst()
                                     .orElseThrow())
                             .ifPresentOrElse(
-                                    known -> casebook.add(sql, known, one.events()),
-                                    () -> casebook.open(sql, one.events())));
+                                    known -> casebook.add(sql, known, withLetters(one.events(), event, at)),
+                                    () -> casebook.open(sql, withLetters(one.events(), event, at))));
                     return forget(sql, due);
                 },
                 Topic.PLAN);
+    }
+
+    /** Where the ladder has parents told of a step, they are written to with it. */
+    private List<CaseEvent> withLetters(List<CaseEvent> events, LessonEvent event, Snapshot at) {
+        if (!(event instanceof ConductEvent.StepTaken step) || !step.step().parents()) {
+            return events;
+        }
+        var all = new ArrayList<>(events);
+        step.against()
+                .forEach(one -> all.add(new CaseEvent.ParentsWritten(
+                        one.person(),
+                        "On %s, at %s, in %s, this step was taken: %s. The reason: %s."
+                                .formatted(
+                                        school.day(step.at()),
+                                        school.clockTime(step.at()),
+                                        at.plan().title(),
+                                        step.step().name().toLowerCase(Locale.ROOT),
+                                        step.act().name().toLowerCase(Locale.ROOT)),
+                        step.by(),
+                        step.at())));
+        return all;
     }
 
     private void done(Due due) {

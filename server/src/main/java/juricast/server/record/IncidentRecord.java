@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import juricast.core.identity.LessonId;
 import juricast.server.data.Database;
 import org.jspecify.annotations.Nullable;
@@ -171,33 +170,57 @@ public class IncidentRecord {
         return RecordChains.firstDamaged(chain, stream(incident), lines, anchor(sql, incident));
     }
 
+    /** The first event of one that is missing, put in or altered, if one is. */
+    Optional<Integer> firstDamaged(int incident) {
+        return firstDamaged(chain, database.read(), incident, lines(database.read(), incident));
+    }
+
+    /** Some incidents in order, after one. */
+    List<Integer> after(int incident, int most) {
+        return ids(database.read(), incident, most);
+    }
+
+    private static List<Integer> ids(JdbcClient sql, int after, int most) {
+        return sql.sql(
+                        """
+                SELECT incident FROM incident_anchor WHERE incident > :after
+                UNION SELECT DISTINCT incident FROM incident_event WHERE incident > :after ORDER BY 1 LIMIT :most""")
+                .param("after", after)
+                .param("most", most)
+                .query(Integer.class)
+                .list();
+    }
+
+    /** That a whole incident was taken out, or put in, in words. */
+    Optional<String> missing() {
+        return missing(chain, database.read());
+    }
+
+    private static Optional<String> missing(Chain chain, JdbcClient sql) {
+        record Counted(long incidents, long events, int last) {}
+        Counted counted = sql.sql(
+                        "SELECT count(*), coalesce(sum(number), 0), coalesce(max(incident), 0) FROM incident_anchor")
+                .query((row, n) -> new Counted(row.getLong(1), row.getLong(2), row.getInt(3)))
+                .single();
+        boolean isComplete = counted.last == counted.incidents
+                && Total.of(sql)
+                        .map(one -> one.incidents == counted.incidents
+                                && one.events == counted.events
+                                && Arrays.equals(one.mac, chain.total(one.incidents, one.events)))
+                        .orElse(counted.incidents == 0);
+        return isComplete
+                ? Optional.empty()
+                : Optional.of("all incidents together: there are not as many as were written");
+    }
+
     /** What is not as it was written, in words; of any file. */
     static List<String> damaged(Chain chain, JdbcClient sql) {
         var damaged = new ArrayList<String>();
-        List<Integer> all = sql.sql(
-                        "SELECT incident FROM incident_anchor UNION SELECT DISTINCT incident FROM incident_event")
-                .query(Integer.class)
-                .list();
-        for (int incident : all) {
+        for (int incident : ids(sql, 0, Integer.MAX_VALUE)) {
             firstDamaged(chain, sql, incident, lines(sql, incident))
                     .ifPresent(number -> damaged.add("incident %d at event %d".formatted(incident, number)));
         }
-        record Counted(long incidents, long events) {}
-        Counted counted = sql.sql("SELECT count(*), coalesce(sum(number), 0) FROM incident_anchor")
-                .query((row, n) -> new Counted(row.getLong(1), row.getLong(2)))
-                .single();
-        boolean isComplete = Total.of(sql)
-                .map(one -> one.incidents == counted.incidents
-                        && one.events == counted.events
-                        && Arrays.equals(one.mac, chain.total(one.incidents, one.events)))
-                .orElse(counted.incidents == 0);
-        if (!isComplete
-                || !IntStream.rangeClosed(1, all.size())
-                        .boxed()
-                        .toList()
-                        .equals(all.stream().sorted().toList())) {
-            damaged.add("all incidents together: there are not as many as were written");
-        }
+        missing(chain, sql).ifPresent(damaged::add);
         return damaged;
     }
 

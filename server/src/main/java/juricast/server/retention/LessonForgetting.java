@@ -124,6 +124,10 @@ public class LessonForgetting implements AtNight {
     }
 
     private void forget(Retention kind, LessonId lesson, Instant now) {
+        // With its register goes that it began and ended: as long as something of it is held, it stays whole.
+        if (kind == Retention.REGISTERS && !holds.of(lesson).isEmpty()) {
+            return;
+        }
         List<LessonEvent> record = journal.read(lesson).events();
         List<Integer> numbers = kind.goes(record);
         List<SentFile> sent = numbers.stream()
@@ -171,8 +175,8 @@ public class LessonForgetting implements AtNight {
 
     /** What was worked out from the record and says something of somebody. That it was worked out stays, so that it is not again. */
     private static void withTheRegister(JdbcClient sql, LessonId lesson) {
-        for (String table :
-                List.of("correction", "register_signed", "departure", "lesson_place", "merit", "board_picture")) {
+        for (String table : List.of(
+                "correction", "register_signed", "departure", "lesson_place", "merit", "board_picture", "step_taken")) {
             sql.sql("DELETE FROM %s WHERE lesson = :lesson".formatted(table))
                     .param("lesson", lesson.value())
                     .update();

@@ -5,10 +5,12 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import juricast.server.data.BackupFolder;
 import juricast.server.data.Database;
 import juricast.server.data.DiskSpace;
 import juricast.server.lesson.Pulse;
+import juricast.server.record.IncidentWatch;
 import juricast.server.record.RecordWatch;
 import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
@@ -21,9 +23,18 @@ class Upkeep {
     private final DiskSpace disk;
     private final Database database;
     private final RecordWatch records;
+    private final IncidentWatch incidents;
     private final Clock clock;
 
-    Upkeep(Pulse pulse, Backups backups, DiskSpace disk, Database database, RecordWatch records, Clock clock) {
+    Upkeep(
+            Pulse pulse,
+            Backups backups,
+            DiskSpace disk,
+            Database database,
+            RecordWatch records,
+            IncidentWatch incidents,
+            Clock clock) {
+        this.incidents = incidents;
         this.records = records;
         this.pulse = pulse;
         this.backups = backups;
@@ -73,8 +84,10 @@ class Upkeep {
     }
 
     private Check records() {
-        List<String> damaged = records.damaged().stream()
-                .map(one -> "lesson %s at event %d".formatted(one.lesson().value(), one.number()))
+        List<String> damaged = Stream.concat(
+                        records.damaged().stream().map(one -> "lesson %s at event %d"
+                                .formatted(one.lesson().value(), one.number())),
+                        incidents.damaged().stream())
                 .toList();
         if (!damaged.isEmpty() || !records.isComplete()) {
             return new Check(

@@ -386,6 +386,9 @@ class CasebookOverHttpTest {
 
         assertThat(ok(small.maren.get("/api/outbox?kind=PARENTS")).text())
                 .contains("Parents of Jory Pell", "SECRET please call");
+        eventually(() -> ok(small.maren.get("/api/outbox?kind=PARENTS"))
+                .text()
+                .contains("this step was taken: out of this lesson. The reason: threats and hounding."));
         assertThat(ok(small.thora.get("/api/outbox?kind=PARENTS")).text())
                 .contains("Parents of Jory Pell")
                 .doesNotContain("SECRET");

@@ -170,6 +170,24 @@ class RetentionOverHttpTest {
     }
 
     @Test
+    void a_lesson_of_which_something_is_held_stays_whole_and_goes_when_it_is_let_go() {
+        String said = "SELECT count(*) FROM lesson_event WHERE lesson = :lesson AND body IS NOT NULL";
+        Holds holds = SERVER.bean(Holds.class);
+        long hold = holds.hold(small.id(), 3, 4, "a quarrel is looked into", MAREN, SERVER.now());
+        SERVER.advance(Duration.ofDays(1100));
+        night();
+
+        assertThat(count(said)).as("that it began and ended, too").isGreaterThan(2);
+        assertThat(SERVER.signedIn("maren-oddlund")
+                        .get(small.lesson + "/register")
+                        .status())
+                .isEqualTo(200);
+        holds.release(hold, MAREN, SERVER.now());
+        night();
+        assertThat(count(said)).isZero();
+    }
+
+    @Test
     void a_register_goes_in_the_end_with_all_that_was_worked_out_from_it() {
         String table = "SELECT count(*) FROM attendance JOIN attendance_number ON number = lesson WHERE id = :lesson";
         eventually(() -> count(table) == 2);
