@@ -79,6 +79,7 @@ function Shown({ number }: { number: string }) {
       >
         <Due page={data} onAct={setAct} />
         <People page={data} onChanged={shown} />
+        {data.why && <WhyProposed why={data.why} />}
         {data.links.length > 0 && (
           <Box mb="14px">
             <chakra.h2 fontSize="15px">Has to do with</chakra.h2>
@@ -360,6 +361,54 @@ function Packs({ page }: { page: IncidentPage }) {
         </chakra.p>
       ))}
     </Box>
+  )
+}
+
+/** What the proposal rested on, and how it fades. */
+function WhyProposed({ why }: { why: NonNullable<IncidentPage['why']> }) {
+  return (
+    <Box mb="14px">
+      <chakra.h2 fontSize="15px" borderBottom="1px solid" borderColor="ink" mb="4px">
+        Why step {why.step} was proposed
+      </chakra.h2>
+      <Box borderLeft="2px solid" borderColor="ink" pl="10px" fontSize="13.5px">
+        {why.says.map((one) => (
+          <p key={one}>{one}</p>
+        ))}
+        {why.fades.map((one) => (
+          <Fades key={one.at} step={one} now={why.at} />
+        ))}
+      </Box>
+    </Box>
+  )
+}
+
+/** The curve of one earlier step: whole when it was taken, half after its days; the stroke is the moment of the proposal. */
+function Fades({ step, now }: { step: NonNullable<IncidentPage['why']>['fades'][number]; now: string }) {
+  const days = (Date.parse(now) - Date.parse(step.at)) / 86_400_000
+  const all = Math.max(days * 1.4, step.halfDays * 2)
+  const at = (day: number) => `${4 + (292 * day) / all} ${30 - 24 * 2 ** (-day / step.halfDays)}`
+  const curve = Array.from({ length: 25 }, (_, place) => at((all * place) / 24)).join('L')
+  const x = 4 + (292 * days) / all
+  return (
+    <chakra.svg
+      viewBox="0 0 300 34"
+      w="100%"
+      role="img"
+      aria-label={`${step.name}, ${Math.round(days)} days before: ${step.left.toFixed(2)} of it was left`}
+      color="ink"
+      mt="3px"
+    >
+      <path d={`M${curve}`} fill="none" stroke="currentColor" strokeWidth="1.6" />
+      <chakra.path d="M4 31h292" stroke="currentColor" opacity="0.4" />
+      <circle cx="4" cy="6" r="3.5" fill="currentColor" />
+      <chakra.g color="verdict.away">
+        <path d={`M${x} 31V${30 - 24 * step.left}`} stroke="currentColor" strokeWidth="2" />
+      </chakra.g>
+      <text x={Math.min(x + 6, 240)} y="14" fontSize="10" fill="currentColor">
+        {step.left.toFixed(2)} left
+      </text>
+    </chakra.svg>
   )
 }
 

@@ -6254,6 +6254,15 @@ export interface components {
             code: string;
             password: string;
         };
+        Fading: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            halfDays: number;
+            /** Format: double */
+            left: number;
+            name: string;
+        };
         FairnessGroup: {
             apart: boolean;
             few: boolean;
@@ -6645,6 +6654,7 @@ export interface components {
             severity: "SLIGHT" | "MIDDLE" | "GRAVE";
             staff: components["schemas"]["CasePerson"][];
             title: string;
+            why?: components["schemas"]["WhyProposed"];
         };
         IncidentPart: {
             id: string;
@@ -8847,6 +8857,15 @@ export interface components {
             until: string;
             value: string;
             valueWords: string;
+        };
+        WhyProposed: {
+            /** Format: date-time */
+            at: string;
+            fades: components["schemas"]["Fading"][];
+            name: string;
+            says: string[];
+            /** Format: int32 */
+            step: number;
         };
         WipeSlateRequest: {
             marks?: number[];

@@ -55,6 +55,7 @@ final class CaseJson {
      * One incident, to be read from top to bottom.
      *
      * @param may what the caller may do with it
+     * @param why nothing where no step was taken
      * @param looks who looked at it, the latest first; for leads
      * @param heldUntil until when what it rests on is held; nothing as long as it is open
      */
@@ -77,6 +78,7 @@ final class CaseJson {
             List<TodoLine> followUps,
             List<IncidentLink> links,
             List<CasePerson> out,
+            @Nullable WhyProposed why,
             IncidentProof proof,
             @Nullable List<CaseLook> looks,
             @Nullable Instant heldUntil,
@@ -84,6 +86,17 @@ final class CaseJson {
             List<LadderJson.ActBody> acts,
             List<CasePerson> staff,
             List<CasePerson> pupils) {}
+
+    /**
+     * Why the last step was proposed, worked out again as of its moment.
+     *
+     * @param step which was proposed, from 1
+     * @param fades what it rested on, the heaviest first
+     */
+    record WhyProposed(int step, String name, Instant at, List<String> says, List<Fading> fades) {}
+
+    /** An earlier step. @param halfDays after how many days it counts half @param left what was left of it, 0 to 1 */
+    record Fading(String name, Instant at, int halfDays, double left) {}
 
     record IncidentPart(String id, String name, CasePart part) {}
 

@@ -75,6 +75,7 @@ class CasebookController {
     private final CaseWords words;
     private final CaseMessages messages;
     private final PackMaker packs;
+    private final WhySteps whySteps;
     private final Reading reading;
     private final Classes classes;
     private final Ladders ladders;
@@ -92,6 +93,7 @@ class CasebookController {
             CaseWords words,
             CaseMessages messages,
             PackMaker packs,
+            WhySteps whySteps,
             Reading reading,
             Classes classes,
             Ladders ladders,
@@ -107,6 +109,7 @@ class CasebookController {
         this.words = words;
         this.messages = messages;
         this.packs = packs;
+        this.whySteps = whySteps;
         this.reading = reading;
         this.classes = classes;
         this.ladders = ladders;
@@ -296,6 +299,7 @@ class CasebookController {
                                 one.incident().opened().title()))
                         .toList(),
                 is.out().stream().map(this::line).toList(),
+                whySteps.of(is, ladder(Optional.of(is))).orElse(null),
                 new CaseJson.IncidentProof(
                         is.evidence().stream()
                                 .mapToInt(one -> one.last() - one.first() + 1)

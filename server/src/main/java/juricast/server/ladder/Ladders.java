@@ -1,5 +1,7 @@
 package juricast.server.ladder;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -127,6 +129,30 @@ public class Ladders {
                 Topic.PEOPLE);
     }
 
+    /** Steps against somebody that count, between two moments, in order. */
+    public List<Earlier> steps(PersonId person, Instant from, Instant until) {
+        return database.read()
+                .sql(
+                        """
+                    SELECT * FROM step_taken WHERE person = :person AND at > :from AND at <= :until AND withdrawn = 0
+                    ORDER BY at""")
+                .param("person", person.value())
+                .param("from", from.toEpochMilli())
+                .param("until", until.toEpochMilli())
+                .query((row, n) -> earlier(row))
+                .list();
+    }
+
+    private static Earlier earlier(ResultSet row) throws SQLException {
+        return new Earlier(
+                row.getString("act"),
+                row.getString("step"),
+                row.getString("name"),
+                row.getInt("level"),
+                Duration.ofMillis(row.getLong("counts")),
+                Instant.ofEpochMilli(row.getLong("at")));
+    }
+
     /** What a lesson knows before it begins of how its pupils are met. */
     public Conduct conduct(LessonId lesson, ClassId ofClass, int year, Collection<PersonId> pupils, Instant now) {
         Map<PersonId, List<Earlier>> steps = new HashMap<>();
@@ -143,13 +169,7 @@ public class Ladders {
                     .param("now", now.toEpochMilli())
                     .query(row -> {
                         steps.computeIfAbsent(new PersonId(row.getString("person")), any -> new ArrayList<>())
-                                .add(new Earlier(
-                                        row.getString("act"),
-                                        row.getString("step"),
-                                        row.getString("name"),
-                                        row.getInt("level"),
-                                        Duration.ofMillis(row.getLong("counts")),
-                                        Instant.ofEpochMilli(row.getLong("at"))));
+                                .add(earlier(row));
                     });
         }
         List<Instant> held = steps.isEmpty() ? List.of() : held(ofClass, now);
