@@ -315,7 +315,7 @@ describe('the ladder', () => {
     await screen.findByRole('button', { name: 'Step 1 one down' })
 
     const sent = asked.filter((one) => one.method === 'PUT')
-    expect((sent[0]?.body as LadderPage['ladder']).steps.map((one) => one.id)).toEqual(['out', 'word'])
+    expect((sent.at(0) as { body: LadderPage['ladder'] }).body.steps.map((one) => one.id)).toEqual(['out', 'word'])
     expect(sent[1]?.body).toEqual({ people: ['orla'] })
   })
 
