@@ -186,7 +186,7 @@ function Steps({
       }}
     >
       <Grid templateColumns={{ base: '1fr', md: '250px 1fr' }} gap="16px">
-        <Box as="ol" role="group" aria-label="The ladder" listStyleType="none">
+        <Box as="ol" aria-label="The ladder" listStyleType="none">
           {data.ladder.steps.map((one, place) => (
             <Rung
               key={one.id}
