@@ -405,7 +405,8 @@ function Fades({ step, now }: { step: NonNullable<IncidentPage['why']>['fades'][
       <chakra.g color="verdict.away">
         <path d={`M${x} 31V${30 - 24 * step.left}`} stroke="currentColor" strokeWidth="2" />
       </chakra.g>
-      <text x={Math.min(x + 6, 240)} y="14" fontSize="10" fill="currentColor">
+      {/* Below the curve while that is high, above it once it has sunk. */}
+      <text x={Math.min(x + 6, 240)} y={step.left > 0.5 ? 28 : 10} fontSize="10" fill="currentColor">
         {step.left.toFixed(2)} left
       </text>
     </chakra.svg>

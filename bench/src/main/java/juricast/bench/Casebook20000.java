@@ -81,7 +81,7 @@ final class Casebook20000 {
         for (int n = 0; n < EVENTS; n++) {
             adult.send(
                     "PUT",
-                    lesson + "/live",
+                    lesson + "/live-setting",
                     "{\"rule\":\"chat.class\",\"value\":\"%s\"}".formatted(n % 2 == 0 ? "open" : "closed"));
         }
         adult.send("POST", lesson + "/moments", "{\"text\":\"two thousand orders\"}");
