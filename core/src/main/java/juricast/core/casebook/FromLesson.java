@@ -45,6 +45,9 @@ public record FromLesson(
 
     private static final Duration AROUND = ConductRules.EVIDENCE;
 
+    /** In characters as people count them: a sign of two parts is not cut. */
+    private static final int TITLE = 80;
+
     /** What is added to one incident. @param to nothing where a new one is opened */
     public record Draft(Optional<IncidentId> to, List<CaseEvent> events) {}
 
@@ -245,6 +248,8 @@ public record FromLesson(
     }
 
     private static String shortened(String text) {
-        return text.length() <= 80 ? text : text.substring(0, text.offsetByCodePoints(0, 79)) + "…";
+        return text.codePointCount(0, text.length()) <= TITLE
+                ? text
+                : text.substring(0, text.offsetByCodePoints(0, TITLE - 1)) + "…";
     }
 }
