@@ -133,6 +133,7 @@ function useSlates(lesson: string, round: number) {
   return { marks, problem }
 }
 
+/** The wall’s keys while it is shown; they go before the desk’s, which has another use for some. */
 function useWallKeys(keys: Record<string, () => unknown>) {
   const latest = useRef(keys)
   latest.current = keys
@@ -144,11 +145,12 @@ function useWallKeys(keys: Record<string, () => unknown>) {
       const act = latest.current[event.key]
       if (act) {
         event.preventDefault()
+        event.stopPropagation()
         act()
       }
     }
-    window.addEventListener('keydown', press)
-    return () => window.removeEventListener('keydown', press)
+    window.addEventListener('keydown', press, true)
+    return () => window.removeEventListener('keydown', press, true)
   }, [])
 }
 
