@@ -181,4 +181,33 @@ describe('at the seat', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Say it quietly' }))
     expect(act).toHaveBeenCalledWith({ do: 'worry', about: 'AN_ADULT', words: '', leadOnly: false })
   })
+
+  it('who has said it is told who reads it, and can say more', async () => {
+    const { RaiseWorry } = await import('./RaiseWorry')
+    const act = vi.fn()
+    const raised = [
+      { at: at('10:08:00'), leadOnly: false },
+      { at: at('10:12:00'), leadOnly: true },
+    ]
+    const seat = { conduct: { leadOnly: false }, adults: ['Orla Venn'], mine: { conduct: { raised } } }
+    show(<RaiseWorry seat={seat as never} act={act} />)
+    expect((await screen.findByRole('status')).textContent).toContain('The safeguarding lead reads it, and nobody else.')
+    await userEvent.click(screen.getByRole('button', { name: 'Something is wrong…' }))
+    await userEvent.click(await screen.findByRole('radio', { name: 'another pupil' }))
+    await userEvent.type(screen.getByLabelText('In your words, if you like'), '  he writes to me  ')
+    await userEvent.click(screen.getByRole('checkbox', { name: /Only the safeguarding lead/ }))
+    await userEvent.click(screen.getByRole('button', { name: 'Say it quietly' }))
+    expect(act).toHaveBeenCalledWith({ do: 'worry', about: 'A_PUPIL', words: 'he writes to me', leadOnly: true })
+    expect(screen.queryByRole('button', { name: 'Say it quietly' })).toBeNull()
+  })
+
+  it('in a lesson whose worries go to the lead, no adult of it is named as a reader', async () => {
+    const { RaiseWorry } = await import('./RaiseWorry')
+    const seat = { conduct: { leadOnly: true }, adults: ['Orla Venn'], mine: { conduct: { raised: [] } } }
+    show(<RaiseWorry seat={seat as never} act={() => {}} />)
+    await userEvent.click(await screen.findByRole('button', { name: 'Something is wrong…' }))
+    const readers = await screen.findByRole('status')
+    expect(readers.textContent).toContain('safeguarding lead of the school, and to nobody else')
+    expect(readers.textContent).not.toContain('Orla Venn')
+  })
 })
