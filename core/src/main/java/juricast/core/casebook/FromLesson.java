@@ -90,7 +90,7 @@ public record FromLesson(
                     .reduce((a, b) -> b)
                     .map(one -> add(one, note(why.why(), false, why.by(), why.at())));
         } else if (event instanceof DoorEvent.SweepNoticed sweep) {
-            return Optional.of(sweep(sweep));
+            return isTriedBy(sweep, number) ? Optional.of(sweep(sweep)) : Optional.empty();
         }
         return Optional.empty();
     }
@@ -171,6 +171,12 @@ public record FromLesson(
             events.add(note(worry.words(), worry.leadOnly(), worry.person(), worry.at()));
         }
         return new Draft(draft.to, events);
+    }
+
+    /** Every open door is told of a sweep; only those that were tried have to do with it, and are held for it. */
+    private boolean isTriedBy(DoorEvent.SweepNoticed sweep, int number) {
+        return LessonEvent.of(record.subList(0, number), DoorEvent.Knocked.class)
+                .anyMatch(one -> one.arrival().device().equals(sweep.device()));
     }
 
     private Draft sweep(DoorEvent.SweepNoticed sweep) {

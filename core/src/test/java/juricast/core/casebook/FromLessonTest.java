@@ -190,7 +190,7 @@ class FromLessonTest {
 
     @Test
     void a_sweep_of_one_name_is_one_incident_for_an_hour() {
-        LiveLesson lesson = chatting();
+        LiveLesson lesson = chatting().knock("Captain Kelp", "tablet");
         var record = new ArrayList<>(lesson.events());
         for (String time : List.of("10:02", "10:20", "11:01", "11:03")) {
             record.add(new DoorEvent.SweepNoticed(new DeviceId("tablet"), "Captain Kelp", 3, at(time)));
@@ -204,6 +204,16 @@ class FromLessonTest {
                 .extracting(one -> one.evidence().size())
                 .as("the first three within an hour of the first, the fourth is another")
                 .containsExactly(3, 1);
+    }
+
+    @Test
+    void a_sweep_that_never_came_to_this_door_is_no_incident_of_this_lesson_and_nothing_of_it_is_held() {
+        LiveLesson lesson = chatting().knock("Captain Kelp", "another tablet");
+        var record = new ArrayList<>(lesson.events());
+        record.add(new DoorEvent.SweepNoticed(new DeviceId("tablet"), "Captain Kelp", 3, at("10:02")));
+        notice(lesson, record);
+
+        assertThat(book).isEmpty();
     }
 
     @Test
