@@ -77,7 +77,7 @@ describe('a pack that is checked', () => {
           type: '/problems/too-large',
           title: 'The pack is too large for this page',
           status: 413,
-          detail: 'It has more than 12 MB.',
+          detail: 'It has more than 32 MB.',
           whatToDo: 'Check it with ./juricast verify.',
           wrong: [],
         },

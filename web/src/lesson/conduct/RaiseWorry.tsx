@@ -87,9 +87,11 @@ function WorryForm({ leadOnly, adults, onSend }: WorryFormProps) {
         </chakra.label>
       )}
       <chakra.p role="status" mb="10px" fontWeight="600">
-        {forLead
-          ? 'It goes to the safeguarding lead of the school, and to nobody else.'
-          : `It goes to ${adults.join(' and ')} and the safeguarding lead.`}
+        {about === 'AN_ADULT'
+          ? 'It goes to the safeguarding lead of the school, or who stands in for them, and to no adult of this lesson.'
+          : forLead
+            ? 'It goes to the safeguarding lead of the school, and to nobody else.'
+            : `It goes to ${adults.join(' and ')} and the safeguarding lead.`}
       </chakra.p>
       <Button type="submit" look="main" size="large">
         Say it quietly

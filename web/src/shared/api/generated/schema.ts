@@ -5378,7 +5378,7 @@ export interface components {
         Alert: {
             grave: boolean;
             /** @enum {string} */
-            kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "RECORD_DAMAGED" | "NO_ADULT" | "GROUP_CALLS" | "GROUP_ALONE" | "REMOVED_KNOCKS" | "RECORDING_MISSING" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "GUEST_LET_IN" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
+            kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "WORRY_ABOUT_ADULT" | "RECORD_DAMAGED" | "NO_ADULT" | "GROUP_CALLS" | "PUPILS_WORRY" | "GROUP_ALONE" | "REMOVED_KNOCKS" | "RECORDING_MISSING" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "GUEST_LET_IN" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
             mine: boolean;
             /** Format: date-time */
             since: string;
@@ -11438,7 +11438,7 @@ export interface operations {
             header?: never;
             path: {
                 lesson: string;
-                kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "RECORD_DAMAGED" | "NO_ADULT" | "GROUP_CALLS" | "GROUP_ALONE" | "REMOVED_KNOCKS" | "RECORDING_MISSING" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "GUEST_LET_IN" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
+                kind: "QUIET_WITHOUT_ADULT" | "STOPPED" | "SWEEP" | "WORRY_ABOUT_ADULT" | "RECORD_DAMAGED" | "NO_ADULT" | "GROUP_CALLS" | "PUPILS_WORRY" | "GROUP_ALONE" | "REMOVED_KNOCKS" | "RECORDING_MISSING" | "NOT_OPENED" | "STRANGER_AT_OPEN_DOOR" | "TOO_FEW_ADULTS" | "GUEST_LET_IN" | "WAITS_LONG" | "WORDS_WAIT" | "OVER_TIME";
             };
             cookie?: never;
         };

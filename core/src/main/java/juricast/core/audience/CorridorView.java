@@ -1,6 +1,7 @@
 package juricast.core.audience;
 
 import static juricast.core.chat.ChatPart.CHAT;
+import static juricast.core.conduct.ConductPart.CONDUCT;
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
 import static juricast.core.recording.RecordingPart.RECORDING;
@@ -15,10 +16,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
 import juricast.core.chat.HeldWords;
+import juricast.core.conduct.Worry.About;
 import juricast.core.entry.ReasonCode;
 import juricast.core.groups.Group;
 import juricast.core.groups.GroupsState;
 import juricast.core.identity.Member;
+import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
@@ -50,9 +53,12 @@ public record CorridorView(List<Line> lines) {
         QUIET_WITHOUT_ADULT,
         STOPPED,
         SWEEP,
+        /** Of the lesson's own adults, a lead among them, nobody is told of it: it may be about them. */
+        WORRY_ABOUT_ADULT,
         RECORD_DAMAGED,
         NO_ADULT,
         GROUP_CALLS,
+        PUPILS_WORRY,
         GROUP_ALONE,
         REMOVED_KNOCKS,
         RECORDING_MISSING,
@@ -77,7 +83,26 @@ public record CorridorView(List<Line> lines) {
             int waiting,
             Door door,
             Optional<String> stance,
-            List<Worry> worries) {}
+            List<Worry> worries) {
+        /** The same as one lead may see it. */
+        public Line seenBy(PersonId lead) {
+            boolean isOneOfThem =
+                    plan.adults().stream().anyMatch(one -> one.person().equals(lead));
+            return isOneOfThem
+                    ? new Line(
+                            plan,
+                            phase,
+                            adultsIn,
+                            present,
+                            waiting,
+                            door,
+                            stance,
+                            worries.stream()
+                                    .filter(one -> one.kind() != Kind.WORRY_ABOUT_ADULT)
+                                    .toList())
+                    : this;
+        }
+    }
 
     private static final Comparator<Worry> WORST =
             Comparator.comparing(Worry::kind).thenComparing(Worry::since);
@@ -165,6 +190,8 @@ public record CorridorView(List<Line> lines) {
                             .map(guest -> "%s (%s)".formatted(guest.name(), guest.note()))
                             .toList()));
         }
+        raised(lesson, Kind.WORRY_ABOUT_ADULT, about -> about == About.AN_ADULT, worries);
+        raised(lesson, Kind.PUPILS_WORRY, about -> about != About.AN_ADULT, worries);
         lesson.of(CHAT).held().stream()
                 .map(HeldWords::at)
                 .filter(at -> !now.isBefore(at.plus(LONG_WAIT)))
@@ -173,6 +200,15 @@ public record CorridorView(List<Line> lines) {
         if (now.isAfter(plan.time().until().plus(LATE_OPENING))) {
             worries.add(new Worry(Kind.OVER_TIME, plan.time().until(), List.of()));
         }
+    }
+
+    /** Never which pupil: that stands in the casebook, where it is noted who looks. */
+    private static void raised(LessonState lesson, Kind kind, Predicate<About> about, List<Worry> worries) {
+        lesson.of(CONDUCT).open().stream()
+                .filter(one -> about.test(one.raised().about()))
+                .map(one -> one.since())
+                .findFirst()
+                .ifPresent(since -> worries.add(new Worry(kind, since, List.of())));
     }
 
     /** What has to be recorded is not; a pause only when its minutes are over, and while the class is in groups nothing is missed. */

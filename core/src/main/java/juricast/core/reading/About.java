@@ -21,9 +21,10 @@ public record About(Set<ClassId> classes, Optional<LessonId> lesson, Optional<Pe
      * @param years of the classes it concerns
      * @param concerned whom it is about, and who therefore reads nothing of it, whoever they are
      * @param asked who is to do something about it, or did
+     * @param noLead whether the school has no safeguarding lead but those whom it concerns
      */
-    public record OfIncident(Set<Integer> years, Set<PersonId> concerned, Set<PersonId> asked) {
-        public static final OfIncident NONE = new OfIncident(Set.of(), Set.of(), Set.of());
+    public record OfIncident(Set<Integer> years, Set<PersonId> concerned, Set<PersonId> asked, boolean noLead) {
+        public static final OfIncident NONE = new OfIncident(Set.of(), Set.of(), Set.of(), false);
 
         public OfIncident {
             years = Set.copyOf(years);

@@ -58,7 +58,9 @@ public record Reader(PersonId who, Post post, Set<ClassId> adultOf, Set<LessonId
                 ties.add(Tie.ASKED);
             }
         }
-        if (post == Post.LEAD) {
+        boolean standsIn =
+                post == Post.STAFF && !headOf.isEmpty() && about.incident().noLead();
+        if (post == Post.LEAD || standsIn) {
             ties.add(Tie.LEAD);
         }
         return ties;

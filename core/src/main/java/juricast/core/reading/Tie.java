@@ -14,6 +14,6 @@ public enum Tie {
     ASKED,
     /** They work at the school. */
     STAFF,
-    /** They are the safeguarding lead. */
+    /** They are the safeguarding lead; or the head of some year, where every lead is one whom it is kept from: somebody has to read it. */
     LEAD
 }

@@ -1,6 +1,7 @@
 package juricast.core.watching;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import juricast.core.drawing.Drawing;
@@ -8,6 +9,7 @@ import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.questions.Results;
 import juricast.core.recording.Coverage;
+import juricast.core.time.Span;
 
 /**
  * A recording as it is watched now, and downloaded: all of it on one time line, in places counted from its beginning. Nothing of
@@ -32,6 +34,67 @@ public record Playback(
         List<Stage> stances,
         List<Coverage.Gap> gaps,
         int leftOut) {
+    /** The same cut to some stretches of time, as sound with its captions and nothing else. */
+    public Playback heardIn(List<Span> times) {
+        List<Span> segments = line.segments().stream()
+                .flatMap(segment -> times.stream().flatMap(time -> segment.within(time).stream()))
+                .toList();
+        var cut = new Timeline(Span.united(segments, Duration.ZERO));
+        List<Piece> kept = cut.segments().stream()
+                .flatMap(segment -> line.pieces(segment).stream())
+                .toList();
+        return new Playback(
+                cut,
+                voices.stream()
+                        .map(one -> new Voice(one.person, one.name, one.role, within(kept, one.heard)))
+                        .filter(one -> !one.heard.isEmpty())
+                        .toList(),
+                captions.stream()
+                        .flatMap(one -> within(kept, one.at).map(at -> new Text(at, one.name, one.text)).stream())
+                        .toList(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                leftOut);
+    }
+
+    /** Where in the pieces put end to end a place of the whole is. */
+    private static Optional<Duration> within(List<Piece> kept, Duration place) {
+        Duration before = Duration.ZERO;
+        for (Piece piece : kept) {
+            if (piece.has(place)) {
+                return Optional.of(before.plus(place).minus(piece.from()));
+            }
+            before = before.plus(piece.length());
+        }
+        return Optional.empty();
+    }
+
+    private static List<Piece> within(List<Piece> kept, List<Piece> heard) {
+        var all = new ArrayList<Piece>();
+        Duration before = Duration.ZERO;
+        for (Piece piece : kept) {
+            Duration moved = before.minus(piece.from());
+            heard.forEach(one -> Piece.between(
+                            later(one.from(), piece.from()).plus(moved),
+                            earlier(one.until(), piece.until()).plus(moved))
+                    .ifPresent(all::add));
+            before = before.plus(piece.length());
+        }
+        return Piece.united(all);
+    }
+
+    private static Duration later(Duration one, Duration other) {
+        return one.compareTo(other) > 0 ? one : other;
+    }
+
+    private static Duration earlier(Duration one, Duration other) {
+        return one.compareTo(other) < 0 ? one : other;
+    }
+
     /** When somebody is heard. */
     public record Voice(PersonId person, String name, Role role, List<Piece> heard) {}
 

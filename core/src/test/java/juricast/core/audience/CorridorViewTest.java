@@ -1,5 +1,6 @@
 package juricast.core.audience;
 
+import static juricast.core.conduct.ConductPart.CONDUCT;
 import static juricast.core.lesson.LiveLesson.*;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -8,10 +9,13 @@ import java.util.Set;
 import juricast.core.audience.CorridorView.Kind;
 import juricast.core.audience.CorridorView.Worry;
 import juricast.core.chat.ChatOrder;
+import juricast.core.conduct.ConductOrder;
+import juricast.core.conduct.Worry.About;
 import juricast.core.door.DoorOrder;
 import juricast.core.entry.Sweep;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.LessonId;
+import juricast.core.identity.PersonId;
 import juricast.core.lesson.LiveLesson;
 import juricast.core.live.LessonOrder;
 import juricast.core.rights.RightsOrder;
@@ -69,6 +73,27 @@ class CorridorViewTest {
         assertThat(kinds(lesson.order(new SupervisionOrder.StopEverything("", TAM))
                         .time("10:53")))
                 .containsExactly(Kind.STOPPED, Kind.WORDS_WAIT, Kind.OVER_TIME);
+    }
+
+    @Test
+    void a_pupils_worry_is_told_without_a_name_and_one_about_an_adult_to_no_lead_of_that_lesson() {
+        var lesson = open().present(INES)
+                .present(JORY)
+                .order(new ConductOrder.RaiseWorry(visitOf(INES), About.A_PUPIL, "he writes to me", false))
+                .time("10:03")
+                .order(new ConductOrder.RaiseWorry(visitOf(JORY), About.AN_ADULT, "", false));
+
+        var line = line(lesson);
+        assertThat(line.seenBy(new PersonId("maren"))).isEqualTo(line);
+        assertThat(line.worries())
+                .containsExactly(
+                        new Worry(Kind.WORRY_ABOUT_ADULT, at("10:03"), List.of()),
+                        new Worry(Kind.PUPILS_WORRY, at("10:00"), List.of()));
+        assertThat(line.seenBy(ORLA).worries()).extracting(Worry::kind).containsExactly(Kind.PUPILS_WORRY);
+
+        int settled = lesson.state().of(CONDUCT).open().get(0).number();
+        assertThat(kinds(lesson.order(new ConductOrder.SettleWorry(settled, ORLA))))
+                .containsExactly(Kind.WORRY_ABOUT_ADULT);
     }
 
     @Test

@@ -124,7 +124,8 @@ class ReaderTest {
                 assertThat(reader.post()).isNotEqualTo(Post.PUPIL);
             }
         }
-        assertThat(reader.mayRead(Matter.INCIDENT_FOR_LEADS, about) && reader.post() != Post.LEAD)
+        boolean standsIn = about.incident().noLead() && !reader.headOf().isEmpty();
+        assertThat(reader.mayRead(Matter.INCIDENT_FOR_LEADS, about) && reader.post() != Post.LEAD && !standsIn)
                 .isFalse();
     }
 
@@ -133,7 +134,7 @@ class ReaderTest {
         var about = About.incident(
                 Set.of(TIDAL),
                 Optional.empty(),
-                new About.OfIncident(Set.of(8), Set.of(INES), Set.of(new PersonId("tam"))));
+                new About.OfIncident(Set.of(8), Set.of(INES), Set.of(new PersonId("tam")), false));
         var head = new Reader(new PersonId("orla"), Post.STAFF, Set.of(), Set.of(), Set.of(8));
         var asked = new Reader(new PersonId("tam"), Post.STAFF, Set.of(), Set.of(), Set.of());
 
@@ -141,6 +142,21 @@ class ReaderTest {
         assertThat(head.mayRead(Matter.INCIDENT_FOR_LEADS, about)).isFalse();
         assertThat(asked.mayRead(Matter.INCIDENT, about)).isTrue();
         assertThat(staff(Set.of(ORCHARD), Set.of(MONDAY)).mayRead(Matter.INCIDENT, about))
+                .isFalse();
+    }
+
+    @Test
+    void what_is_kept_from_every_lead_is_read_by_the_heads_of_years_and_by_nobody_it_is_about() {
+        var only = new PersonId("maren");
+        var kept = About.incident(
+                Set.of(TIDAL), Optional.empty(), new About.OfIncident(Set.of(8), Set.of(only), Set.of(), true));
+        var lead = new Reader(only, Post.LEAD, Set.of(TIDAL), Set.of(), Set.of(8));
+        var head = new Reader(new PersonId("greta"), Post.STAFF, Set.of(), Set.of(), Set.of(11));
+
+        assertThat(head.mayRead(Matter.INCIDENT_FOR_LEADS, kept)).isTrue();
+        assertThat(head.ties(kept)).contains(Tie.LEAD);
+        assertThat(lead.mayRead(Matter.INCIDENT_FOR_LEADS, kept)).isFalse();
+        assertThat(staff(Set.of(TIDAL), Set.of(MONDAY)).mayRead(Matter.INCIDENT_FOR_LEADS, kept))
                 .isFalse();
     }
 
@@ -176,7 +192,8 @@ class ReaderTest {
     }
 
     private static Arbitrary<About.OfIncident> ofIncidents() {
-        return Combinators.combine(years(), people().set(), people().set()).as(About.OfIncident::new);
+        return Combinators.combine(years(), people().set(), people().set(), Arbitraries.of(true, false))
+                .as(About.OfIncident::new);
     }
 
     private static Arbitrary<Set<Integer>> years() {

@@ -185,6 +185,41 @@ class WatchingTest {
     }
 
     @Test
+    void some_minutes_of_it_are_heard_and_what_lies_between_them_is_not() {
+        Playback whole = PlaybackMaker.of(
+                recorded().plan(), recorded().events(), recorded().rulebook(), at("10:30"));
+        Playback cut = whole.heardIn(List.of(new Span(at("10:02"), at("10:03")), new Span(at("10:04"), at("10:11"))));
+
+        assertThat(cut.line().segments())
+                .containsExactly(
+                        new Span(at("10:02"), at("10:03")),
+                        new Span(at("10:04"), at("10:05")),
+                        new Span(at("10:10"), at("10:11")));
+        assertThat(cut.captions())
+                .extracting(one -> one.at().toSeconds() + " " + one.name())
+                .containsExactly("10 Orla Venn");
+        assertThat(cut.words()).isEmpty();
+        assertThat(whole.heardIn(List.of(new Span(at("10:06"), at("10:09"))))
+                        .line()
+                        .segments())
+                .isEmpty();
+        Duration heard = whole.heardIn(List.of(new Span(at("10:00"), at("10:30")))).voices().stream()
+                .flatMap(one -> one.heard().stream())
+                .map(Piece::length)
+                .reduce(Duration.ZERO, Duration::plus);
+        assertThat(heard)
+                .isEqualTo(whole.voices().stream()
+                        .flatMap(one -> one.heard().stream())
+                        .map(Piece::length)
+                        .reduce(Duration.ZERO, Duration::plus));
+        Duration some = cut.voices().stream()
+                .flatMap(one -> one.heard().stream())
+                .map(Piece::length)
+                .reduce(Duration.ZERO, Duration::plus);
+        assertThat(some).isPositive().isLessThan(heard);
+    }
+
+    @Test
     void who_withdraws_later_is_left_out_from_then_on_with_voice_words_marks_and_name() {
         LiveLesson lesson = recorded();
         assertThat(shown(lesson).toString()).contains("Ines");

@@ -7,12 +7,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import juricast.core.casebook.CaseEvent;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.PersonId;
-import juricast.server.access.Position;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
+import juricast.server.ladder.Ladders;
 import juricast.server.people.People;
 import juricast.server.tell.CaseLetters;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -27,9 +28,11 @@ class CaseMessages {
     private final CaseLetters letters;
     private final Classes classes;
     private final People people;
+    private final Ladders ladders;
     private final Clock clock;
 
-    CaseMessages(Database database, CaseLetters letters, Classes classes, People people, Clock clock) {
+    CaseMessages(Database database, CaseLetters letters, Classes classes, People people, Ladders ladders, Clock clock) {
+        this.ladders = ladders;
         this.database = database;
         this.letters = letters;
         this.classes = classes;
@@ -82,7 +85,7 @@ class CaseMessages {
                 .list();
     }
 
-    /** Leads who may read it. */
+    /** Leads who may read it; heads of years where that is none. */
     private Map<PersonId, String> leadsFor(int incident) {
         Set<String> kept = database.read()
                 .sql(
@@ -92,8 +95,19 @@ class CaseMessages {
                 .param("incident", incident)
                 .query(String.class)
                 .set();
-        return people.inPosition(Position.LEAD).stream()
-                .filter(one -> !kept.contains(one.id().value()))
+        Map<PersonId, String> leads = among(people.leads(clock.instant()).stream(), kept);
+        return leads.isEmpty()
+                ? among(
+                        ladders.heads().values().stream()
+                                .flatMap(List::stream)
+                                .distinct()
+                                .flatMap(one -> people.find(one).stream()),
+                        kept)
+                : leads;
+    }
+
+    private static Map<PersonId, String> among(Stream<People.Person> all, Set<String> kept) {
+        return all.filter(one -> !kept.contains(one.id().value()))
                 .collect(Collectors.toMap(People.Person::id, People.Person::name));
     }
 }

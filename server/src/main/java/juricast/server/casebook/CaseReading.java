@@ -1,5 +1,6 @@
 package juricast.server.casebook;
 
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -24,6 +25,7 @@ import juricast.server.access.SignedIn;
 import juricast.server.classes.Classes;
 import juricast.server.classes.Reading;
 import juricast.server.data.Database;
+import juricast.server.people.People;
 import juricast.server.problems.Problem;
 import org.springframework.stereotype.Component;
 
@@ -34,8 +36,12 @@ class CaseReading {
     private final Reading reading;
     private final Classes classes;
     private final Database database;
+    private final People people;
+    private final Clock clock;
 
-    CaseReading(Casebook casebook, Reading reading, Classes classes, Database database) {
+    CaseReading(Casebook casebook, Reading reading, Classes classes, Database database, People people, Clock clock) {
+        this.clock = clock;
+        this.people = people;
         this.casebook = casebook;
         this.reading = reading;
         this.classes = classes;
@@ -78,6 +84,7 @@ class CaseReading {
     }
 
     private About about(Incident incident) {
+        Set<PersonId> concerned = incident.concerned();
         return About.incident(
                 incident.where().ofClass().map(Set::of).orElse(Set.of()),
                 incident.where().lesson(),
@@ -87,11 +94,16 @@ class CaseReading {
                                 .flatMap(classes::find)
                                 .map(one -> Set.of(one.year()))
                                 .orElse(Set.of()),
-                        incident.concerned(),
+                        concerned,
                         Stream.concat(
                                         incident.followUps().stream().map(FollowUp::who),
                                         incident.in(CasePart.ACTED).stream())
-                                .collect(Collectors.toSet())));
+                                .collect(Collectors.toSet()),
+                        concerned.containsAll(leads())));
+    }
+
+    private Set<PersonId> leads() {
+        return people.leads(clock.instant()).stream().map(People.Person::id).collect(Collectors.toSet());
     }
 
     /** Those of some lines of the casebook that somebody may read. */
@@ -100,10 +112,10 @@ class CaseReading {
         if (ids.isEmpty()) {
             return List.of();
         }
-        Map<Integer, Set<PersonId>> concerned = people(
+        Map<Integer, Set<PersonId>> concerned = inParts(
                 "SELECT incident, person FROM incident_person WHERE part IN ('DID', 'SUFFERED', 'KEPT_FROM') AND incident IN (:ids)",
                 ids);
-        Map<Integer, Set<PersonId>> asked = people(
+        Map<Integer, Set<PersonId>> asked = inParts(
                 """
                 SELECT incident, who FROM incident_follow_up WHERE incident IN (:ids)
                 UNION SELECT incident, person FROM incident_person WHERE part = 'ACTED' AND incident IN (:ids)""",
@@ -111,15 +123,18 @@ class CaseReading {
         var lessons = new HashMap<LessonId, Boolean>();
         var readable = new ArrayList<CaseIndex.Row>();
         Reader plain = reading.reader(caller);
+        Set<PersonId> leads = leads();
         for (CaseIndex.Row row : rows) {
             Optional<LessonId> lesson = row.lesson().map(LessonId::new);
+            Set<PersonId> kept = concerned.getOrDefault(row.id().number(), Set.of());
             About about = About.incident(
                     row.ofClass().map(one -> Set.of(new ClassId(one))).orElse(Set.of()),
                     lesson,
                     new About.OfIncident(
                             row.year() == 0 ? Set.of() : Set.of(row.year()),
-                            concerned.getOrDefault(row.id().number(), Set.of()),
-                            asked.getOrDefault(row.id().number(), Set.of())));
+                            kept,
+                            asked.getOrDefault(row.id().number(), Set.of()),
+                            kept.containsAll(leads)));
             Matter matter = row.leadOnly() ? Matter.INCIDENT_FOR_LEADS : Matter.INCIDENT;
             boolean may = plain.mayRead(matter, about)
                     || lesson.filter(
@@ -133,7 +148,7 @@ class CaseReading {
         return readable;
     }
 
-    private Map<Integer, Set<PersonId>> people(String query, List<Integer> ids) {
+    private Map<Integer, Set<PersonId>> inParts(String query, List<Integer> ids) {
         var people = new HashMap<Integer, Set<PersonId>>();
         database.read().sql(query).param("ids", ids).query(row -> {
             people.computeIfAbsent(row.getInt(1), any -> new HashSet<>()).add(new PersonId(row.getString(2)));

@@ -42,6 +42,8 @@ import juricast.server.people.People;
 import juricast.server.record.IncidentRecord;
 import juricast.server.record.Journal;
 import juricast.server.record.SchoolSignature;
+import juricast.server.register.Attendances;
+import juricast.server.watching.HeardMinutes;
 import juricast.server.words.RuleWords;
 import org.springframework.stereotype.Component;
 
@@ -54,6 +56,8 @@ class PackMaker {
     private final Journal journal;
     private final LiveLessons lessons;
     private final LessonFiles files;
+    private final HeardMinutes minutesHeard;
+    private final Attendances registers;
     private final RuleWords rules;
     private final People people;
     private final School school;
@@ -66,6 +70,8 @@ class PackMaker {
             Journal journal,
             LiveLessons lessons,
             LessonFiles files,
+            HeardMinutes minutesHeard,
+            Attendances registers,
             RuleWords rules,
             People people,
             School school,
@@ -76,6 +82,8 @@ class PackMaker {
         this.journal = journal;
         this.lessons = lessons;
         this.files = files;
+        this.minutesHeard = minutesHeard;
+        this.registers = registers;
         this.rules = rules;
         this.people = people;
         this.school = school;
@@ -201,11 +209,63 @@ class PackMaker {
         marks(pack, of, evidence, coveredFor);
         sent(pack, of, evidence, coveredFor);
         pack.text(of + "/presence.json", "who was there, from when until when", presence(at, until));
+        pack.text(of + "/register.json", "the register, as it stood when the pack was made", registered(lesson));
         pack.text(of + "/rules.json", "what those it is about might do, and why", ruled(at, evidence, until));
         List<String> recorded = recorded(at, from, until);
         if (!recorded.isEmpty()) {
             pack.text(of + "/recording.json", "what of it was recorded", recorded);
+            heard(pack, of, lesson, minutes(incident, lesson, record), coveredFor.isEmpty());
         }
+    }
+
+    /** The minutes around each piece of evidence, and not all that lies between them. */
+    private static List<Span> minutes(Incident incident, LessonId lesson, List<LessonEvent> record) {
+        return incident.evidence().stream()
+                .filter(one -> one.lesson().equals(lesson))
+                .flatMap(
+                        one -> Span.between(
+                                record.get(one.first() - 1).at(),
+                                record.get(one.last() - 1).at())
+                                .stream())
+                .toList();
+    }
+
+    /** In a copy for one family nobody else's voice is heard. */
+    private void heard(PackWriter pack, String of, LessonId lesson, List<Span> minutes, boolean shown) {
+        minutesHeard.of(lesson, minutes).ifPresent(one -> {
+            pack.file(
+                    "%s/sound.%s".formatted(of, one.ending()),
+                    "the recording of the minutes around it",
+                    one.sound(),
+                    shown);
+            if (shown && !one.captions().isEmpty()) {
+                pack.text(
+                        of + "/captions.json",
+                        "what was said in that recording, in writing",
+                        one.captions().stream()
+                                .map(said -> "%d:%02d  %s: %s"
+                                        .formatted(
+                                                said.at().toMinutes(),
+                                                said.at().toSecondsPart(),
+                                                said.name(),
+                                                said.text()))
+                                .toList());
+            }
+        });
+    }
+
+    private List<String> registered(LessonId lesson) {
+        return registers.register(lesson).lines().stream()
+                .map(line -> "%s  %s%s, %d minutes in the room%s"
+                        .formatted(
+                                line.pupil().name(),
+                                line.mark().name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                                line.minutesLate() == 0 ? "" : " by %d min".formatted(line.minutesLate()),
+                                line.minutes(),
+                                line.correction()
+                                        .map(one -> " (corrected: " + one.reason() + ")")
+                                        .orElse("")))
+                .toList();
     }
 
     private static boolean isOfOthers(int number, LessonEvent event, PersonId pupil) {

@@ -29,7 +29,7 @@ import juricast.server.ladder.Ladders;
 import org.apache.commons.csv.CSVRecord;
 import org.springframework.stereotype.Component;
 
-/** Two weeks of incidents: what happened in which lesson, and what was written and asked for afterwards. */
+/** Three weeks of incidents: what happened in which lesson, and what was written and asked for afterwards. */
 @Component
 class DemoIncidents {
     private static final Set<Tie> LEAD = EnumSet.of(Tie.STAFF, Tie.LEAD);

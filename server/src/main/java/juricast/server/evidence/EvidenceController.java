@@ -28,7 +28,7 @@ import org.springframework.web.multipart.MultipartFile;
 @RequestMapping("/api/evidence")
 class EvidenceController {
     /** Larger ones are checked by the command. */
-    private static final int MOST_BYTES = 12_000_000;
+    private static final int MOST_BYTES = 32_000_000;
 
     private final SchoolSignature signature;
     private final Journal journal;

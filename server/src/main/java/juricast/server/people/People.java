@@ -108,6 +108,18 @@ public class People {
                 .list();
     }
 
+    /** Safeguarding leads whose account has not ended. */
+    public List<Person> leads(Instant now) {
+        return database.read()
+                .sql(
+                        """
+                    SELECT * FROM person
+                    WHERE position = 'LEAD' AND (account_ends IS NULL OR account_ends > :now) ORDER BY name""")
+                .param("now", now.toEpochMilli())
+                .query((row, n) -> person(row))
+                .list();
+    }
+
     /** All pupils, as the roster comparison wants them. */
     public List<RosterChange.Pupil> pupils() {
         return inPosition(Position.PUPIL).stream()

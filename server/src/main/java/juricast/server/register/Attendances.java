@@ -35,8 +35,9 @@ import org.springframework.stereotype.Component;
  * read without folding its lessons again, and is worked out anew whenever a register changes.
  */
 @Component
-class Attendances {
+public class Attendances {
     private final Database database;
+    private final Classes classes;
     private final Records records;
     private final LiveLessons lessons;
     private final Corrections corrections;
@@ -47,6 +48,7 @@ class Attendances {
 
     Attendances(
             Database database,
+            Classes classes,
             Records records,
             LiveLessons lessons,
             Corrections corrections,
@@ -55,6 +57,7 @@ class Attendances {
             LessonFacts facts,
             WatchedStore watched) {
         this.database = database;
+        this.classes = classes;
         this.records = records;
         this.lessons = lessons;
         this.corrections = corrections;
@@ -68,6 +71,11 @@ class Attendances {
     Optional<Instant> endOf(LessonId id, Records.Record record) {
         return record.dismissedAt().or(() -> Optional.of(record.plan().time().until())
                 .filter(until -> !until.isAfter(lessons.now()) && !logs.of(id).isEmpty()));
+    }
+
+    /** The register of a lesson as it stands. */
+    public Register register(LessonId lesson) {
+        return register(classes.lesson(lesson).orElseThrow(), records.of(lesson));
     }
 
     /** A lesson that was called off has nobody in it, unless it was held elsewhere and a log of it was taken. */

@@ -93,8 +93,10 @@ class CorridorController {
     Corridor corridor(@AuthenticationPrincipal SignedIn caller) {
         Instant now = lessons.now();
         List<Classes.Planned> around = classes.lessons(new Span(now.minus(Duration.ofHours(12)), now.plus(AROUND)));
-        List<CorridorView.Line> live =
-                around.stream().flatMap(one -> line(one, now).stream()).toList();
+        List<CorridorView.Line> live = around.stream()
+                .flatMap(one -> line(one, now).stream())
+                .map(one -> one.seenBy(caller.person()))
+                .toList();
         CorridorView view = CorridorView.of(
                 Stream.concat(live.stream(), damagedBesides(live, now)).toList());
         Map<String, Taken> taken = database
@@ -132,6 +134,7 @@ class CorridorController {
         Instant now = lessons.now();
         classes.lesson(new LessonId(lesson))
                 .flatMap(planned -> line(planned, now))
+                .map(line -> line.seenBy(caller.person()))
                 .flatMap(line -> line.worries().stream()
                         .filter(one -> one.kind() == kind)
                         .findFirst())

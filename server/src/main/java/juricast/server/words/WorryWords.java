@@ -27,9 +27,13 @@ public class WorryWords {
             case QUIET_WITHOUT_ADULT -> "No adult since %s. The room has gone quiet by itself.".formatted(since);
             case STOPPED -> "Everything was stopped at %s.".formatted(since);
             case SWEEP -> "“%s” goes from door to door of the school. It waits everywhere.".formatted(who);
+            case WORRY_ABOUT_ADULT -> "At %s a pupil has raised a worry about an adult. It stands in the casebook."
+                    .formatted(since);
             case RECORD_DAMAGED -> "Its record is damaged and cannot be read; nobody can act in it. A backup may have it whole.";
             case NO_ADULT -> "No adult in the room since %s.".formatted(since);
             case GROUP_CALLS -> "A group calls for an adult since %s: %s.".formatted(since, who);
+            case PUPILS_WORRY -> "At %s a pupil has said that something is wrong. It stands in the casebook."
+                    .formatted(since);
             case GROUP_ALONE -> "No adult has looked in since %s: %s.".formatted(since, who);
             case REMOVED_KNOCKS -> "%s was removed and knocks again.".formatted(who);
             case RECORDING_MISSING -> "It has to be recorded, and has not been since %s.".formatted(since);

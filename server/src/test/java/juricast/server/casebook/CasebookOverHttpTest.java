@@ -11,8 +11,12 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.StreamSupport;
 import juricast.core.casebook.IncidentId;
+import juricast.core.identity.ClassId;
+import juricast.core.identity.PersonId;
+import juricast.core.identity.Role;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
+import juricast.server.classes.Classes;
 import juricast.server.data.Database;
 import juricast.server.data.School;
 import juricast.server.lesson.ASmallClass;
@@ -181,6 +185,51 @@ class CasebookOverHttpTest {
                     .isEqualTo(404);
         }
         assertThat(ok(small.maren.get("/api/casebook?find=secr")).text()).contains("about an adult");
+        assertThat(ok(small.maren.get("/api/corridor")).text())
+                .contains("a pupil has raised a worry about an adult")
+                .doesNotContain("SECRET");
+    }
+
+    @Test
+    void a_worry_about_an_adult_in_a_lesson_of_the_only_lead_is_read_by_a_head_of_year_in_their_stead() {
+        SERVER.bean(Database.class).write(sql -> {
+            Classes.join(
+                    sql,
+                    new ClassId(small.ofClass.replace("/api/classes/", "")),
+                    new PersonId("maren-oddlund"),
+                    Role.SECOND_ADULT,
+                    SERVER.now());
+            return null;
+        });
+        ok(small.maren.put("/api/ladder/years/11/heads", "{\"people\":[\"greta-lomond\"]}"));
+        TestBrowser greta = SERVER.signedIn("greta-lomond");
+        eventually(() -> ok(ines.get(hers)).json().get("adults").toString().contains("Maren"));
+        ok(ines.post(hers + "/worry", "{\"about\":\"AN_ADULT\",\"words\":\"SECRET\",\"leadOnly\":false}"));
+
+        int number = incident(greta);
+        assertThat(page(greta, number).get("lines").toString()).contains("SECRET");
+        assertThat(page(greta, number).get("may").toString()).contains("CLOSE");
+        assertThat(small.maren.get("/api/casebook/" + number).status()).isEqualTo(404);
+        JsonNode corridor = ok(small.maren.get("/api/corridor")).json().get("lessons");
+        assertThat(StreamSupport.stream(corridor.spliterator(), false)
+                        .filter(one ->
+                                one.get("lesson").asString().equals(small.id().value())))
+                .singleElement()
+                .satisfies(one -> assertThat(one.get("alerts").toString()).doesNotContain("a worry about an adult"));
+        assertThat(small.thora.get("/api/casebook/" + number).status()).isEqualTo(404);
+        SERVER.bean(CaseMessages.class).send();
+        eventually(() -> sentTo("greta-lomond"));
+        ok(small.maren.put("/api/ladder/years/11/heads", "{\"people\":[]}"));
+    }
+
+    private static boolean sentTo(String person) {
+        return SERVER.bean(Database.class)
+                        .read()
+                        .sql("SELECT count(*) FROM message WHERE person = :person AND kind = 'WORRY'")
+                        .param("person", person)
+                        .query(Integer.class)
+                        .single()
+                > 0;
     }
 
     @Test
@@ -356,7 +405,13 @@ class CasebookOverHttpTest {
         assertThat(checked.get("whole").asBoolean()).isTrue();
         assertThat(checked.get("ours").asBoolean()).isTrue();
         assertThat(checked.get("files").toString())
-                .contains("incident.json", "incident.pdf", "lesson-1/record.json", "lesson-1/rules.json", "presence");
+                .contains(
+                        "incident.json",
+                        "incident.pdf",
+                        "lesson-1/record.json",
+                        "lesson-1/rules.json",
+                        "presence",
+                        "register");
         assertThat(new String(pack, StandardCharsets.UTF_8)).contains("Ines Carrow is slow", "LEADS ALONE");
         pack[pack.length / 2] ^= 1;
         assertThat(check(pack).get("whole").asBoolean()).isFalse();

@@ -8,6 +8,7 @@ import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HexFormat;
@@ -20,9 +21,11 @@ import java.util.zip.ZipInputStream;
 import javax.sound.sampled.AudioFormat;
 import javax.sound.sampled.AudioSystem;
 import juricast.core.recording.Failure;
+import juricast.core.time.Span;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
 import juricast.server.lesson.ASmallClass;
+import juricast.server.watching.HeardMinutes;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
@@ -234,6 +237,21 @@ class RecordingOverHttpTest {
         assertThat(all[44 + 8000]).as("silence").isEqualTo((byte) 128);
         assertThat(small.thora.range(path, "bytes=44-143")).isEqualTo(Arrays.copyOfRange(all, 44, 144));
         assertThat(small.thora.range(path, "bytes=99999999-")).isEmpty();
+    }
+
+    @Test
+    void minutes_of_it_are_taken_along_as_evidence_as_long_as_it_is_kept() {
+        recorded();
+        Instant from = SERVER.now();
+        dismissed();
+        HeardMinutes minutes = SERVER.bean(HeardMinutes.class);
+        var wanted = List.of(new Span(from.plusSeconds(60), from.plusSeconds(90)));
+
+        assertThat(minutes.of(small.id(), wanted).orElseThrow().sound()).hasSize(44 + 8000 * 30);
+        assertThat(minutes.of(small.id(), List.of(new Span(from.minusSeconds(90), from.minusSeconds(60)))))
+                .isEmpty();
+        ok(small.maren.delete("/api/recordings/" + small.id().value() + "?why=A+mistake"));
+        assertThat(minutes.of(small.id(), wanted)).isEmpty();
     }
 
     @Test
