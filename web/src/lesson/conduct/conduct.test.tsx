@@ -176,7 +176,7 @@ describe('at the seat', () => {
     expect((await screen.findByRole('status')).textContent).toContain('It goes to Orla Venn and the safeguarding lead.')
     await userEvent.click(screen.getByRole('radio', { name: 'an adult' }))
     await waitFor(() =>
-      expect(screen.getByRole('status').textContent).toContain('safeguarding lead of the school, and to nobody else'),
+      expect(screen.getByRole('status').textContent).toContain('and to no adult of this lesson'),
     )
     await userEvent.click(screen.getByRole('button', { name: 'Say it quietly' }))
     expect(act).toHaveBeenCalledWith({ do: 'worry', about: 'AN_ADULT', words: '', leadOnly: false })

@@ -47,10 +47,7 @@ import org.springframework.stereotype.Component;
 @ConditionalOnProperty("juricast.demo")
 class Demo implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(Demo.class);
-    private static final Duration HISTORY = Duration.ofDays(15);
-    /** Of the days before that only lessons with an incident are played. */
-    private static final Duration INCIDENTS = Duration.ofDays(22);
-
+    private static final Duration HISTORY = Duration.ofDays(22);
     private static final Duration AHEAD = Duration.ofMinutes(30);
 
     private final Database database;
@@ -138,13 +135,10 @@ class Demo implements SmartLifecycle {
         }
         Instant now = lessons.now();
         if (fresh) {
-            incidents.plan(INCIDENTS);
+            incidents.plan(HISTORY);
         }
-        for (Classes.Planned planned : classes.lessons(new Span(now.minus(INCIDENTS), now.plus(AHEAD)))) {
-            boolean isLongPast = planned.time().from().isBefore(now.minus(HISTORY));
-            if (!isLongPast || !incidents.of(planned.id()).isEmpty()) {
-                play(planned, now, fresh);
-            }
+        for (Classes.Planned planned : classes.lessons(new Span(now.minus(HISTORY), now.plus(AHEAD)))) {
+            play(planned, now, fresh);
         }
         if (fresh) {
             incidents.write();

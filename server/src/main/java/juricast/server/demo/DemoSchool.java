@@ -65,6 +65,10 @@ final class DemoSchool {
     private static final int WEEKS_BEFORE = 2;
     private static final int WEEKS_AFTER = 4;
 
+    /** Year 8 began a week before the others. */
+    private static final String BEGAN_FIRST = "-8";
+
+
     private final Database database;
     private final School school;
     private final String passwordHash;
@@ -255,7 +259,8 @@ final class DemoSchool {
             LocalTime start = firstPeriod()
                     .plusMinutes((Integer.parseInt(parts[1]) - 1L) * PERIOD_MINUTES)
                     .plusMinutes(shift);
-            for (int weeks = -WEEKS_BEFORE; weeks <= WEEKS_AFTER; weeks++) {
+            int before = id.value().endsWith(BEGAN_FIRST) ? WEEKS_BEFORE + 1 : WEEKS_BEFORE;
+            for (int weeks = -before; weeks <= WEEKS_AFTER; weeks++) {
                 Instant from = day.plusWeeks(weeks).atTime(start).atZone(zone).toInstant();
                 var lesson = new LessonId(id.value() + "-" + slot.replace('+', '-') + "-" + (weeks + WEEKS_BEFORE));
                 Classes.insertLesson(sql, id, lesson, new Span(from, from.plus(Duration.ofMinutes(LESSON_MINUTES))));
