@@ -189,8 +189,12 @@ describe('bringing in a timetable', () => {
     notYours: 4,
     same: 7,
     past: 1,
-    wrong: [{ line: 40, message: 'How it repeats is not understood' }],
-    wrongInAll: 5,
+    wrong: [
+      { line: 40, message: 'How it repeats is not understood', taken: false },
+      { line: 9, message: 'It repeats without an end', taken: true },
+    ],
+    notTaken: 5,
+    wrongInAll: 6,
     ...more,
   })
   const file = new File(['BEGIN:VCALENDAR'], 'autumn.ics', { type: 'text/calendar' })
@@ -217,7 +221,7 @@ describe('bringing in a timetable', () => {
     fireEvent.change(screen.getByLabelText('Timetable file'), { target: { files: [file] } })
     const region = await screen.findByRole('region', { name: 'What the file would change' })
     expect(region.textContent).toMatch(
-      /Weather Lab: 3 new, 1 changed, 2 in the file no more.*7 are as they are.*4 changes are of classes of others.*5 entries are not taken.*Line 40/,
+      /Weather Lab: 3 new, 1 changed, 2 in the file no more.*7 are as they are.*4 changes are of classes of others.*5 things are not taken.*Line 40.*and 4 more.*Taken, but know this.*Line 9/,
     )
     fireEvent.change(await screen.findByLabelText('Class meant by Tidal Nav'), { target: { value: 'tides' } })
     await waitFor(() => expect(screen.queryByLabelText('Class meant by Tidal Nav')).toBeNull())

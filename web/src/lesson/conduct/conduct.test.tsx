@@ -175,9 +175,7 @@ describe('at the seat', () => {
     await userEvent.click(await screen.findByRole('button', { name: 'Something is wrong…' }))
     expect((await screen.findByRole('status')).textContent).toContain('It goes to Orla Venn and the safeguarding lead.')
     await userEvent.click(screen.getByRole('radio', { name: 'an adult' }))
-    await waitFor(() =>
-      expect(screen.getByRole('status').textContent).toContain('and to no adult of this lesson'),
-    )
+    await waitFor(() => expect(screen.getByRole('status').textContent).toContain('and to no adult of this lesson'))
     await userEvent.click(screen.getByRole('button', { name: 'Say it quietly' }))
     expect(act).toHaveBeenCalledWith({ do: 'worry', about: 'AN_ADULT', words: '', leadOnly: false })
   })

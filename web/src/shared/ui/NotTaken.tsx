@@ -5,17 +5,20 @@ export function NotTaken({
   what,
   all,
   wrong,
+  mild = false,
 }: {
   what: string
   all?: number
+  /** Whether it is taken all the same, and only to be known. */
+  mild?: boolean
   wrong: { file?: string; line: number; message: string }[]
 }) {
   if (wrong.length === 0) return null
   return (
     <Box
-      bg="verdict.awaySoft"
+      bg={mild ? 'paper' : 'verdict.awaySoft'}
       borderLeft="4px solid"
-      borderColor="verdict.away"
+      borderColor={mild ? 'line' : 'verdict.away'}
       px="10px"
       py="5px"
       my="6px"
@@ -23,7 +26,7 @@ export function NotTaken({
       overflowY="auto"
       tabIndex={0}
       role="region"
-      aria-label="What is not taken"
+      aria-label={mild ? 'What is taken and to be known' : 'What is not taken'}
     >
       <strong>{what}</strong>
       {wrong.map((one) => (

@@ -118,9 +118,15 @@ function TimetableImport({ onTaken }: { onTaken: (changed: PlanChanged) => void 
             />
           ))}
           <NotTaken
-            what={shown.wrongInAll === 1 ? '1 entry is not taken' : `${shown.wrongInAll} entries are not taken`}
-            all={shown.wrongInAll}
-            wrong={shown.wrong}
+            what={shown.notTaken === 1 ? '1 thing is not taken' : `${shown.notTaken} things are not taken`}
+            all={shown.notTaken}
+            wrong={shown.wrong.filter((one) => !one.taken)}
+          />
+          <NotTaken
+            what="Taken, but know this"
+            all={shown.wrongInAll - shown.notTaken}
+            wrong={shown.wrong.filter((one) => one.taken)}
+            mild
           />
           {missing > 0 && (
             <chakra.label display="block" my="6px">

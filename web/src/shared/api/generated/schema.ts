@@ -8662,6 +8662,8 @@ export interface components {
             classes: components["schemas"]["ImportOfClass"][];
             fingerprint: string;
             /** Format: int32 */
+            notTaken: number;
+            /** Format: int32 */
             notYours: number;
             /** Format: int32 */
             past: number;
@@ -8972,6 +8974,7 @@ export interface components {
             /** Format: int32 */
             line: number;
             message: string;
+            taken: boolean;
         };
         WrongRow: {
             /** Format: int32 */

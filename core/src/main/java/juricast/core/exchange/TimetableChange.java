@@ -25,6 +25,7 @@ import juricast.core.time.Span;
  * @param unknown what no class is called, with how many lessons it has
  * @param same how many are as they are
  * @param past how many have begun or are over; what has happened is not planned anew
+ * @param told what of the file cannot be done, or is done once only, with its line
  */
 public record TimetableChange(
         List<Added> added,
@@ -32,7 +33,8 @@ public record TimetableChange(
         List<Known> missing,
         Map<String, Integer> unknown,
         int same,
-        int past) {
+        int past,
+        List<TimetableReading.Fault> told) {
     /** @param uid of the entry it is of @param slot as in {@link TimetableReading.Lesson} */
     public record Added(ClassId ofClass, String uid, LocalDateTime slot, Span time) {}
 
@@ -46,7 +48,11 @@ public record TimetableChange(
      * @param slot when its series has it
      */
     public record Known(
-            LessonId id, ClassId ofClass, String uid, Optional<LocalDateTime> slot, Span time, boolean cancelled) {}
+            LessonId id, ClassId ofClass, String uid, Optional<LocalDateTime> slot, Span time, boolean cancelled) {
+        private boolean isAsIn(TimetableReading.Lesson lesson) {
+            return cancelled == lesson.cancelled() && (cancelled || time.equals(lesson.time()));
+        }
+    }
 
     /** The names of things in a file that this school wrote itself. */
     public static String uidOf(LessonId lesson) {
@@ -81,10 +87,14 @@ public record TimetableChange(
         var begins = new HashSet<Start>();
         var spoken = new HashSet<ClassId>();
         var uids = new HashSet<String>();
+        var told = new ArrayList<TimetableReading.Fault>();
+        var ofUid = new HashMap<String, ClassId>();
+        school.stream().filter(one -> !one.uid.isEmpty()).forEach(one -> ofUid.put(one.uid, one.ofClass));
         int same = 0;
         int past = 0;
         for (TimetableReading.Entry entry : file.entries()) {
-            ClassId of = classes.get(key(entry.title()));
+            // What is called off need not say what it is; the file that planned it did.
+            ClassId of = entry.title().isEmpty() ? ofUid.get(entry.uid()) : classes.get(key(entry.title()));
             if (of == null) {
                 unknown.merge(entry.title(), entry.lessons().size(), Integer::sum);
                 continue;
@@ -96,7 +106,13 @@ public record TimetableChange(
                     past++;
                     continue;
                 }
-                Known known = Optional.ofNullable(byOwnName.get(entry.uid()))
+                Known own = byOwnName.get(entry.uid());
+                if (own != null && !own.ofClass.equals(of)) {
+                    told.add(new TimetableReading.Fault(
+                            entry.line(), TimetableReading.Problem.ID_OF_ANOTHER_CLASS, entry.title()));
+                    continue;
+                }
+                Known known = Optional.ofNullable(own)
                         .or(() -> Optional.ofNullable(bySlot.get(new Slot(entry.uid(), lesson.slot()))))
                         .or(() -> Optional.ofNullable(
                                 byStart.get(new Start(of, lesson.time().from()))))
@@ -104,12 +120,15 @@ public record TimetableChange(
                 boolean isNew = known == null && !lesson.cancelled();
                 if (isNew && begins.add(new Start(of, lesson.time().from()))) {
                     added.add(new Added(of, entry.uid(), lesson.slot(), lesson.time()));
-                } else if (known == null || !met.add(known.id)) {
-                    same++; // called off and never planned here, or the same lesson once more in the file
-                } else if (known.time.equals(lesson.time()) && known.cancelled == lesson.cancelled()) {
-                    same++;
+                } else if (isNew || known != null && !met.add(known.id)) {
+                    told.add(new TimetableReading.Fault(
+                            entry.line(), TimetableReading.Problem.TWICE_AT_ONE_TIME, entry.title()));
+                } else if (known == null || known.isAsIn(lesson)) {
+                    same++; // as it is; or called off and never planned here
                 } else {
-                    changed.add(new Changed(known, lesson.time(), lesson.cancelled()));
+                    // When what is not held would have been does not matter, and files often say it shorter.
+                    changed.add(
+                            new Changed(known, lesson.cancelled() ? known.time : lesson.time(), lesson.cancelled()));
                 }
             }
         }
@@ -117,7 +136,7 @@ public record TimetableChange(
                 .filter(one -> !one.cancelled && !one.uid.isEmpty() && !met.contains(one.id))
                 .filter(one -> uids.contains(one.uid) || spoken.contains(one.ofClass))
                 .toList();
-        return new TimetableChange(added, changed, missing, unknown, same, past);
+        return new TimetableChange(added, changed, missing, unknown, same, past, told);
     }
 
     /** A title as it is compared: case, spaces and signs do not matter. */
@@ -137,7 +156,8 @@ public record TimetableChange(
                 missing.stream().filter(one -> allowed.contains(one.ofClass)).toList(),
                 unknown,
                 same,
-                past);
+                past,
+                told);
     }
 
     /** Whether nothing would be different. */
@@ -149,5 +169,6 @@ public record TimetableChange(
         added = List.copyOf(added);
         changed = List.copyOf(changed);
         missing = List.copyOf(missing);
+        told = List.copyOf(told);
     }
 }

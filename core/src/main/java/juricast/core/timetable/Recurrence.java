@@ -2,11 +2,13 @@ package juricast.core.timetable;
 
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
+import java.time.format.ResolverStyle;
+import java.time.zone.ZoneRules;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
@@ -32,10 +34,12 @@ import org.dmfs.rfc5545.recur.RecurrenceRule;
 public record Recurrence(String text) {
     private static final Pattern UTC_UNTIL = Pattern.compile("UNTIL=(\\d{8}T\\d{6})Z");
     private static final Pattern DAY_UNTIL = Pattern.compile("UNTIL=(\\d{8})(?=;|$)");
+    private static final Pattern LOCAL_UNTIL = Pattern.compile("UNTIL=(\\d{8}T\\d{6})(?=;|$)");
     private static final Pattern COUNT = Pattern.compile("COUNT=(\\d+)");
     private static final Pattern WITHIN_A_DAY =
             Pattern.compile("FREQ=(HOURLY|MINUTELY|SECONDLY)|BY(HOUR|MINUTE|SECOND)=");
-    private static final DateTimeFormatter COMPACT = DateTimeFormatter.ofPattern("yyyyMMdd'T'HHmmss");
+    private static final DateTimeFormatter COMPACT =
+            DateTimeFormatter.ofPattern("uuuuMMdd'T'HHmmss").withResolverStyle(ResolverStyle.STRICT);
     /** Longer than any rule a person writes; a bound on what is looked at. */
     private static final int LONGEST = 500;
     /**
@@ -57,15 +61,19 @@ public record Recurrence(String text) {
     /**
      * Reads a rule. An UNTIL in UTC, as files have it, becomes local; one that is a date counts that whole day.
      *
-     * @param zone where the lesson is held
+     * @param zone of the first lesson
      * @return empty if it is not understood
      */
-    public static Optional<Recurrence> parse(String written, ZoneId zone) {
+    public static Optional<Recurrence> parse(String written, ZoneRules zone) {
         String text = written.strip().toUpperCase(Locale.ROOT).replaceFirst("^RRULE:", "");
         try {
             text = UTC_UNTIL.matcher(text).replaceAll(found -> "UNTIL=" + local(found.group(1), zone));
             Matcher day = DAY_UNTIL.matcher(text);
             text = day.find() ? day.replaceAll("UNTIL=$1T235959") : text;
+            Matcher end = LOCAL_UNTIL.matcher(text);
+            if (end.find()) {
+                LocalDateTime.parse(end.group(1), COMPACT);
+            }
         } catch (DateTimeException notADate) {
             return Optional.empty();
         }
@@ -158,11 +166,9 @@ public record Recurrence(String text) {
         }
     }
 
-    private static String local(String utc, ZoneId zone) {
-        return LocalDateTime.parse(utc, COMPACT)
-                .atOffset(ZoneOffset.UTC)
-                .atZoneSameInstant(zone)
-                .format(COMPACT);
+    private static String local(String utc, ZoneRules zone) {
+        Instant end = LocalDateTime.parse(utc, COMPACT).toInstant(ZoneOffset.UTC);
+        return LocalDateTime.ofInstant(end, zone.getOffset(end)).format(COMPACT);
     }
 
     /** The library counts months from 0. */

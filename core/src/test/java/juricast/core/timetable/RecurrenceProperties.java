@@ -22,7 +22,7 @@ class RecurrenceProperties {
 
     @Property(tries = 4000)
     void a_second_library_finds_the_same_dates(@ForAll("rules") String rule, @ForAll("firsts") LocalDateTime seed) {
-        Recurrence ours = Recurrence.parse(rule, ZoneId.of("UTC")).orElseThrow();
+        Recurrence ours = Recurrence.parse(rule, ZoneId.of("UTC").getRules()).orElseThrow();
         // Where the first lesson is none of the rule's own, RFC 5545 leaves open what follows; so it is made one of
         // them.
         List<LocalDateTime> any =

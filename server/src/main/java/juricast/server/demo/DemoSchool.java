@@ -68,7 +68,6 @@ final class DemoSchool {
     /** Year 8 began a week before the others. */
     private static final String BEGAN_FIRST = "-8";
 
-
     private final Database database;
     private final School school;
     private final String passwordHash;

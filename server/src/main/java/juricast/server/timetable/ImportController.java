@@ -8,9 +8,11 @@ import java.io.IOException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import juricast.core.exchange.TimetableChange;
 import juricast.core.exchange.TimetableReading;
 import juricast.core.identity.ClassId;
@@ -80,7 +82,8 @@ class ImportController {
      * @param notYours changes in classes of others, which are left out
      * @param same how many lessons are as they are
      * @param past how many have begun or are over
-     * @param wrong what is not taken, with its line; the first of them
+     * @param wrong what is to be told, with its line, first what is not taken; the first of them
+     * @param notTaken of how many that is
      * @param wrongInAll how many there are
      */
     record TimetablePreview(
@@ -91,6 +94,7 @@ class ImportController {
             int same,
             int past,
             List<WrongLine> wrong,
+            int notTaken,
             int wrongInAll) {}
 
     /** @param lines what would happen to each lesson, in sentences; the first of them */
@@ -99,8 +103,8 @@ class ImportController {
     /** What no class is called, and how many lessons that is about. */
     record UnknownTitle(String title, int lessons) {}
 
-    /** @param line in the file, from 1; 0 for the file as a whole */
-    record WrongLine(int line, String message) {}
+    /** @param line in the file, from 1; 0 for the file as a whole @param taken whether it is only to be known, and taken all the same */
+    record WrongLine(int line, String message, boolean taken) {}
 
     record TimetableTaken(String change, int added, int changed, int calledOff) {}
 
@@ -236,6 +240,9 @@ class ImportController {
 
     private TimetablePreview preview(Imports.Compared compared) {
         TimetableChange change = compared.change();
+        List<TimetableReading.Fault> told = Stream.concat(change.told().stream(), compared.file().faults().stream())
+                .sorted(Comparator.comparing(one -> one.problem().isTaken()))
+                .toList();
         var counts = new TreeMap<String, int[]>();
         var lines = new TreeMap<String, List<String>>();
         change.added().forEach(one -> note(counts, lines, one.ofClass(), 0, when(one.time()) + " is new"));
@@ -254,7 +261,7 @@ class ImportController {
                                 one.getValue()[1],
                                 one.getValue()[2],
                                 lines.get(one.getKey()).stream().limit(SHOWN).toList()))
-                        .sorted(java.util.Comparator.comparing(ImportOfClass::title))
+                        .sorted(Comparator.comparing(ImportOfClass::title))
                         .toList(),
                 change.unknown().entrySet().stream()
                         .map(one -> new UnknownTitle(one.getKey(), one.getValue()))
@@ -262,11 +269,13 @@ class ImportController {
                 compared.notYours(),
                 change.same(),
                 change.past(),
-                compared.file().faults().stream()
+                told.stream()
                         .limit(SHOWN)
-                        .map(one -> new WrongLine(one.line(), sentence(one)))
+                        .map(one -> new WrongLine(
+                                one.line(), sentence(one), one.problem().isTaken()))
                         .toList(),
-                compared.file().faults().size());
+                (int) told.stream().filter(one -> !one.problem().isTaken()).count(),
+                told.size());
     }
 
     private static void note(
@@ -287,7 +296,12 @@ class ImportController {
 
     private String when(Span time) {
         Instant from = time.from();
-        return "%s, %s to %s".formatted(school.day(from), school.clockTime(from), school.clockTime(time.until()));
+        return "%s %d, %s to %s"
+                .formatted(
+                        school.day(from),
+                        school.date(from).getYear(),
+                        school.clockTime(from),
+                        school.clockTime(time.until()));
     }
 
     private static String sentence(TimetableReading.Fault fault) {
@@ -300,6 +314,9 @@ class ImportController {
                     .formatted(TimetableReading.MOST_ENTRIES);
             case TOO_MANY_LESSONS -> "More than %d lessons: from here on they were not looked at."
                     .formatted(TimetableReading.MOST_LESSONS);
+            case STRAY_LINE -> "From here on there are lines outside of any calendar: “%s”.".formatted(quote);
+            case NOT_A_LESSON -> "This is no event but something else (%s).".formatted(quote);
+            case AN_ANSWER -> "This is a message about an event (%s), and plans nothing.".formatted(quote);
             case BROKEN_LINE -> "A line of this entry cannot be read: “%s”.".formatted(quote);
             case NOT_ENDED -> "This entry does not end: “%s”.".formatted(quote);
             case NO_UID -> "“%s” has no name of its own (UID), so it could not be known again.".formatted(quote);
@@ -314,6 +331,33 @@ class ImportController {
             case NOT_A_LENGTH -> "A lesson lasts 5 to 300 minutes, not %s.".formatted(quote);
             case RULE_NOT_UNDERSTOOD -> "How it repeats is not understood: “%s”.".formatted(quote);
             case TOO_MANY_OF_ONE_SERIES -> "“%s” would be more than 400 lessons.".formatted(quote);
+            case CHANGED_TWICE -> "One lesson of “%s” is changed twice; the newer change counts.".formatted(quote);
+            case ALL_LEFT_OUT -> "All lessons of “%s” are left out again in the file itself.".formatted(quote);
+            case AFTER_THE_YEAR -> "“%s” lies after the last day of school that is kept here.".formatted(quote);
+            case PARTLY_AFTER_THE_YEAR -> "“%s” goes on after the last day of school; what lies later is not taken."
+                    .formatted(quote);
+            case WITHOUT_AN_END -> "“%s” repeats without an end; it is taken until the last day of school."
+                    .formatted(quote);
+            case ZONE_OTHERWISE -> "The file says of the zone “%s” something else than is known of that name; the file counts."
+                    .formatted(quote);
+            case ZONE_OF_FILE -> "The calendar is of the zone “%s”, but some times in it name no zone: those are taken as the school's."
+                    .formatted(quote);
+            case OTHER_TITLE -> "One lesson of this series is called “%s”; it is taken as one of the series."
+                    .formatted(quote);
+            case RULE_OF_ONE -> "A change to one lesson of “%s” repeats itself; only that one is changed."
+                    .formatted(quote);
+            case LEFT_OUT_NOTHING -> "“%s” is left out of a series that has no lesson then.".formatted(quote);
+            case PERHAPS_ONLY -> "“%s” is planned only perhaps (tentative); it is taken as planned.".formatted(quote);
+            case TWICE_AT_ONE_TIME -> "“%s” has two entries that begin at one time; one lesson is planned."
+                    .formatted(quote);
+            case ID_OF_ANOTHER_CLASS -> "The lesson of this id is not one of “%s”.".formatted(quote);
+            case STATE_NOT_UNDERSTOOD -> "Whether this lesson is held is not understood: “%s”. Write planned, or cancelled."
+                    .formatted(quote);
+            case DAY_OR_MONTH_FIRST -> "“%s” may be two different days, and no other row says which is meant."
+                    .formatted(quote);
+            case DATES_READ_AS -> "Days are written as %s.".formatted(quote);
+            case LETTERS_GUESSED -> "The file is not in UTF-8; its letters are read as those of western Europe.";
+            case NOT_READ -> "Also in the file, and not kept here: %s.".formatted(quote);
             case CHANGES_NOTHING_KNOWN -> "“%s” changes a lesson that its series does not have.".formatted(quote);
             case NO_TITLE -> "The class is missing: “%s”.".formatted(quote);
             case NO_SUCH_COLUMN -> "The heading is “%s”; it needs class, date, starts, and ends or minutes."

@@ -25,6 +25,7 @@ import juricast.server.data.Database;
 import juricast.server.data.Ids;
 import juricast.server.data.School;
 import juricast.server.data.Topic;
+import juricast.server.ical.CalendarText;
 import juricast.server.problems.Problem;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -86,10 +87,8 @@ class Imports {
     }
 
     private TimetableReading read(byte[] bytes) {
-        String begins = new String(bytes, 0, Math.min(bytes.length, 20), java.nio.charset.StandardCharsets.ISO_8859_1);
-        boolean isCalendar = begins.toUpperCase(java.util.Locale.ROOT).contains("BEGIN:VCAL");
         LocalDate today = school.date(clock.instant());
-        return isCalendar
+        return CalendarText.isOne(bytes)
                 ? CalendarFile.read(
                         bytes,
                         school.zone(),

@@ -4,17 +4,19 @@ import static juricast.core.exchange.TimetableReading.Problem.*;
 
 import java.time.DateTimeException;
 import java.time.Duration;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import juricast.core.exchange.TimetableChange;
 import juricast.core.exchange.TimetableReading;
 import juricast.core.identity.LessonId;
 import juricast.core.time.Span;
+import juricast.core.time.WrittenTimes;
 import juricast.core.timetable.Series;
 import juricast.server.data.WrittenDay;
 import juricast.server.files.TableFile;
@@ -31,6 +33,10 @@ final class LessonTable {
     private static final Set<String> ID = Set.of("id", "lesson", "lesson id");
     private static final Set<String> STATE = Set.of("state", "status");
 
+    private static final Set<String> HELD = Set.of("", "planned", "held", "yes", "confirmed", "on");
+    private static final Set<String> CALLED_OFF =
+            Set.of("cancelled", "canceled", "called off", "off", "not held", "no", "dropped");
+
     private LessonTable() {}
 
     static TimetableReading read(byte[] bytes, ZoneId zone) {
@@ -42,60 +48,97 @@ final class LessonTable {
         if (table.lines().isEmpty()) {
             return failed(NO_ENTRIES, "");
         }
-        var entries = new ArrayList<TimetableReading.Entry>();
-        var faults = new ArrayList<TimetableReading.Fault>();
+        var rows = new Rows(columns, zone, order(table, columns));
         for (TableFile.Line line : table.lines()) {
-            if (entries.size() >= TimetableReading.MOST_LESSONS) {
-                faults.add(new TimetableReading.Fault(line.number(), TOO_MANY_LESSONS, ""));
+            if (rows.entries.size() >= TimetableReading.MOST_LESSONS) {
+                rows.tell(line, TOO_MANY_LESSONS, "");
                 break;
             }
+            rows.take(line);
+        }
+        return new TimetableReading(rows.entries, rows.faults);
+    }
+
+    /** A spreadsheet writes days as its country does; one that can be read in one way only says how all are meant. */
+    private static Optional<WrittenTimes.DayOrder> order(TableFile table, Columns columns) {
+        return WrittenTimes.orderOf(
+                table.lines().stream().map(line -> cell(line, columns.date)).toList());
+    }
+
+    /** What rows come to. */
+    private static final class Rows {
+        private final Columns columns;
+        private final ZoneId zone;
+        private final Optional<WrittenTimes.DayOrder> order;
+        private final List<TimetableReading.Entry> entries = new ArrayList<>();
+        private final List<TimetableReading.Fault> faults = new ArrayList<>();
+        private boolean hasToldOrder;
+
+        Rows(Columns columns, ZoneId zone, Optional<WrittenTimes.DayOrder> order) {
+            this.columns = columns;
+            this.zone = zone;
+            this.order = order;
+        }
+
+        void tell(TableFile.Line line, TimetableReading.Problem problem, String quote) {
+            faults.add(new TimetableReading.Fault(line.number(), problem, quote));
+        }
+
+        void take(TableFile.Line line) {
             String title = cell(line, columns.title);
+            String day = cell(line, columns.date);
+            String state = cell(line, columns.state).toLowerCase(Locale.ROOT);
             if (title.isEmpty()) {
-                faults.add(new TimetableReading.Fault(line.number(), NO_TITLE, String.join(", ", line.cells())));
-                continue;
-            }
-            try {
-                LocalDateTime starts = WrittenDay.parse(cell(line, columns.date))
-                        .atTime(LocalTime.parse(clock(cell(line, columns.starts))));
-                long minutes = minutes(line, columns, starts);
-                if (minutes < Series.SHORTEST || minutes > Series.LONGEST) {
-                    faults.add(new TimetableReading.Fault(line.number(), NOT_A_LENGTH, minutes + " min"));
-                    continue;
+                tell(line, NO_TITLE, String.join(", ", line.cells()));
+            } else if (!HELD.contains(state) && !CALLED_OFF.contains(state)) {
+                tell(line, STATE_NOT_UNDERSTOOD, state);
+            } else if (WrittenTimes.isAmbiguous(day) && order.isEmpty()) {
+                tell(line, DAY_OR_MONTH_FIRST, day);
+            } else {
+                try {
+                    take(line, title, day, CALLED_OFF.contains(state));
+                } catch (DateTimeException | NumberFormatException unreadable) {
+                    tell(line, NOT_A_TIME, day + " " + cell(line, columns.starts) + " " + cell(line, columns.ends));
                 }
-                var from = starts.atZone(zone).toInstant();
-                String id = cell(line, columns.id);
-                String state = cell(line, columns.state).toLowerCase(Locale.ROOT);
-                entries.add(new TimetableReading.Entry(
-                        id.isEmpty()
-                                ? "row " + TimetableChange.key(title) + " " + starts
-                                : TimetableChange.uidOf(new LessonId(id)),
-                        line.number(),
-                        title,
-                        List.of(new TimetableReading.Lesson(
-                                starts,
-                                new Span(from, from.plus(Duration.ofMinutes(minutes))),
-                                state.startsWith("cancel")))));
-            } catch (DateTimeException | NumberFormatException unreadable) {
-                faults.add(new TimetableReading.Fault(
-                        line.number(),
-                        NOT_A_TIME,
-                        cell(line, columns.date) + " " + cell(line, columns.starts) + " " + cell(line, columns.ends)));
             }
         }
-        return new TimetableReading(entries, faults);
+
+        private void take(TableFile.Line line, String title, String day, boolean cancelled) {
+            LocalDate date = WrittenTimes.day(day, order.orElse(WrittenTimes.DayOrder.DAY_FIRST));
+            LocalDateTime starts =
+                    WrittenDay.parse(date.toString()).atTime(WrittenTimes.timeOfDay(cell(line, columns.starts)));
+            long minutes = minutes(line, columns, starts);
+            if (minutes < Series.SHORTEST || minutes > Series.LONGEST) {
+                tell(line, NOT_A_LENGTH, minutes + " min");
+                return;
+            }
+            if (WrittenTimes.isAmbiguous(day) && !hasToldOrder) {
+                boolean dayFirst = order.equals(Optional.of(WrittenTimes.DayOrder.DAY_FIRST));
+                faults.add(new TimetableReading.Fault(
+                        0, DATES_READ_AS, dayFirst ? "day, month, year" : "month, day, year"));
+                hasToldOrder = true;
+            }
+            var from = starts.atZone(zone).toInstant();
+            String id = cell(line, columns.id);
+            entries.add(new TimetableReading.Entry(
+                    id.isEmpty()
+                            ? "row " + TimetableChange.key(title) + " " + starts
+                            : TimetableChange.uidOf(new LessonId(id)),
+                    line.number(),
+                    title,
+                    List.of(new TimetableReading.Lesson(
+                            starts, new Span(from, from.plus(Duration.ofMinutes(minutes))), cancelled))));
+        }
     }
 
     private static long minutes(TableFile.Line line, Columns columns, LocalDateTime starts) {
         String ends = cell(line, columns.ends);
-        return ends.isEmpty()
-                ? Long.parseLong(cell(line, columns.minutes))
-                : Duration.between(starts, starts.toLocalDate().atTime(LocalTime.parse(clock(ends))))
-                        .toMinutes();
-    }
-
-    /** 9:05 is 09:05. */
-    private static String clock(String written) {
-        return written.matches("\\d:\\d\\d.*") ? "0" + written : written;
+        if (ends.isEmpty()) {
+            String length = cell(line, columns.minutes);
+            return WrittenTimes.length(length).map(Duration::toMinutes).orElseGet(() -> Long.parseLong(length));
+        }
+        return Duration.between(starts, starts.toLocalDate().atTime(WrittenTimes.timeOfDay(ends)))
+                .toMinutes();
     }
 
     private static String cell(TableFile.Line line, int column) {

@@ -238,6 +238,10 @@ class ImportOverHttpTest {
         assertThat(shown.at("/wrong/0/line").asInt()).isEqualTo(6);
         assertThat(take(file, false).status()).isEqualTo(200);
         assertThat(starts()).hasSize(2);
+        String stranger = mine.get(2).replace(title, "Tidal Navigation 8");
+        JsonNode mixed = preview(thora, table.lines().findFirst().orElseThrow() + "\n" + stranger + "\n", "{}");
+        assertThat(mixed.at("/wrong/0/message").asString()).contains("not one of “Tidal Navigation 8”");
+        assertThat(mixed.get("classes").toString()).doesNotContain("Tidal");
         assertThat(SERVER.signedIn("maren-oddlund")
                         .get("/api/timetable/lessons.csv?from=2026-09-14&until=2028-10-31")
                         .status())
@@ -255,6 +259,8 @@ class ImportOverHttpTest {
         assertThat(file.length()).isGreaterThan(10_000_000);
         JsonNode shown = preview(thora, file, "{}");
         assertThat(shown.at("/classes/0/added").asInt()).as("each time once").isEqualTo(4);
-        assertThat(shown.get("same").asInt()).isEqualTo(18_996);
+        assertThat(shown.get("wrongInAll").asInt())
+                .as("each that begins when another does, and that notes are not kept")
+                .isEqualTo(18_997);
     }
 }
