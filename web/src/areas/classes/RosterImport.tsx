@@ -4,24 +4,37 @@ import { useState } from 'react'
 import { post } from '../../shared/api/http'
 import type { RosterPreview } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
-import { Labelled, TextArea } from '../../shared/ui/Fields'
+import { Labelled, Select, TextArea } from '../../shared/ui/Fields'
 import { FileBox } from '../../shared/ui/FileBox'
 import { ProblemNote } from '../../shared/ui/Notes'
 import { NotTaken } from '../../shared/ui/NotTaken'
+
+/** What a person has said of a file. */
+interface Said {
+  adds: boolean
+  /** Names, first names, last names, numbers and years, from 0, or -1; empty to go by the heading. */
+  columns: string
+  answers: Record<number, 'SAME' | 'ANOTHER'>
+}
+
+const UNSAID: Said = { adds: false, columns: '', answers: {} }
+
+const query = ({ adds, columns, answers }: Said) =>
+  new URLSearchParams({ add: String(adds), columns, answers: JSON.stringify(answers) }).toString()
 
 /** A roster from a file: first what it would change, then, if wanted, exactly that (need B1). */
 export function RosterImport({ id }: { id: string }) {
   const cache = useQueryClient()
   const [file, setFile] = useState<File | null>(null)
   const [pasted, setPasted] = useState('')
-  const [adds, setAdds] = useState(false)
+  const [said, setSaid] = useState<Said>(UNSAID)
   const path = `/api/classes/${id}/roster`
   const preview = useMutation({
-    mutationFn: (chosen: { file: File; adds: boolean }) =>
-      post<RosterPreview>(`${path}/preview?add=${chosen.adds}`, form(chosen.file)),
+    mutationFn: (chosen: { file: File; said: Said }) =>
+      post<RosterPreview>(`${path}/preview?${query(chosen.said)}`, form(chosen.file)),
   })
   const take = useMutation({
-    mutationFn: () => post<RosterPreview>(`${path}?add=${adds}`, form(file!, preview.data?.fingerprint)),
+    mutationFn: () => post<RosterPreview>(`${path}?${query(said)}`, form(file!, preview.data?.fingerprint)),
     onSuccess: () => {
       preview.reset()
       setFile(null)
@@ -29,11 +42,11 @@ export function RosterImport({ id }: { id: string }) {
       return cache.invalidateQueries({ queryKey: ['class', id] })
     },
   })
-  const look = (chosen: File, adding: boolean) => {
+  const look = (chosen: File, next: Said) => {
     take.reset()
     setFile(chosen)
-    setAdds(adding)
-    preview.mutate({ file: chosen, adds: adding })
+    setSaid(next)
+    preview.mutate({ file: chosen, said: next })
   }
   return (
     <chakra.section aria-label="Import a roster">
@@ -44,13 +57,13 @@ export function RosterImport({ id }: { id: string }) {
         A CSV file with a heading: “name”, or “first name” and “last name”; if you have them, “number” and “year”. Nothing changes
         before you have seen it.
       </chakra.p>
-      <FileBox label="Roster file" accept=".csv,.txt,text/csv" onFile={(chosen) => look(chosen, false)} />
+      <FileBox label="Roster file" accept=".csv,.txt,text/csv" onFile={(chosen) => look(chosen, UNSAID)} />
       <chakra.form
         aria-label="Paste a list"
         mb="8px"
         onSubmit={(event) => {
           event.preventDefault()
-          look(listed(pasted), true)
+          look(listed(pasted), { ...UNSAID, adds: true })
         }}
       >
         <Labelled label="Or paste a list of names" hint="One on each line. Those who are in the class already stay.">
@@ -83,9 +96,21 @@ export function RosterImport({ id }: { id: string }) {
           {preview.data.encodingGuessed && (
             <p>Read as {preview.data.encoding}, for it is not UTF-8. Look at names with accents.</p>
           )}
+          <Columns preview={preview.data} onColumns={(columns) => look(file!, { ...said, columns })} />
+          {preview.data.asked.map((one) => (
+            <Asked
+              key={one.line}
+              asked={one}
+              onSaid={(answer) => look(file!, { ...said, answers: { ...said.answers, [one.line]: answer } })}
+            />
+          ))}
           <Names label="join the class" names={preview.data.added} />
           <Names label="are new to the school" names={preview.data.created} />
           <Names label="are written differently" names={preview.data.renamed.map((one) => `${one.from} becomes ${one.to}`)} />
+          <Names
+            label={preview.data.moved.length === 1 ? 'is in another year' : 'are in other years'}
+            names={preview.data.moved.map((one) => `${one.from} becomes ${one.to}`)}
+          />
           <Names label="are not in the file and leave the class" names={preview.data.dropped} />
           <p>
             <strong>{preview.data.staying}</strong> stay.
@@ -95,14 +120,86 @@ export function RosterImport({ id }: { id: string }) {
             wrong={preview.data.wrong}
           />
           <Flex gap="8px" mt="8px">
-            <Button look="main" disabled={take.isPending || changes(preview.data) === 0} onClick={() => take.mutate()}>
-              {changes(preview.data) === 0 ? 'Nothing to take' : 'Take this roster'}
+            <Button
+              look="main"
+              disabled={take.isPending || preview.isPending || preview.data.asked.length > 0 || changes(preview.data) === 0}
+              onClick={() => take.mutate()}
+            >
+              {changes(preview.data) === 0 && preview.data.asked.length === 0 ? 'Nothing to take' : 'Take this roster'}
             </Button>
             <Button onClick={() => preview.reset()}>Leave it</Button>
           </Flex>
         </Box>
       )}
     </chakra.section>
+  )
+}
+
+const PARTS: { part: keyof RosterPreview['columns']; label: string }[] = [
+  { part: 'name', label: 'Whole names' },
+  { part: 'first', label: 'or first names' },
+  { part: 'last', label: 'and last names' },
+  { part: 'number', label: 'Numbers' },
+  { part: 'year', label: 'Years' },
+]
+
+/** Which column was read as what. */
+function Columns({ preview, onColumns }: { preview: RosterPreview; onColumns: (columns: string) => void }) {
+  return (
+    <chakra.details mb="6px">
+      <chakra.summary cursor="pointer">Which column is what</chakra.summary>
+      <Flex gap="10px" wrap="wrap" pt="4px">
+        {PARTS.map(({ part, label }) => (
+          <Box key={part} w="130px" fontSize="13px">
+            <Labelled label={label}>
+              {(id) => (
+                <Select
+                  id={id}
+                  py="2px"
+                  value={preview.columns[part]}
+                  onChange={(event) => {
+                    const next = { ...preview.columns, [part]: Number(event.target.value) }
+                    onColumns(PARTS.map((one) => next[one.part]).join(','))
+                  }}
+                >
+                  <option value={-1}>none</option>
+                  {preview.heading.map((one, place) => (
+                    <option key={place} value={place}>
+                      {one || `column ${place + 1}`}
+                    </option>
+                  ))}
+                </Select>
+              )}
+            </Labelled>
+          </Box>
+        ))}
+      </Flex>
+    </chakra.details>
+  )
+}
+
+const DOUBTS: Record<RosterPreview['asked'][number]['why'], string> = {
+  OTHER_YEAR: 'The school has this name in another year.',
+  OTHER_NUMBER: 'The school has this name with another number.',
+  NUMBER_WITHOUT_ZEROS: 'The number is the same but for zeros at its beginning, which spreadsheets take away; the name is not.',
+}
+
+/** A row that may or may not mean a pupil whom the school has. */
+function Asked({ asked, onSaid }: { asked: RosterPreview['asked'][number]; onSaid: (said: 'SAME' | 'ANOTHER') => void }) {
+  return (
+    <Box role="group" aria-label={`Line ${asked.line}`} bg="verdict.waitSoft" px="10px" py="6px" mb="4px">
+      <p>
+        Line {asked.line}: <strong>{asked.says}</strong>. {DOUBTS[asked.why]} Is it <strong>{asked.known}</strong>?
+      </p>
+      <Flex gap="8px" mt="4px">
+        <Button size="small" onClick={() => onSaid('SAME')}>
+          The same
+        </Button>
+        <Button size="small" onClick={() => onSaid('ANOTHER')}>
+          Somebody else
+        </Button>
+      </Flex>
+    </Box>
   )
 }
 
@@ -115,7 +212,8 @@ function listed(text: string): File {
 
 function changes(preview: RosterPreview): number {
   const rows = preview.added.length + preview.created.length + preview.renamed.length + preview.staying
-  return rows === 0 ? 0 : preview.added.length + preview.created.length + preview.renamed.length + preview.dropped.length
+  const more = preview.renamed.length + preview.moved.length + preview.dropped.length
+  return rows === 0 ? 0 : preview.added.length + preview.created.length + more
 }
 
 function Names({ label, names }: { label: string; names: string[] }) {

@@ -12,6 +12,10 @@ import { ScheduleForm } from '../../shared/schedule/ScheduleForm'
 
 const PREVIEW: RosterPreview = {
   fingerprint: 'f1',
+  heading: ['name', 'year'],
+  columns: { name: 0, first: -1, last: -1, number: -1, year: 1 },
+  moved: [],
+  asked: [],
   encoding: 'windows-1252',
   encodingGuessed: true,
   added: ['Ines Carrow'],
@@ -24,11 +28,36 @@ const PREVIEW: RosterPreview = {
 
 const file = new File(['name\nInes'], 'roster.csv', { type: 'text/csv' })
 
+/** The address with what a person has said of the file. */
+const said = (add: boolean, columns = '', answers: Record<number, string> = {}) =>
+  `?${new URLSearchParams({ add: String(add), columns, answers: JSON.stringify(answers) })}`
+
 describe('importing a roster', () => {
+  it('asks whom a row means, lets columns be said, and takes nothing before', async () => {
+    const row = { line: 3, says: 'Ines Carrow, year 9', known: 'Ines Carrow, year 8, number 1001', why: 'OTHER_YEAR' as const }
+    const moved = [{ from: 'Ines Carrow, year 8, number 1001', to: 'year 9' }]
+    const asked = serve({
+      [`POST /api/classes/c/roster/preview${said(false)}`]: { ...PREVIEW, asked: [row] },
+      [`POST /api/classes/c/roster/preview${said(false, '', { 3: 'SAME' })}`]: { ...PREVIEW, moved },
+      [`POST /api/classes/c/roster/preview${said(false, '0,-1,-1,-1,-1', { 3: 'SAME' })}`]: PREVIEW,
+    })
+    show(<RosterImport id="c" />)
+    await userEvent.upload(screen.getByLabelText('Roster file'), file)
+
+    const group = await screen.findByRole('group', { name: 'Line 3' })
+    expect(group.textContent).toMatch(/Ines Carrow, year 9.*in another year.*Is it Ines Carrow, year 8, number 1001/)
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Take this roster' }).disabled).toBe(true)
+    await userEvent.click(screen.getByRole('button', { name: 'The same' }))
+    expect(await screen.findByText(/1001 becomes year 9/)).toBeTruthy()
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Take this roster' }).disabled).toBe(false)
+    await userEvent.selectOptions(screen.getByLabelText('Years'), '-1')
+    await waitFor(() => expect(asked).toHaveLength(3))
+  })
+
   it('shows everything it would change before it changes anything, and takes exactly that', async () => {
     const asked = serve({
-      'POST /api/classes/c/roster/preview?add=false': PREVIEW,
-      'POST /api/classes/c/roster?add=false': PREVIEW,
+      [`POST /api/classes/c/roster/preview${said(false)}`]: PREVIEW,
+      [`POST /api/classes/c/roster${said(false)}`]: PREVIEW,
     })
     show(<RosterImport id="c" />)
 
@@ -46,7 +75,7 @@ describe('importing a roster', () => {
   })
 
   it('takes a pasted list as one that adds and leaves everybody else in the class', async () => {
-    const asked = serve({ 'POST /api/classes/c/roster/preview?add=true': { ...PREVIEW, dropped: [] } })
+    const asked = serve({ [`POST /api/classes/c/roster/preview${said(true)}`]: { ...PREVIEW, dropped: [] } })
     show(<RosterImport id="c" />)
 
     await userEvent.type(screen.getByLabelText('Or paste a list of names'), 'Ines Carrow{enter}Jory Pell')
@@ -67,7 +96,7 @@ describe('importing a roster', () => {
 
   it('has nothing to take from a file in which nobody stands', async () => {
     const nobody = { ...PREVIEW, added: [], created: [], renamed: [], staying: 0, dropped: ['Bo Lindqvar'] }
-    serve({ 'POST /api/classes/c/roster/preview?add=false': nobody })
+    serve({ [`POST /api/classes/c/roster/preview${said(false)}`]: nobody })
     show(<RosterImport id="c" />)
 
     await userEvent.upload(screen.getByLabelText('Roster file'), file)

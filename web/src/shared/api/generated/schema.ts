@@ -5430,6 +5430,14 @@ export interface components {
             /** Format: int32 */
             present?: number;
         };
+        AskedRow: {
+            known: string;
+            /** Format: int32 */
+            line: number;
+            says: string;
+            /** @enum {string} */
+            why: "OTHER_YEAR" | "OTHER_NUMBER" | "NUMBER_WITHOUT_ZEROS";
+        };
         AtDoor: {
             name: string;
             visit: string;
@@ -7633,11 +7641,15 @@ export interface components {
         };
         Preview: {
             added: string[];
+            asked: components["schemas"]["AskedRow"][];
+            columns: components["schemas"]["RosterColumns"];
             created: string[];
             dropped: string[];
             encoding: string;
             encodingGuessed: boolean;
             fingerprint: string;
+            heading: string[];
+            moved: components["schemas"]["Renaming"][];
             renamed: components["schemas"]["Renaming"][];
             /** Format: int32 */
             staying: number;
@@ -8025,6 +8037,18 @@ export interface components {
             /** Format: date-time */
             until?: string;
             value: string;
+        };
+        RosterColumns: {
+            /** Format: int32 */
+            first: number;
+            /** Format: int32 */
+            last: number;
+            /** Format: int32 */
+            name: number;
+            /** Format: int32 */
+            number: number;
+            /** Format: int32 */
+            year: number;
         };
         RuleLine: {
             cells: components["schemas"]["CellLine"][];
@@ -10853,6 +10877,8 @@ export interface operations {
             query: {
                 fingerprint: string;
                 add?: boolean;
+                columns?: string;
+                answers?: string;
             };
             header?: never;
             path: {
@@ -10884,6 +10910,8 @@ export interface operations {
         parameters: {
             query?: {
                 add?: boolean;
+                columns?: string;
+                answers?: string;
             };
             header?: never;
             path: {

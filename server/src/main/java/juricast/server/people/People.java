@@ -230,6 +230,14 @@ public class People {
                 .update();
     }
 
+    /** Somebody is in another year now. */
+    public static void move(JdbcClient sql, PersonId person, int year) {
+        sql.sql("UPDATE person SET year = :year WHERE id = :id")
+                .param("year", year)
+                .param("id", person.value())
+                .update();
+    }
+
     private static Person person(ResultSet row) throws SQLException {
         String signIn = row.getString("sign_in");
         return new Person(

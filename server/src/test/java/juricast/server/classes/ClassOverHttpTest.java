@@ -129,6 +129,37 @@ class ClassOverHttpTest {
     }
 
     @Test
+    void of_whom_a_row_is_not_certain_nothing_is_taken_before_it_is_said() {
+        byte[] file = "pupil,number,year\nInes Carrow,,11\nJory Pell,,8B\n".getBytes(UTF_8);
+        String answered = path + "/roster/preview?answers=" + encoded("{\"2\":\"SAME\"}");
+
+        JsonNode asked = thora.upload(path + "/roster/preview", file, "").json();
+        assertThat(asked.at("/asked/0/why").asString()).isEqualTo("OTHER_YEAR");
+        assertThat(asked.at("/asked/0/known").asString()).contains("Ines Carrow, year 8");
+        assertThat(asked.at("/wrong/0/message").asString()).contains("8B", "stays as they are");
+        TestBrowser.Answer refused =
+                thora.upload(path + "/roster", file, asked.get("fingerprint").asString());
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.text()).contains("say first");
+        JsonNode said = thora.upload(answered, file, "").json();
+        assertThat(said.at("/moved/0/to").asString()).isEqualTo("year 11");
+        assertThat(said.get("asked")).isEmpty();
+        assertThat(thora.upload(path + "/roster/preview?columns=0,-1,-1,9,-1", file, "")
+                        .json()
+                        .at("/wrong/0/message")
+                        .asString())
+                .contains("No column");
+        assertThat(thora.upload(path + "/roster/preview?columns=name", file, "").status())
+                .isEqualTo(400);
+        assertThat(thora.upload(path + "/roster/preview?answers=yes", file, "").status())
+                .isEqualTo(400);
+    }
+
+    private static String encoded(String text) {
+        return java.net.URLEncoder.encode(text, UTF_8);
+    }
+
+    @Test
     void a_roster_goes_out_as_a_table_that_comes_back_in_and_calculates_nothing() {
         take("name,number,year\nInes Carrow,,8\n=HYPERLINK(\"x\"),77,8\n".getBytes(UTF_8));
         String table = thora.get(path + "/roster/table").text();
