@@ -13,13 +13,14 @@ interface Chosen {
   file: File
   order: string
   zone: string
+  unit: string
   /** Names, joins, leaves, minutes, from 0, or -1; empty to go by the heading. */
   columns: string
   decided: Record<string, string>
 }
 
-const query = ({ order, zone, columns, decided }: Chosen, more: Record<string, string> = {}) =>
-  new URLSearchParams({ order, zone, columns, decided: JSON.stringify(decided), ...more }).toString()
+const query = ({ order, zone, unit, columns, decided }: Chosen, more: Record<string, string> = {}) =>
+  new URLSearchParams({ order, zone, unit, columns, decided: JSON.stringify(decided), ...more }).toString()
 
 /** A log of joins and leaves from another service: what is not certain is asked, then it is taken as a whole (need L5). */
 export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => void }) {
@@ -51,7 +52,7 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
       <FileBox
         label="Log file"
         accept=".csv,.txt,text/csv"
-        onFile={(file) => look({ file, order: '', zone: '', columns: '', decided: {} })}
+        onFile={(file) => look({ file, order: '', zone: '', unit: '', columns: '', decided: {} })}
       />
       <ProblemNote problem={preview.error ?? take.error} />
       {preview.isPending && !shown && <span role="status">Reading {chosen?.file.name}…</span>}
@@ -74,7 +75,21 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
               )}
             </Labelled>
           )}
-          {shown.questions.includes('ZONE') && <Zone zone={shown.zone} onZone={(zone) => look({ ...chosen, zone })} />}
+          {shown.questions.includes('UNIT') && (
+            <Labelled
+              label="How long people stayed is counted in"
+              hint={`The file does not tell. Its numbers look like ${shown.likelyUnit === 'SECONDS' ? 'seconds' : 'minutes'}.`}
+            >
+              {(id) => (
+                <Select id={id} value={chosen.unit} onChange={(event) => look({ ...chosen, unit: event.target.value })}>
+                  <option value="">Say which…</option>
+                  <option value="MINUTES">minutes</option>
+                  <option value="SECONDS">seconds</option>
+                </Select>
+              )}
+            </Labelled>
+          )}
+          {shown.questions.includes('ZONE') && <Zone preview={shown} onZone={(zone) => look({ ...chosen, zone })} />}
           {shown.names.map((one) => (
             <Name
               key={one.name}
@@ -84,6 +99,7 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
             />
           ))}
           <NotTaken what={notTaken(shown)} all={shown.wrongInAll} wrong={shown.wrong} />
+          <NotTaken what="Taken, but look at it" all={shown.doubtsInAll} wrong={shown.doubts} mild />
           <Flex gap="10px" align="center" mt="10px">
             <Button
               look="main"
@@ -162,8 +178,9 @@ function Columns({ preview, said, onColumns }: { preview: LogPreview; said: stri
   )
 }
 
-function Zone({ zone, onZone }: { zone: string; onZone: (zone: string) => void }) {
-  const [typed, setTyped] = useState(zone)
+function Zone({ preview, onZone }: { preview: LogPreview; onZone: (zone: string) => void }) {
+  const [typed, setTyped] = useState(preview.likelyZone)
+  const isBeside = preview.likelyZone !== preview.zone
   return (
     <chakra.form
       onSubmit={(event) => {
@@ -173,13 +190,18 @@ function Zone({ zone, onZone }: { zone: string; onZone: (zone: string) => void }
     >
       <Labelled
         label="Zone of the times in the file"
-        hint="No row lies in the lesson. Times may be told in another zone, such as UTC."
+        hint={
+          isBeside
+            ? `Most times lie beside the lesson, as if they were told in the zone ${preview.likelyZone}.`
+            : 'No row lies in the lesson. Times may be told in another zone, such as UTC.'
+        }
       >
         {(id) => <TextInput id={id} value={typed} onChange={(event) => setTyped(event.target.value)} />}
       </Labelled>
-      <Button type="submit" mb="8px">
-        Read it so
-      </Button>
+      <Flex gap="8px" mb="8px">
+        <Button type="submit">Read it so</Button>
+        {isBeside && <Button onClick={() => onZone(preview.zone)}>The times are right as they are</Button>}
+      </Flex>
     </chakra.form>
   )
 }

@@ -20,12 +20,16 @@ const log = (more: Partial<LogPreview>): LogPreview => ({
   open: 0,
   wrong: [],
   wrongInAll: 0,
+  likelyZone: 'UTC',
+  likelyUnit: 'MINUTES',
+  doubts: [],
+  doubtsInAll: 0,
   list: LIST,
   ...more,
 })
 
 const asking = (order: string, decided: object, more = {}, columns = '') =>
-  new URLSearchParams({ order, zone: '', columns, decided: JSON.stringify(decided), ...more }).toString()
+  new URLSearchParams({ order, zone: '', unit: '', columns, decided: JSON.stringify(decided), ...more }).toString()
 
 describe('a log of another service', () => {
   it('asks what is not certain, and is taken only when every name is decided', async () => {
@@ -53,6 +57,28 @@ describe('a log of another service', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Take this log' }))
     await waitFor(() => expect(taken).toHaveBeenCalled())
     expect(asked.at(-1)?.path).toContain('fingerprint=f2')
+  })
+
+  it('asks for the unit of lengths and for the zone, with the likelier answer, and shows what deserves a look', async () => {
+    const at = 'POST /api/lessons/l/logs/preview'
+    const path = (unit: string, zone: string) =>
+      `${at}?${new URLSearchParams({ order: '', zone, unit, columns: '', decided: '{}' })}`
+    const doubts = [{ line: 7, message: 'This goes on beyond the lesson' }]
+    serve({
+      [path('', '')]: log({ questions: ['UNIT', 'ZONE'], likelyUnit: 'SECONDS', likelyZone: '+01:00', doubts, doubtsInAll: 1 }),
+      [path('SECONDS', '')]: log({ questions: ['ZONE'], likelyZone: '+01:00' }),
+      [path('SECONDS', 'UTC')]: log({}),
+    })
+    show(<LogImport lesson="l" onTaken={vi.fn()} />)
+
+    fireEvent.change(screen.getByLabelText('Log file'), { target: { files: [new File(['x'], 'log.csv')] } })
+    expect(await screen.findByText(/numbers look like seconds/)).toBeTruthy()
+    expect(screen.getByRole('region', { name: 'What is taken and to be known' }).textContent).toContain('Line 7')
+    fireEvent.change(screen.getByLabelText('How long people stayed is counted in'), { target: { value: 'SECONDS' } })
+    await waitFor(() => expect(screen.queryByLabelText('How long people stayed is counted in')).toBeNull())
+    expect(screen.getByText(/as if they were told in the zone \+01:00/)).toBeTruthy()
+    fireEvent.click(screen.getByRole('button', { name: 'The times are right as they are' }))
+    await waitFor(() => expect(screen.queryByText(/as if they were told/)).toBeNull())
   })
 
   it('proposes which column is what, and is told otherwise', async () => {

@@ -7027,13 +7027,19 @@ export interface components {
         };
         LogPreview: {
             columns: components["schemas"]["LogColumns"];
+            doubts: components["schemas"]["LogFault"][];
+            /** Format: int32 */
+            doubtsInAll: number;
             fingerprint: string;
             heading: string[];
+            /** @enum {string} */
+            likelyUnit: "MINUTES" | "SECONDS";
+            likelyZone: string;
             list: components["schemas"]["LogPupil"][];
             names: components["schemas"]["LogName"][];
             /** Format: int32 */
             open: number;
-            questions: ("DATE_ORDER" | "ZONE")[];
+            questions: ("DATE_ORDER" | "ZONE" | "UNIT")[];
             remembered: boolean;
             wrong: components["schemas"]["LogFault"][];
             /** Format: int32 */
@@ -13599,6 +13605,7 @@ export interface operations {
             query?: {
                 order?: string;
                 zone?: string;
+                unit?: string;
                 columns?: string;
                 decided?: string;
                 fingerprint?: string;
@@ -13628,6 +13635,7 @@ export interface operations {
             query?: {
                 order?: string;
                 zone?: string;
+                unit?: string;
                 columns?: string;
                 decided?: string;
             };

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import juricast.core.identity.Member;
@@ -51,24 +52,42 @@ public record NameMatch(Certainty certainty, List<Member> candidates) {
 
     /** Finds who is meant. The list may be in any order; the answer does not depend on it. */
     public static NameMatch find(String claimed, List<Member> list) {
-        List<String> words = words(claimed);
-        boolean onlyInitials = words.stream().allMatch(NameMatch::isInitial);
-        if (onlyInitials) {
-            return new NameMatch(Certainty.NONE, List.of());
-        }
-        List<Member> exact = list.stream()
-                .filter(member -> sorted(words(member.name())).equals(sorted(words)))
-                .toList();
-        if (!exact.isEmpty()) {
-            return new NameMatch(exact.size() == 1 ? Certainty.EXACT : Certainty.UNCLEAR, exact);
-        }
-        List<Scored> scored = list.stream()
-                .map(member -> new Scored(member, score(words, words(member.name()))))
-                .sorted(Comparator.comparingDouble(Scored::score).reversed().thenComparing(one -> one.member()
-                        .name()))
-                .toList();
-        return judge(scored);
+        return new ClassList(list).find(claimed);
     }
+
+    /** A class list whose names are taken apart once, for a log of many names. */
+    public static final class ClassList {
+        private final List<Listed> all;
+        private final Map<List<String>, List<Member>> exact;
+
+        public ClassList(List<Member> list) {
+            all = list.stream()
+                    .map(member -> new Listed(member, words(member.name())))
+                    .toList();
+            exact = all.stream()
+                    .collect(Collectors.groupingBy(
+                            one -> sorted(one.words), Collectors.mapping(Listed::member, Collectors.toList())));
+        }
+
+        public NameMatch find(String claimed) {
+            List<String> words = words(claimed);
+            boolean onlyInitials = words.stream().allMatch(NameMatch::isInitial);
+            if (onlyInitials) {
+                return new NameMatch(Certainty.NONE, List.of());
+            }
+            List<Member> same = exact.getOrDefault(sorted(words), List.of());
+            if (!same.isEmpty()) {
+                return new NameMatch(same.size() == 1 ? Certainty.EXACT : Certainty.UNCLEAR, same);
+            }
+            return judge(all.stream()
+                    .map(one -> new Scored(one.member, score(words, one.words)))
+                    .sorted(Comparator.comparingDouble(Scored::score).reversed().thenComparing(one -> one.member()
+                            .name()))
+                    .toList());
+        }
+    }
+
+    private record Listed(Member member, List<String> words) {}
 
     private static NameMatch judge(List<Scored> scored) {
         if (scored.isEmpty() || scored.get(0).score < NEAREST_FROM) {

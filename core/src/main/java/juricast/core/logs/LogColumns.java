@@ -2,7 +2,7 @@ package juricast.core.logs;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
@@ -14,27 +14,31 @@ import java.util.stream.IntStream;
 public record LogColumns(int name, int joined, int left, int minutes) {
     public static final int NONE = -1;
 
-    private static final Set<String> NAMES = Set.of(
-            "name",
-            "full name",
-            "participant",
+    /** The likeliest first: where a meeting's own start stands beside the join of a person, the person's counts. */
+    private static final List<String> NAMES = List.of(
             "participant name",
-            "attendee",
-            "user",
-            "user name",
+            "full name",
             "display name",
-            "pupil");
-    private static final Set<String> JOINS = Set.of(
-            "joined", "join", "join time", "joined at", "first join", "start", "start time", "from", "in", "entered");
-    private static final Set<String> LEAVES =
-            Set.of("left", "leave", "leave time", "left at", "last leave", "end", "end time", "until", "out");
-    private static final Set<String> LENGTHS =
-            Set.of("minutes", "duration", "duration minutes", "time in session minutes", "length");
+            "attendee",
+            "participant",
+            "pupil",
+            "user name",
+            "user",
+            "name");
+
+    private static final List<String> JOINS = List.of(
+            "joined", "join time", "joined at", "join", "first join", "entered", "in", "from", "start", "start time");
+    private static final List<String> LEAVES =
+            List.of("left", "leave time", "left at", "leave", "last leave", "out", "until", "end", "end time");
+    private static final List<String> LENGTHS =
+            List.of("minutes", "time in session minutes", "time in session", "time in lesson", "length", "seconds");
+    /** As “Duration (seconds)”. */
+    private static final String LENGTH = "duration";
 
     /** What the headings of columns make likely. */
     public static LogColumns proposed(List<String> heading) {
         List<String> plain = heading.stream().map(LogColumns::plain).toList();
-        return new LogColumns(find(plain, NAMES), find(plain, JOINS), find(plain, LEAVES), find(plain, LENGTHS));
+        return new LogColumns(find(plain, NAMES), find(plain, JOINS), find(plain, LEAVES), length(plain));
     }
 
     /** The same for all files with these columns, so that what a person has said of one of them is known of the next. */
@@ -48,11 +52,30 @@ public record LogColumns(int name, int joined, int left, int minutes) {
                 .strip();
     }
 
-    private static int find(List<String> heading, Set<String> wanted) {
-        return IntStream.range(0, heading.size())
-                .filter(i -> wanted.contains(heading.get(i)))
+    private static int find(List<String> heading, List<String> wanted) {
+        return wanted.stream()
+                .map(heading::indexOf)
+                .filter(place -> place >= 0)
                 .findFirst()
                 .orElse(NONE);
+    }
+
+    private static int length(List<String> heading) {
+        return IntStream.range(0, heading.size())
+                .filter(i -> heading.get(i).startsWith(LENGTH))
+                .findFirst()
+                .orElseGet(() -> find(heading, LENGTHS));
+    }
+
+    /** What a heading says of the unit of a length. */
+    static Optional<LogReading.Unit> unit(String heading) {
+        List<String> words = List.of(plain(heading).split(" "));
+        if (words.stream().anyMatch(word -> word.startsWith("sec") || word.equals("s"))) {
+            return Optional.of(LogReading.Unit.SECONDS);
+        }
+        return words.stream().anyMatch(word -> word.startsWith("min"))
+                ? Optional.of(LogReading.Unit.MINUTES)
+                : Optional.empty();
     }
 
     /** Whether a log can be read by them: names, joins, and leaves or minutes, each in a column that there is. */

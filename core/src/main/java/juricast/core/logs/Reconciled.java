@@ -39,8 +39,9 @@ public record Reconciled(List<Name> names) {
         log.rows().forEach(row -> byName.computeIfAbsent(row.name(), name -> new ArrayList<>())
                 .add(row));
         var names = new ArrayList<Name>();
+        var classList = new NameMatch.ClassList(list);
         byName.forEach((name, rows) -> {
-            NameMatch match = NameMatch.find(name, list);
+            NameMatch match = classList.find(name);
             Optional<Optional<PersonId>> who = Optional.ofNullable(decided.get(name));
             if (who.isEmpty() && match.certainty() == Certainty.EXACT) {
                 who = Optional.of(Optional.of(match.candidates().get(0).person()));

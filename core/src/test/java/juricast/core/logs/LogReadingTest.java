@@ -11,14 +11,21 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
-import juricast.core.logs.LogReading.DateOrder;
 import juricast.core.logs.LogReading.Problem;
 import juricast.core.logs.LogReading.Question;
+import juricast.core.logs.LogReading.Unit;
 import juricast.core.roster.RosterReading.Line;
 import juricast.core.time.Span;
+import juricast.core.time.WrittenTimes.DayOrder;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -34,7 +41,7 @@ class LogReadingTest {
             new Member(new PersonId("jory"), "Jory Pell", Role.PUPIL),
             new Member(new PersonId("jory2"), "Jory Pell", Role.PUPIL));
 
-    private static LogReading read(ZoneId zone, Optional<DateOrder> order, String heading, String... rows) {
+    private static LogReading read(ZoneId zone, Optional<DayOrder> order, String heading, String... rows) {
         var lines = new ArrayList<Line>();
         for (String row : rows) {
             lines.add(new Line(lines.size() + 2, Arrays.asList(row.split(";", -1))));
@@ -43,11 +50,15 @@ class LogReadingTest {
                 Arrays.asList(heading.split(";")),
                 lines,
                 LESSON,
-                new LogReading.Answers(zone, order, Optional.empty()));
+                new LogReading.Answers(zone, false, order, Optional.empty(), Optional.empty()));
+    }
+
+    private static LogReading.Answers withColumns(LogColumns columns) {
+        return new LogReading.Answers(OSLO, false, Optional.empty(), Optional.empty(), Optional.of(columns));
     }
 
     private static LogReading read(String... rows) {
-        return read(OSLO, Optional.of(DateOrder.DAY_FIRST), "Participant;Join Time;Leave Time", rows);
+        return read(OSLO, Optional.of(DayOrder.DAY_FIRST), "Participant;Join Time;Leave Time", rows);
     }
 
     @ParameterizedTest
@@ -61,6 +72,13 @@ class LogReadingTest {
         "03/04/2026 10:05 AM",
         "10:05",
         "10:05 am",
+        "'Apr 3, 2026 10:05:00 AM'",
+        "'Friday, 3 April 2026 10:05'",
+        "3-Apr-26 10.05",
+        "2026-04-03 08:05:00 UTC",
+        "46115.4201388889",
+        "1775203500",
+        "1775203500000",
     })
     void times_are_read_as_other_services_write_them(String joined) {
         LogReading log = read("Ines Carrow;" + joined + ";2026-04-03 10:50");
@@ -78,7 +96,7 @@ class LogReadingTest {
                 .isEmpty();
         assertThat(read(
                                 OSLO,
-                                Optional.of(DateOrder.MONTH_FIRST),
+                                Optional.of(DayOrder.MONTH_FIRST),
                                 "name;joined;left",
                                 "Ines Carrow;04/03/2026 10:05;04/03/2026 10:50")
                         .rows())
@@ -89,7 +107,7 @@ class LogReadingTest {
     void where_nothing_lies_in_the_lesson_the_zone_is_asked_and_another_answer_mends_it() {
         String row = "Ines Carrow;2026-04-03 03:05;2026-04-03 03:50";
         assertThat(read(row).questions()).containsExactly(Question.ZONE);
-        assertThat(read(ZoneOffset.ofHours(-5), Optional.of(DateOrder.DAY_FIRST), "name;joined;left", row)
+        assertThat(read(ZoneOffset.ofHours(-5), Optional.of(DayOrder.DAY_FIRST), "name;joined;left", row)
                         .rows())
                 .hasSize(1);
     }
@@ -158,31 +176,146 @@ class LogReadingTest {
     void columns_are_proposed_by_their_heading_and_a_person_says_what_it_does_not_tell() {
         List<String> heading = List.of("Who came", "Began", "Stayed");
         var row = List.of(new Line(2, List.of("Ines Carrow", "10:05", "45")));
-        var unsaid = new LogReading.Answers(OSLO, Optional.empty(), Optional.empty());
+        var unsaid = LogReading.Answers.none(OSLO);
         LogReading proposed = LogReading.of(heading, row, LESSON, unsaid);
         assertThat(proposed.columns())
                 .isEqualTo(new LogColumns(LogColumns.NONE, LogColumns.NONE, LogColumns.NONE, LogColumns.NONE));
         assertThat(proposed.faults()).extracting(LogReading.Fault::problem).containsExactly(Problem.NO_NAME_COLUMN);
 
-        var said =
-                new LogReading.Answers(OSLO, Optional.empty(), Optional.of(new LogColumns(0, 1, LogColumns.NONE, 2)));
+        var said = withColumns(new LogColumns(0, 1, LogColumns.NONE, 2));
         assertThat(LogReading.of(heading, row, LESSON, said).rows())
                 .containsExactly(new LogReading.Row(
                         2,
                         "Ines Carrow",
                         new Span(Instant.parse("2026-04-03T08:05:00Z"), Instant.parse("2026-04-03T08:50:00Z"))));
 
-        var beyond =
-                new LogReading.Answers(OSLO, Optional.empty(), Optional.of(new LogColumns(0, 1, LogColumns.NONE, 3)));
+        var beyond = withColumns(new LogColumns(0, 1, LogColumns.NONE, 3));
         assertThat(LogReading.of(heading, row, LESSON, beyond).rows()).isEmpty();
         assertThat(LogColumns.likeness(List.of("Who  came?", "BEGAN", "Stayed")))
                 .isEqualTo(LogColumns.likeness(heading));
     }
 
+    private static LogReading stayed(Optional<Unit> unit, String heading, String... lengths) {
+        var lines = new ArrayList<Line>();
+        for (String length : lengths) {
+            lines.add(new Line(lines.size() + 2, List.of("Pupil " + lines.size(), "10:00", length)));
+        }
+        return LogReading.of(
+                List.of("name", "joined", heading),
+                lines,
+                LESSON,
+                new LogReading.Answers(OSLO, false, Optional.empty(), unit, Optional.empty()));
+    }
+
+    @Test
+    void whether_a_length_is_of_minutes_or_seconds_is_asked_where_nothing_says_it_and_the_likelier_is_proposed() {
+        LogReading open = stayed(Optional.empty(), "Duration", "2700", "45", "0:45:00");
+        assertThat(open.questions()).containsExactly(Question.UNIT);
+        assertThat(open.proposed().unit()).isEqualTo(Unit.SECONDS);
+        assertThat(stayed(Optional.empty(), "Duration", "45").proposed().unit()).isEqualTo(Unit.MINUTES);
+        assertThat(stayed(Optional.of(Unit.SECONDS), "Duration", "2700", "45 min")
+                        .rows())
+                .extracting(row -> row.time().length().toMinutes())
+                .containsExactly(45L, 45L);
+        for (String sure : List.of("Duration (seconds)", "Duration in sec")) {
+            LogReading read = stayed(Optional.empty(), sure, "2700");
+            assertThat(read.questions()).isEmpty();
+            assertThat(read.rows().get(0).time().length()).isEqualTo(Duration.ofMinutes(45));
+        }
+        assertThat(stayed(Optional.empty(), "Duration", "45 min", "1h 2m").questions())
+                .isEmpty();
+    }
+
+    @Test
+    void a_log_some_hours_off_is_asked_about_and_its_zone_proposed_until_somebody_says_it_is_right() {
+        String[] rows = {"Ines Carrow;09:01;09:49", "Jory Pell;09:00;09:50", "Jory Pell;08:55;09:20"};
+        LogReading early = read(rows);
+        assertThat(early.questions()).containsExactly(Question.ZONE);
+        assertThat(early.proposed().zone()).isEqualTo(ZoneOffset.ofHours(1));
+        var said = new LogReading.Answers(OSLO, true, Optional.empty(), Optional.empty(), Optional.empty());
+        var lines = List.of(new Line(2, List.of("Ines Carrow", "09:01", "09:49")));
+        assertThat(LogReading.of(List.of("name", "joined", "left"), lines, LESSON, said)
+                        .questions())
+                .isEmpty();
+        assertThat(read("Ines Carrow;10:20;11:30").questions())
+                .as("late and long is no zone")
+                .isEmpty();
+        assertThat(read("Ines Carrow;2026-04-03T07:01Z;2026-04-03T07:49Z").questions())
+                .as("a time that says its zone is not asked about")
+                .isEmpty();
+        assertThat(read("Ines Carrow;08:01;08:49").proposed().zone()).isEqualTo(ZoneId.of("UTC"));
+    }
+
+    @Test
+    void a_persons_times_come_before_those_of_the_meeting_and_a_stay_far_beyond_it_is_doubted() {
+        LogReading log = read(
+                OSLO,
+                Optional.empty(),
+                "Start time;End time;Name;Join time;Leave time",
+                "10:00;10:50;Ines Carrow;10:20;10:40",
+                "10:00;10:50;Jory Pell;08:00;15:00");
+
+        assertThat(log.rows().get(0).time().length()).isEqualTo(Duration.ofMinutes(20));
+        assertThat(log.rows()).hasSize(2);
+        assertThat(log.doubts())
+                .containsExactly(new LogReading.Fault(3, Problem.FAR_BEYOND_THE_LESSON, "Jory Pell: 08:00 to 15:00"));
+    }
+
+    @Test
+    void one_day_that_can_be_read_in_one_way_says_how_all_are_meant() {
+        LogReading log = read(
+                OSLO,
+                Optional.empty(),
+                "name;joined;left",
+                "Ines Carrow;03/04/2026 10:05;03/04/2026 10:50",
+                "Jory Pell;31/03/2026 10:05;31/03/2026 10:50");
+
+        assertThat(log.questions()).isEmpty();
+        assertThat(log.rows()).hasSize(1);
+    }
+
+    /** Every row is taken or told with its line, whatever stands in it. */
+    @Property
+    void every_row_is_taken_or_told(@ForAll("cells") List<List<String>> rows) {
+        var lines = new ArrayList<Line>();
+        rows.forEach(row -> lines.add(new Line(lines.size() + 2, row)));
+        LogReading log = LogReading.of(
+                List.of("name", "joined", "left", "duration"), lines, LESSON, LogReading.Answers.none(OSLO));
+
+        if (!lines.isEmpty()) {
+            assertThat(Stream.concat(
+                            log.rows().stream().map(LogReading.Row::line),
+                            log.faults().stream().map(LogReading.Fault::line)))
+                    .containsExactlyInAnyOrderElementsOf(
+                            lines.stream().map(Line::number).toList());
+        }
+    }
+
+    @Provide
+    Arbitrary<List<List<String>>> cells() {
+        Arbitrary<String> cell = Arbitraries.of(
+                "",
+                "Ines Carrow",
+                "10:05",
+                "10:50 am",
+                "03/04/2026 10:20",
+                "2026-04-03T08:30Z",
+                "45",
+                "2700",
+                "1h",
+                "25:99",
+                "31/31/2026 10:00",
+                "46115.42",
+                "99999999999999999999",
+                "-",
+                "0:45:00");
+        return cell.list().ofMaxSize(5).list().ofMaxSize(6);
+    }
+
     @Test
     void a_time_that_the_clocks_left_out_or_showed_twice_is_told_and_not_guessed() {
         var night = new Span(Instant.parse("2026-10-25T00:00:00Z"), Instant.parse("2026-10-25T02:00:00Z"));
-        var answers = new LogReading.Answers(OSLO, Optional.empty(), Optional.empty());
+        var answers = LogReading.Answers.none(OSLO);
         List<String> heading = List.of("name", "joined", "left");
         LogReading back = LogReading.of(
                 heading,

@@ -23,6 +23,7 @@ import juricast.core.logs.LogReading;
 import juricast.core.logs.Reconciled;
 import juricast.core.roster.RosterReading;
 import juricast.core.time.Span;
+import juricast.core.time.WrittenTimes;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
 import juricast.server.access.Takes;
@@ -90,6 +91,8 @@ class LogController {
      * @param fingerprint names exactly what would be taken; it is sent back to take it
      * @param heading of the columns, and @param columns which of them was read as what
      * @param remembered whether somebody has said so of a log with these columns before
+     * @param likelyZone in which all times would lie in the lesson, and @param likelyUnit of lengths that name none
+     * @param doubts what is taken and deserves a look
      * @param open how many names are not decided yet
      */
     record LogPreview(
@@ -99,10 +102,14 @@ class LogController {
             LogColumns columns,
             boolean remembered,
             Set<LogReading.Question> questions,
+            String likelyZone,
+            LogReading.Unit likelyUnit,
             List<LogName> names,
             int open,
             List<LogFault> wrong,
             int wrongInAll,
+            List<LogFault> doubts,
+            int doubtsInAll,
             List<LogPupil> list) {}
 
     /**
@@ -130,11 +137,12 @@ class LogController {
             HttpServletRequest file,
             @RequestParam(defaultValue = "") String order,
             @RequestParam(defaultValue = "") String zone,
+            @RequestParam(defaultValue = "") String unit,
             @RequestParam(defaultValue = "") String columns,
             @RequestParam(defaultValue = "{}") String decided,
             @AuthenticationPrincipal SignedIn caller)
             throws IOException {
-        return preview(read(allowed(lesson, caller), file, new Said(order, zone, columns, decided)));
+        return preview(read(allowed(lesson, caller), file, new Said(order, zone, unit, columns, decided)));
     }
 
     /** Takes what the preview showed. 409 while anything is open, or if it is something else by now. */
@@ -146,6 +154,7 @@ class LogController {
             HttpServletRequest file,
             @RequestParam(defaultValue = "") String order,
             @RequestParam(defaultValue = "") String zone,
+            @RequestParam(defaultValue = "") String unit,
             @RequestParam(defaultValue = "") String columns,
             @RequestParam(defaultValue = "{}") String decided,
             @RequestParam(defaultValue = "") String fingerprint,
@@ -164,7 +173,7 @@ class LogController {
             throw Problem.refused(
                     "lesson-runs", "This lesson is not over", "Nothing was taken.", "Take its log when it is over.");
         }
-        Read read = read(planned, file, new Said(order, zone, columns, decided));
+        Read read = read(planned, file, new Said(order, zone, unit, columns, decided));
         LogPreview shown = preview(read);
         if (!shown.questions.isEmpty()
                 || shown.open > 0
@@ -215,7 +224,7 @@ class LogController {
     }
 
     /** What a person has said of a log, as it was sent. */
-    private record Said(String order, String zone, String columns, String decided) {}
+    private record Said(String order, String zone, String unit, String columns, String decided) {}
 
     private record Read(
             List<String> heading,
@@ -242,7 +251,11 @@ class LogController {
                         .toList(),
                 planned.time(),
                 new LogReading.Answers(
-                        told, order(said.order), columns(said.columns).or(() -> known)));
+                        told,
+                        !said.zone.isEmpty(),
+                        order(said.order),
+                        unit(said.unit),
+                        columns(said.columns).or(() -> known)));
         List<Member> list = records.of(planned.id()).plan().members().stream()
                 .filter(one -> one.role() != Role.OBSERVER)
                 .toList();
@@ -275,11 +288,19 @@ class LogController {
         }
     }
 
-    private static Optional<LogReading.DateOrder> order(String text) {
+    private static Optional<WrittenTimes.DayOrder> order(String text) {
         try {
-            return text.isEmpty() ? Optional.empty() : Optional.of(LogReading.DateOrder.valueOf(text));
+            return text.isEmpty() ? Optional.empty() : Optional.of(WrittenTimes.DayOrder.valueOf(text));
         } catch (IllegalArgumentException unknown) {
             throw notReadable("order", "DAY_FIRST or MONTH_FIRST");
+        }
+    }
+
+    private static Optional<LogReading.Unit> unit(String text) {
+        try {
+            return text.isEmpty() ? Optional.empty() : Optional.of(LogReading.Unit.valueOf(text));
+        } catch (IllegalArgumentException unknown) {
+            throw notReadable("unit", "MINUTES or SECONDS");
         }
     }
 
@@ -314,14 +335,22 @@ class LogController {
                 read.log.columns(),
                 read.remembered,
                 read.log.questions(),
+                read.log.proposed().zone().getId(),
+                read.log.proposed().unit(),
                 read.reconciled.names().stream().map(LogController::line).toList(),
                 read.reconciled.open().size(),
-                read.log.faults().stream()
-                        .limit(SHOWN)
-                        .map(one -> new LogFault(one.line(), sentence(one)))
-                        .toList(),
+                told(read.log.faults()),
                 read.log.faults().size(),
+                told(read.log.doubts()),
+                read.log.doubts().size(),
                 read.list.stream().map(LogController::pupil).toList());
+    }
+
+    private static List<LogFault> told(List<LogReading.Fault> faults) {
+        return faults.stream()
+                .limit(SHOWN)
+                .map(one -> new LogFault(one.line(), sentence(one)))
+                .toList();
     }
 
     private static LogName line(Reconciled.Name one) {
@@ -357,6 +386,8 @@ class LogController {
             case NOT_A_TIME -> "“%s” is not a time.".formatted(quote);
             case NO_SUCH_TIME -> "Clocks were put forward over this time: %s.".formatted(quote);
             case TIME_WAS_TWICE -> "Clocks were put back, so this time was twice on that day: %s. Which one is not guessed."
+                    .formatted(quote);
+            case FAR_BEYOND_THE_LESSON -> "This goes on for more than an hour beyond the lesson; only what lies in it counts: %s."
                     .formatted(quote);
             case NOT_OF_THIS_LESSON -> "This lies more than an hour before or after the lesson: %s.".formatted(quote);
         };
