@@ -8116,13 +8116,21 @@ export interface components {
             left: number;
             what: string;
         };
+        SchoolOfFiles: {
+            id: string;
+            name: string;
+            /** Format: int32 */
+            users: number;
+        };
         SchoolPreview: {
             classes: string[];
             fingerprint: string;
             joins: string[];
             leaves: string[];
+            moved: string[];
             pupils: string[];
             renamed: string[];
+            schools: components["schemas"]["SchoolOfFiles"][];
             wrong: components["schemas"]["WrongEntry"][];
             /** Format: int32 */
             wrongInAll: number;
@@ -16535,7 +16543,9 @@ export interface operations {
     };
     write_2: {
         parameters: {
-            query?: never;
+            query?: {
+                version?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -16557,6 +16567,7 @@ export interface operations {
         parameters: {
             query?: {
                 fingerprint?: string;
+                school?: string;
             };
             header?: never;
             path?: never;
@@ -16577,7 +16588,9 @@ export interface operations {
     };
     preview_1: {
         parameters: {
-            query?: never;
+            query?: {
+                school?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;

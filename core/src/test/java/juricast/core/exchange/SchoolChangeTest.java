@@ -2,11 +2,13 @@ package juricast.core.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import juricast.core.exchange.SchoolChange.Known;
@@ -54,8 +56,14 @@ class SchoolChangeTest {
         return new SchoolFiles.Table(Arrays.asList(heading.split(",")), lines);
     }
 
+    private static final LocalDate TODAY = LocalDate.parse("2026-09-14");
+
+    private SchoolFiles files() {
+        return SchoolFiles.of(tables, TODAY, Optional.empty());
+    }
+
     private SchoolChange change() {
-        return SchoolChange.between(SchoolFiles.of(tables), List.of(INES, JORY, ORLA), List.of(TIDES));
+        return SchoolChange.between(files(), List.of(INES, JORY, ORLA), List.of(TIDES));
     }
 
     @Test
@@ -71,8 +79,8 @@ class SchoolChangeTest {
                 .as("one new pupil in two classes is one pupil")
                 .containsExactly("Tidal Navigation 8: Nial Quist", "Net Making: Nial Quist");
         assertThat(change.leaves()).extracting(SchoolChange.Leave::name).containsExactly("Jory Pell");
-        assertThat(change.faults()).isEmpty();
-        assertThat(SchoolFiles.of(tables).others()).isEqualTo(1);
+        assertThat(change.faults())
+                .containsExactly(new SchoolFiles.Fault("users.csv", 0, Problem.NOT_FOR_CLASSES, "1"));
     }
 
     @Test
@@ -123,8 +131,7 @@ class SchoolChangeTest {
         tables.put(
                 "enrollments.csv",
                 table("classSourcedId,userSourcedId,role,primary", "c1,u1,student,false", "c2,u3,teacher,true"));
-        SchoolChange change =
-                SchoolChange.between(SchoolFiles.of(tables), List.of(INES, JORY, ORLA, other), List.of(TIDES));
+        SchoolChange change = SchoolChange.between(files(), List.of(INES, JORY, ORLA, other), List.of(TIDES));
         assertThat(change.leaves()).isEmpty();
         assertThat(change.faults())
                 .extracting(SchoolFiles.Fault::problem)
@@ -145,7 +152,7 @@ class SchoolChangeTest {
                         "u7,,,No,Role"));
         tables.remove("classes.csv");
         tables.put("enrollments.csv", table("userSourcedId,role", "u1,student"));
-        SchoolFiles files = SchoolFiles.of(tables);
+        SchoolFiles files = files();
         assertThat(files.users()).hasSize(1);
         assertThat(files.faults())
                 .extracting(one -> one.file() + " " + one.line() + " " + one.problem())
@@ -160,6 +167,100 @@ class SchoolChangeTest {
     }
 
     @Test
+    void of_a_delta_only_what_it_says_changes_and_ids_of_an_earlier_file_are_known() {
+        var ines = new Known(INES.id(), INES.name(), "", INES.year(), true, Set.of("u1"));
+        var tides = new KnownClass(TIDES.id(), TIDES.title(), TIDES.pupils(), TIDES.adults(), Set.of("c1"));
+        tables.clear();
+        tables.put("manifest.csv", table("propertyName,value", "file.enrollments,delta", "file.users,delta"));
+        tables.put("users.csv", table("sourcedId,role,givenName,familyName,grades", "u1,student,Inès,Carrow-Holt,09"));
+        tables.put("classes.csv", table("sourcedId,title"));
+        tables.put(
+                "enrollments.csv",
+                table(
+                        "sourcedId,status,classSourcedId,userSourcedId,role",
+                        "e1,tobedeleted,c1,u1,student",
+                        "e2,active,c1,nobody,student",
+                        "e3,active,nowhere,u1,student"));
+        SchoolChange change = SchoolChange.between(files(), List.of(ines, JORY, ORLA), List.of(tides));
+
+        assertThat(change.leaves())
+                .extracting(SchoolChange.Leave::name)
+                .as("and Jory, of whom it says nothing, stays")
+                .containsExactly("Ines Carrow");
+        assertThat(change.pupils())
+                .as("a pupil of a new name and year is the same one")
+                .isEmpty();
+        assertThat(change.renamed()).extracting(SchoolChange.Rename::to).containsExactly("Inès Carrow-Holt");
+        assertThat(change.moved()).extracting(SchoolChange.Move::year).containsExactly(9);
+        assertThat(change.faults())
+                .extracting(one -> one.line() + " " + one.problem())
+                .containsExactlyInAnyOrder("3 NO_SUCH_USER", "4 NO_SUCH_CLASS");
+    }
+
+    @Test
+    void ids_of_the_file_are_kept_for_the_next_one() {
+        assertThat(change().met()).extracting(SchoolChange.Ids::inFile).containsExactly("u1", "u3", "c1");
+    }
+
+    @Test
+    void enrolments_that_are_over_or_have_not_begun_are_none_and_told() {
+        tables.put(
+                "enrollments.csv",
+                table(
+                        "sourcedId,classSourcedId,userSourcedId,role,beginDate,endDate",
+                        "e1,c1,u1,student,2026-08-20,",
+                        "e2,c1,u2,student,,2026-09-13",
+                        "e3,c1,u2,student,2026-10-01,",
+                        "e4,c1,u3,teacher,,2026-09-14"));
+        SchoolChange change = change();
+
+        assertThat(change.joins()).isEmpty();
+        assertThat(change.faults()).extracting(SchoolFiles.Fault::problem).contains(Problem.NOT_BEGUN, Problem.ENDED);
+    }
+
+    @Test
+    void of_several_schools_one_has_to_be_said_and_what_is_of_others_is_counted() {
+        tables.put(
+                "orgs.csv", table("sourcedId,name,type", "s,Halvorn Reach,school", "x,Other,school", "d,All,district"));
+        tables.put("demographics.csv", table("sourcedId"));
+        tables.put(
+                "users.csv",
+                table(
+                        "sourcedId,orgSourcedIds,role,givenName,familyName,email",
+                        "u1,s,student,Ines,Carrow,i@x.example",
+                        "u2,x,student,Else,Where,",
+                        "u3,,teacher,Orla,Venn,"));
+        SchoolFiles open = files();
+        assertThat(open.schools())
+                .extracting(one -> one.name() + " " + one.users())
+                .containsExactly("Halvorn Reach 1", "Other 1");
+        assertThat(open.users()).isEmpty();
+
+        SchoolFiles said = SchoolFiles.of(tables, TODAY, Optional.of("s"));
+        assertThat(said.users()).extracting(SchoolFiles.User::id).containsExactly("u1", "u3");
+        assertThat(said.faults())
+                .contains(
+                        new SchoolFiles.Fault("demographics.csv", 0, Problem.FILE_NOT_READ, "demographics.csv"),
+                        new SchoolFiles.Fault("users.csv", 0, Problem.COLUMNS_NOT_READ, "email"),
+                        new SchoolFiles.Fault("", 0, Problem.OF_ANOTHER_SCHOOL, "3"));
+    }
+
+    @Test
+    void a_namesake_of_another_year_is_told_and_no_second_pupil_is_made() {
+        tables.put(
+                "users.csv",
+                table(
+                        "sourcedId,role,givenName,familyName,grades",
+                        "u1,student,Jory,Pell,09",
+                        "u3,teacher,Orla,Venn,"));
+        SchoolChange change = change();
+
+        assertThat(change.pupils()).isEmpty();
+        assertThat(change.leaves()).isEmpty();
+        assertThat(change.faults()).extracting(SchoolFiles.Fault::problem).contains(Problem.OTHER_YEAR_OF_THAT_NAME);
+    }
+
+    @Test
     void the_subject_of_a_class_is_the_first_that_the_file_names() {
         tables.put(
                 "classes.csv",
@@ -169,8 +270,6 @@ class SchoolChangeTest {
                                 new Line(2, List.of("c1", "Tidal Navigation 8", "Navigation, Physics")),
                                 new Line(3, List.of("c2", "Net Making", "")),
                                 new Line(4, List.of("c3", "Long", "x".repeat(200))))));
-        assertThat(SchoolFiles.of(tables).classes())
-                .extracting(SchoolFiles.Group::subject)
-                .containsExactly("Navigation", "", "");
+        assertThat(files().classes()).extracting(SchoolFiles.Group::subject).containsExactly("Navigation", "", "");
     }
 }

@@ -5,6 +5,7 @@ import static juricast.server.access.Position.LEAD;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.util.List;
+import java.util.Optional;
 import juricast.core.exchange.SchoolChange;
 import juricast.core.exchange.SchoolFiles;
 import juricast.server.access.For;
@@ -37,44 +38,60 @@ class SchoolFilesController {
      *
      * @param fingerprint names exactly this change; it is sent back to carry it out
      * @param classes new classes, with who is in each already known class: sentences
+     * @param schools in the files, if somebody has to say first which one is meant
      * @param wrong what is not taken, with file and line; the first of them
      */
     record SchoolPreview(
             String fingerprint,
             List<String> pupils,
             List<String> renamed,
+            List<String> moved,
             List<String> classes,
             List<String> joins,
             List<String> leaves,
+            List<SchoolOfFiles> schools,
             List<WrongEntry> wrong,
             int wrongInAll) {}
+
+    /** @param users how many of the files' users belong to it */
+    record SchoolOfFiles(String id, String name, int users) {}
 
     record WrongEntry(String file, int line, String message) {}
 
     @GetMapping(produces = "application/zip")
     @Noted(value = "the whole school, as files", takenAway = true)
     @For(LEAD)
-    ResponseEntity<byte[]> write() {
+    ResponseEntity<byte[]> write(@RequestParam(defaultValue = "1.1") String version) {
+        SchoolZip.Version wanted = SchoolZip.Version.of(version)
+                .orElseThrow(() -> Problem.notReadable(
+                        "There is no such version",
+                        "Nothing was written.",
+                        "Ask for 1.1 or 1.2.",
+                        List.of(new Problem.Wrong("version", "1.1 or 1.2"))));
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"school.zip\"")
-                .body(sheets.write());
+                .body(sheets.write(wanted));
     }
 
     @PostMapping(path = "/preview", consumes = MediaType.ALL_VALUE)
     @Takes(MOST_BYTES + Takes.SLACK)
     @For(LEAD)
-    SchoolPreview preview(HttpServletRequest file) throws IOException {
-        return preview(exchange.compare(bytes(file)));
+    SchoolPreview preview(HttpServletRequest file, @RequestParam(defaultValue = "") String school) throws IOException {
+        return preview(exchange.compare(bytes(file), said(school)));
     }
 
     /** Carries out what the preview showed. 409 if the school or the file is not as it was then. */
     @PostMapping(consumes = MediaType.ALL_VALUE)
     @Takes(MOST_BYTES + Takes.SLACK)
     @For(LEAD)
-    SchoolPreview take(HttpServletRequest file, @RequestParam(defaultValue = "") String fingerprint)
+    SchoolPreview take(
+            HttpServletRequest file,
+            @RequestParam(defaultValue = "") String fingerprint,
+            @RequestParam(defaultValue = "") String school)
             throws IOException {
-        SchoolChange change = exchange.compare(bytes(file));
-        SchoolPreview shown = preview(change);
+        SchoolExchange.Compared compared = exchange.compare(bytes(file), said(school));
+        SchoolChange change = compared.change();
+        SchoolPreview shown = preview(compared);
         if (!shown.fingerprint.equals(fingerprint)) {
             throw Problem.refused(
                     "changed-meanwhile",
@@ -90,6 +107,10 @@ class SchoolFilesController {
         return shown;
     }
 
+    private static Optional<String> said(String school) {
+        return Optional.of(school).filter(one -> !one.isEmpty());
+    }
+
     private static byte[] bytes(HttpServletRequest file) throws IOException {
         byte[] bytes = file.getInputStream().readNBytes(MOST_BYTES + 1);
         if (bytes.length > MOST_BYTES) {
@@ -102,12 +123,16 @@ class SchoolFilesController {
         return bytes;
     }
 
-    private static SchoolPreview preview(SchoolChange change) {
+    private static SchoolPreview preview(SchoolExchange.Compared compared) {
+        SchoolChange change = compared.change();
         return new SchoolPreview(
                 Ids.hash(change.toString()),
                 change.pupils().stream().map(SchoolFiles.User::name).toList(),
                 change.renamed().stream()
                         .map(one -> "%s becomes %s".formatted(one.from(), one.to()))
+                        .toList(),
+                change.moved().stream()
+                        .map(one -> "%s: year %d".formatted(one.name(), one.year()))
                         .toList(),
                 change.classes().stream().map(one -> one.group().title()).toList(),
                 change.joins().stream()
@@ -116,6 +141,9 @@ class SchoolFilesController {
                         .toList(),
                 change.leaves().stream()
                         .map(one -> "%s: %s".formatted(one.title(), one.name()))
+                        .toList(),
+                compared.schools().stream()
+                        .map(one -> new SchoolOfFiles(one.id(), one.name(), one.users()))
                         .toList(),
                 change.faults().stream()
                         .limit(SHOWN)
@@ -141,6 +169,16 @@ class SchoolFilesController {
                     .formatted(quote);
             case ADULT_NOT_KNOWN -> "“%s” is an adult whom the school does not know. Add them under People first."
                     .formatted(quote);
+            case OTHER_YEAR_OF_THAT_NAME -> "The school has “%s” in another year. Nobody was made: give the number (identifier), or mend the year first."
+                    .formatted(quote);
+            case NOT_FOR_CLASSES -> "%s users are neither pupils nor teaching adults, and are left out."
+                    .formatted(quote);
+            case OF_ANOTHER_SCHOOL -> "%s rows are of another school, and are left out.".formatted(quote);
+            case ENDED -> "%s enrolments are over.".formatted(quote);
+            case NOT_BEGUN -> "This enrolment begins on %s; take the files again then.".formatted(quote);
+            case NOT_A_DAY -> "“%s” are not days; the enrolment is taken as one that is on.".formatted(quote);
+            case FILE_NOT_READ -> "This table is not read: nothing of it is kept here.";
+            case COLUMNS_NOT_READ -> "Of people these are not kept here: %s.".formatted(quote);
             case CLASS_WITHOUT_LEAD -> "“%s” would have no adult who leads it.".formatted(quote);
         };
     }

@@ -1,11 +1,14 @@
 package juricast.server.exchange;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
-import java.util.stream.IntStream;
+import java.util.UUID;
+import java.util.stream.Stream;
 import juricast.core.identity.Member;
 import juricast.core.identity.Role;
 import juricast.core.timetable.SchoolCalendar;
@@ -14,12 +17,12 @@ import juricast.server.classes.Calendar;
 import juricast.server.classes.Classes;
 import juricast.server.data.School;
 import juricast.server.people.People;
+import juricast.server.record.SchoolSignature;
 import org.springframework.stereotype.Component;
 
-/** The school as files: the six core tables of version 1.1 of the exchange format, one method for each. */
+/** The school as files: the core tables of the exchange format in its two versions, one method for each. */
 @Component
 class SchoolSheets {
-    private static final String ORG = "school";
     private static final List<String> ROW = List.of("sourcedId", "status", "dateLastModified");
     private static final List<String> SESSION =
             List.of("title", "type", "startDate", "endDate", "parentSourcedId", "schoolYear");
@@ -54,6 +57,31 @@ class SchoolSheets {
             "agentSourcedIds",
             "grades",
             "password");
+    /** Of the later version, where roles stand in a table of their own. */
+    private static final List<String> USER_OF_SECOND = List.of(
+            "enabledUser",
+            "username",
+            "userIds",
+            "givenName",
+            "familyName",
+            "middleName",
+            "identifier",
+            "email",
+            "sms",
+            "phone",
+            "agentSourcedIds",
+            "grades",
+            "password",
+            "userMasterIdentifier",
+            "resourceSourcedIds",
+            "preferredGivenName",
+            "preferredMiddleName",
+            "preferredFamilyName",
+            "primaryOrgSourcedId",
+            "pronouns");
+
+    private static final List<String> ROLE = List.of(
+            "userSourcedId", "roleType", "role", "beginDate", "endDate", "orgSourcedId", "userProfileSourcedId");
     private static final List<String> ENROLLMENT =
             List.of("classSourcedId", "schoolSourcedId", "userSourcedId", "role", "primary", "beginDate", "endDate");
 
@@ -61,9 +89,12 @@ class SchoolSheets {
     private final Classes classes;
     private final Calendar calendar;
     private final School school;
+    private final SchoolSignature signature;
     private final Clock clock;
 
-    SchoolSheets(People people, Classes classes, Calendar calendar, School school, Clock clock) {
+    SchoolSheets(
+            People people, Classes classes, Calendar calendar, School school, SchoolSignature signature, Clock clock) {
+        this.signature = signature;
         this.people = people;
         this.classes = classes;
         this.calendar = calendar;
@@ -71,44 +102,57 @@ class SchoolSheets {
         this.clock = clock;
     }
 
-    byte[] write() {
+    byte[] write(SchoolZip.Version version) {
         Instant now = clock.instant();
         List<SchoolCalendar.Days> terms = terms();
         List<Classes.SchoolClass> all = classes.all();
         String name = school.identity().map(School.Identity::name).orElse("School");
-        return SchoolZip.write(
-                List.of(
-                        sheet("academicSessions", SESSION, sessions(terms)),
-                        sheet("orgs", ORGS, List.of(row(ORG, name, "school", "", ""))),
-                        sheet("courses", COURSE, courses(all)),
-                        sheet("classes", CLASS, groups(all, terms.size())),
-                        sheet("users", USER, users()),
-                        sheet("enrollments", ENROLLMENT, enrollments(all, now))),
-                name);
+        String org = id("school");
+        var sheets = new ArrayList<>(List.of(
+                sheet("academicSessions", SESSION, sessions(terms)),
+                sheet("orgs", ORGS, List.of(row(org, name, "school", "", ""))),
+                sheet("courses", COURSE, courses(all, org)),
+                sheet("classes", CLASS, groups(all, terms, org))));
+        if (version == SchoolZip.Version.FIRST) {
+            sheets.add(sheet("users", USER, users(org)));
+        } else {
+            sheets.add(sheet("users", USER_OF_SECOND, usersOfSecond(org)));
+            sheets.add(sheet("roles", ROLE, roles(org)));
+        }
+        sheets.add(sheet("enrollments", ENROLLMENT, enrollments(all, now, org)));
+        return SchoolZip.write(version, sheets, name);
     }
 
-    private static List<List<String>> sessions(List<SchoolCalendar.Days> terms) {
-        return IntStream.range(0, terms.size())
-                .mapToObj(n -> row(
-                        term(n),
-                        terms.get(n).name(),
+    /** An id that is this school's own and always the same: whoever puts the files of two schools together has both. */
+    private String id(String of) {
+        byte[] key = signature.publicKey();
+        byte[] name = of.getBytes(StandardCharsets.UTF_8);
+        byte[] both = Arrays.copyOf(key, key.length + name.length);
+        System.arraycopy(name, 0, both, key.length, name.length);
+        return UUID.nameUUIDFromBytes(both).toString();
+    }
+
+    private List<List<String>> sessions(List<SchoolCalendar.Days> terms) {
+        return terms.stream()
+                .map(one -> row(
+                        term(one),
+                        one.name(),
                         "term",
-                        terms.get(n).first().toString(),
-                        terms.get(n).last().toString(),
+                        one.first().toString(),
+                        one.last().toString(),
                         "",
-                        schoolYear(terms.get(n).first())))
+                        schoolYear(one.first())))
                 .toList();
     }
 
-    private static List<List<String>> courses(List<Classes.SchoolClass> all) {
+    private static List<List<String>> courses(List<Classes.SchoolClass> all, String org) {
         return all.stream()
-                .map(one -> row(course(one), "", one.title(), "", grade(one.year()), ORG, "", ""))
+                .map(one -> row(course(one), "", one.title(), "", grade(one.year()), org, "", ""))
                 .toList();
     }
 
-    private static List<List<String>> groups(List<Classes.SchoolClass> all, int terms) {
-        String every = String.join(
-                ",", IntStream.range(0, terms).mapToObj(SchoolSheets::term).toList());
+    private List<List<String>> groups(List<Classes.SchoolClass> all, List<SchoolCalendar.Days> terms, String org) {
+        String every = String.join(",", terms.stream().map(this::term).toList());
         return all.stream()
                 .map(one -> row(
                         one.id().value(),
@@ -118,7 +162,7 @@ class SchoolSheets {
                         "",
                         "scheduled",
                         "",
-                        ORG,
+                        org,
                         every,
                         one.subject(),
                         "",
@@ -126,24 +170,45 @@ class SchoolSheets {
                 .toList();
     }
 
-    private List<List<String>> users() {
-        var rows = new ArrayList<List<String>>();
-        for (Position position : Position.values()) {
-            for (People.Person one : people.inPosition(position)) {
-                int cut = one.name().lastIndexOf(' ');
-                rows.add(row(
+    private static String role(Position position) {
+        return switch (position) {
+            case PUPIL -> "student";
+            case TEACHER -> "teacher";
+            case LEAD -> "administrator";
+        };
+    }
+
+    private List<People.Person> everybody() {
+        return Stream.of(Position.values())
+                .flatMap(position -> people.inPosition(position).stream())
+                .toList();
+    }
+
+    private static String username(People.Person one) {
+        return one.signIn().isEmpty() ? one.id().value() : one.signIn();
+    }
+
+    private static String givenName(People.Person one) {
+        int cut = one.name().lastIndexOf(' ');
+        return cut < 0 ? one.name() : one.name().substring(0, cut);
+    }
+
+    private static String familyName(People.Person one) {
+        int cut = one.name().lastIndexOf(' ');
+        return cut < 0 ? "" : one.name().substring(cut + 1);
+    }
+
+    private List<List<String>> users(String org) {
+        return everybody().stream()
+                .map(one -> row(
                         one.id().value(),
                         "true",
-                        ORG,
-                        switch (position) {
-                            case PUPIL -> "student";
-                            case TEACHER -> "teacher";
-                            case LEAD -> "administrator";
-                        },
-                        one.signIn().isEmpty() ? one.id().value() : one.signIn(),
+                        org,
+                        role(one.position()),
+                        username(one),
                         "",
-                        cut < 0 ? one.name() : one.name().substring(0, cut),
-                        cut < 0 ? "" : one.name().substring(cut + 1),
+                        givenName(one),
+                        familyName(one),
                         "",
                         one.number(),
                         "",
@@ -151,24 +216,63 @@ class SchoolSheets {
                         "",
                         "",
                         grade(one.year()),
-                        ""));
-            }
-        }
-        return rows;
-    }
-
-    private List<List<String>> enrollments(List<Classes.SchoolClass> all, Instant now) {
-        return all.stream()
-                .flatMap(one -> classes.members(one.id(), now).stream().map(member -> enrollment(one, member)))
+                        ""))
                 .toList();
     }
 
-    private static List<String> enrollment(Classes.SchoolClass of, Member member) {
+    private List<List<String>> usersOfSecond(String org) {
+        return everybody().stream()
+                .map(one -> row(
+                        one.id().value(),
+                        "true",
+                        username(one),
+                        "",
+                        givenName(one),
+                        familyName(one),
+                        "",
+                        one.number(),
+                        "",
+                        "",
+                        "",
+                        "",
+                        grade(one.year()),
+                        "",
+                        "",
+                        "",
+                        "",
+                        "",
+                        "",
+                        org,
+                        ""))
+                .toList();
+    }
+
+    private List<List<String>> roles(String org) {
+        return everybody().stream()
+                .map(one -> row(
+                        one.id().value() + "-role",
+                        one.id().value(),
+                        "primary",
+                        one.position() == Position.LEAD ? "siteAdministrator" : role(one.position()),
+                        "",
+                        "",
+                        org,
+                        ""))
+                .toList();
+    }
+
+    private List<List<String>> enrollments(List<Classes.SchoolClass> all, Instant now, String org) {
+        return all.stream()
+                .flatMap(one -> classes.members(one.id(), now).stream().map(member -> enrollment(one, member, org)))
+                .toList();
+    }
+
+    private static List<String> enrollment(Classes.SchoolClass of, Member member, String org) {
         boolean teaches = member.role().isAdultInCharge();
         return row(
                 of.id().value() + "-" + member.person().value(),
                 of.id().value(),
-                ORG,
+                org,
                 member.person().value(),
                 teaches ? "teacher" : "student",
                 teaches ? Boolean.toString(member.role() == Role.LEAD_ADULT) : "",
@@ -190,8 +294,8 @@ class SchoolSheets {
                 "The school year", first, first.plusYears(1).minusDays(1)));
     }
 
-    private static String term(int n) {
-        return "term-" + (n + 1);
+    private String term(SchoolCalendar.Days term) {
+        return id("term " + term.first() + " " + term.name());
     }
 
     /** The year in which the school year ends, as the binding has it. */

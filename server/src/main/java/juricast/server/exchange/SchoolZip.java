@@ -9,7 +9,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
@@ -20,12 +22,30 @@ import juricast.server.problems.Problem;
 
 /** The archive that the OneRoster CSV binding asks for: its tables, and a manifest that says which there are. */
 final class SchoolZip {
-    /** What is read of an archive; all else in it stays unread. */
-    private static final Set<String> READ = Set.of("users.csv", "roles.csv", "classes.csv", "enrollments.csv");
     /** Bytes of one table, unpacked: nobody fills the memory with a small archive of nothing. */
     private static final int MOST_BYTES = 20_000_000;
 
+    private static final Set<String> NEEDED = Set.of("users.csv", "classes.csv", "enrollments.csv");
+
     private SchoolZip() {}
+
+    /** Of the binding. */
+    enum Version {
+        FIRST("1.1", ALL),
+        SECOND("1.2", ALL_OF_SECOND);
+
+        private final String number;
+        private final List<String> tables;
+
+        Version(String number, List<String> tables) {
+            this.number = number;
+            this.tables = tables;
+        }
+
+        static Optional<Version> of(String number) {
+            return Stream.of(values()).filter(one -> one.number.equals(number)).findFirst();
+        }
+    }
 
     /** 400 if it is no archive, or too large. */
     static Map<String, SchoolFiles.Table> read(byte[] bytes) {
@@ -33,7 +53,11 @@ final class SchoolZip {
         try (var zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
             for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
                 String name = entry.getName().replaceFirst(".*/", "").toLowerCase(Locale.ROOT);
-                if (!READ.contains(name)) {
+                if (entry.isDirectory()) {
+                    continue;
+                }
+                if (!SchoolFiles.READ.contains(name)) {
+                    tables.put(name, new SchoolFiles.Table(List.of(), List.of()));
                     continue;
                 }
                 byte[] table = zip.readNBytes(MOST_BYTES + 1);
@@ -45,7 +69,7 @@ final class SchoolZip {
         } catch (IOException | IllegalArgumentException broken) {
             throw unreadable("It is no archive, or a damaged one.");
         }
-        if (tables.isEmpty()) {
+        if (tables.keySet().stream().noneMatch(NEEDED::contains)) {
             throw unreadable("None of users.csv, classes.csv and enrollments.csv is in it.");
         }
         return tables;
@@ -73,18 +97,24 @@ final class SchoolZip {
     /** One table to write. */
     record Sheet(String name, List<String> heading, List<List<String>> rows) {}
 
-    /** Writes tables with the manifest of version 1.1, all of them in bulk. */
-    static byte[] write(List<Sheet> sheets, String system) {
+    /** Writes tables with the manifest of a version, all of them in bulk. Ids are written as they are: programs read them. */
+    static byte[] write(Version version, List<Sheet> sheets, String system) {
         var out = new ByteArrayOutputStream();
         try (var zip = new ZipOutputStream(out)) {
-            put(zip, "manifest.csv", manifest(sheets, system));
+            put(zip, "manifest.csv", manifest(version, sheets, system));
             for (Sheet sheet : sheets) {
-                put(zip, sheet.name + ".csv", TableFile.write(sheet.heading, sheet.rows));
+                put(zip, sheet.name + ".csv", TableFile.write(sheet.heading, sheet.rows, SchoolZip::isForPrograms));
             }
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }
         return out.toByteArray();
+    }
+
+    private static boolean isForPrograms(String column) {
+        return column.toLowerCase(Locale.ROOT).contains("sourcedid")
+                || column.equals("identifier")
+                || column.equals("username");
     }
 
     private static void put(ZipOutputStream zip, String name, byte[] bytes) throws IOException {
@@ -111,12 +141,35 @@ final class SchoolZip {
             "results",
             "users");
 
-    private static byte[] manifest(List<Sheet> sheets, String system) {
+    private static final List<String> ALL_OF_SECOND = List.of(
+            "academicSessions",
+            "categories",
+            "classes",
+            "classResources",
+            "courses",
+            "courseResources",
+            "demographics",
+            "enrollments",
+            "lineItemLearningObjectiveIds",
+            "lineItems",
+            "lineItemScoreScales",
+            "orgs",
+            "resources",
+            "resultLearningObjectiveIds",
+            "results",
+            "resultScoreScales",
+            "roles",
+            "scoreScales",
+            "userProfiles",
+            "userResources",
+            "users");
+
+    private static byte[] manifest(Version version, List<Sheet> sheets, String system) {
         var rows = new java.util.ArrayList<List<String>>();
         rows.add(List.of("manifest.version", "1.0"));
-        rows.add(List.of("oneroster.version", "1.1"));
+        rows.add(List.of("oneroster.version", version.number));
         Set<String> written = sheets.stream().map(Sheet::name).collect(java.util.stream.Collectors.toSet());
-        ALL.forEach(name -> rows.add(List.of("file." + name, written.contains(name) ? "bulk" : "absent")));
+        version.tables.forEach(name -> rows.add(List.of("file." + name, written.contains(name) ? "bulk" : "absent")));
         rows.add(List.of("source.systemName", "Juricast"));
         rows.add(List.of("source.systemCode", system));
         return TableFile.write(List.of("propertyName", "value"), rows);

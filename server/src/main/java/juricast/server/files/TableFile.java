@@ -11,7 +11,9 @@ import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import juricast.server.problems.Problem;
 import org.apache.commons.csv.CSVException;
 import org.apache.commons.csv.CSVFormat;
@@ -76,13 +78,24 @@ public record TableFile(List<String> heading, List<Line> lines, String encoding,
 
     /** Writes a table. Cells that a spreadsheet would take for a formula begin with an apostrophe. */
     public static byte[] write(List<String> heading, List<List<String>> rows) {
+        return write(heading, rows, column -> false);
+    }
+
+    /** @param exact by its heading: a column that only programs read, whose cells are written as they are */
+    public static byte[] write(List<String> heading, List<List<String>> rows, Predicate<String> exact) {
+        boolean[] asItIs = new boolean[heading.size()];
+        for (int i = 0; i < asItIs.length; i++) {
+            asItIs[i] = exact.test(heading.get(i));
+        }
         var out = new StringWriter();
         // The mark at the beginning tells spreadsheets that it is UTF-8.
         out.write('\uFEFF');
         try (var csv = CSVFormat.RFC4180.print(out)) {
             csv.printRecord(heading);
             for (List<String> row : rows) {
-                csv.printRecord(row.stream().map(TableFile::harmless).toList());
+                csv.printRecord(IntStream.range(0, row.size())
+                        .mapToObj(i -> i < asItIs.length && asItIs[i] ? row.get(i) : harmless(row.get(i)))
+                        .toList());
             }
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
