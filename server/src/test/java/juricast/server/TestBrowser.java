@@ -7,6 +7,7 @@ import java.net.HttpCookie;
 import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
+import java.net.http.HttpHeaders;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
@@ -51,7 +52,12 @@ public final class TestBrowser {
     }
 
     /** An answer. @param view where the page is that an order was given from; empty if it was none */
-    public record Answer(int status, String text, Supplier<JsonNode> view) {
+    public record Answer(int status, String text, Supplier<JsonNode> view, HttpHeaders headers) {
+        /** A header, empty if there is none. */
+        public String header(String name) {
+            return headers.firstValue(name).orElse("");
+        }
+
         /** What came; after an order in a lesson, the desk or the seat as it is now, as the page would be told by its stream. */
         public JsonNode json() {
             JsonNode came = JSON.readTree(text);
@@ -74,6 +80,20 @@ public final class TestBrowser {
 
     public Answer get(String path) {
         return send("GET", path, null, "application/json");
+    }
+
+    /** The same with a header besides. */
+    public Answer get(String path, String header, String value) {
+        return send(request("GET", path, null, "application/json")
+                .header(header, value)
+                .build());
+    }
+
+    /** Changes something that is as it was when this tag was given. */
+    public Answer put(String path, String tag, String body) {
+        return send(request("PUT", path, body, "application/json")
+                .header("If-Match", tag)
+                .build());
     }
 
     public Answer post(String path, String body) {
@@ -174,7 +194,7 @@ public final class TestBrowser {
     private Answer send(HttpRequest request) {
         try {
             HttpResponse<String> answer = client.send(request, HttpResponse.BodyHandlers.ofString());
-            return new Answer(answer.statusCode(), answer.body(), viewBehind(request.uri()));
+            return new Answer(answer.statusCode(), answer.body(), viewBehind(request.uri()), answer.headers());
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);
         } catch (InterruptedException stopped) {

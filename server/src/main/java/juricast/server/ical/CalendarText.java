@@ -17,6 +17,7 @@ import java.util.Locale;
 public record CalendarText(List<Line> lines, boolean isGuessed) {
     private static final Charset WESTERN = Charset.forName("windows-1252");
     private static final int LOOKED_AT = 200;
+    private static final int LONGEST = 75;
 
     /** @param number of the first of the lines it was folded into, from 1 */
     public record Line(int number, String text) {
@@ -27,6 +28,26 @@ public record CalendarText(List<Line> lines, boolean isGuessed) {
         public boolean ends(String block) {
             return text.strip().equalsIgnoreCase("END:" + block);
         }
+    }
+
+    /** Folds lines so that none is longer than 75 octets (section 3.1), and cuts no letter. */
+    public static String folded(String text) {
+        var all = new StringBuilder(text.length() + text.length() / 20);
+        for (String line : text.split("\r?\n")) {
+            int octets = 0;
+            for (int at = 0; at < line.length(); at = line.offsetByCodePoints(at, 1)) {
+                String letter = Character.toString(line.codePointAt(at));
+                int more = letter.getBytes(StandardCharsets.UTF_8).length;
+                if (octets + more > LONGEST) {
+                    all.append("\r\n ");
+                    octets = 1;
+                }
+                all.append(letter);
+                octets += more;
+            }
+            all.append("\r\n");
+        }
+        return all.toString();
     }
 
     /** Whether a file is meant as a calendar. */

@@ -13,6 +13,7 @@ import juricast.server.access.SignedIn;
 import juricast.server.classes.AccessToClasses;
 import juricast.server.classes.Reading;
 import juricast.server.data.Addresses;
+import juricast.server.data.Ids;
 import juricast.server.tell.Feeds.Feed;
 import juricast.server.tell.Feeds.Kind;
 import org.springframework.http.CacheControl;
@@ -75,13 +76,19 @@ class FeedController {
     ResponseEntity<String> feed(@PathVariable String token) {
         Instant now = clock.instant();
         return feeds.read(token, now)
-                .map(feed -> ResponseEntity.ok()
-                        .cacheControl(CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate())
-                        .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
-                        .body(feeds.calendar(feed, now)))
+                .map(feed -> calendar(feeds.calendar(feed, now)))
                 .orElseGet(() -> ResponseEntity.status(HttpStatus.GONE)
                         .contentType(MediaType.parseMediaType("text/plain;charset=UTF-8"))
                         .body("This calendar has another address now. Its owner finds it in Juricast."));
+    }
+
+    /** A program that has it already, as its tag says, is not sent it again. */
+    private static ResponseEntity<String> calendar(String text) {
+        return ResponseEntity.ok()
+                .eTag('"' + Ids.hash(text) + '"')
+                .cacheControl(CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate())
+                .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
+                .body(text);
     }
 
     private FeedAddress address(Feed feed) {

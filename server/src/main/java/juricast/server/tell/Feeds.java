@@ -18,11 +18,14 @@ import juricast.core.time.Span;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
 import juricast.server.data.School;
+import juricast.server.ical.CalendarText;
 import net.fortuna.ical4j.data.CalendarOutputter;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VEvent;
+import net.fortuna.ical4j.model.parameter.Value;
 import net.fortuna.ical4j.model.property.Description;
 import net.fortuna.ical4j.model.property.DtStamp;
+import net.fortuna.ical4j.model.property.LastModified;
 import net.fortuna.ical4j.model.property.ProdId;
 import net.fortuna.ical4j.model.property.Sequence;
 import net.fortuna.ical4j.model.property.Status;
@@ -38,6 +41,9 @@ import org.springframework.stereotype.Component;
 @Component
 class Feeds {
     private static final Duration PAST = Duration.ofDays(31);
+    /** Lines are folded afterwards, by octets; the library counts letters. */
+    private static final int UNFOLDED = 100_000;
+
     private static final Duration AHEAD = Duration.ofDays(400);
 
     private final Database database;
@@ -107,7 +113,8 @@ class Feeds {
                 .optional());
     }
 
-    private record Entry(LessonId id, ClassId ofClass, String title, Span time, boolean cancelled, int changes) {}
+    private record Entry(
+            LessonId id, ClassId ofClass, String title, Span time, boolean cancelled, int changes, Instant changed) {}
 
     /** The lessons of the last month and of the year to come, as RFC 5545 has it. */
     String calendar(Feed feed, Instant now) {
@@ -115,11 +122,16 @@ class Feeds {
         calendar.add(new ProdId("-//Juricast//Lessons//EN"));
         calendar.add(ImmutableVersion.VERSION_2_0);
         calendar.add(new XProperty("X-WR-CALNAME", nameOf(feed)));
-        calendar.add(new XProperty("REFRESH-INTERVAL", "PT1H"));
+        var refresh = new XProperty("REFRESH-INTERVAL", "PT1H");
+        refresh.add(Value.DURATION);
+        calendar.add(refresh);
         for (Entry one : entries(feed, now)) {
             var event = new VEvent(one.time.from(), one.time.until(), one.title);
             event.removeAll("DTSTAMP");
-            event.add(new DtStamp(now));
+            // Without a METHOD this is when the entry was last changed (RFC 5545, 3.8.7.2), and stays so until it is
+            // again.
+            event.add(new DtStamp(one.changed));
+            event.add(new LastModified(one.changed));
             event.add(new Uid(TimetableChange.uidOf(one.id)));
             event.add(new Sequence(one.changes));
             event.add(new Status(one.cancelled ? Status.VALUE_CANCELLED : Status.VALUE_CONFIRMED));
@@ -130,11 +142,11 @@ class Feeds {
         }
         var out = new StringWriter();
         try {
-            new CalendarOutputter(false).output(calendar, out);
+            new CalendarOutputter(false, UNFOLDED).output(calendar, out);
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }
-        return out.toString();
+        return CalendarText.folded(out.toString());
     }
 
     private List<String> adults(Entry one) {
@@ -169,10 +181,21 @@ class Feeds {
                 .sql(
                         """
                     SELECT lesson.*, class.title,
-                        (SELECT count(*) FROM lesson_change WHERE lesson_change.lesson = lesson.id) AS changes
+                        (SELECT count(*) + sum(undone_at > 0) FROM lesson_change
+                            JOIN plan_change ON plan_change.id = lesson_change.change
+                            WHERE lesson_change.lesson = lesson.id) AS changes,
+                        max(
+                            (SELECT coalesce(min(since), 0) FROM class_member WHERE class_member.class = lesson.class),
+                            (SELECT coalesce(max(max(made_at, undone_at)), 0) FROM plan_change WHERE id IN (
+                                SELECT change FROM lesson_change WHERE lesson_change.lesson = lesson.id
+                                UNION SELECT change FROM lesson_cover WHERE lesson_cover.lesson = lesson.id
+                                UNION SELECT ended_by FROM lesson_cover WHERE lesson_cover.lesson = lesson.id))) AS changed
                     FROM lesson JOIN class ON class.id = lesson.class
                     WHERE starts > :from AND starts < :until AND (class IN (:classes) OR EXISTS (SELECT 1 FROM lesson_cover
-                        WHERE lesson_cover.lesson = lesson.id AND adult = :person AND ended_at = 0)) ORDER BY starts""")
+                        WHERE lesson_cover.lesson = lesson.id AND adult = :person AND ended_at = 0))
+                      AND NOT EXISTS (SELECT 1 FROM lesson_cover
+                        WHERE lesson_cover.lesson = lesson.id AND instead_of = :person AND :person <> '' AND ended_at = 0)
+                    ORDER BY starts""")
                 .param("from", now.minus(PAST).toEpochMilli())
                 .param("until", now.plus(AHEAD).toEpochMilli())
                 .param("classes", of)
@@ -184,7 +207,8 @@ class Feeds {
                         new Span(
                                 Instant.ofEpochMilli(row.getLong("starts")), Instant.ofEpochMilli(row.getLong("ends"))),
                         row.getInt("cancelled") != 0,
-                        row.getInt("changes")))
+                        row.getInt("changes"),
+                        Instant.ofEpochMilli(row.getLong("changed"))))
                 .list();
     }
 }

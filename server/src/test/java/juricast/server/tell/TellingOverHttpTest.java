@@ -6,6 +6,7 @@ import com.google.zxing.BinaryBitmap;
 import com.google.zxing.RGBLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
 import com.google.zxing.qrcode.QRCodeReader;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -269,6 +270,52 @@ class TellingOverHttpTest {
                         .text())
                 .contains("X-WR-CALNAME:Tidal Navigation 8")
                 .doesNotContain("Weather Lab");
+    }
+
+    @Test
+    void a_calendar_says_when_each_entry_was_changed_counts_an_undo_and_is_sent_once() {
+        TestBrowser tam = SERVER.signedIn("tam-birket");
+        String path = tam.get("/api/feed").json().get("address").asString().replaceFirst("^.*/feeds/", "/feeds/");
+        TestBrowser.Answer first = SERVER.browser().get(path);
+        String tag = first.header("ETag");
+        assertThat(SERVER.browser().get(path, "If-None-Match", tag).status()).isEqualTo(304);
+        SERVER.advance(Duration.ofMinutes(1));
+        assertThat(SERVER.browser().get(path).header("ETag"))
+                .as("nothing changed")
+                .isEqualTo(tag);
+        assertThat(first.text()).contains("REFRESH-INTERVAL;VALUE=DURATION:PT1H", "LAST-MODIFIED:");
+        assertThat(first.text().split("\r\n")).allMatch(line -> line.getBytes(StandardCharsets.UTF_8).length <= 75);
+
+        JsonNode lessons = orla.get(TIDES).json().get("lessons");
+        String lesson = lessons.get(lessons.size() - 1).get("id").asString();
+        assertThat(sequence(path, lesson)).isZero();
+        String change = maren.post(
+                        "/api/timetable/lessons/" + lesson + "/change",
+                        "{\"cancelled\":true,\"following\":false,\"why\":\"storm\"}")
+                .json()
+                .get("change")
+                .asString();
+        assertThat(sequence(path, lesson)).isEqualTo(1);
+        assertThat(SERVER.browser().get(path).header("ETag")).isNotEqualTo(tag);
+        assertThat(maren.post("/api/timetable/changes/" + change + "/undo", "{}")
+                        .status())
+                .isEqualTo(200);
+        assertThat(sequence(path, lesson))
+                .as("what comes after has a higher number")
+                .isEqualTo(2);
+
+        maren.post(
+                "/api/timetable/lessons/" + lesson + "/cover",
+                "{\"adult\":\"anton-prowse\",\"insteadOf\":\"tam-birket\",\"why\":\"ill\"}");
+        assertThat(SERVER.browser().get(path).text())
+                .as("a lesson that somebody else gives is none of theirs")
+                .doesNotContain("UID:lesson-" + lesson + "\r");
+    }
+
+    private static int sequence(String path, String lesson) {
+        String text = SERVER.browser().get(path).text();
+        String entry = text.substring(text.indexOf("UID:lesson-" + lesson + "\r"));
+        return Integer.parseInt(entry.replaceFirst("(?s).*?SEQUENCE:(\\d+).*", "$1"));
     }
 
     @Test
