@@ -2,7 +2,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { get, put } from '../../shared/api/http'
+import { edit, EDITED, get } from '../../shared/api/http'
 import type { Mark, RegisterSettings } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { Select, TextField, TextInput } from '../../shared/ui/Fields'
@@ -18,7 +18,7 @@ export default function RegisterSettingsScreen() {
 }
 
 function Shown({ mayChange }: { mayChange: boolean }) {
-  const { data, error } = useQuery({ queryKey: KEY, queryFn: () => get<RegisterSettings>('/api/register-settings') })
+  const { data, error } = useQuery({ queryKey: KEY, queryFn: () => get<RegisterSettings>('/api/register-settings'), ...EDITED })
   if (error) return <ProblemNote problem={error} />
   if (!data) return <LoadingNote what="the school's codes" />
   return <Form key={JSON.stringify(data)} known={data} mayChange={mayChange} />
@@ -37,7 +37,7 @@ function Form({ known, mayChange }: { known: RegisterSettings; mayChange: boolea
   const cache = useQueryClient()
   const [wanted, setWanted] = useState(known)
   const save = useMutation({
-    mutationFn: () => put<RegisterSettings>('/api/register-settings', wanted),
+    mutationFn: () => edit<RegisterSettings>('/api/register-settings', wanted),
     onSuccess: async (next) => {
       cache.setQueryData(KEY, next)
       await cache.invalidateQueries({ queryKey: ['attendance'] })

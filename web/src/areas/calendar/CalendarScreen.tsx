@@ -2,7 +2,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { get, put } from '../../shared/api/http'
+import { edit, EDITED, get } from '../../shared/api/http'
 import type { SchoolCalendar } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { TextField, TextInput } from '../../shared/ui/Fields'
@@ -18,7 +18,7 @@ export default function CalendarScreen() {
 }
 
 function Shown({ mayChange }: { mayChange: boolean }) {
-  const { data, error } = useQuery({ queryKey: KEY, queryFn: () => get<SchoolCalendar>('/api/calendar') })
+  const { data, error } = useQuery({ queryKey: KEY, queryFn: () => get<SchoolCalendar>('/api/calendar'), ...EDITED })
   if (error) return <ProblemNote problem={error} />
   if (!data) return <LoadingNote what="the school's calendar" />
   return <Form key={JSON.stringify(data)} known={data} mayChange={mayChange} />
@@ -28,7 +28,7 @@ function Form({ known, mayChange }: { known: SchoolCalendar; mayChange: boolean 
   const cache = useQueryClient()
   const [wanted, setWanted] = useState(known)
   const save = useMutation({
-    mutationFn: () => put<SchoolCalendar>('/api/calendar', wanted),
+    mutationFn: () => edit<SchoolCalendar>('/api/calendar', wanted),
     onSuccess: (next) => {
       cache.setQueryData(KEY, next)
       return Promise.all([

@@ -2,7 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { get, put } from '../../shared/api/http'
+import { edit, EDITED, get } from '../../shared/api/http'
 import type { LadderBody, LadderPage } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { Select, TextInput } from '../../shared/ui/Fields'
@@ -46,7 +46,7 @@ export default function LadderScreen() {
 }
 
 function Shown({ isLead }: { isLead: boolean }) {
-  const { data, error } = useQuery({ queryKey: KEY, queryFn: () => get<LadderPage>('/api/ladder') })
+  const { data, error } = useQuery({ queryKey: KEY, queryFn: () => get<LadderPage>('/api/ladder'), ...EDITED })
   if (error) return <ProblemNote problem={error} />
   if (!data) return <LoadingNote what="the ladder" />
   return (
@@ -72,7 +72,7 @@ function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
   const cache = useQueryClient()
   const [ladder, setLadder] = useState(page.ladder)
   const save = useMutation({
-    mutationFn: () => put<LadderPage>('/api/ladder', ladder),
+    mutationFn: () => edit<LadderPage>('/api/ladder', ladder),
     onSuccess: (saved) => cache.setQueryData(KEY, saved),
   })
   const changed = JSON.stringify(ladder) !== JSON.stringify(page.ladder)
@@ -394,12 +394,12 @@ function YearRow({ year, page, isLead }: { year: Year; page: LadderPage; isLead:
   const cache = useQueryClient()
   const saved = (next: LadderPage) => cache.setQueryData(KEY, next)
   const heads = useMutation({
-    mutationFn: (people: string[]) => put<LadderPage>(`/api/ladder/years/${year.year}/heads`, { people }),
+    mutationFn: (people: string[]) => edit<LadderPage>(`/api/ladder/years/${year.year}/heads`, { people }, '/api/ladder'),
     onSuccess: saved,
   })
   const own = useMutation({
     mutationFn: (from: Record<string, number>) =>
-      put<LadderPage>(`/api/ladder/years/${year.year}`, { steps: year.own.steps, from }),
+      edit<LadderPage>(`/api/ladder/years/${year.year}`, { steps: year.own.steps, from }, '/api/ladder'),
     onSuccess: saved,
   })
   const from = year.own.from

@@ -1,7 +1,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { get, put } from '../../shared/api/http'
+import { edit, EDITED, get } from '../../shared/api/http'
 import type { Me, MessageTemplate, OutboxPage, SentLine } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
@@ -179,6 +179,7 @@ function Group({ group, open, onToggle }: { group: SentLine[]; open: boolean; on
 function Words({ mayChange }: { mayChange: boolean }) {
   const { data, error } = useQuery({
     queryKey: ['templates'],
+    ...EDITED,
     queryFn: () => get<MessageTemplate[]>('/api/outbox/templates'),
   })
   const [kind, setKind] = useState<Kind>('REMINDER')
@@ -212,7 +213,7 @@ function WordsOf({ template, mayChange }: { template: MessageTemplate; mayChange
   const [body, setBody] = useState(template.body)
   const save = useMutation({
     mutationFn: (words: { subject?: string; body?: string }) =>
-      put<MessageTemplate[]>(`/api/outbox/templates/${template.kind}`, words),
+      edit<MessageTemplate[]>(`/api/outbox/templates/${template.kind}`, words, '/api/outbox/templates'),
     onSuccess: (next) => cache.setQueryData(['templates'], next),
   })
   return (

@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { get, put } from '../../shared/api/http'
+import { edit, EDITED, get } from '../../shared/api/http'
 import type { WelcomePage } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
@@ -13,9 +13,9 @@ export function WelcomeOf({ path }: { path: string }) {
   const cache = useQueryClient()
   const time = useSchoolTime()
   const [text, setText] = useState<string | null>(null)
-  const { data } = useQuery({ queryKey: ['welcome', path], queryFn: () => get<WelcomePage>(path) })
+  const { data } = useQuery({ queryKey: ['welcome', path], queryFn: () => get<WelcomePage>(path), ...EDITED })
   const save = useMutation({
-    mutationFn: (words: string) => put<WelcomePage>(path, { text: words }),
+    mutationFn: (words: string) => edit<WelcomePage>(path, { text: words }),
     onSuccess: (next) => {
       cache.setQueryData(['welcome', path], next)
       setText(null)

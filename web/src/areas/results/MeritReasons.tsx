@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { get, put } from '../../shared/api/http'
+import { edit, EDITED, get } from '../../shared/api/http'
 import { Button } from '../../shared/ui/Button'
 import { Labelled, TextArea } from '../../shared/ui/Fields'
 import { ProblemNote } from '../../shared/ui/Notes'
@@ -15,9 +15,9 @@ export function MeritReasons({ mayChange }: { mayChange: boolean }) {
   const cache = useQueryClient()
   const [open, setOpen] = useState(false)
   const [text, setText] = useState<string | null>(null)
-  const { data } = useQuery({ queryKey: ['merit-reasons'], queryFn: () => get<Reasons>('/api/merit-reasons') })
+  const { data } = useQuery({ queryKey: ['merit-reasons'], queryFn: () => get<Reasons>('/api/merit-reasons'), ...EDITED })
   const save = useMutation({
-    mutationFn: (reasons: string[]) => put<Reasons>('/api/merit-reasons', { reasons }),
+    mutationFn: (reasons: string[]) => edit<Reasons>('/api/merit-reasons', { reasons }),
     onSuccess: (next) => {
       cache.setQueryData(['merit-reasons'], next)
       setText(null)

@@ -3,7 +3,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { get, post, put, remove } from '../../../shared/api/http'
+import { edit, EDITED, get, post, put, remove } from '../../../shared/api/http'
 import type { LessonPlan, ReadySet, Report, Rules } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
 import { CopyButton } from '../../../shared/ui/CopyButton'
@@ -102,10 +102,10 @@ function PlanOfLesson({ id }: { id: string }) {
   const cache = useQueryClient()
   const key = ['lesson-plan', id]
   const path = `/api/lessons/${id}/plan`
-  const { data, error } = useQuery({ queryKey: key, queryFn: () => get<LessonPlan>(path) })
+  const { data, error } = useQuery({ queryKey: key, queryFn: () => get<LessonPlan>(path), ...EDITED })
   const [name, setName] = useState('')
   const change = useMutation({
-    mutationFn: (plan: Pick<LessonPlan, 'visitors' | 'recording' | 'groups'>) => put<LessonPlan>(path, plan),
+    mutationFn: (plan: Pick<LessonPlan, 'visitors' | 'recording' | 'groups'>) => edit<LessonPlan>(path, plan),
     onSuccess: (plan) => {
       cache.setQueryData(key, plan)
       setName('')

@@ -38,6 +38,10 @@ public final class TestBrowser {
         this.client = HttpClient.newBuilder().cookieHandler(cookies).build();
     }
 
+    public static JsonNode read(String json) {
+        return JSON.readTree(json);
+    }
+
     /** The same browser, with its cookies, at another address of the server. */
     TestBrowser movedTo(String other) {
         return new TestBrowser(other, cookies);

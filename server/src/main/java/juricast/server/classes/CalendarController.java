@@ -18,6 +18,8 @@ import juricast.server.access.For;
 import juricast.server.data.Database;
 import juricast.server.data.Topic;
 import juricast.server.data.WrittenDay;
+import juricast.server.editing.Edited;
+import juricast.server.editing.Editions;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.*;
@@ -26,12 +28,14 @@ import org.springframework.web.bind.annotation.*;
 @RestController
 @RequestMapping("/api/calendar")
 class CalendarController {
+    private final Editions editions;
     private static final int MOST_DAYS = 100;
 
     private final Calendar calendar;
     private final Database database;
 
-    CalendarController(Calendar calendar, Database database) {
+    CalendarController(Editions editions, Calendar calendar, Database database) {
+        this.editions = editions;
         this.calendar = calendar;
         this.database = database;
     }
@@ -51,6 +55,7 @@ class CalendarController {
 
     @GetMapping
     @For({LEAD, TEACHER})
+    @Edited
     CalendarPage page() {
         SchoolCalendar now = calendar.now();
         return new CalendarPage(
@@ -68,7 +73,9 @@ class CalendarController {
     /** Becomes this calendar. What is wrong is told all at once, and then nothing is changed. */
     @PutMapping
     @For(LEAD)
+    @Edited
     CalendarPage write(@RequestBody CalendarRequest wanted) {
+        editions.mustBe(page());
         var wrong = new ArrayList<Problem.Wrong>();
         List<Days> terms = read(wanted.terms, "terms", wrong);
         List<Days> holidays = read(wanted.holidays, "holidays", wrong);

@@ -18,6 +18,8 @@ import juricast.server.access.For;
 import juricast.server.access.SignedIn;
 import juricast.server.data.Addresses;
 import juricast.server.data.School;
+import juricast.server.editing.Edited;
+import juricast.server.editing.Editions;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -27,6 +29,7 @@ import org.springframework.web.bind.annotation.*;
 @RestController
 @RequestMapping("/api/lessons/{lesson}/plan")
 class PlanController {
+    private final Editions editions;
     /** Visitors invited to one lesson. */
     private static final int VISITORS = 20;
 
@@ -39,6 +42,7 @@ class PlanController {
     private final Addresses addresses;
 
     PlanController(
+            Editions editions,
             Planning planning,
             Classes classes,
             JoinLinks links,
@@ -46,6 +50,7 @@ class PlanController {
             AccessToClasses access,
             School school,
             Addresses addresses) {
+        this.editions = editions;
         this.addresses = addresses;
         this.planning = planning;
         this.classes = classes;
@@ -77,6 +82,7 @@ class PlanController {
 
     @GetMapping
     @For({LEAD, TEACHER})
+    @Edited
     LessonPlanPage plan(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         Classes.Planned planned = reading.ofLesson(caller, Matter.PLAN, lesson);
         PlannedLesson known = planning.lesson(planned.id());
@@ -111,8 +117,10 @@ class PlanController {
 
     @PutMapping
     @For(TEACHER)
+    @Edited
     LessonPlanPage change(
             @PathVariable String lesson, @RequestBody PlanRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+        editions.mustBe(plan(lesson, caller));
         Classes.Planned planned = known(lesson);
         access.runBy(caller, planned.ofClass().value());
         var names = new ArrayList<String>();

@@ -10,6 +10,8 @@ import juricast.core.notices.NoticesPart;
 import juricast.core.reading.Matter;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
+import juricast.server.editing.Edited;
+import juricast.server.editing.Editions;
 import juricast.server.people.People;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
@@ -25,12 +27,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api")
 class WelcomeController {
+    private final Editions editions;
     private final Welcomes welcomes;
     private final Reading reading;
     private final AccessToClasses access;
     private final People people;
 
-    WelcomeController(Welcomes welcomes, Reading reading, AccessToClasses access, People people) {
+    WelcomeController(Editions editions, Welcomes welcomes, Reading reading, AccessToClasses access, People people) {
+        this.editions = editions;
         this.welcomes = welcomes;
         this.reading = reading;
         this.access = access;
@@ -47,6 +51,7 @@ class WelcomeController {
 
     @GetMapping("/classes/{id}/welcome")
     @For({TEACHER, LEAD})
+    @Edited
     WelcomePage ofClass(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
         Classes.SchoolClass found = reading.ofClass(caller, Matter.CLASS, id);
         return new WelcomePage(line(welcomes.ofClass(found.id())), null);
@@ -54,8 +59,10 @@ class WelcomeController {
 
     @PutMapping("/classes/{id}/welcome")
     @For({TEACHER, LEAD})
+    @Edited
     WelcomePage writeOfClass(
             @PathVariable String id, @RequestBody WelcomeRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+        editions.mustBe(ofClass(id, caller));
         Classes.SchoolClass found = access.ofAdultsOrLead(caller, id);
         welcomes.writeOfClass(found.id(), text(wanted), caller.person());
         return ofClass(id, caller);
@@ -63,6 +70,7 @@ class WelcomeController {
 
     @GetMapping("/lessons/{lesson}/prepared-welcome")
     @For({TEACHER, LEAD})
+    @Edited
     WelcomePage ofLesson(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         Classes.Planned found = reading.ofLesson(caller, Matter.PLAN, lesson);
         return new WelcomePage(line(welcomes.ofLesson(found.id())), line(welcomes.ofClass(found.ofClass())));
@@ -70,8 +78,10 @@ class WelcomeController {
 
     @PutMapping("/lessons/{lesson}/prepared-welcome")
     @For({TEACHER, LEAD})
+    @Edited
     WelcomePage writeOfLesson(
             @PathVariable String lesson, @RequestBody WelcomeRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+        editions.mustBe(ofLesson(lesson, caller));
         Classes.Planned found = reading.ofLesson(caller, Matter.PLAN, lesson);
         welcomes.writeOfLesson(found.id(), text(wanted), caller.person());
         return ofLesson(lesson, caller);

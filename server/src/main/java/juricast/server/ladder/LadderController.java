@@ -14,6 +14,8 @@ import juricast.core.reading.Matter;
 import juricast.server.access.For;
 import juricast.server.access.Position;
 import juricast.server.access.SignedIn;
+import juricast.server.editing.Edited;
+import juricast.server.editing.Editions;
 import juricast.server.people.People;
 import juricast.server.problems.Problem;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -28,11 +30,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/ladder")
 class LadderController {
+    private final Editions editions;
     private final Ladders ladders;
     private final People people;
     private final Clock clock;
 
-    LadderController(Ladders ladders, People people, Clock clock) {
+    LadderController(Editions editions, Ladders ladders, People people, Clock clock) {
+        this.editions = editions;
         this.ladders = ladders;
         this.people = people;
         this.clock = clock;
@@ -51,6 +55,7 @@ class LadderController {
     @For(
             value = {TEACHER, LEAD},
             shows = Matter.CHARTER)
+    @Edited
     LadderPage page() {
         var heads = new TreeMap<>(ladders.heads());
         for (int year = 7; year <= 11; year++) {
@@ -76,7 +81,9 @@ class LadderController {
 
     @PutMapping
     @For(LEAD)
+    @Edited
     LadderPage write(@RequestBody LadderJson.LadderBody wanted, @AuthenticationPrincipal SignedIn caller) {
+        editions.mustBe(page());
         try {
             Ladder ladder = LadderJson.read(wanted);
             ladders.write(ladder, caller.person(), clock.instant());
@@ -88,8 +95,10 @@ class LadderController {
 
     @PutMapping("/years/{year}")
     @For(LEAD)
+    @Edited
     LadderPage writeYear(
             @PathVariable int year, @RequestBody LadderJson.YearBody wanted, @AuthenticationPrincipal SignedIn caller) {
+        editions.mustBe(page());
         isYear(year);
         try {
             YearsOwn own = LadderJson.read(wanted);
@@ -102,7 +111,9 @@ class LadderController {
 
     @PutMapping("/years/{year}/heads")
     @For(LEAD)
+    @Edited
     LadderPage writeHeads(@PathVariable int year, @RequestBody HeadsRequest wanted) {
+        editions.mustBe(page());
         isYear(year);
         List<PersonId> heads =
                 wanted.people.stream().distinct().map(PersonId::new).toList();

@@ -29,6 +29,8 @@ import juricast.server.access.SignedIn;
 import juricast.server.classes.Classes;
 import juricast.server.classes.Reading;
 import juricast.server.data.Database;
+import juricast.server.editing.Edited;
+import juricast.server.editing.Editions;
 import juricast.server.people.People;
 import juricast.server.problems.Problem;
 import juricast.server.rules.Settings;
@@ -46,6 +48,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api")
 class MeritsPagesController {
+    private final Editions editions;
     private static final int MOST_REASONS = 12;
 
     private final Database database;
@@ -57,6 +60,7 @@ class MeritsPagesController {
     private final Clock clock;
 
     MeritsPagesController(
+            Editions editions,
             Database database,
             MeritReasons reasons,
             Classes classes,
@@ -64,6 +68,7 @@ class MeritsPagesController {
             People people,
             Settings settings,
             Clock clock) {
+        this.editions = editions;
         this.database = database;
         this.reasons = reasons;
         this.classes = classes;
@@ -189,13 +194,16 @@ class MeritsPagesController {
     @For(
             value = {TEACHER, LEAD},
             shows = Matter.CHARTER)
+    @Edited
     Reasons reasons() {
         return new Reasons(reasons.all());
     }
 
     @PutMapping("/merit-reasons")
     @For(LEAD)
+    @Edited
     Reasons writeReasons(@RequestBody ReasonsRequest wanted) {
+        editions.mustBe(reasons());
         var plain = new ArrayList<String>();
         for (String one : wanted.reasons == null ? List.<String>of() : wanted.reasons) {
             if (one != null && !one.isBlank() && !plain.contains(one.strip())) {

@@ -53,6 +53,16 @@ public final class Problem extends RuntimeException {
         return of(409, type, title, detail, whatToDo);
     }
 
+    /** Somebody else has changed what is edited here. */
+    public static Problem changedMeanwhile() {
+        return of(
+                412,
+                "changed-meanwhile",
+                "Somebody else has changed this since you opened it",
+                "Nothing of yours was kept, and nothing of theirs was lost. Your text is still here.",
+                "Open it in another window, see what they changed, and put yours to it.");
+    }
+
     public static Problem tooMany(String title, String whatToDo) {
         return of(429, "too-many-tries", title, "Nothing was changed.", whatToDo);
     }

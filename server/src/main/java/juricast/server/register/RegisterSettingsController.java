@@ -9,6 +9,8 @@ import juricast.core.attendance.Attention.Thresholds;
 import juricast.core.register.Mark;
 import juricast.core.register.RegisterCodes;
 import juricast.server.access.For;
+import juricast.server.editing.Edited;
+import juricast.server.editing.Editions;
 import juricast.server.problems.Problem;
 import org.springframework.web.bind.annotation.*;
 
@@ -16,11 +18,13 @@ import org.springframework.web.bind.annotation.*;
 @RestController
 @RequestMapping("/api/register-settings")
 class RegisterSettingsController {
+    private final Editions editions;
     private static final String NOTHING_CHANGED = "Nothing was changed.";
 
     private final RegisterSettings settings;
 
-    RegisterSettingsController(RegisterSettings settings) {
+    RegisterSettingsController(Editions editions, RegisterSettings settings) {
+        this.editions = editions;
         this.settings = settings;
     }
 
@@ -34,6 +38,7 @@ class RegisterSettingsController {
 
     @GetMapping
     @For({TEACHER, LEAD})
+    @Edited
     RegisterSettingsPage settings() {
         return new RegisterSettingsPage(
                 settings.codes().all().stream()
@@ -49,7 +54,9 @@ class RegisterSettingsController {
     /** Replaces all of it. Codes that stand in registers stay as they were written. */
     @PutMapping
     @For(LEAD)
+    @Edited
     RegisterSettingsPage change(@RequestBody RegisterSettingsPage wanted) {
+        editions.mustBe(settings());
         if (wanted.codes == null || wanted.limits == null) {
             throw Problem.notReadable("This cannot be kept", NOTHING_CHANGED, "Send codes and limits.", List.of());
         }

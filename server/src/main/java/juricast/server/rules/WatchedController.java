@@ -7,6 +7,8 @@ import java.util.List;
 import juricast.core.limits.Limits;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
+import juricast.server.editing.Edited;
+import juricast.server.editing.Editions;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -16,11 +18,13 @@ import org.springframework.web.bind.annotation.*;
 @RestController
 @RequestMapping("/api/rules/watched-words")
 class WatchedController {
+    private final Editions editions;
     private static final int LONGEST = 60;
 
     private final Watched watched;
 
-    WatchedController(Watched watched) {
+    WatchedController(Editions editions, Watched watched) {
+        this.editions = editions;
         this.watched = watched;
     }
 
@@ -31,13 +35,16 @@ class WatchedController {
 
     @GetMapping
     @For({TEACHER, LEAD})
+    @Edited
     WatchedList all() {
         return new WatchedList(watched.now().words());
     }
 
     @PutMapping
     @For(LEAD)
+    @Edited
     WatchedList change(@RequestBody WatchedChange wanted, @AuthenticationPrincipal SignedIn caller) {
+        editions.mustBe(all());
         List<String> words = wanted.words == null
                 ? List.of()
                 : wanted.words.stream()

@@ -18,6 +18,8 @@ import juricast.server.access.For;
 import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.Reading;
+import juricast.server.editing.Edited;
+import juricast.server.editing.Editions;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -27,13 +29,15 @@ import org.springframework.web.bind.annotation.*;
 @RestController
 @RequestMapping("/api/outbox")
 class OutboxController {
+    private final Editions editions;
     private static final int PAGE = 60;
     private static final int LONGEST_BODY = 2000;
 
     private final Outbox outbox;
     private final Reading reading;
 
-    OutboxController(Outbox outbox, Reading reading) {
+    OutboxController(Editions editions, Outbox outbox, Reading reading) {
+        this.editions = editions;
         this.outbox = outbox;
         this.reading = reading;
     }
@@ -80,6 +84,7 @@ class OutboxController {
 
     @GetMapping("/templates")
     @For({LEAD, TEACHER})
+    @Edited
     List<TemplateLine> templates() {
         var templates = outbox.templates();
         return Arrays.stream(MessageKind.values())
@@ -98,10 +103,12 @@ class OutboxController {
 
     @PutMapping("/templates/{kind}")
     @For(LEAD)
+    @Edited
     List<TemplateLine> word(
             @PathVariable MessageKind kind,
             @RequestBody TemplateRequest wanted,
             @AuthenticationPrincipal SignedIn caller) {
+        editions.mustBe(templates());
         boolean usual = wanted.subject == null && wanted.body == null;
         var words = new Template(text(wanted.subject), text(wanted.body));
         if (!usual) {
