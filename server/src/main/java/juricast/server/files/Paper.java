@@ -1,6 +1,5 @@
 package juricast.server.files;
 
-import com.lowagie.text.Chunk;
 import com.lowagie.text.Document;
 import com.lowagie.text.Font;
 import com.lowagie.text.HeaderFooter;
@@ -9,8 +8,10 @@ import com.lowagie.text.Paragraph;
 import com.lowagie.text.Phrase;
 import com.lowagie.text.Rectangle;
 import com.lowagie.text.pdf.BaseFont;
+import com.lowagie.text.pdf.PdfName;
 import com.lowagie.text.pdf.PdfPCell;
 import com.lowagie.text.pdf.PdfPTable;
+import com.lowagie.text.pdf.PdfString;
 import com.lowagie.text.pdf.PdfWriter;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -35,7 +36,17 @@ public final class Paper {
 
     public static final Font FINE_STRONG = new Font(BOLD, 7.5f);
 
+    /** Whether the paper that this thread writes has a letter that no type has. */
+    private static final ThreadLocal<Boolean> HAS_MISSING = ThreadLocal.withInitial(() -> false);
+
     private Paper() {}
+
+    private static Phrase written(String text, Font font) {
+        if (!Letters.canWrite(text, font)) {
+            HAS_MISSING.set(true);
+        }
+        return Letters.phrase(text, font);
+    }
 
     /** @param foot stands at the foot of every page, before its number */
     public static byte[] portrait(String title, String foot, Consumer<Document> write) {
@@ -50,21 +61,29 @@ public final class Paper {
     private static byte[] write(Rectangle size, float margin, String title, String foot, Consumer<Document> write) {
         var bytes = new ByteArrayOutputStream();
         var document = new Document(size, margin, margin, margin, margin);
-        PdfWriter.getInstance(document, bytes);
+        PdfWriter writer = PdfWriter.getInstance(document, bytes);
+        writer.setViewerPreferences(PdfWriter.DisplayDocTitle);
+        writer.getExtraCatalog().put(PdfName.LANG, new PdfString(Locale.ENGLISH.getLanguage()));
         document.addTitle(title);
-        document.setDocumentLanguage(Locale.ENGLISH.getLanguage());
-        var footer = new HeaderFooter(new Phrase(foot + ". Page ", NOTE), true);
+        var footer = new HeaderFooter(written(foot + ". Page ", NOTE), true);
         footer.setBorder(Rectangle.TOP);
         document.setFooter(footer);
         document.open();
+        HAS_MISSING.set(false);
         write.accept(document);
+        if (HAS_MISSING.get()) {
+            document.add(line(
+                    Letters.MISSING + " stands for letters that this paper has no type for. They are on the screen.",
+                    NOTE,
+                    0));
+        }
         document.close();
         return bytes.toByteArray();
     }
 
     /** A line of text. @param after points of room below it */
     public static Paragraph line(String text, Font font, float after) {
-        var line = new Paragraph(new Chunk(text, font));
+        var line = new Paragraph(written(text, font));
         line.setSpacingAfter(after);
         return line;
     }
@@ -80,7 +99,7 @@ public final class Paper {
 
     /** A cell with a line below it. */
     public static PdfPCell cell(String text, Font font) {
-        var cell = new PdfPCell(new Phrase(text, font));
+        var cell = new PdfPCell(written(text, font));
         cell.setBorder(Rectangle.BOTTOM);
         cell.setBorderWidth(0.4f);
         cell.setPadding(2);
