@@ -78,6 +78,7 @@ class BoardController {
         return BoardJson.sheet(now, caller.person(), place, id, lessons.now());
     }
 
+    /** Draws marks on the board. */
     @PostMapping("/lessons/{lesson}/board/marks")
     @For({TEACHER, LEAD})
     Ordered draw(
@@ -86,6 +87,7 @@ class BoardController {
         return desk.order(id, new BoardOrder.Draw(desk.presence(id, caller), drawn.page, drawn.drawing.drawing()));
     }
 
+    /** Erases marks of the board, of all or of one person. */
     @PostMapping("/lessons/{lesson}/board/erase")
     @For({TEACHER, LEAD})
     Ordered erase(
@@ -95,6 +97,7 @@ class BoardController {
                 id, new BoardOrder.Erase(desk.presence(id, caller), wanted.page, DrawingJson.points(wanted.marks)));
     }
 
+    /** Takes back one's own last mark on the board. */
     @PostMapping("/lessons/{lesson}/board/undo")
     @For({TEACHER, LEAD})
     Ordered undo(
@@ -103,6 +106,7 @@ class BoardController {
         return desk.order(id, new BoardOrder.Undo(desk.presence(id, caller), wanted.page));
     }
 
+    /** Points at a place of the board. */
     @PostMapping("/lessons/{lesson}/board/point")
     @For({TEACHER, LEAD})
     Ordered point(
@@ -137,6 +141,7 @@ class BoardController {
         return order(lesson, caller, new BoardOrder.TakeAway(new PersonId(person), length, caller.person()));
     }
 
+    /** Shows another page of the board. */
     @PutMapping("/lessons/{lesson}/board/page")
     @For({TEACHER, LEAD})
     Ordered turn(
@@ -154,6 +159,7 @@ class BoardController {
         return order(lesson, caller, new BoardOrder.AddPages(List.of(Optional.empty()), place(in), caller.person()));
     }
 
+    /** Removes a page of the board. */
     @DeleteMapping("/lessons/{lesson}/board/pages/{page}")
     @For({TEACHER, LEAD})
     Ordered removePage(
@@ -182,6 +188,7 @@ class BoardController {
                 now, mine.person(), place, now.state().of(BOARD).of(place).shown(), lessons.now());
     }
 
+    /** Draws marks on the board from a seat. */
     @PostMapping("/seats/{visit}/board/marks")
     @For(anyone = true)
     Ordered drawAtSeat(@PathVariable String visit, @RequestBody DrawRequest drawn, HttpServletRequest request) {
@@ -189,6 +196,7 @@ class BoardController {
         return seats.order(mine, new BoardOrder.Draw(mine.visit(), drawn.page, drawn.drawing.drawing()));
     }
 
+    /** Erases one's own marks of the board. */
     @PostMapping("/seats/{visit}/board/erase")
     @For(anyone = true)
     Ordered eraseAtSeat(@PathVariable String visit, @RequestBody EraseRequest wanted, HttpServletRequest request) {
@@ -196,6 +204,7 @@ class BoardController {
         return seats.order(mine, new BoardOrder.Erase(mine.visit(), wanted.page, DrawingJson.points(wanted.marks)));
     }
 
+    /** Takes back one's own last mark. */
     @PostMapping("/seats/{visit}/board/undo")
     @For(anyone = true)
     Ordered undoAtSeat(@PathVariable String visit, @RequestBody UndoRequest wanted, HttpServletRequest request) {
@@ -203,6 +212,7 @@ class BoardController {
         return seats.order(mine, new BoardOrder.Undo(mine.visit(), wanted.page));
     }
 
+    /** Points at a place of the board from a seat. */
     @PostMapping("/seats/{visit}/board/point")
     @For(anyone = true)
     Ordered pointAtSeat(@PathVariable String visit, @RequestBody PointRequest wanted, HttpServletRequest request) {

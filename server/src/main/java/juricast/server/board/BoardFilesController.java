@@ -101,6 +101,7 @@ class BoardFilesController {
         return svg(seen.now, seen.page);
     }
 
+    /** The board as one's seat sees it, on paper. */
     @GetMapping(path = "/seats/{visit}/board.pdf", produces = "application/pdf")
     @For(anyone = true)
     ResponseEntity<byte[]> pdfAtSeat(@PathVariable String visit, HttpServletRequest request) {

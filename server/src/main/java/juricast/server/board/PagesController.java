@@ -171,6 +171,7 @@ class PagesController {
     /** @param from the lesson whose board is opened again */
     record BringRequest(String from, @Nullable String in) {}
 
+    /** Brings pages of the board of an earlier lesson. */
     @PostMapping("/lessons/{lesson}/board/earlier")
     @Noted("the board of an earlier lesson")
     @For({TEACHER, LEAD})
@@ -192,7 +193,7 @@ class PagesController {
     }
 
     /** The picture under a page. */
-    @GetMapping("/lessons/{lesson}/board/pictures/{file}")
+    @GetMapping(path = "/lessons/{lesson}/board/pictures/{file}", produces = "image/png")
     @For({TEACHER, LEAD})
     ResponseEntity<byte[]> picture(
             @PathVariable String lesson, @PathVariable String file, @AuthenticationPrincipal SignedIn caller) {
@@ -205,7 +206,7 @@ class PagesController {
     }
 
     /** The same for a seat: of the page that is shown and no other. */
-    @GetMapping("/seats/{visit}/board/pictures/{file}")
+    @GetMapping(path = "/seats/{visit}/board/pictures/{file}", produces = "image/png")
     @For(anyone = true)
     ResponseEntity<byte[]> pictureAtSeat(
             @PathVariable String visit, @PathVariable String file, HttpServletRequest request) {

@@ -120,7 +120,7 @@ class CasebookController {
         this.clock = clock;
     }
 
-    /** @param find words, names or kinds; empty for all @param before only those with a lower number */
+    /** The casebook: incidents that may be read, the latest first, and what is to be done. @param find words, names or kinds; empty for all @param before only those with a lower number */
     @GetMapping
     @Noted("the casebook")
     @For({TEACHER, LEAD})
@@ -238,6 +238,7 @@ class CasebookController {
                         .toList();
     }
 
+    /** One incident from top to bottom; the look is noted. */
     @GetMapping("/{incident}")
     @Noted(LOOK)
     @For({TEACHER, LEAD})
@@ -359,6 +360,7 @@ class CasebookController {
 
     record IncidentMade(int incident) {}
 
+    /** Writes down an incident that no step or worry opened. */
     @PostMapping
     @For({TEACHER, LEAD})
     IncidentMade write(@RequestBody WriteIncidentRequest wanted, @AuthenticationPrincipal SignedIn caller) {
@@ -431,6 +433,7 @@ class CasebookController {
     /** @param part nothing: has no part in it after all */
     record PartRequest(String person, @Nullable CasePart part) {}
 
+    /** Says in which part somebody is in an incident. */
     @PutMapping("/{incident}/people")
     @For({TEACHER, LEAD})
     CaseJson.IncidentPage part(
@@ -444,6 +447,7 @@ class CasebookController {
     /** @param corrects the number of the event it corrects */
     record CaseNoteRequest(String text, boolean leadOnly, @Nullable Integer corrects) {}
 
+    /** Adds a note, or a correction beside another one. */
     @PostMapping("/{incident}/notes")
     @For({TEACHER, LEAD})
     CaseJson.IncidentPage note(
@@ -457,6 +461,7 @@ class CasebookController {
 
     record ClassifyRequest(String act, Severity severity) {}
 
+    /** Says of which kind and how grave an incident is. */
     @PutMapping("/{incident}/kind")
     @For({TEACHER, LEAD})
     CaseJson.IncidentPage classify(
@@ -466,6 +471,7 @@ class CasebookController {
 
     record FollowUpRequest(String what, String who, LocalDate until) {}
 
+    /** Asks somebody to do something until a day. */
     @PostMapping("/{incident}/follow-ups")
     @For({TEACHER, LEAD})
     CaseJson.IncidentPage followUp(
@@ -480,6 +486,7 @@ class CasebookController {
     /** @param text what came of it, or why it is later; plain words */
     record FollowUpTextRequest(@Nullable String text, @Nullable LocalDate until) {}
 
+    /** Something that was to be done is done. */
     @PostMapping("/{incident}/follow-ups/{number}/done")
     @For({TEACHER, LEAD})
     CaseJson.IncidentPage done(
@@ -490,6 +497,7 @@ class CasebookController {
         return order(incident, caller, new CaseOrder.DoFollowUp(number, text(wanted.text), caller.person()));
     }
 
+    /** Puts off what is to be done until a later day. */
     @PostMapping("/{incident}/follow-ups/{number}/later")
     @For({TEACHER, LEAD})
     CaseJson.IncidentPage later(
@@ -529,6 +537,7 @@ class CasebookController {
 
     record CaseTextRequest(@Nullable String text) {}
 
+    /** Writes down what was decided. */
     @PostMapping("/{incident}/decisions")
     @For({TEACHER, LEAD})
     CaseJson.IncidentPage decide(
@@ -549,6 +558,7 @@ class CasebookController {
                 incident, caller, new CaseOrder.Talk(new PersonId(wanted.pupil), text(wanted.text), caller.person()));
     }
 
+    /** Writes to the parents of a pupil, in the school's words. */
     @PostMapping("/{incident}/parents")
     @For({TEACHER, LEAD})
     CaseJson.IncidentPage parents(
@@ -565,6 +575,7 @@ class CasebookController {
 
     record LinkRequest(int other, @Nullable String how) {}
 
+    /** Links two incidents. */
     @PostMapping("/{incident}/links")
     @For({TEACHER, LEAD})
     CaseJson.IncidentPage link(
@@ -574,6 +585,7 @@ class CasebookController {
                 incident, caller, new CaseOrder.Link(new IncidentId(wanted.other), text(wanted.how), caller.person()));
     }
 
+    /** Closes an incident. */
     @PostMapping("/{incident}/close")
     @For({TEACHER, LEAD})
     CaseJson.IncidentPage close(
@@ -581,6 +593,7 @@ class CasebookController {
         return order(incident, caller, new CaseOrder.Close(text(wanted.text), caller.person()));
     }
 
+    /** Opens a closed incident again. */
     @PostMapping("/{incident}/reopen")
     @For({TEACHER, LEAD})
     CaseJson.IncidentPage reopen(

@@ -80,6 +80,7 @@ class PatternsController {
 
     record RestLine(int number, String title, Instant moment, String classTitle) {}
 
+    /** Patterns across classes in a stretch of time, with the incidents they rest on. */
     @GetMapping("/patterns")
     @Noted("patterns of the casebook")
     @For(value = LEAD, shows = Matter.FAIRNESS)
@@ -202,6 +203,7 @@ class PatternsController {
     /** @param number of the incident, 0 where it opened none: then the lesson is looked at again */
     record UnlikeOne(int number, String lesson, String pupil, String classTitle, Instant moment, int level) {}
 
+    /** Whether like acts are met alike, by class, year or adult. */
     @GetMapping("/fairness")
     @Noted("fairness of the casebook")
     @For(value = LEAD, shows = Matter.FAIRNESS)

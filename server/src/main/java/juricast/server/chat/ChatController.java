@@ -39,6 +39,7 @@ class ChatController {
     /** @param person to whom, for one; none otherwise @param place to which group, for those in one place; none otherwise */
     record SayRequest(Readers.Kind to, @Nullable String person, @Nullable String place, @Nullable String text) {}
 
+    /** Writes to the class, or to one person. */
     @PostMapping("/lessons/{lesson}/words")
     @For({TEACHER, LEAD})
     Ordered say(
@@ -50,6 +51,7 @@ class ChatController {
                 new ChatOrder.Say(visit, readers(request.to, request.person, request.place), text(request.text)));
     }
 
+    /** Lets a message through that waits. */
     @PostMapping("/lessons/{lesson}/held/{number}/let-through")
     @For({TEACHER, LEAD})
     Ordered letThrough(
@@ -57,12 +59,14 @@ class ChatController {
         return desk.order(lesson, caller, new ChatOrder.Release(number, true, caller.person()));
     }
 
+    /** Keeps back a message that waits. */
     @PostMapping("/lessons/{lesson}/held/{number}/keep-back")
     @For({TEACHER, LEAD})
     Ordered keepBack(@PathVariable String lesson, @PathVariable int number, @AuthenticationPrincipal SignedIn caller) {
         return desk.order(lesson, caller, new ChatOrder.Release(number, false, caller.person()));
     }
 
+    /** Writes to the class or to the adults, where one may. */
     @PostMapping("/seats/{visit}/words")
     @For(anyone = true)
     Ordered sayAtSeat(@PathVariable String visit, @RequestBody SayRequest said, HttpServletRequest request) {

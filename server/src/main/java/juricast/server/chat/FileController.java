@@ -55,6 +55,7 @@ class FileController {
         this.files = files;
     }
 
+    /** Sends a file from a seat. */
     @PostMapping("/seats/{visit}/files")
     @Takes(Takes.FORM)
     @For(anyone = true)
@@ -74,6 +75,7 @@ class FileController {
                 order -> seats.order(mine, order));
     }
 
+    /** Sends a file from the desk. */
     @PostMapping("/lessons/{lesson}/files")
     @Takes(Takes.FORM)
     @For({TEACHER, LEAD})
@@ -94,6 +96,7 @@ class FileController {
                 order -> desk.order(lesson, caller, order));
     }
 
+    /** Fetches a file that was sent. */
     @GetMapping("/seats/{visit}/files/{number}")
     @For(anyone = true)
     ResponseEntity<byte[]> fetchAtSeat(

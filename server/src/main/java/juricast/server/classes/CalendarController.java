@@ -53,6 +53,7 @@ class CalendarController {
             String opens,
             String closes) {}
 
+    /** The school's terms, holidays, days and hours. */
     @GetMapping
     @For({LEAD, TEACHER})
     @Edited

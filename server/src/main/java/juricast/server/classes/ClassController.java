@@ -132,6 +132,7 @@ class ClassController {
                 .toList();
     }
 
+    /** The classes that may be seen. */
     @GetMapping("/classes")
     @For({TEACHER, LEAD})
     List<ClassLine> list(@AuthenticationPrincipal SignedIn caller) {
@@ -218,6 +219,7 @@ class ClassController {
                 "Give it another title, such as the year group with it.");
     }
 
+    /** One class: its adults, pupils, lessons. */
     @GetMapping("/classes/{id}")
     @For({TEACHER, LEAD})
     ClassPage page(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {

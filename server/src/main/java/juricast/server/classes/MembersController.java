@@ -253,7 +253,7 @@ class MembersController {
         return pages.page(id, caller);
     }
 
-    /** Trusts a pupil to help as class monitor, in the class or in one lesson, until a day (need F7). */
+    /** Makes a pupil class monitor until a day. Trusts a pupil to help as class monitor, in the class or in one lesson, until a day (need F7). */
     @PutMapping("/monitors/{person}")
     @For({TEACHER, LEAD})
     ClassController.ClassPage trust(
@@ -269,6 +269,7 @@ class MembersController {
         return pages.page(id, caller);
     }
 
+    /** A pupil is class monitor no more. */
     @DeleteMapping("/monitors/{person}")
     @For({TEACHER, LEAD})
     ClassController.ClassPage endTrust(

@@ -80,6 +80,7 @@ class PlanController {
 
     record PlanRequest(@Nullable List<String> visitors, boolean recording, boolean groups) {}
 
+    /** What is planned for one lesson: visitors, recording, groups. */
     @GetMapping
     @For({LEAD, TEACHER})
     @Edited
@@ -115,6 +116,7 @@ class PlanController {
         return plan(lesson, caller);
     }
 
+    /** Plans visitors, recording and groups of one lesson. */
     @PutMapping
     @For(TEACHER)
     @Edited

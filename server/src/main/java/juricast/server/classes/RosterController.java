@@ -125,6 +125,7 @@ class RosterController {
                 .body(TableFile.write(List.of("name", "number", "year"), rows));
     }
 
+    /** What a class list from a file would change, and what has to be said first. */
     @PostMapping(path = "/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     @Takes(Takes.FORM)
     @For(TEACHER)

@@ -49,6 +49,7 @@ class WelcomeController {
     /** @param text an empty one: none */
     record WelcomeRequest(@Nullable String text) {}
 
+    /** The welcome that who arrives in a class reads. */
     @GetMapping("/classes/{id}/welcome")
     @For({TEACHER, LEAD})
     @Edited
@@ -57,6 +58,7 @@ class WelcomeController {
         return new WelcomePage(line(welcomes.ofClass(found.id())), null);
     }
 
+    /** Writes the welcome of a class; empty for none. */
     @PutMapping("/classes/{id}/welcome")
     @For({TEACHER, LEAD})
     @Edited
@@ -68,6 +70,7 @@ class WelcomeController {
         return ofClass(id, caller);
     }
 
+    /** The welcome prepared for one lesson, and that of its class. */
     @GetMapping("/lessons/{lesson}/prepared-welcome")
     @For({TEACHER, LEAD})
     @Edited
@@ -76,6 +79,7 @@ class WelcomeController {
         return new WelcomePage(line(welcomes.ofLesson(found.id())), line(welcomes.ofClass(found.ofClass())));
     }
 
+    /** Prepares the welcome of one lesson. */
     @PutMapping("/lessons/{lesson}/prepared-welcome")
     @For({TEACHER, LEAD})
     @Edited

@@ -48,6 +48,7 @@ class ClocksController {
     /** @param seconds before presses count */
     record CallRequest(@Nullable String task, int seconds) {}
 
+    /** Starts a clock that all see. */
     @PostMapping("/lessons/{lesson}/clock")
     @For({TEACHER, LEAD})
     Ordered start(
@@ -62,18 +63,21 @@ class ClocksController {
                         caller.person()));
     }
 
+    /** Pauses the clock. */
     @PutMapping("/lessons/{lesson}/clock/pause")
     @For({TEACHER, LEAD})
     Ordered pause(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         return desk.order(lesson, caller, new ClocksOrder.Pause(caller.person()));
     }
 
+    /** Lets the clock go on. */
     @DeleteMapping("/lessons/{lesson}/clock/pause")
     @For({TEACHER, LEAD})
     Ordered goOn(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         return desk.order(lesson, caller, new ClocksOrder.GoOn(caller.person()));
     }
 
+    /** Gives the clock some more time. */
     @PostMapping("/lessons/{lesson}/clock/longer")
     @For({TEACHER, LEAD})
     Ordered longer(
@@ -83,12 +87,14 @@ class ClocksController {
         return desk.order(lesson, caller, new ClocksOrder.Lengthen(Duration.ofSeconds(more.seconds), caller.person()));
     }
 
+    /** Takes the clock away. */
     @DeleteMapping("/lessons/{lesson}/clock")
     @For({TEACHER, LEAD})
     Ordered end(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         return desk.order(lesson, caller, new ClocksOrder.End(caller.person()));
     }
 
+    /** Asks who is first to answer. */
     @PostMapping("/lessons/{lesson}/call")
     @For({TEACHER, LEAD})
     Ordered call(
@@ -106,6 +112,7 @@ class ClocksController {
         return desk.order(lesson, caller, new ClocksOrder.PassOn(caller.person()));
     }
 
+    /** Ends asking who is first to answer. */
     @DeleteMapping("/lessons/{lesson}/call")
     @For({TEACHER, LEAD})
     Ordered endCall(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {

@@ -154,6 +154,7 @@ class ConductController {
             @Nullable Integer evidenceMinutes,
             int seen) {}
 
+    /** Takes a step of the ladder with one or several pupils. */
     @PostMapping("/lessons/{lesson}/steps")
     @For({TEACHER, LEAD})
     Ordered step(
@@ -182,6 +183,7 @@ class ConductController {
 
     record StepNoteRequest(String text) {}
 
+    /** Writes a note to a step. */
     @PostMapping("/lessons/{lesson}/steps/{number}/notes")
     @For({TEACHER, LEAD})
     Ordered note(
@@ -194,6 +196,7 @@ class ConductController {
 
     record WithdrawRequest(String why) {}
 
+    /** Withdraws a step taken in error. */
     @PostMapping("/lessons/{lesson}/steps/{number}/withdraw")
     @For({TEACHER, LEAD})
     Ordered withdraw(
@@ -214,6 +217,7 @@ class ConductController {
         return desk.order(lesson, caller, new ConductOrder.MarkMoment(text(wanted.text), caller.person()));
     }
 
+    /** An adult has seen to a worry. */
     @PostMapping("/lessons/{lesson}/worries/{number}/seen")
     @For({TEACHER, LEAD})
     Ordered seen(@PathVariable String lesson, @PathVariable int number, @AuthenticationPrincipal SignedIn caller) {
@@ -223,6 +227,7 @@ class ConductController {
     /** @param leadOnly whether the pupil wants only the safeguarding lead to read it */
     record WorryRequest(Worry.About about, @Nullable String words, boolean leadOnly) {}
 
+    /** Says quietly that something is wrong. */
     @PostMapping("/seats/{visit}/worry")
     @For(anyone = true)
     Ordered raise(@PathVariable String visit, @RequestBody WorryRequest wanted, HttpServletRequest request) {

@@ -84,6 +84,7 @@ class ConsentController {
             @Nullable LocalDate since,
             @Nullable LocalDate until) {}
 
+    /** Who may be recorded, by whose word. */
     @GetMapping
     @Noted("who may be recorded")
     @For({TEACHER, LEAD})
@@ -275,6 +276,7 @@ class ConsentController {
     /** @param line in the file, from 1; 0 for the file as a whole */
     record WrongRow(int line, String message) {}
 
+    /** What a file of consents would change. */
     @PostMapping(path = "/import/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     @Takes(Takes.FORM)
     @For(LEAD)

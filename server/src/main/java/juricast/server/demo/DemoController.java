@@ -77,6 +77,7 @@ class DemoController {
 
     record SpeedRequest(int speed) {}
 
+    /** What the cast of the demo does, and how fast its time goes. */
     @GetMapping("/stage")
     @For({LEAD, TEACHER})
     Stage stage() {

@@ -97,6 +97,7 @@ class DoorController {
                 : desk.order(lesson, caller, new DoorOrder.Join(new VisitId(Ids.next()), device, caller.person()));
     }
 
+    /** The adult leaves the lesson. */
     @PostMapping("/lessons/{lesson}/leave")
     @For({TEACHER, LEAD})
     Ordered leave(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller, HttpServletRequest request) {
@@ -108,6 +109,7 @@ class DoorController {
                 .orElseGet(() -> desk.nothing(id));
     }
 
+    /** Lets one person in. */
     @PostMapping("/lessons/{lesson}/visits/{visit}/admit")
     @For({TEACHER, LEAD})
     Ordered admit(
@@ -119,6 +121,7 @@ class DoorController {
         return desk.order(lesson, caller, new DoorOrder.Admit(new VisitId(visit), as, caller.person()));
     }
 
+    /** Lets in all who wait and are on the class list, if the rule allows it. */
     @PostMapping("/lessons/{lesson}/admit-all-listed")
     @For({TEACHER, LEAD})
     Ordered admitAllListed(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
@@ -152,6 +155,7 @@ class DoorController {
         }
     }
 
+    /** Turns one person away. */
     @PostMapping("/lessons/{lesson}/visits/{visit}/turn-away")
     @For({TEACHER, LEAD})
     Ordered turnAway(
@@ -159,6 +163,7 @@ class DoorController {
         return desk.order(lesson, caller, new DoorOrder.TurnAway(new VisitId(visit), caller.person()));
     }
 
+    /** Removes somebody from the lesson. */
     @PostMapping("/lessons/{lesson}/people/{person}/remove")
     @For({TEACHER, LEAD})
     Ordered remove(
@@ -170,6 +175,7 @@ class DoorController {
         return desk.order(lesson, caller, new DoorOrder.Remove(new PersonId(person), why, caller.person()));
     }
 
+    /** Lets somebody who was removed come back to the door. */
     @PostMapping("/lessons/{lesson}/people/{person}/allow-back")
     @For({TEACHER, LEAD})
     Ordered allowBack(
@@ -177,6 +183,7 @@ class DoorController {
         return desk.order(lesson, caller, new DoorOrder.AllowBack(new PersonId(person), caller.person()));
     }
 
+    /** Changes how one is called, where the rule allows it. */
     @PutMapping("/seats/{visit}/name")
     @For(anyone = true)
     Ordered rename(@PathVariable String visit, @RequestBody NameRequest wanted, HttpServletRequest request) {
@@ -185,6 +192,7 @@ class DoorController {
                 new DoorOrder.Rename(new VisitId(visit), wanted.name == null ? "" : wanted.name));
     }
 
+    /** Leaves the lesson, or the door. */
     @PostMapping("/seats/{visit}/leave")
     @For(anyone = true)
     Ordered leaveSeat(@PathVariable String visit, HttpServletRequest request) {

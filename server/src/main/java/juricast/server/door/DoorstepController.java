@@ -116,6 +116,7 @@ class DoorstepController {
 
     record Knocked(String visit) {}
 
+    /** What stands at the door of a link, before anybody has knocked. */
     @GetMapping
     @For(anyone = true)
     DoorstepPage doorstep(

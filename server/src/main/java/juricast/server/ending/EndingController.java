@@ -25,6 +25,7 @@ class EndingController {
         this.desk = desk;
     }
 
+    /** Ends the lesson for everybody. */
     @PostMapping("/lessons/{lesson}/dismiss")
     @For({TEACHER, LEAD})
     Ordered dismiss(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {

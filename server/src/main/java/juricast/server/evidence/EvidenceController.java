@@ -41,6 +41,7 @@ class EvidenceController {
     /** @param key in Base64, as X.509 has it @param fingerprint to be read aloud */
     record EvidenceKey(String key, String fingerprint) {}
 
+    /** The public key with which this school signs its packs. */
     @GetMapping("/key")
     @For(
             value = {TEACHER, LEAD},
@@ -75,6 +76,7 @@ class EvidenceController {
 
     record PackFile(String name, String about, int lines, boolean shown) {}
 
+    /** Checks an evidence pack: whether anything is missing, altered, moved or of another school. */
     @PostMapping(path = "/check", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     @Takes(MOST_BYTES)
     @For(

@@ -58,6 +58,7 @@ class SchoolFilesController {
 
     record WrongEntry(String file, int line, String message) {}
 
+    /** The whole school as an archive of the OneRoster CSV binding. */
     @GetMapping(produces = "application/zip")
     @Noted(value = "the whole school, as files", takenAway = true)
     @For(LEAD)
@@ -73,6 +74,7 @@ class SchoolFilesController {
                 .body(sheets.write(wanted));
     }
 
+    /** What an archive of the OneRoster CSV binding would change. */
     @PostMapping(path = "/preview", consumes = MediaType.ALL_VALUE)
     @Takes(MOST_BYTES + Takes.SLACK)
     @For(LEAD)

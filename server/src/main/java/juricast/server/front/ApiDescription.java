@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
 import io.swagger.v3.core.converter.ModelConverterContext;
+import io.swagger.v3.core.converter.ModelConverters;
 import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
@@ -15,6 +16,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
@@ -59,6 +61,9 @@ class ApiDescription {
         return api -> {
             api.setServers(null);
             api.setInfo(new Info().title("Juricast").version("1"));
+            api.getComponents()
+                    .getSchemas()
+                    .putAll(ModelConverters.getInstance().readAll(Problem.Body.class));
             api.getComponents().getSchemas().forEach(this::require);
         };
     }

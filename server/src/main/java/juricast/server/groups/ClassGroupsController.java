@@ -58,6 +58,7 @@ class ClassGroupsController {
 
     record LevelsRequest(@Nullable List<String> words) {}
 
+    /** What a class keeps for making groups: wishes, levels, prepared sets. */
     @GetMapping("/classes/{id}/groups")
     @Noted("who stays apart in groups, and levels")
     @For({TEACHER, LEAD})
@@ -89,6 +90,7 @@ class ClassGroupsController {
         return pages.of(found.id(), caller);
     }
 
+    /** Ends a wish about who sits with whom. */
     @DeleteMapping("/classes/{id}/wishes/{wish}")
     @For({TEACHER, LEAD})
     ClassGroupsPages.ClassGroups end(

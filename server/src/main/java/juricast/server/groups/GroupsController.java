@@ -108,6 +108,7 @@ class GroupsController {
         return grouping.preview(lessons.look(desk.known(lesson, caller)));
     }
 
+    /** Writes the task of the groups. */
     @PutMapping("/lessons/{lesson}/groups/task")
     @For({TEACHER, LEAD})
     Ordered task(
@@ -115,6 +116,7 @@ class GroupsController {
         return desk.order(lesson, caller, new GroupsOrder.WriteTask(text(wanted.text), caller.person()));
     }
 
+    /** Adds a group. */
     @PostMapping("/lessons/{lesson}/groups")
     @For({TEACHER, LEAD})
     Ordered add(
@@ -122,6 +124,7 @@ class GroupsController {
         return desk.order(lesson, caller, new GroupsOrder.Add(text(wanted.name), caller.person()));
     }
 
+    /** Renames a group. */
     @PutMapping("/lessons/{lesson}/groups/{group}/name")
     @For({TEACHER, LEAD})
     Ordered rename(
@@ -133,6 +136,7 @@ class GroupsController {
                 lesson, caller, new GroupsOrder.Rename(new PlaceId(group), text(wanted.name), caller.person()));
     }
 
+    /** Locks a group, or opens it. */
     @PutMapping("/lessons/{lesson}/groups/{group}/lock")
     @For({TEACHER, LEAD})
     Ordered lock(
@@ -163,6 +167,7 @@ class GroupsController {
         return desk.order(lesson, caller, new GroupsOrder.Move(new PersonId(person), to, caller.person()));
     }
 
+    /** Sends the class out into groups. */
     @PostMapping("/lessons/{lesson}/groups/send-out")
     @For({TEACHER, LEAD})
     Ordered sendOut(
@@ -180,6 +185,7 @@ class GroupsController {
                 lesson, caller, new GroupsOrder.StayLonger(Duration.ofMinutes(wanted.minutes), caller.person()));
     }
 
+    /** Calls the class back from groups. */
     @PostMapping("/lessons/{lesson}/groups/call-back")
     @For({TEACHER, LEAD})
     Ordered callBack(
@@ -188,24 +194,28 @@ class GroupsController {
                 lesson, caller, new GroupsOrder.CallBack(Duration.ofSeconds(wanted.seconds), caller.person()));
     }
 
+    /** Visits a group. */
     @PostMapping("/lessons/{lesson}/groups/{group}/go-in")
     @For({TEACHER, LEAD})
     Ordered goIn(@PathVariable String lesson, @PathVariable String group, @AuthenticationPrincipal SignedIn caller) {
         return desk.order(lesson, caller, new GroupsOrder.GoIn(new PlaceId(group), caller.person()));
     }
 
+    /** Comes out of a group that one visited. */
     @PostMapping("/lessons/{lesson}/groups/come-out")
     @For({TEACHER, LEAD})
     Ordered comeOut(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         return desk.order(lesson, caller, new GroupsOrder.ComeOut(caller.person()));
     }
 
+    /** Looks into a group without going in; its pupils see that. */
     @PostMapping("/lessons/{lesson}/groups/{group}/look-in")
     @For({TEACHER, LEAD})
     Ordered lookIn(@PathVariable String lesson, @PathVariable String group, @AuthenticationPrincipal SignedIn caller) {
         return desk.order(lesson, caller, new GroupsOrder.LookIn(new PlaceId(group), caller.person()));
     }
 
+    /** Stops looking into a group. */
     @PostMapping("/lessons/{lesson}/groups/look-away")
     @For({TEACHER, LEAD})
     Ordered lookAway(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {

@@ -133,6 +133,7 @@ class PreparedController {
                 wanted.seed == 0 ? seed : wanted.seed);
     }
 
+    /** Prepares a set of groups for lessons to come. */
     @PostMapping("/prepared")
     @For({TEACHER, LEAD})
     ClassGroupsPages.ClassGroups prepare(
@@ -145,6 +146,7 @@ class PreparedController {
         return pages.of(found.id(), caller);
     }
 
+    /** Changes a prepared set of groups. */
     @PutMapping("/prepared/{set}")
     @For({TEACHER, LEAD})
     ClassGroupsPages.ClassGroups change(
@@ -158,6 +160,7 @@ class PreparedController {
         return pages.of(found.id(), caller);
     }
 
+    /** Deletes a prepared set of groups. */
     @DeleteMapping("/prepared/{set}")
     @For({TEACHER, LEAD})
     ClassGroupsPages.ClassGroups delete(

@@ -81,7 +81,7 @@ class KeepingController {
     record KeptDeparture(
             Departure.Kind kind, String title, @Nullable String value, @Nullable String of, String by, long minutes) {}
 
-    /** @param rule and @param ofClass show the lessons of one rule or class only */
+    /** How lessons kept to their plan. @param rule and @param ofClass show the lessons of one rule or class only */
     @GetMapping
     @For({TEACHER, LEAD})
     KeepingPage keeping(

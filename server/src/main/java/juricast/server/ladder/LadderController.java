@@ -51,6 +51,7 @@ class LadderController {
 
     record HeadsRequest(List<String> people) {}
 
+    /** The school's ladder, what years have otherwise, and their heads. */
     @GetMapping
     @For(
             value = {TEACHER, LEAD},
@@ -79,6 +80,7 @@ class LadderController {
         return new StaffLine(person.value(), people.nameOf(person));
     }
 
+    /** Writes the school's ladder; the one before is ended, not overwritten. */
     @PutMapping
     @For(LEAD)
     @Edited
@@ -93,6 +95,7 @@ class LadderController {
         return page();
     }
 
+    /** Writes what a year has otherwise. */
     @PutMapping("/years/{year}")
     @For(LEAD)
     @Edited
@@ -109,6 +112,7 @@ class LadderController {
         return page();
     }
 
+    /** Says who are the heads of a year. */
     @PutMapping("/years/{year}/heads")
     @For(LEAD)
     @Edited

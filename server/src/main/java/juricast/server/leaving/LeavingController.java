@@ -39,6 +39,7 @@ class LeavingController {
         this.clock = clock;
     }
 
+    /** All that is kept about one pupil, for the family, as one archive. */
     @GetMapping(path = "/file", produces = "application/zip")
     @Noted(value = "everything about a pupil", takenAway = true)
     @For(value = LEAD, shows = Matter.KEPT_AND_FORGOTTEN)

@@ -38,6 +38,7 @@ class MaterialController {
 
     record CaptionRequest(@Nullable String text) {}
 
+    /** Hands something out. */
     @PostMapping("/lessons/{lesson}/materials")
     @For({TEACHER, LEAD})
     Ordered handOut(
@@ -46,12 +47,14 @@ class MaterialController {
                 lesson, caller, new MaterialOrder.HandOut(caller.person(), text(given.title), text(given.body)));
     }
 
+    /** Takes back what was handed out. */
     @DeleteMapping("/lessons/{lesson}/materials/{number}")
     @For({TEACHER, LEAD})
     Ordered takeBack(@PathVariable String lesson, @PathVariable int number, @AuthenticationPrincipal SignedIn caller) {
         return desk.order(lesson, caller, new MaterialOrder.TakeBack(number, caller.person()));
     }
 
+    /** Writes what is said as a caption. */
     @PostMapping("/lessons/{lesson}/captions")
     @For({TEACHER, LEAD})
     Ordered caption(

@@ -31,6 +31,7 @@ class MeritsController {
     /** @param people who gets one each @param reason what it is for; the pupil reads it */
     record MeritRequest(List<String> people, String reason) {}
 
+    /** Gives merits to one or many. */
     @PostMapping
     @For({TEACHER, LEAD})
     Ordered give(
@@ -42,6 +43,7 @@ class MeritsController {
         return desk.order(lesson, caller, new MeritsOrder.Give(people, wanted.reason, caller.person()));
     }
 
+    /** Takes a merit back. */
     @DeleteMapping("/{number}")
     @For({TEACHER, LEAD})
     Ordered takeBack(@PathVariable String lesson, @PathVariable int number, @AuthenticationPrincipal SignedIn caller) {

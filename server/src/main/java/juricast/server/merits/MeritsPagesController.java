@@ -88,6 +88,7 @@ class MeritsPagesController {
     /** @param byWeek how many in each week, oldest first */
     record PupilMerits(String person, String name, int count, List<Integer> byWeek) {}
 
+    /** Merits of a class, and who never gets any. */
     @GetMapping("/classes/{id}/merits")
     @Noted("merits of the class")
     @For({TEACHER, LEAD})
@@ -138,6 +139,7 @@ class MeritsPagesController {
     /** One that was given. @param by who gave it */
     record GivenMerit(String lesson, String title, Instant at, String reason, String by) {}
 
+    /** Merits of one pupil. */
     @GetMapping("/pupils/{person}/merits")
     @Noted("merits of the pupil")
     @For({TEACHER, LEAD})
@@ -190,6 +192,7 @@ class MeritsPagesController {
 
     record ReasonsRequest(@Nullable List<String> reasons) {}
 
+    /** What merits are given for. */
     @GetMapping("/merit-reasons")
     @For(
             value = {TEACHER, LEAD},
@@ -199,6 +202,7 @@ class MeritsPagesController {
         return new Reasons(reasons.all());
     }
 
+    /** Writes what merits are given for. */
     @PutMapping("/merit-reasons")
     @For(LEAD)
     @Edited

@@ -38,6 +38,7 @@ class NoticesController {
         return desk.order(lesson, caller, new NoticesOrder.Welcome(text(wanted), caller.person()));
     }
 
+    /** Puts up an announcement for the class. */
     @PostMapping("/announcements")
     @For({TEACHER, LEAD})
     Ordered putUp(
@@ -45,6 +46,7 @@ class NoticesController {
         return desk.order(lesson, caller, new NoticesOrder.PutUp(text(wanted), caller.person()));
     }
 
+    /** Takes an announcement down. */
     @DeleteMapping("/announcements/{number}")
     @For({TEACHER, LEAD})
     Ordered takeDown(@PathVariable String lesson, @PathVariable int number, @AuthenticationPrincipal SignedIn caller) {

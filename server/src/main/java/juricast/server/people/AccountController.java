@@ -73,6 +73,7 @@ class AccountController {
     /** Shown this once. */
     record RecoveryCodes(List<String> codes) {}
 
+    /** Your own account: how you sign in, the second factor, where you are signed in. */
     @GetMapping
     @For(
             value = {LEAD, TEACHER, PUPIL},
@@ -132,6 +133,7 @@ class AccountController {
         return new OfferedFactor(SecondFactor.text(secret), address, QrCode.svg(address));
     }
 
+    /** Turns the second factor on, once a code of it is right. */
     @PutMapping("/factor")
     @For(
             value = {LEAD, TEACHER, PUPIL},
@@ -149,6 +151,7 @@ class AccountController {
         return new RecoveryCodes(codes);
     }
 
+    /** Turns the second factor off. */
     @PostMapping("/factor/end")
     @For({LEAD, TEACHER, PUPIL})
     AccountPage endFactor(
@@ -159,6 +162,7 @@ class AccountController {
         return page(caller);
     }
 
+    /** Ends one of your sign-ins. */
     @DeleteMapping("/sign-ins/{session}")
     @For(
             value = {LEAD, TEACHER, PUPIL},

@@ -95,6 +95,7 @@ class PeopleController {
     /** A code that counts once; shown this once. */
     record GivenCode(String person, String name, String signIn, String code, Instant until) {}
 
+    /** Everybody with an account. */
     @GetMapping
     @For(value = LEAD, shows = Matter.ACCOUNTS)
     @Noted("everybody's accounts")

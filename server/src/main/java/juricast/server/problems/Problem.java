@@ -18,6 +18,7 @@ public final class Problem extends RuntimeException {
     }
 
     /** On the wire, as application/problem+json. */
+    @io.swagger.v3.oas.annotations.media.Schema(name = "Problem")
     public record Body(String type, String title, int status, String detail, String whatToDo, List<Wrong> wrong) {}
 
     /** One thing that is wrong. */

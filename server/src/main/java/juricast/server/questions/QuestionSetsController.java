@@ -74,6 +74,7 @@ class QuestionSetsController {
     /** What a file holds; nothing is kept by asking. @param leftOut what of it is not taken */
     record FileRead(String name, List<QuestionsJson.QuestionLine> questions, List<String> leftOut) {}
 
+    /** The questions that a class keeps. */
     @GetMapping
     @For({TEACHER, LEAD})
     @Edited
@@ -98,6 +99,7 @@ class QuestionSetsController {
                         .toList());
     }
 
+    /** Keeps a new set of questions. */
     @PostMapping
     @Takes(Takes.FORM)
     @For({TEACHER, LEAD})
@@ -111,6 +113,7 @@ class QuestionSetsController {
         return sets(id, caller);
     }
 
+    /** Changes a set of questions. */
     @PutMapping("/{set}")
     @Takes(Takes.FORM)
     @For({TEACHER, LEAD})
@@ -129,6 +132,7 @@ class QuestionSetsController {
         return sets(id, caller);
     }
 
+    /** Deletes a set of questions. */
     @DeleteMapping("/{set}")
     @For({TEACHER, LEAD})
     SetsPage delete(@PathVariable String id, @PathVariable String set, @AuthenticationPrincipal SignedIn caller) {
@@ -161,6 +165,7 @@ class QuestionSetsController {
         return sets(to, caller);
     }
 
+    /** Reads questions from a file, and keeps nothing yet. */
     @PostMapping("/file")
     @Takes(Takes.FORM)
     @For({TEACHER, LEAD})
@@ -178,6 +183,7 @@ class QuestionSetsController {
                 found.leftOut());
     }
 
+    /** A set of questions as a table, which can be taken back in. */
     @GetMapping(path = "/{set}/questions.csv", produces = "text/csv")
     @For({TEACHER, LEAD})
     ResponseEntity<byte[]> table(

@@ -51,6 +51,7 @@ class QuestionsController {
 
     record MoreSecondsRequest(int seconds) {}
 
+    /** Asks the class a question. */
     @PostMapping("/lessons/{lesson}/questions")
     @For({TEACHER, LEAD})
     Ordered ask(@PathVariable String lesson, @RequestBody AskRequest asked, @AuthenticationPrincipal SignedIn caller) {
@@ -68,12 +69,14 @@ class QuestionsController {
                         caller.person()));
     }
 
+    /** Closes a question. */
     @PostMapping("/lessons/{lesson}/questions/{number}/close")
     @For({TEACHER, LEAD})
     Ordered close(@PathVariable String lesson, @PathVariable int number, @AuthenticationPrincipal SignedIn caller) {
         return order(lesson, caller, new QuestionsOrder.Close(number, caller.person()));
     }
 
+    /** Gives a question some more time. */
     @PostMapping("/lessons/{lesson}/questions/{number}/longer")
     @For({TEACHER, LEAD})
     Ordered longer(
@@ -103,6 +106,7 @@ class QuestionsController {
         return order(lesson, caller, new QuestionsOrder.Show(number, how.right, caller.person()));
     }
 
+    /** Puts a question and its results away. */
     @PostMapping("/lessons/{lesson}/questions/{number}/put-away")
     @For({TEACHER, LEAD})
     Ordered putAway(@PathVariable String lesson, @PathVariable int number, @AuthenticationPrincipal SignedIn caller) {
@@ -116,6 +120,7 @@ class QuestionsController {
     /** @param picked places of choices, from 0 @param number as it is written, with a point or a comma */
     record GivenAnswer(@Nullable List<Integer> picked, @Nullable String number, @Nullable String text) {}
 
+    /** Answers a question. */
     @PostMapping("/seats/{visit}/questions/{number}/answer")
     @For(anyone = true)
     Ordered answer(

@@ -78,6 +78,7 @@ class ResultsController {
             QuestionsJson.ResultLines results,
             List<QuestionsJson.AnswerOf> answers) {}
 
+    /** What was answered in a lesson. */
     @GetMapping("/lessons/{lesson}/results")
     @Noted("what was answered")
     @For({TEACHER, LEAD})
@@ -162,6 +163,7 @@ class ResultsController {
     record PupilAnswer(
             String lesson, String title, Instant starts, String question, String answer, @Nullable Boolean right) {}
 
+    /** What one pupil has answered. */
     @GetMapping("/pupils/{person}/answers")
     @Noted("what the pupil answered")
     @For({TEACHER, LEAD})

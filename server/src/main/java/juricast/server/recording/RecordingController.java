@@ -48,6 +48,7 @@ class RecordingController {
         return desk.order(lesson, caller, new RecordingOrder.End(caller.person()));
     }
 
+    /** Pauses the recording, with the reason. */
     @PutMapping("/pause")
     @For({TEACHER, LEAD})
     Ordered pause(
@@ -56,6 +57,7 @@ class RecordingController {
         return desk.order(lesson, caller, new RecordingOrder.Pause(wanted.reason, length, caller.person()));
     }
 
+    /** Lets the recording go on. */
     @DeleteMapping("/pause")
     @For({TEACHER, LEAD})
     Ordered goOn(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {

@@ -43,6 +43,7 @@ class AttendanceController {
         this.clock = clock;
     }
 
+    /** Marks of a class, pupil by pupil and lesson by lesson. */
     @GetMapping("/classes/{id}/attendance")
     @Noted("attendance")
     @For({TEACHER, LEAD})
@@ -84,6 +85,7 @@ class AttendanceController {
         return Download.csv("attendance " + grid.title(), TableFile.write(heading, rows));
     }
 
+    /** Attendance of a class, on paper. */
     @GetMapping(path = "/classes/{id}/attendance.pdf", produces = "application/pdf")
     @Noted(value = "attendance, on paper", takenAway = true)
     @For({TEACHER, LEAD})
@@ -150,6 +152,7 @@ class AttendanceController {
                         rows));
     }
 
+    /** Attendance of one pupil, on paper. */
     @GetMapping(path = "/pupils/{person}/attendance.pdf", produces = "application/pdf")
     @Noted(value = "the pupil's page, on paper", takenAway = true)
     @For({TEACHER, LEAD})

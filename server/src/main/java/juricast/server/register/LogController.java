@@ -129,6 +129,7 @@ class LogController {
     /** @param line in the file, from 1; 0 for the file as a whole */
     record LogFault(int line, String message) {}
 
+    /** What a log of joins and leaves says, and what has to be said first. */
     @PostMapping(path = "/preview", consumes = MediaType.ALL_VALUE)
     @Takes(MOST_BYTES + Takes.SLACK)
     @For(TEACHER)

@@ -143,6 +143,7 @@ class RegisterController {
     /** @param code one of the school's, which then says the mark; nothing for the usual one of the mark */
     record CorrectionRequest(String person, Mark mark, @Nullable String code, int lateMinutes, String reason) {}
 
+    /** The register of a lesson, a draft as long as it is not over. */
     @GetMapping("/register")
     @Noted("the register")
     @For({TEACHER, LEAD})

@@ -36,6 +36,7 @@ class RegisterSettingsController {
     /** See {@link Thresholds}. */
     record Limits(int inARow, int belowPercent, int dropPoints, int lateTimes) {}
 
+    /** The school's own codes for marks, and the limits for attention. */
     @GetMapping
     @For({TEACHER, LEAD})
     @Edited

@@ -78,6 +78,7 @@ class RetentionController {
 
     record ForgottenLine(Instant at, String kind, String about, String rule, int count) {}
 
+    /** What is kept how long, what goes next, and what went. */
     @GetMapping
     @For(value = LEAD, shows = Matter.KEPT_AND_FORGOTTEN)
     KeptAndForgotten page() {

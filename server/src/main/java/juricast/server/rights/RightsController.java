@@ -53,6 +53,7 @@ class RightsController {
 
     record PauseRequest(boolean paused) {}
 
+    /** Turns all microphones of the class off. */
     @PostMapping("/lessons/{lesson}/mute-all")
     @For({TEACHER, LEAD})
     Ordered muteAll(
@@ -95,6 +96,7 @@ class RightsController {
         return desk.order(lesson, caller, new RightsOrder.SetLive(value, caller.person()));
     }
 
+    /** Gives one person a right for some minutes. */
     @PostMapping("/lessons/{lesson}/passes")
     @For({TEACHER, LEAD})
     Ordered givePass(
@@ -106,6 +108,7 @@ class RightsController {
                         person(request.person), right(request.rule), minutes(request.minutes), caller.person()));
     }
 
+    /** Closes a right of one person for some minutes. */
     @PostMapping("/lessons/{lesson}/curbs")
     @For({TEACHER, LEAD})
     Ordered giveCurb(
@@ -117,6 +120,7 @@ class RightsController {
                         person(request.person), right(request.rule), minutes(request.minutes), caller.person()));
     }
 
+    /** Takes back a right that was lent. */
     @DeleteMapping("/lessons/{lesson}/people/{person}/loans/{rule}")
     @For({TEACHER, LEAD})
     Ordered endLoan(
@@ -127,6 +131,7 @@ class RightsController {
         return desk.order(lesson, caller, new RightsOrder.EndLoan(new PersonId(person), right(rule), caller.person()));
     }
 
+    /** Makes the lesson lighter for weak lines, or not. */
     @PutMapping("/lessons/{lesson}/light")
     @For({TEACHER, LEAD})
     Ordered lighten(
@@ -142,6 +147,7 @@ class RightsController {
         return desk.order(lesson, caller, new RightsOrder.TurnOn(visit, what));
     }
 
+    /** The adult stops showing something. */
     @DeleteMapping("/lessons/{lesson}/own/{what}")
     @For({TEACHER, LEAD})
     Ordered stopShowing(
@@ -149,12 +155,14 @@ class RightsController {
         return desk.order(lesson, caller, new RightsOrder.TurnOff(caller.person(), what, caller.person()));
     }
 
+    /** Turns one's own microphone, camera or shared picture on, where one may. */
     @PostMapping("/seats/{visit}/on/{what}")
     @For(anyone = true)
     Ordered turnOn(@PathVariable String visit, @PathVariable Appliance what, HttpServletRequest request) {
         return seats.order(seats.mine(visit, request), new RightsOrder.TurnOn(new VisitId(visit), what));
     }
 
+    /** Turns one's own microphone, camera or shared picture off. */
     @PostMapping("/seats/{visit}/off/{what}")
     @For(anyone = true)
     Ordered turnOwnOff(@PathVariable String visit, @PathVariable Appliance what, HttpServletRequest request) {

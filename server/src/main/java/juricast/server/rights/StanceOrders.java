@@ -66,6 +66,7 @@ class StanceOrders {
 
     record RunningOrderRequest(@Nullable List<RunningStep> steps, boolean byTheClock) {}
 
+    /** Switches to another stance of the lesson. */
     @PostMapping("/lessons/{lesson}/stance")
     @For({TEACHER, LEAD})
     Ordered switchStance(

@@ -88,6 +88,7 @@ class CorridorController {
 
     record Taken(String lesson, String kind, long since, String by) {}
 
+    /** All lessons that run or should, worst first. */
     @GetMapping
     @For(value = LEAD, shows = Matter.CORRIDOR)
     Corridor corridor(@AuthenticationPrincipal SignedIn caller) {

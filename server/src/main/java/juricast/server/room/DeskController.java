@@ -53,7 +53,7 @@ class DeskController {
         this.sessions = sessions;
     }
 
-    /** The lesson as this adult sees it; looking never opens it (need D1). */
+    /** A live lesson as its adults see it, whole. The lesson as this adult sees it; looking never opens it (need D1). */
     @GetMapping("/desk")
     @Noted("the desk")
     @For({TEACHER, LEAD})
@@ -61,6 +61,7 @@ class DeskController {
         return desks.of(lessons.look(desk.known(lesson, caller)), caller.person(), 0, lessons.now());
     }
 
+    /** The same as it changes: a stream of events, the first of them the whole. */
     @GetMapping(path = "/desk/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     @For({TEACHER, LEAD})
     void stream(

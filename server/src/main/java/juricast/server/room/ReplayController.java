@@ -102,6 +102,7 @@ class ReplayController {
     /** How much one adult departed from the plan. */
     record KeeperLine(String by, int orders, long minutes) {}
 
+    /** What happened in a lesson, in order, in sentences. */
     @GetMapping
     @Noted("the replay")
     @For({TEACHER, LEAD})

@@ -47,6 +47,7 @@ class SeatController {
         this.sessions = sessions;
     }
 
+    /** A lesson as one's own seat sees it, whole. */
     @GetMapping("/seats/{visit}")
     @For(anyone = true)
     SeatJson.Seat seat(@PathVariable String visit, HttpServletRequest request) {
@@ -54,6 +55,7 @@ class SeatController {
         return seats.of(lessons.look(mine.lesson()), mine.visit(), lessons.now());
     }
 
+    /** The same as it changes: a stream of events, the first of them the whole. */
     @GetMapping(path = "/seats/{visit}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     @For(anyone = true)
     void stream(

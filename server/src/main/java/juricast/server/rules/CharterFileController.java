@@ -47,6 +47,7 @@ class CharterFileController {
         this.clock = clock;
     }
 
+    /** The charter as a file, to be taken into another school or kept. */
     @GetMapping(path = "/file", produces = MediaType.APPLICATION_JSON_VALUE)
     @For({LEAD, TEACHER})
     ResponseEntity<String> export() {
@@ -62,6 +63,7 @@ class CharterFileController {
         return ResponseEntity.ok(file.schema());
     }
 
+    /** What holds in online lessons, for parents, on paper. */
     @GetMapping(path = "/for-parents.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     @For({LEAD, TEACHER})
     ResponseEntity<byte[]> forParents() {

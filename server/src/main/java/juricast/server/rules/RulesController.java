@@ -120,6 +120,7 @@ class RulesController {
     /** A case as it is, and as it would be. */
     record TwoWhys(RuleWords.Why before, RuleWords.Why after) {}
 
+    /** All rules at a place, with what they are and why. */
     @GetMapping("/rules/{place}")
     @For({LEAD, TEACHER})
     Rules rules(

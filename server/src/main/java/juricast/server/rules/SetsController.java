@@ -89,6 +89,7 @@ class SetsController {
                 : reader.mayRead(Matter.OWN_SETS, About.person(new PersonId(set.owner()), Set.of()));
     }
 
+    /** Sets of rules: ready-made ones, the school's, one's own. */
     @GetMapping("/sets")
     @For({LEAD, TEACHER})
     List<ReadySet> sets(@AuthenticationPrincipal SignedIn caller) {
@@ -201,6 +202,7 @@ class SetsController {
         sets.use(of, set, caller.person(), now());
     }
 
+    /** A class uses a set of rules no more. */
     @DeleteMapping("/classes/{id}/sets/{set}")
     @For(TEACHER)
     void stopUsing(@PathVariable String id, @PathVariable String set, @AuthenticationPrincipal SignedIn caller) {

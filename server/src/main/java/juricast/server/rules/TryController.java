@@ -93,6 +93,7 @@ class TryController {
      */
     record Moment(@Nullable String day, @Nullable String time, @Nullable String stance, @Nullable Boolean draft) {}
 
+    /** What a role may in a situation, and why: a try that changes nothing. */
     @GetMapping("/{place}/{role}")
     @For({LEAD, TEACHER})
     Tried tried(

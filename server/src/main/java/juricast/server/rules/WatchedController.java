@@ -33,6 +33,7 @@ class WatchedController {
     /** @param was the list that was changed into this one */
     record WatchedChange(@Nullable List<String> words, @Nullable List<String> was) {}
 
+    /** Words for which messages wait. */
     @GetMapping
     @For({TEACHER, LEAD})
     @Edited
@@ -40,6 +41,7 @@ class WatchedController {
         return new WatchedList(watched.now().words());
     }
 
+    /** Changes the words for which messages wait. */
     @PutMapping
     @For(LEAD)
     @Edited

@@ -38,6 +38,7 @@ class SignalsController {
 
     record FocusRequest(@Nullable String person) {}
 
+    /** Lowers a hand. */
     @PostMapping("/lessons/{lesson}/people/{person}/lower-hand")
     @For({TEACHER, LEAD})
     Ordered lowerHand(
@@ -45,12 +46,14 @@ class SignalsController {
         return desk.order(lesson, caller, new SignalsOrder.LowerHand(new PersonId(person), caller.person()));
     }
 
+    /** Clears all signs of the class. */
     @PostMapping("/lessons/{lesson}/signs/clear")
     @For({TEACHER, LEAD})
     Ordered clearSigns(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         return desk.order(lesson, caller, new SignalsOrder.ClearSigns(caller.person()));
     }
 
+    /** Asks everybody to look this way, or ends it. */
     @PutMapping("/lessons/{lesson}/focus")
     @For({TEACHER, LEAD})
     Ordered focus(@PathVariable String lesson, @RequestBody FocusRequest on, @AuthenticationPrincipal SignedIn caller) {
@@ -60,12 +63,14 @@ class SignalsController {
                 new SignalsOrder.Focus(Optional.ofNullable(on.person).map(PersonId::new), caller.person()));
     }
 
+    /** Raises one's own hand. */
     @PutMapping("/seats/{visit}/hand")
     @For(anyone = true)
     Ordered raiseHand(@PathVariable String visit, HttpServletRequest request) {
         return seats.order(seats.mine(visit, request), new SignalsOrder.RaiseHand(new VisitId(visit)));
     }
 
+    /** Lowers one's own hand. */
     @DeleteMapping("/seats/{visit}/hand")
     @For(anyone = true)
     Ordered lowerOwnHand(@PathVariable String visit, HttpServletRequest request) {
@@ -74,6 +79,7 @@ class SignalsController {
         return seats.order(mine, new SignalsOrder.LowerHand(me, me));
     }
 
+    /** Shows a sign. */
     @PutMapping("/seats/{visit}/sign/{sign}")
     @For(anyone = true)
     Ordered showSign(@PathVariable String visit, @PathVariable Sign sign, HttpServletRequest request) {
@@ -81,12 +87,14 @@ class SignalsController {
                 seats.mine(visit, request), new SignalsOrder.ShowSign(new VisitId(visit), Optional.of(sign)));
     }
 
+    /** Takes one's own sign back. */
     @DeleteMapping("/seats/{visit}/sign")
     @For(anyone = true)
     Ordered takeSignBack(@PathVariable String visit, HttpServletRequest request) {
         return seats.order(seats.mine(visit, request), new SignalsOrder.ShowSign(new VisitId(visit), Optional.empty()));
     }
 
+    /** A class monitor lowers somebody's hand. */
     @DeleteMapping("/seats/{visit}/help/hands/{person}")
     @For(anyone = true)
     Ordered lower(@PathVariable String visit, @PathVariable String person, HttpServletRequest request) {

@@ -55,12 +55,14 @@ class SlatesController {
     /** @param marks which; none: all */
     record WipeSlateRequest(@Nullable List<Integer> marks) {}
 
+    /** Everybody's slate. */
     @GetMapping("/lessons/{lesson}/slates")
     @For({TEACHER, LEAD})
     SlatesJson.AllSlates slates(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         return SlatesJson.all(lessons.look(desk.known(lesson, caller)));
     }
 
+    /** Gives out slates. */
     @PostMapping("/lessons/{lesson}/slates")
     @For({TEACHER, LEAD})
     Ordered giveOut(
@@ -69,18 +71,21 @@ class SlatesController {
         return order(lesson, caller, new SlatesOrder.GiveOut(task, wanted.ground, caller.person()));
     }
 
+    /** Takes the slates away. */
     @DeleteMapping("/lessons/{lesson}/slates")
     @For({TEACHER, LEAD})
     Ordered takeAway(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         return order(lesson, caller, new SlatesOrder.TakeAway(caller.person()));
     }
 
+    /** Collects the slates. */
     @PostMapping("/lessons/{lesson}/slates/collect")
     @For({TEACHER, LEAD})
     Ordered collect(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         return order(lesson, caller, new SlatesOrder.Collect(caller.person()));
     }
 
+    /** Gives the slates back. */
     @PostMapping("/lessons/{lesson}/slates/give-back")
     @For({TEACHER, LEAD})
     Ordered giveBack(
@@ -92,6 +97,7 @@ class SlatesController {
         return order(lesson, caller, new SlatesOrder.GiveBack(to, caller.person()));
     }
 
+    /** Shows the class some slates. */
     @PutMapping("/lessons/{lesson}/slates/shown")
     @For({TEACHER, LEAD})
     Ordered show(
@@ -105,6 +111,7 @@ class SlatesController {
         return order(lesson, caller, new SlatesOrder.Show(people, wanted.named, caller.person()));
     }
 
+    /** Shows the class no slate any more. */
     @DeleteMapping("/lessons/{lesson}/slates/shown")
     @For({TEACHER, LEAD})
     Ordered hide(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
@@ -126,6 +133,7 @@ class SlatesController {
         return SlatesJson.own(lessons.look(mine.lesson()), mine.person());
     }
 
+    /** Draws on the own slate. */
     @PostMapping("/seats/{visit}/slate/marks")
     @For(anyone = true)
     Ordered draw(@PathVariable String visit, @RequestBody DrawingJson.DrawingBody drawn, HttpServletRequest request) {
@@ -133,6 +141,7 @@ class SlatesController {
         return seats.order(mine, new SlatesOrder.Draw(mine.visit(), drawn.drawing()));
     }
 
+    /** Takes back the last mark on the own slate. */
     @PostMapping("/seats/{visit}/slate/undo")
     @For(anyone = true)
     Ordered undo(@PathVariable String visit, HttpServletRequest request) {
@@ -140,6 +149,7 @@ class SlatesController {
         return seats.order(mine, new SlatesOrder.Undo(mine.visit()));
     }
 
+    /** Wipes the own slate. */
     @PostMapping("/seats/{visit}/slate/wipe")
     @For(anyone = true)
     Ordered wipe(@PathVariable String visit, @RequestBody WipeSlateRequest which, HttpServletRequest request) {
@@ -147,6 +157,7 @@ class SlatesController {
         return seats.order(mine, new SlatesOrder.Wipe(mine.visit(), DrawingJson.points(which.marks)));
     }
 
+    /** Hands the own slate in. */
     @PostMapping("/seats/{visit}/slate/hand-in")
     @For(anyone = true)
     Ordered handIn(@PathVariable String visit, HttpServletRequest request) {

@@ -28,6 +28,7 @@ class SupervisionController {
 
     record StopRequest(@Nullable String why) {}
 
+    /** Stops everything in the lesson at once. */
     @PostMapping("/lessons/{lesson}/stop")
     @For({TEACHER, LEAD})
     Ordered stop(
@@ -36,6 +37,7 @@ class SupervisionController {
         return desk.order(lesson, caller, new SupervisionOrder.StopEverything(why, caller.person()));
     }
 
+    /** Everything that was stopped goes on. */
     @PostMapping("/lessons/{lesson}/resume")
     @For({TEACHER, LEAD})
     Ordered resume(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {

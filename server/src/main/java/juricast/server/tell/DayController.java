@@ -84,6 +84,7 @@ class DayController {
         }
     }
 
+    /** Your own day: lessons, their ways in, what you are asked to do. */
     @GetMapping
     @For(PUPIL)
     MyDay myDay(@AuthenticationPrincipal SignedIn caller) {

@@ -43,12 +43,14 @@ class FeedController {
     /** An address to give to a calendar program. */
     record FeedAddress(String address) {}
 
+    /** The address at which a calendar program finds your own lessons. */
     @GetMapping("/api/feed")
     @For({TEACHER, PUPIL})
     FeedAddress mine(@AuthenticationPrincipal SignedIn caller) {
         return address(new Feed(Kind.PERSON, caller.person().value()));
     }
 
+    /** Gives your own calendar a new address; the old one leads nowhere. */
     @PostMapping("/api/feed/renew")
     @For({TEACHER, PUPIL})
     FeedAddress renewMine(@AuthenticationPrincipal SignedIn caller) {
@@ -56,6 +58,7 @@ class FeedController {
         return mine(caller);
     }
 
+    /** The address at which a calendar program finds the lessons of a class. */
     @GetMapping("/api/classes/{id}/feed")
     @For({TEACHER, LEAD})
     FeedAddress ofClass(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
@@ -63,6 +66,7 @@ class FeedController {
                 Kind.CLASS, reading.ofClass(caller, Matter.CLASS, id).id().value()));
     }
 
+    /** Gives the calendar of a class a new address; the old one leads nowhere. */
     @PostMapping("/api/classes/{id}/feed/renew")
     @For(TEACHER)
     FeedAddress renewOfClass(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {

@@ -121,6 +121,7 @@ class NoteController {
 
     record ShownRequest(boolean shown) {}
 
+    /** How a class is joined: link, word, and what may be written of them. */
     @GetMapping("/joining")
     @For({TEACHER, LEAD})
     Joining joining(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {

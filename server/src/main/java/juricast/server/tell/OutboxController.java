@@ -82,6 +82,7 @@ class OutboxController {
                 sent.size() > PAGE);
     }
 
+    /** The school's words for each kind of message. */
     @GetMapping("/templates")
     @For({LEAD, TEACHER})
     @Edited
@@ -101,6 +102,7 @@ class OutboxController {
                 .toList();
     }
 
+    /** Writes the school's words for a kind of message, or goes back to the usual ones. */
     @PutMapping("/templates/{kind}")
     @For(LEAD)
     @Edited

@@ -108,7 +108,7 @@ class ImportController {
 
     record TimetableTaken(String change, int added, int changed, int calledOff) {}
 
-    /** @param meant a JSON object: which class, by its id, is meant by a title that no class bears */
+    /** What a calendar (RFC 5545) or a table of lessons would change; nothing is kept yet. @param meant a JSON object: which class, by its id, is meant by a title that no class bears */
     @PostMapping(path = "/import/preview", consumes = MediaType.ALL_VALUE)
     @Takes(MOST_BYTES + Takes.SLACK)
     @For({LEAD, TEACHER})

@@ -93,6 +93,7 @@ class InspectionController {
 
     record ReopenRequest(String key) {}
 
+    /** Weak spots of the timetable, with how each is mended. */
     @GetMapping
     @For({LEAD, TEACHER})
     InspectionPage page(@AuthenticationPrincipal SignedIn caller) {
@@ -238,6 +239,7 @@ class InspectionController {
         return page(caller);
     }
 
+    /** Takes back that somebody answers for a weak spot. */
     @PostMapping("/reopen")
     @For(LEAD)
     InspectionPage reopen(@RequestBody ReopenRequest wanted, @AuthenticationPrincipal SignedIn caller) {

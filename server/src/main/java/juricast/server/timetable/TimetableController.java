@@ -156,6 +156,7 @@ class TimetableController {
     /** @param appearing weak spots that the change brings */
     record PlanChanged(String change, String what, int lessons, List<String> appearing) {}
 
+    /** The lessons of some days, with covers and changes. */
     @GetMapping
     @For({LEAD, TEACHER})
     TimetablePage page(@RequestParam String from, @RequestParam int days, @AuthenticationPrincipal SignedIn caller) {
@@ -334,7 +335,7 @@ class TimetableController {
         return "%s now lasts %d min, %s".formatted(title, length.toMinutes(), when);
     }
 
-    /** Lets another adult take over one lesson, or all of the class until a day (need B7). */
+    /** Lets another adult take over one lesson, or all of the class until a day. Lets another adult take over one lesson, or all of the class until a day (need B7). */
     @PostMapping("/lessons/{lesson}/cover")
     @For({LEAD, TEACHER})
     PlanChanged cover(

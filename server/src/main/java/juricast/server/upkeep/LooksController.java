@@ -66,7 +66,7 @@ class LooksController {
     record LookLine(
             long number, Instant at, AccessLog.Kind kind, String who, String about, String place, String address) {}
 
-    /** @param name of who looked, or about whom @param before the number of the last line of the page before */
+    /** Who looked at what, the latest first. @param name of who looked, or about whom @param before the number of the last line of the page before */
     @GetMapping("/looks")
     @For(value = LEAD, shows = Matter.ACCOUNTS)
     @Noted("who looked at what")
@@ -84,6 +84,7 @@ class LooksController {
                 lines, (int) days, lines.size() < AccessLog.PAGE ? null : lines.get(lines.size() - 1).number);
     }
 
+    /** The same as a table. */
     @GetMapping(path = "/looks.csv", produces = "text/csv")
     @For(value = LEAD, shows = Matter.ACCOUNTS)
     @Noted(value = "who looked at what, as a table", takenAway = true)

@@ -44,6 +44,7 @@ class UpkeepController {
 
     record BackupLine(String file, Instant at, long bytes) {}
 
+    /** Whether the program is well: records, backups, disk. */
     @GetMapping
     @For(LEAD)
     UpkeepPage page() {

@@ -84,6 +84,7 @@ class AheadController {
 
     record AheadEnded(String recording, long lengthSeconds) {}
 
+    /** Ends a recording made ahead. */
     @PostMapping("/recordings/{recording}/end")
     @For({TEACHER, LEAD})
     AheadEnded end(@PathVariable String recording, @AuthenticationPrincipal SignedIn caller) {

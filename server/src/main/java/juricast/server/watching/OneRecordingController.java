@@ -119,6 +119,7 @@ class OneRecordingController {
 
     record WatcherLine(String name, int percent) {}
 
+    /** One recording: what of it may be watched, who watched, who asked. */
     @GetMapping
     @For({TEACHER, LEAD, PUPIL})
     OneRecording one(@PathVariable String recording, @AuthenticationPrincipal SignedIn caller) {
@@ -217,6 +218,7 @@ class OneRecordingController {
     /** @param days for how many days it is open; nothing where it is refused */
     record WishAnswer(@Nullable Integer days) {}
 
+    /** Answers somebody who asked to watch. */
     @PutMapping("/wishes/{wish}")
     @For({TEACHER, LEAD})
     OneRecording answer(

@@ -106,6 +106,7 @@ class WatchingController {
     /** @param percent of the whole, rounded down */
     record WatchedSoFar(long watchedMs, int percent) {}
 
+    /** What is seen of a recording, place by place. */
     @GetMapping("/playback")
     @Noted("a recording")
     @For({TEACHER, LEAD, PUPIL})
@@ -242,6 +243,7 @@ class WatchingController {
         }
     }
 
+    /** What was said in a recording, as WebVTT. */
     @GetMapping(path = "/captions.vtt", produces = "text/vtt")
     @For({TEACHER, LEAD, PUPIL})
     String captions(@PathVariable String recording, @AuthenticationPrincipal SignedIn caller) {
