@@ -38,6 +38,15 @@ function Shown({ isLead }: { isLead: boolean }) {
         <Link to="/keeping">
           <u>Kept to the plan</u>
         </Link>
+        {isLead && (
+          <>
+            {' '}
+            ·{' '}
+            <chakra.a href="/api/attendance/table.csv" download textDecoration="underline">
+              All registers of four weeks as a table
+            </chakra.a>
+          </>
+        )}
       </chakra.p>
       <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 510px' }} gap="32px" alignItems="start">
         <Box>

@@ -2,11 +2,13 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { edit, EDITED, get } from '../../shared/api/http'
-import type { SchoolCalendar } from '../../shared/api/types'
+import { edit, EDITED, get, post } from '../../shared/api/http'
+import type { DaysRead, SchoolCalendar } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { TextField, TextInput } from '../../shared/ui/Fields'
+import { FileBox } from '../../shared/ui/FileBox'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { NotTaken } from '../../shared/ui/NotTaken'
 import { Page } from '../../shared/ui/Page'
 
 const DAYS = ['MONDAY', 'TUESDAY', 'WEDNESDAY', 'THURSDAY', 'FRIDAY', 'SATURDAY', 'SUNDAY'] as const
@@ -69,6 +71,12 @@ function Form({ known, mayChange }: { known: SchoolCalendar; mayChange: boolean 
             onChange={(holidays) => setWanted({ ...wanted, holidays })}
           />
         </Grid>
+        {mayChange && (
+          <DaysOfFile
+            onHoliday={(one) => setWanted({ ...wanted, holidays: [...wanted.holidays, one] })}
+            onTerm={(one) => setWanted({ ...wanted, terms: [...wanted.terms, one] })}
+          />
+        )}
         <chakra.h2 fontSize="17px" mt="18px" mb="6px">
           Days and hours of lessons
         </chakra.h2>
@@ -175,6 +183,52 @@ function Stretches({
       <Button size="small" onClick={() => onChange([...all, { name: '', first: '', last: '' }])}>
         Add {title === 'Terms' ? 'a term' : 'a holiday'}
       </Button>
+    </Box>
+  )
+}
+
+type NamedDays = SchoolCalendar['holidays'][number]
+
+/** Whole days of a calendar file, each to be taken as a holiday or a term; nothing counts before the calendar is kept. */
+function DaysOfFile({ onHoliday, onTerm }: { onHoliday: (one: NamedDays) => void; onTerm: (one: NamedDays) => void }) {
+  const [done, setDone] = useState<string[]>([])
+  const read = useMutation({ mutationFn: (file: File) => post<DaysRead>('/api/calendar/days', file) })
+  const key = (one: NamedDays) => `${one.name} ${one.first}`
+  const take = (one: NamedDays, to: (one: NamedDays) => void) => {
+    setDone([...done, key(one)])
+    to(one)
+  }
+  const left = read.data?.days.filter((one) => !done.includes(key(one))) ?? []
+  return (
+    <Box mt="14px">
+      <FileBox
+        label="Days of a calendar file"
+        accept=".ics,text/calendar"
+        onFile={(file) => {
+          setDone([])
+          read.mutate(file)
+        }}
+      />
+      <ProblemNote problem={read.error} compact />
+      {read.data && (
+        <Box role="region" aria-label="Days in the file" maxH="260px" overflowY="auto" tabIndex={0}>
+          {left.length === 0 && <p>No day of it is left to choose.</p>}
+          {left.map((one) => (
+            <Flex key={key(one)} gap="10px" align="center" py="3px" borderBottom="1px solid" borderColor="line" wrap="wrap">
+              <Box flex="1" minW="200px">
+                <strong>{one.name}</strong> {one.first === one.last ? one.first : `${one.first} to ${one.last}`}
+              </Box>
+              <Button size="small" onClick={() => take(one, onHoliday)}>
+                A holiday
+              </Button>
+              <Button size="small" onClick={() => take(one, onTerm)}>
+                A term
+              </Button>
+            </Flex>
+          ))}
+        </Box>
+      )}
+      <NotTaken what="Not read as days" wrong={read.data?.told ?? []} />
     </Box>
   )
 }

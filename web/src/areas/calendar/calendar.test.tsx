@@ -14,6 +14,35 @@ const KNOWN: SchoolCalendar = {
 }
 
 describe("the school's calendar", () => {
+  it('takes holidays and terms from the whole days of a calendar file, one by one', async () => {
+    const asked = serve({
+      'GET /api/standing': standingOf('LEAD'),
+      'GET /api/calendar': KNOWN,
+      'POST /api/calendar/days': {
+        days: [
+          { name: 'Midwinter', first: '2026-12-21', last: '2027-01-03' },
+          { name: 'Spring', first: '2027-01-04', last: '2027-03-26' },
+        ],
+        told: [{ line: 0, message: '3 entries are not for whole days, and are left out.' }],
+      },
+      'PUT /api/calendar': KNOWN,
+    })
+    show(<CalendarScreen />)
+
+    await userEvent.upload(await screen.findByLabelText('Days of a calendar file'), new File(['x'], 'a.ics'))
+    expect((await screen.findByRole('region', { name: 'What is not taken' })).textContent).toContain('3 entries')
+    await userEvent.click(screen.getAllByRole('button', { name: 'A holiday' })[0]!)
+    await userEvent.click(screen.getByRole('button', { name: 'A term' }))
+    expect(screen.getByText('No day of it is left to choose.')).toBeTruthy()
+    await userEvent.click(screen.getByRole('button', { name: 'Keep this calendar' }))
+    await waitFor(() =>
+      expect(asked.at(-1)?.body).toMatchObject({
+        terms: [{ name: 'Autumn' }, { name: 'Spring' }],
+        holidays: [{ name: 'Midwinter', last: '2027-01-03' }],
+      }),
+    )
+  })
+
   it('keeps terms, holidays and days as the lead writes them', async () => {
     const asked = serve({
       'GET /api/standing': standingOf('LEAD'),

@@ -48,7 +48,16 @@ function Player({ replay, path }: { replay: Replay; path: string }) {
   return (
     <Box px="20px" py="14px">
       <chakra.h1 fontSize="24px">
-        Replay: <Link to={`/lessons/${replay.lesson}/register`}>{replay.title}</Link>
+        Replay: <Link to={`/lessons/${replay.lesson}/register`}>{replay.title}</Link>{' '}
+        <chakra.a
+          href={`/api/lessons/${encodeURIComponent(replay.lesson)}/replay/record.zip`}
+          download
+          fontSize="13px"
+          fontWeight="400"
+          textDecoration="underline"
+        >
+          take the record out
+        </chakra.a>
       </chakra.h1>
       <chakra.p color="ink2" mb="8px">
         {time.longDay(replay.from)}, {time.clock(replay.from)} to {time.clock(replay.until)}. Drag the line, or use <Key>←</Key>{' '}

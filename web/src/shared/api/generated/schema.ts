@@ -168,6 +168,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attendance/table.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All registers of a stretch of time as one table: a line for each pupil of each lesson, with code, correction and signature.
+         * @description For safeguarding leads, signed in, who may read it. That somebody took away attendance of the whole school, as a table is noted.
+         */
+        get: operations["attendance.wholeSchool"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bring/{word}": {
         parameters: {
             query?: never;
@@ -210,6 +230,26 @@ export interface paths {
          */
         put: operations["calendar.write"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calendar/days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Whole days of a calendar file (RFC 5545), to choose terms and holidays from; nothing is kept.
+         * @description For safeguarding leads, signed in.
+         */
+        post: operations["calendar.days"];
         delete?: never;
         options?: never;
         head?: never;
@@ -4288,6 +4328,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/replay/record.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The same as an archive of open formats: sentences and presence as tables, everything as JSON.
+         * @description For teachers, safeguarding leads, signed in. That somebody took away the record of the lesson, as an archive is noted.
+         */
+        get: operations["replay.record"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/results": {
         parameters: {
             query?: never;
@@ -7465,6 +7525,11 @@ export interface components {
             /** @description what the day is called if there is no school on it; empty if there is */
             free: string;
             school: boolean;
+        };
+        DaysOfFile: {
+            /** @description what may be terms and holidays @param told what in the file is not */
+            days: components["schemas"]["NamedDays"][];
+            told: components["schemas"]["Told"][];
         };
         /** @description Somebody to sign in as, with a line on what there is to see. */
         DemoPerson: {
@@ -10941,6 +11006,14 @@ export interface components {
             who: string;
             whoName: string;
         };
+        Told: {
+            /**
+             * Format: int32
+             * @description in the file, from 1; 0 for the file as a whole
+             */
+            line: number;
+            message: string;
+        };
         /** @description Every right in one situation. */
         Tried: {
             areas: components["schemas"]["TriedArea"][];
@@ -11863,6 +11936,56 @@ export interface operations {
             };
         };
     };
+    "attendance.wholeSchool": {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description What was sent cannot be read; which field, and why, is said. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "pages.bringing": {
         parameters: {
             query?: never;
@@ -12104,6 +12227,85 @@ export interface operations {
             };
             /** @description Somebody else has changed it since; nothing was changed. */
             412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be kept just now; nothing was changed. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calendar.days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The file as it is, of at most 2 MB. */
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DaysOfFile"];
+                };
+            };
+            /** @description What was sent cannot be read; which field, and why, is said. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things are; nothing was changed, and what to do is said. */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -28586,6 +28788,55 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none, or none that whoever asks may see. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "replay.record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
                 };
             };
             /** @description Nobody is signed in. */

@@ -359,7 +359,7 @@ class PackMaker {
             document.add(Paper.line(
                     "%s, %s; %s"
                             .formatted(
-                                    school.day(incident.where().moment()),
+                                    school.dayAndYear(incident.where().moment()),
                                     school.clockTime(incident.where().moment()),
                                     incident.act().name()),
                     Paper.NOTE,
@@ -374,7 +374,7 @@ class PackMaker {
             document.add(Paper.line(" ", Paper.TEXT, 4));
             for (CaseStory.StoryLine line : lines) {
                 document.add(Paper.line(
-                        "%s %s".formatted(school.day(line.at()), school.clockTime(line.at())), Paper.NOTE, 0));
+                        "%s %s".formatted(school.dayAndYear(line.at()), school.clockTime(line.at())), Paper.NOTE, 0));
                 document.add(Paper.line(
                         covering.apply(line.text() + (line.quote() == null ? "" : " “" + line.quote() + "”")),
                         Paper.TEXT,

@@ -3,6 +3,9 @@ package juricast.server.classes;
 import static juricast.server.access.Position.LEAD;
 import static juricast.server.access.Position.TEACHER;
 
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -15,26 +18,33 @@ import juricast.core.limits.Limits;
 import juricast.core.timetable.SchoolCalendar;
 import juricast.core.timetable.SchoolCalendar.Days;
 import juricast.server.access.For;
+import juricast.server.access.Takes;
 import juricast.server.data.Database;
+import juricast.server.data.School;
 import juricast.server.data.Topic;
 import juricast.server.data.WrittenDay;
 import juricast.server.editing.Edited;
 import juricast.server.editing.Editions;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.*;
 
 /** The school's calendar: terms, holidays and hours, kept by the safeguarding lead. */
 @RestController
 @RequestMapping("/api/calendar")
 class CalendarController {
+    private final School school;
+    private final Clock clock;
     private final Editions editions;
     private static final int MOST_DAYS = 100;
 
     private final Calendar calendar;
     private final Database database;
 
-    CalendarController(Editions editions, Calendar calendar, Database database) {
+    CalendarController(School school, Clock clock, Editions editions, Calendar calendar, Database database) {
+        this.school = school;
+        this.clock = clock;
         this.editions = editions;
         this.calendar = calendar;
         this.database = database;
@@ -100,6 +110,18 @@ class CalendarController {
                 },
                 Topic.PLAN);
         return page();
+    }
+
+    /** @param days what may be terms and holidays @param told what in the file is not */
+    record DaysOfFile(List<NamedDays> days, List<CalendarDays.Told> told) {}
+
+    /** Whole days of a calendar file (RFC 5545), to choose terms and holidays from; nothing is kept. */
+    @PostMapping(path = "/days", consumes = MediaType.ALL_VALUE)
+    @Takes(Takes.FORM)
+    @For(LEAD)
+    DaysOfFile days(HttpServletRequest file) throws IOException {
+        CalendarDays read = CalendarDays.read(file.getInputStream().readAllBytes(), school.date(clock.instant()));
+        return new DaysOfFile(read.days().stream().map(CalendarController::line).toList(), read.told());
     }
 
     private static List<Days> read(@Nullable List<NamedDays> wanted, String field, List<Problem.Wrong> wrong) {

@@ -18,6 +18,8 @@ import org.springframework.stereotype.Component;
 @Component
 public class School {
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.UK);
+    private static final DateTimeFormatter DAY_AND_YEAR = DateTimeFormatter.ofPattern("EEEE d MMMM uuuu", Locale.UK);
+    private static final DateTimeFormatter WRITTEN = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm");
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.UK);
 
     /** Made when the school was founded, and never changed. */
@@ -114,6 +116,16 @@ public class School {
     /** The day at the school, as Monday 14 September. */
     public String day(Instant instant) {
         return DAY.format(instant.atZone(zone()));
+    }
+
+    /** As "Monday 14 September 2026", for paper, which is read in another year. */
+    public String dayAndYear(Instant instant) {
+        return DAY_AND_YEAR.format(instant.atZone(zone()));
+    }
+
+    /** As "2026-09-14 10:15", for tables. */
+    public String written(Instant instant) {
+        return WRITTEN.format(instant.atZone(zone()));
     }
 
     public LocalDate date(Instant instant) {

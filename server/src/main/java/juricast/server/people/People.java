@@ -120,6 +120,11 @@ public class People {
                 .list();
     }
 
+    /** The school's own numbers, by the id of the pupil. */
+    public Map<String, String> numbers() {
+        return pupils().stream().collect(Collectors.toMap(one -> one.person().value(), RosterChange.Pupil::number));
+    }
+
     /** All pupils, as the roster comparison wants them. */
     public List<RosterChange.Pupil> pupils() {
         return inPosition(Position.PUPIL).stream()

@@ -27,6 +27,7 @@ import org.springframework.web.bind.annotation.*;
 @RestController
 @RequestMapping("/api")
 class AttendanceController {
+    private final WholeSchoolTable table;
     private static final int USUAL_DAYS = 56;
 
     private final AttendancePages pages;
@@ -35,7 +36,14 @@ class AttendanceController {
     private final School school;
     private final Clock clock;
 
-    AttendanceController(AttendancePages pages, RegisterPapers papers, Reading reading, School school, Clock clock) {
+    AttendanceController(
+            WholeSchoolTable table,
+            AttendancePages pages,
+            RegisterPapers papers,
+            Reading reading,
+            School school,
+            Clock clock) {
+        this.table = table;
         this.pages = pages;
         this.papers = papers;
         this.reading = reading;
@@ -83,6 +91,16 @@ class AttendanceController {
                 })
                 .toList();
         return Download.csv("attendance " + grid.title(), TableFile.write(heading, rows));
+    }
+
+    /** All registers of a stretch of time as one table: a line for each pupil of each lesson, with code, correction and signature. */
+    @GetMapping(path = "/attendance/table.csv", produces = "text/csv")
+    @Noted(value = "attendance of the whole school, as a table", takenAway = true)
+    @For(value = LEAD, shows = Matter.ATTENDANCE)
+    ResponseEntity<byte[]> wholeSchool(
+            @RequestParam(defaultValue = "") String from, @RequestParam(defaultValue = "") String until) {
+        Period period = period(from, until);
+        return Download.csv("attendance %s to %s".formatted(period.from(), period.until()), table.write(period.span()));
     }
 
     /** Attendance of a class, on paper. */

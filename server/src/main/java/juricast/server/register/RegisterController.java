@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.reading.Matter;
@@ -304,6 +305,7 @@ class RegisterController {
     @For({TEACHER, LEAD})
     ResponseEntity<byte[]> csv(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         RegisterPage page = register(lesson, caller);
+        Map<String, String> numbers = people.numbers();
         List<List<String>> rows = page.lines.stream()
                 .map(line -> {
                     Written last =
@@ -311,6 +313,8 @@ class RegisterController {
                     return List.of(
                             page.title,
                             school.date(page.starts).toString(),
+                            school.clockTime(page.starts),
+                            numbers.getOrDefault(line.person, ""),
                             line.name,
                             AttendanceController.words(line.mark),
                             line.code,
@@ -331,6 +335,8 @@ class RegisterController {
                         List.of(
                                 "Class",
                                 "Date",
+                                "Start",
+                                "Pupil number",
                                 "Pupil",
                                 "Mark",
                                 "Code",

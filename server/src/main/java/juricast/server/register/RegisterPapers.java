@@ -47,7 +47,7 @@ class RegisterPapers {
             document.add(Paper.line(
                     "%s, %s to %s. %s"
                             .formatted(
-                                    school.day(page.starts()),
+                                    school.dayAndYear(page.starts()),
                                     school.clockTime(page.starts()),
                                     school.clockTime(page.ends()),
                                     page.sums().stream()
@@ -101,7 +101,7 @@ class RegisterPapers {
                 : "Signed by %s, %s %s."
                         .formatted(
                                 page.signed().by(),
-                                school.day(page.signed().at()),
+                                school.dayAndYear(page.signed().at()),
                                 school.clockTime(page.signed().at()));
     }
 
@@ -258,7 +258,8 @@ class RegisterPapers {
             PdfPTable table = Paper.table(30, 40, 30, 14);
             heading(table, "Begin", "Class", "Mark", "Minutes");
             for (PupilLine one : page.lessons()) {
-                table.addCell(Paper.cell(school.day(one.starts()) + ", " + school.clockTime(one.starts()), Paper.FINE));
+                table.addCell(Paper.cell(
+                        school.dayAndYear(one.starts()) + ", " + school.clockTime(one.starts()), Paper.FINE));
                 table.addCell(Paper.cell(one.title(), Paper.FINE));
                 table.addCell(Paper.cell(
                         mark(one.mark(), one.code(), one.lateMinutes()) + (one.corrected() ? " *" : ""), Paper.FINE));

@@ -4,6 +4,8 @@ import static juricast.core.door.DoorPart.DOOR;
 import static juricast.server.access.Position.LEAD;
 import static juricast.server.access.Position.TEACHER;
 
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -13,11 +15,13 @@ import java.util.Map;
 import java.util.TreeMap;
 import juricast.core.grouping.Wish;
 import juricast.core.groups.WhoWasWhere;
+import juricast.core.identity.LessonId;
 import juricast.core.keeping.Departure;
 import juricast.core.lesson.Parts;
 import juricast.core.live.LessonEvent;
 import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
+import juricast.core.presence.Presence;
 import juricast.core.presence.Supervision;
 import juricast.core.reading.Matter;
 import juricast.server.access.For;
@@ -25,6 +29,9 @@ import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.Classes;
 import juricast.server.classes.Reading;
+import juricast.server.files.Archive;
+import juricast.server.files.Download;
+import juricast.server.files.TableFile;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.Snapshot;
 import juricast.server.people.People;
@@ -34,20 +41,25 @@ import juricast.server.words.GroupNames;
 import juricast.server.words.PartWords;
 import juricast.server.words.RuleWords;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.*;
+import tools.jackson.databind.json.JsonMapper;
 
 /** A lesson looked at again: what happened, and how it stood at any moment (needs M3, M4). */
 @RestController
 @RequestMapping("/api/lessons/{lesson}/replay")
 class ReplayController {
+    private final JsonMapper json;
     private final LiveLessons lessons;
     private final DeskJson desks;
     private final EventWords words;
     private final Reading reading;
     private final People people;
 
-    ReplayController(LiveLessons lessons, DeskJson desks, EventWords words, Reading reading, People people) {
+    ReplayController(
+            JsonMapper json, LiveLessons lessons, DeskJson desks, EventWords words, Reading reading, People people) {
+        this.json = json;
         this.lessons = lessons;
         this.desks = desks;
         this.words = words;
@@ -101,6 +113,44 @@ class ReplayController {
 
     /** How much one adult departed from the plan. */
     record KeeperLine(String by, int orders, long minutes) {}
+
+    /** The same as an archive of open formats: sentences and presence as tables, everything as JSON. */
+    @GetMapping(path = "/record.zip", produces = "application/zip")
+    @Noted(value = "the record of the lesson, as an archive", takenAway = true)
+    @For({TEACHER, LEAD})
+    ResponseEntity<byte[]> record(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller)
+            throws IOException {
+        Replay replay = replay(lesson, caller);
+        Snapshot live = lessons.look(new LessonId(lesson));
+        var out = new ByteArrayOutputStream();
+        var archive = new Archive(out);
+        archive.put(
+                "record.csv",
+                "text/csv",
+                TableFile.write(
+                        List.of("Number", "At", "What happened"),
+                        replay.moments.stream()
+                                .map(one -> List.of(Integer.toString(one.number), one.at.toString(), one.sentence))
+                                .toList()));
+        var stays = new ArrayList<List<String>>();
+        Presence.of(live.events(), replay.until).forEach((person, is) -> is.stays()
+                .forEach(stay -> stays.add(List.of(
+                        live.plan().nameOf(person),
+                        stay.from().toString(),
+                        stay.until().toString()))));
+        archive.put("presence.csv", "text/csv", TableFile.write(List.of("Name", "From", "Until"), stays));
+        archive.put("record.json", "application/json", json.writeValueAsBytes(replay));
+        archive.put(
+                "manifest.json",
+                "application/json",
+                json.writeValueAsBytes(new Manifest("juricast-lesson", 1, lesson, replay.title, archive.parts())));
+        archive.finish();
+        return Download.zip(
+                "record " + replay.title + " " + replay.from.toString().substring(0, 10), out.toByteArray());
+    }
+
+    /** What is in the archive, each part with its SHA-256. */
+    record Manifest(String format, int version, String lesson, String title, List<Archive.Part> parts) {}
 
     /** What happened in a lesson, in order, in sentences. */
     @GetMapping

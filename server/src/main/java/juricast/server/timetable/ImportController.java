@@ -296,12 +296,8 @@ class ImportController {
 
     private String when(Span time) {
         Instant from = time.from();
-        return "%s %d, %s to %s"
-                .formatted(
-                        school.day(from),
-                        school.date(from).getYear(),
-                        school.clockTime(from),
-                        school.clockTime(time.until()));
+        return "%s, %s to %s"
+                .formatted(school.dayAndYear(from), school.clockTime(from), school.clockTime(time.until()));
     }
 
     private static String sentence(TimetableReading.Fault fault) {

@@ -3,13 +3,18 @@ package juricast.server.casebook;
 import static juricast.server.lesson.ASmallClass.eventually;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.HashMap;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.StreamSupport;
+import java.util.zip.ZipInputStream;
 import juricast.core.casebook.IncidentId;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.PersonId;
@@ -220,6 +225,31 @@ class CasebookOverHttpTest {
         SERVER.bean(CaseMessages.class).send();
         eventually(() -> sentTo("greta-lomond"));
         ok(small.maren.put("/api/ladder/years/11/heads", "{\"people\":[]}"));
+    }
+
+    @Test
+    void the_record_of_a_lesson_goes_out_in_open_formats_without_what_is_for_leads() {
+        ok(ines.post(hers + "/worry", "{\"about\":\"AN_ADULT\",\"words\":\"SECRET\",\"leadOnly\":false}"));
+        ok(small.thora.post(small.lesson + "/steps", step("jory-pell", "threat", "out", "")));
+        SERVER.advance(Duration.ofMinutes(1));
+        var files = new HashMap<String, String>();
+        try (var zip =
+                new ZipInputStream(new ByteArrayInputStream(small.thora.bytes(small.lesson + "/replay/record.zip")))) {
+            for (var entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+                files.put(entry.getName(), new String(zip.readAllBytes(), StandardCharsets.UTF_8));
+            }
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        }
+
+        assertThat(files.keySet())
+                .containsExactlyInAnyOrder("record.csv", "presence.csv", "record.json", "manifest.json");
+        assertThat(files.get("record.csv"))
+                .contains("Number,At,What happened", "Jory Pell")
+                .doesNotContain("SECRET");
+        assertThat(files.get("presence.csv")).contains("Ines Carrow,2026-09-14T");
+        assertThat(files.get("manifest.json")).contains("juricast-lesson", "sha256");
+        assertThat(ines.get(small.lesson + "/replay/record.zip").status()).isEqualTo(403);
     }
 
     private static boolean sentTo(String person) {

@@ -10,6 +10,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -20,6 +21,7 @@ import juricast.server.access.Position;
 import juricast.server.access.SignedIn;
 import juricast.server.data.School;
 import juricast.server.files.Paper;
+import juricast.server.lesson.ASmallClass;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -49,6 +51,26 @@ class AttendanceOverHttpTest {
                 .filter(one -> one.get("person").asString().equals(person))
                 .findFirst()
                 .orElseThrow();
+    }
+
+    @Test
+    void all_registers_of_a_period_go_out_as_one_table_for_the_lead_alone() {
+        TestBrowser lead = SERVER.signedIn("maren-oddlund");
+        List<String> lines = new ArrayList<>();
+        ASmallClass.eventually(() -> {
+            lines.clear();
+            lead.get("/api/attendance/table.csv?from=2026-09-07&until=2026-09-14")
+                    .text()
+                    .lines()
+                    .forEach(lines::add);
+            return lines.size() > 200;
+        });
+        assertThat(lines.get(0))
+                .contains("Lesson,Starts,Class,Pupil number,Pupil,Year,Mark,Code,Minutes late", "Signed by");
+        assertThat(lines.get(1)).containsPattern("^[^,]+,2026-09-\\d\\d \\d\\d:\\d\\d,");
+        assertThat(lines.subList(1, lines.size())).allMatch(line -> line.split(",", -1).length >= 15);
+        TestBrowser teacher = SERVER.signedIn("orla-venn");
+        assertThat(teacher.get("/api/attendance/table.csv").status()).isEqualTo(403);
     }
 
     @Test
