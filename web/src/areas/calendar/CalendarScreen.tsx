@@ -201,6 +201,10 @@ function DaysOfFile({ onHoliday, onTerm }: { onHoliday: (one: NamedDays) => void
   const left = read.data?.days.filter((one) => !done.includes(key(one))) ?? []
   return (
     <Box mt="14px">
+      <chakra.p color="ink2" mb="4px">
+        Or choose them from a calendar (.ics), such as that of your region: its entries for whole days are shown, and each becomes
+        what you say.
+      </chakra.p>
       <FileBox
         label="Days of a calendar file"
         accept=".ics,text/calendar"
