@@ -267,6 +267,17 @@ describe('the charter', () => {
     expect(screen.getByText('Which files')).toBeTruthy()
   })
 
+  it('finds rules by what newcomers call them', () => {
+    const rules = document([rule({ key: 'entry.door', title: 'The door' }), rule({ key: 'chat.class', title: 'Words to all' })])
+    const found = (search: string) =>
+      filtered(rules, { ...NO_FILTER, search }).flatMap((one) => one.rules.map((each) => each.key))
+
+    expect(found('waiting room')).toEqual(['entry.door'])
+    expect(found('lock')).toEqual(['entry.door'])
+    expect(found('messages')).toEqual(['chat.class'])
+    expect(found('pancakes')).toEqual([])
+  })
+
   it('counts what each filter leaves', () => {
     const rules = document([rule({ cells: [cell({ bound: true, refined: true })] }), GAP])
 

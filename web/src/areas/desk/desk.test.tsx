@@ -148,6 +148,14 @@ describe('the cards', () => {
     ])
   })
 
+  it('lower all hands at once where several are up', async () => {
+    const hand = (person: string) => need('HAND', `${person} raises a hand`, { person })
+    const give = showCards(desk({ needs: [hand('wen-ostrander'), hand('ines-carrow')] }))
+
+    await userEvent.click(screen.getAllByRole('button', { name: 'Lower all 2' })[0]!)
+    expect(give).toHaveBeenCalledWith({ do: 'lower-all-hands' })
+  })
+
   it('say that all is well when nothing needs anybody', () => {
     showCards(desk())
 
@@ -481,11 +489,15 @@ describe('the keys', () => {
   it('stop everything by Escape twice in a row, and not by Escape twice in a while', async () => {
     const give = vi.fn<(order: Order) => void>()
     show(<Keys shown={desk()} give={give} />)
-    const press = (timeStamp: number) => {
+    const press = (timeStamp: number, where: Element = window.document.body) => {
       const event = new KeyboardEvent('keydown', { key: 'Escape', bubbles: true })
       Object.defineProperty(event, 'timeStamp', { value: timeStamp })
-      window.document.body.dispatchEvent(event)
+      where.dispatchEvent(event)
     }
+    const box = window.document.body.appendChild(window.document.createElement('textarea'))
+    press(100, box)
+    press(200, box)
+    expect(give, 'from within a box').not.toHaveBeenCalled()
 
     press(1000)
     press(2500)

@@ -7,6 +7,7 @@ export const signalsNeeds: Cards = { HAND: Hand, SIGN: Asks }
 
 function Hand({ need, desk, give }: CardProps) {
   const person = need.person ?? ''
+  const hands = desk.needs.filter((one) => one.kind === 'HAND').length
   return (
     <>
       <Title>{need.says}</Title>
@@ -16,6 +17,11 @@ function Hand({ need, desk, give }: CardProps) {
           Let speak 2 min <Key>S</Key>
         </Button>
         <Button onClick={() => give({ do: 'lower-hand', person })}>Lower</Button>
+        {hands > 1 && (
+          <Button look="quiet" onClick={() => give({ do: 'lower-all-hands' })}>
+            Lower all {hands}
+          </Button>
+        )}
       </Actions>
     </>
   )

@@ -15,7 +15,7 @@ const TWICE_MS = 700
 /**
  * The desk by keyboard, while nothing is being typed: D door, A all on the list, S next hand speaks, M mute, N next stance,
  * W write, G groups and into the next one, B all back, R the recording paused and on again, L the class list, P the board, X merits,
- * U an announcement, C a step of the ladder, Y marks a moment, and those of the parts; Escape twice stops everything, also from within a box.
+ * U an announcement, C a step of the ladder, Y marks a moment, and those of the parts; Escape twice stops everything, but not from within a box, where it leaves the box.
  */
 export function useDeskKeys(desk: Desk | undefined, give: Give, onShow: (what: Shown) => void) {
   const escaped = useRef(0)
@@ -24,8 +24,8 @@ export function useDeskKeys(desk: Desk | undefined, give: Give, onShow: (what: S
     if (desk?.door.phase !== 'OPEN' || !mayOrder(desk)) return
     const press = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement
-      // An Escape that closes a sheet or a menu is not the first half of a stop.
-      if (event.key === 'Escape' && !event.repeat && !target.closest('[role=dialog], [role=menu]')) {
+      // An Escape that closes a sheet or a menu, or leaves a box, is not the first half of a stop.
+      if (event.key === 'Escape' && !event.repeat && !target.closest('input, textarea, select, [role=dialog], [role=menu]')) {
         const twice = event.timeStamp - escaped.current < TWICE_MS
         escaped.current = twice ? 0 : event.timeStamp
         if (twice && !desk.supervision.stoppedAt) give({ do: 'stop', why: '' })

@@ -12,6 +12,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import juricast.core.attendance.Attended;
 import juricast.core.register.Mark;
 
@@ -48,6 +50,10 @@ final class TermAndLog {
         Figures.print(
                 "a log of 50,000 rows (%d kB), read and reconciled".formatted(log.length() / 1000),
                 times(() -> orla.send("POST", at + "/preview", log, "text/csv")));
+        String strangers = strangers(first);
+        Figures.print(
+                "a log of 20,000 names that nobody of the class has, once",
+                List.of(micros(() -> orla.send("POST", at + "/preview", strangers, "text/csv"))));
         String shown = orla.send("POST", at + "/preview", log, "text/csv");
         if (!shown.contains("\"open\":0,")) {
             throw new IllegalStateException("Names are open: " + shown);
@@ -74,6 +80,16 @@ final class TermAndLog {
         long began = System.nanoTime();
         what.call();
         return (System.nanoTime() - began) / 1000;
+    }
+
+    /** A stay of each of many who are on no list. */
+    private static String strangers(Instant lesson) {
+        var random = new Random(11);
+        String time = STAMP.format(lesson.atZone(ZoneOffset.UTC));
+        String until = STAMP.format(lesson.plusSeconds(1800).atZone(ZoneOffset.UTC));
+        return IntStream.range(0, 20_000)
+                .mapToObj(n -> "%s Of%s,%s,%s\n".formatted(Integer.toString(random.nextInt(1 << 30), 36), Integer.toString(n, 36), time, until))
+                .collect(Collectors.joining("", "Participant,Join Time,Leave Time\n", ""));
     }
 
     /** Short stays with short gaps, of all pupils in turn, in no order. */

@@ -124,7 +124,7 @@ public record SchoolFiles(
             return new SchoolFiles(
                     List.of(), List.of(), List.of(), List.of(), false, schools, List.copyOf(reader.faults));
         }
-        reader.school = schools.size() > 1 ? school.orElse("") : "";
+        reader.school = schools.size() == 1 ? schools.get(0).id() : schools.isEmpty() ? "" : school.orElse("");
         Map<String, String> roles = reader.roles();
         List<User> users = reader.users(roles);
         List<Group> classes = reader.classes();
@@ -150,6 +150,8 @@ public record SchoolFiles(
         private final Set<String> others = new HashSet<>();
         private final Set<String> classes = new HashSet<>();
         private final Set<String> elsewhere = new HashSet<>();
+        /** Districts and the like, of which whoever belongs to them belongs to no school yet. */
+        private final Set<String> above = new HashSet<>();
         /** In the later version it is the role that belongs to a school. */
         private final Map<String, List<String>> ofRoles = new HashMap<>();
 
@@ -205,7 +207,11 @@ public record SchoolFiles(
             }
             List<List<String>> belong =
                     rows("users.csv").stream().map(Reader::orgs).toList();
-            return rows("orgs.csv", "sourcedId", "name", "type").stream()
+            List<Row> all = rows("orgs.csv", "sourcedId", "name", "type");
+            all.stream()
+                    .filter(row -> !row.get("type").equalsIgnoreCase("school"))
+                    .forEach(row -> above.add(row.get("sourcedId")));
+            return all.stream()
                     .filter(row -> row.get("type").equalsIgnoreCase("school"))
                     .map(row -> new Org(row.get("sourcedId"), row.get("name"), (int) belong.stream()
                             .filter(of -> of.contains(row.get("sourcedId")))
@@ -223,7 +229,9 @@ public record SchoolFiles(
 
         /** Whether a row is of another school than the one that is meant; one that names none is of all. */
         private boolean isElsewhere(List<String> orgs) {
-            return !school.isEmpty() && !orgs.isEmpty() && !orgs.contains(school);
+            List<String> schools =
+                    orgs.stream().filter(one -> !above.contains(one)).toList();
+            return !school.isEmpty() && !schools.isEmpty() && !schools.contains(school);
         }
 
         /** Version 1.2 says in a table of its own who is what; the primary role goes first. */

@@ -15,6 +15,8 @@ public sealed interface SignalsOrder extends LessonOrder {
 
         R lowerHand(LowerHand order);
 
+        R lowerAllHands(LowerAllHands order);
+
         R showSign(ShowSign order);
 
         R clearSigns(ClearSigns order);
@@ -35,6 +37,14 @@ public sealed interface SignalsOrder extends LessonOrder {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.lowerHand(this);
+        }
+    }
+
+    /** An adult lowers every hand at once. */
+    record LowerAllHands(PersonId by) implements SignalsOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.lowerAllHands(this);
         }
     }
 

@@ -8,6 +8,7 @@ import java.util.Optional;
 import juricast.core.door.Acting;
 import juricast.core.identity.PersonId;
 import juricast.core.live.Decision;
+import juricast.core.live.LessonEvent;
 import juricast.core.live.Refusal;
 import juricast.core.live.Room;
 import juricast.core.rules.Catalogue;
@@ -32,6 +33,15 @@ record SignalsRules(SignalsState is, Room room) implements SignalsOrder.Cases<De
         return no.orElseGet(() -> is.hands().containsKey(order.person())
                 ? done(new SignalsEvent.HandLowered(order.person(), order.by(), room.now()))
                 : done());
+    }
+
+    @Override
+    public Decision lowerAllHands(SignalsOrder.LowerAllHands order) {
+        return room.who()
+                .adult(order.by(), Catalogue.HELP_STEER)
+                .orElseGet(() -> done(is.hands().keySet().stream()
+                        .map(person -> new SignalsEvent.HandLowered(person, order.by(), room.now()))
+                        .toArray(LessonEvent[]::new)));
     }
 
     @Override

@@ -236,6 +236,31 @@ class SchoolChangeTest {
                 .containsExactly("Halvorn Reach 1", "Other 1");
         assertThat(open.users()).isEmpty();
 
+        tables.put("orgs.csv", table("sourcedId,name,type", "s,Halvorn Reach,school", "d,All,district"));
+        tables.put(
+                "users.csv",
+                table(
+                        "sourcedId,orgSourcedIds,role,givenName,familyName",
+                        "u1,s,student,Ines,Carrow",
+                        "u2,x,student,Else,Where",
+                        "u3,d,teacher,Orla,Venn"));
+        assertThat(files().users())
+                .as("of the one school there is, or of all that are above it")
+                .extracting(SchoolFiles.User::id)
+                .containsExactly("u1", "u3");
+    }
+
+    @Test
+    void of_the_school_that_was_said_the_others_are_left_out_and_what_is_not_read_is_told() {
+        tables.put("orgs.csv", table("sourcedId,name,type", "s,Halvorn Reach,school", "x,Other,school"));
+        tables.put("demographics.csv", table("sourcedId"));
+        tables.put(
+                "users.csv",
+                table(
+                        "sourcedId,orgSourcedIds,role,givenName,familyName,email",
+                        "u1,s,student,Ines,Carrow,i@x.example",
+                        "u2,x,student,Else,Where,",
+                        "u3,,teacher,Orla,Venn,"));
         SchoolFiles said = SchoolFiles.of(tables, TODAY, Optional.of("s"));
         assertThat(said.users()).extracting(SchoolFiles.User::id).containsExactly("u1", "u3");
         assertThat(said.faults())

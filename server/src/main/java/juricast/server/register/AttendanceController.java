@@ -7,6 +7,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import juricast.core.reading.Matter;
 import juricast.core.register.Mark;
 import juricast.server.access.For;
@@ -17,6 +18,7 @@ import juricast.server.classes.Reading;
 import juricast.server.data.School;
 import juricast.server.files.Download;
 import juricast.server.files.TableFile;
+import juricast.server.people.People;
 import juricast.server.problems.Problem;
 import juricast.server.register.AttendancePages.*;
 import org.springframework.http.ResponseEntity;
@@ -28,6 +30,7 @@ import org.springframework.web.bind.annotation.*;
 @RequestMapping("/api")
 class AttendanceController {
     private final WholeSchoolTable table;
+    private final People people;
     private static final int USUAL_DAYS = 56;
 
     private final AttendancePages pages;
@@ -38,12 +41,14 @@ class AttendanceController {
 
     AttendanceController(
             WholeSchoolTable table,
+            People people,
             AttendancePages pages,
             RegisterPapers papers,
             Reading reading,
             School school,
             Clock clock) {
         this.table = table;
+        this.people = people;
         this.pages = pages;
         this.papers = papers;
         this.reading = reading;
@@ -73,11 +78,14 @@ class AttendanceController {
             @RequestParam(defaultValue = "") String until,
             @AuthenticationPrincipal SignedIn caller) {
         ClassGrid grid = grid(id, from, until, caller);
-        var heading = new ArrayList<>(List.of("Pupil", "Attended, percent", "Expected", "Attended", "Late", "Absent"));
+        Map<String, String> numbers = people.numbers();
+        var heading = new ArrayList<>(
+                List.of("Pupil number", "Pupil", "Attended, percent", "Expected", "Attended", "Late", "Absent"));
         grid.lessons().forEach(one -> heading.add(school.date(one.starts()) + " " + school.clockTime(one.starts())));
         List<List<String>> rows = grid.pupils().stream()
                 .map(one -> {
                     var row = new ArrayList<>(List.of(
+                            numbers.getOrDefault(one.person(), ""),
                             one.name(),
                             one.rate().rate() == null
                                     ? ""
@@ -142,8 +150,10 @@ class AttendanceController {
             @RequestParam(defaultValue = "") String until,
             @AuthenticationPrincipal SignedIn caller) {
         PupilPage page = pupil(person, from, until, caller);
+        String number = people.numbers().getOrDefault(person, "");
         List<List<String>> rows = page.lessons().stream()
                 .map(one -> List.of(
+                        number,
                         page.name(),
                         school.date(one.starts()).toString(),
                         school.clockTime(one.starts()),
@@ -158,6 +168,7 @@ class AttendanceController {
                 "attendance " + page.name(),
                 TableFile.write(
                         List.of(
+                                "Pupil number",
                                 "Pupil",
                                 "Date",
                                 "Start",

@@ -46,6 +46,13 @@ class SignalsController {
         return desk.order(lesson, caller, new SignalsOrder.LowerHand(new PersonId(person), caller.person()));
     }
 
+    /** Lowers all hands at once. */
+    @PostMapping("/lessons/{lesson}/hands/lower")
+    @For({TEACHER, LEAD})
+    Ordered lowerAllHands(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
+        return desk.order(lesson, caller, new SignalsOrder.LowerAllHands(caller.person()));
+    }
+
     /** Clears all signs of the class. */
     @PostMapping("/lessons/{lesson}/signs/clear")
     @For({TEACHER, LEAD})
