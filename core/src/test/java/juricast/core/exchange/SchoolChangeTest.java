@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -17,6 +18,12 @@ import juricast.core.exchange.SchoolFiles.Problem;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.PersonId;
 import juricast.core.roster.RosterReading.Line;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.Combinators;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
 
 class SchoolChangeTest {
@@ -164,6 +171,63 @@ class SchoolChangeTest {
                         "users.csv 7 UNKNOWN_ROLE",
                         "classes.csv 0 MISSING_FILE",
                         "enrollments.csv 1 MISSING_COLUMN");
+    }
+
+    /** Rows in = taken + told, of users and of enrolments, whatever stands in them. */
+    @Property
+    void every_row_is_taken_or_told(
+            @ForAll("cells") List<List<String>> users, @ForAll("cells") List<List<String>> enrollments) {
+        var all = Map.of(
+                "users.csv", rows(List.of("sourcedId", "role", "givenName", "familyName", "status"), users),
+                "classes.csv", table("sourcedId,title", "c1,Tidal Navigation 8"),
+                "enrollments.csv",
+                        rows(List.of("classSourcedId", "role", "userSourcedId", "endDate", "status"), enrollments));
+        SchoolFiles read = SchoolFiles.of(all, TODAY, Optional.empty());
+
+        assertThat(read.users().size() + told(read, "users.csv", Problem.NOT_FOR_CLASSES))
+                .isEqualTo(users.size());
+        var heardOf = new HashSet<Integer>();
+        read.enrollments().forEach(one -> heardOf.add(one.line()));
+        read.ended().forEach(one -> heardOf.add(one.line()));
+        read.faults().stream()
+                .filter(one -> one.file().equals("enrollments.csv"))
+                .forEach(one -> heardOf.add(one.line()));
+        for (int i = 0; i < enrollments.size(); i++) {
+            String user = enrollments.get(i).get(2);
+            boolean isOfOthers = users.stream()
+                    .anyMatch(one -> one.get(0).equals(user) && one.get(1).equals("parent"));
+            assertThat(heardOf.contains(i + 2) || isOfOthers)
+                    .as("%s; those of parents are told with the parents", enrollments.get(i))
+                    .isTrue();
+        }
+        SchoolChange.between(read, List.of(INES, JORY, ORLA), List.of(TIDES));
+    }
+
+    /** Lines that are told one by one, and those that are counted. */
+    private static long told(SchoolFiles read, String file, Problem counted) {
+        return read.faults().stream()
+                .filter(one -> one.file().equals(file))
+                .mapToLong(one -> one.line() > 0 ? 1 : one.problem() == counted ? Long.parseLong(one.quote()) : 0)
+                .sum();
+    }
+
+    private static SchoolFiles.Table rows(List<String> heading, List<List<String>> rows) {
+        var lines = new ArrayList<Line>();
+        rows.forEach(row -> lines.add(new Line(lines.size() + 2, row)));
+        return new SchoolFiles.Table(heading, lines);
+    }
+
+    @Provide
+    Arbitrary<List<List<String>>> cells() {
+        return Combinators.combine(
+                        Arbitraries.of("u1", "u2", "c1", "", "x"),
+                        Arbitraries.of("student", "teacher", "parent", "", "STUDENT"),
+                        Arbitraries.of("u1", "u2", "Ines", ""),
+                        Arbitraries.of("Carrow", "", "2026-09-13", "soon", "2027-01-01"),
+                        Arbitraries.of("", "", "active", "tobedeleted"))
+                .as((a, b, c, d, e) -> List.of(a, b, c, d, e))
+                .list()
+                .ofMaxSize(6);
     }
 
     @Test

@@ -26,6 +26,8 @@ import net.jqwik.api.Combinators;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
+import net.jqwik.api.constraints.IntRange;
+import net.jqwik.api.constraints.Size;
 
 /** Calendars nobody wrote: nothing in them is dropped without a word, and what is taken is what a second library makes of it. */
 class CalendarFileProperties {
@@ -65,6 +67,31 @@ class CalendarFileProperties {
 
         assertThat(heardOf).as(text).containsAll(begun);
         assertThat(read.entries()).allSatisfy(one -> assertThat(one.lessons()).isNotEmpty());
+    }
+
+    /** Whatever stands in a file, it is read or told; nothing of it stops the program. */
+    @Property(tries = 600)
+    void no_file_stops_the_reader(
+            @ForAll("anything") List<String> events,
+            @ForAll @Size(max = 12) List<@IntRange(max = 3000) Integer> places,
+            @ForAll byte with,
+            @ForAll("zones") String zone) {
+        byte[] file = (ZONE + calendar(events)).replace("Z\r\n", "\r\n").getBytes(StandardCharsets.UTF_8);
+        places.forEach(place -> file[place % file.length] = with);
+
+        TimetableReading read = CalendarFile.read(file, ZoneId.of(zone), BEFORE);
+        assertThat(read.entries().isEmpty() && read.faults().isEmpty()).isFalse();
+    }
+
+    private static final String ZONE =
+            "BEGIN:VCALENDAR\r\nBEGIN:VTIMEZONE\r\nTZID:Nowhere\r\nBEGIN:STANDARD\r\nDTSTART:20001029T030000\r\n"
+                    + "TZOFFSETFROM:+0200\r\nTZOFFSETTO:+0100\r\nRRULE:FREQ=YEARLY;BYDAY=-1SU;BYMONTH=10\r\nEND:STANDARD\r\n"
+                    + "BEGIN:DAYLIGHT\r\nDTSTART:20000326T020000\r\nTZOFFSETFROM:+0100\r\nTZOFFSETTO:+0200\r\n"
+                    + "RDATE:20260329T020000\r\nEND:DAYLIGHT\r\nEND:VTIMEZONE\r\nEND:VCALENDAR\r\n";
+
+    @Provide
+    Arbitrary<String> zones() {
+        return Arbitraries.of("UTC", "Europe/Oslo", "Etc/GMT+9", "Asia/Kathmandu", "America/St_Johns");
     }
 
     @Property(tries = 600)
