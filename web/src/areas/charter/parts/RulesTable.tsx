@@ -197,6 +197,8 @@ function Cell({ rule, cell, when, whenWords, from, layered, chosen, onChoose }: 
   const source = layered ? cell.source : ''
   const heard = source ? `${said} ${source}` : said
   const force = rule.right ? (cell.binding ? ', binding' : cell.bound ? ', bound above' : '') : ''
+  // A long unit stands below its number, for a column is no wider than the word.
+  const isShort = rule.form === 'NUMBER' && (rule.wholeLesson || cell.words.length < 9)
   const whose = rule.wholeLesson ? '' : `, ${roleName(cell.role)}`
   return (
     <chakra.button
@@ -218,11 +220,13 @@ function Cell({ rule, cell, when, whenWords, from, layered, chosen, onChoose }: 
         <Shutter value={cell.value} bound={held} size={16} />
       ) : (
         <chakra.span
-          fontFamily={rule.form === 'NUMBER' ? 'mono' : 'body'}
-          fontSize={rule.form === 'KINDS' ? '10.5px' : '12px'}
+          fontFamily={isShort ? 'mono' : 'body'}
+          fontSize={rule.form === 'KINDS' || (rule.form === 'NUMBER' && !isShort) ? '10.5px' : '12px'}
           overflowWrap={rule.form === 'KINDS' ? 'normal' : undefined}
-          whiteSpace={rule.form === 'NUMBER' ? 'nowrap' : 'normal'}
-          letterSpacing={rule.form === 'NUMBER' ? '-0.04em' : undefined}
+          whiteSpace={isShort ? 'nowrap' : 'normal'}
+          display="inline-block"
+          maxW="100%"
+          letterSpacing={isShort ? '-0.04em' : undefined}
           lineHeight="1.25"
           borderBottom={held ? '3px double' : 'none'}
           borderColor="ink"
