@@ -18,8 +18,8 @@ function Hand({ need, desk, give }: CardProps) {
         </Button>
         <Button onClick={() => give({ do: 'lower-hand', person })}>Lower</Button>
         {hands > 1 && (
-          <Button look="quiet" onClick={() => give({ do: 'lower-all-hands' })}>
-            Lower all {hands}
+          <Button look="quiet" aria-label={`Lower all ${hands}`} onClick={() => give({ do: 'lower-all-hands' })}>
+            all {hands}
           </Button>
         )}
       </Actions>
