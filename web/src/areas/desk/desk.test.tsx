@@ -148,12 +148,12 @@ describe('the cards', () => {
     ])
   })
 
-  it('lower all hands at once where several are up', async () => {
+  it('put every hand down where several are up', async () => {
     const hand = (person: string) => need('HAND', `${person} raises a hand`, { person })
     const give = showCards(desk({ needs: [hand('wen-ostrander'), hand('ines-carrow')] }))
 
-    await userEvent.click(screen.getAllByRole('button', { name: 'Lower all 2' })[0]!)
-    expect(give).toHaveBeenCalledWith({ do: 'lower-all-hands' })
+    await userEvent.click(screen.getAllByRole('button', { name: 'All 2 down' })[0]!)
+    expect(give).toHaveBeenCalledWith({ do: 'hands-down' })
   })
 
   it('say that all is well when nothing needs anybody', () => {

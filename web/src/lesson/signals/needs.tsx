@@ -18,7 +18,7 @@ function Hand({ need, desk, give }: CardProps) {
         </Button>
         <Button onClick={() => give({ do: 'lower-hand', person })}>Lower</Button>
         {hands > 1 && (
-          <Button look="quiet" aria-label={`Lower all ${hands}`} onClick={() => give({ do: 'lower-all-hands' })}>
+          <Button look="quiet" aria-label={`All ${hands} down`} onClick={() => give({ do: 'hands-down' })}>
             all {hands}
           </Button>
         )}

@@ -3388,7 +3388,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/lessons/{lesson}/hands/lower": {
+    "/api/lessons/{lesson}/hands/down": {
         parameters: {
             query?: never;
             header?: never;
@@ -3398,10 +3398,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Lowers all hands at once.
+         * Every hand down at once.
          * @description For teachers, safeguarding leads, signed in.
          */
-        post: operations["signals.lowerAllHands"];
+        post: operations["signals.handsDown"];
         delete?: never;
         options?: never;
         head?: never;
@@ -24836,7 +24836,7 @@ export interface operations {
             };
         };
     };
-    "signals.lowerAllHands": {
+    "signals.handsDown": {
         parameters: {
             query?: never;
             header?: never;

@@ -15,7 +15,7 @@ public sealed interface SignalsOrder extends LessonOrder {
 
         R lowerHand(LowerHand order);
 
-        R lowerAllHands(LowerAllHands order);
+        R handsDown(HandsDown order);
 
         R showSign(ShowSign order);
 
@@ -40,11 +40,11 @@ public sealed interface SignalsOrder extends LessonOrder {
         }
     }
 
-    /** An adult lowers every hand at once. */
-    record LowerAllHands(PersonId by) implements SignalsOrder {
+    /** An adult puts every hand down at once. */
+    record HandsDown(PersonId by) implements SignalsOrder {
         @Override
         public <R> R match(Cases<R> cases) {
-            return cases.lowerAllHands(this);
+            return cases.handsDown(this);
         }
     }
 

@@ -36,7 +36,7 @@ record SignalsRules(SignalsState is, Room room) implements SignalsOrder.Cases<De
     }
 
     @Override
-    public Decision lowerAllHands(SignalsOrder.LowerAllHands order) {
+    public Decision handsDown(SignalsOrder.HandsDown order) {
         return room.who()
                 .adult(order.by(), Catalogue.HELP_STEER)
                 .orElseGet(() -> done(is.hands().keySet().stream()

@@ -119,7 +119,7 @@ final class AnyOrder {
                 new SignalsOrder.RaiseHand(visit),
                 new SignalsOrder.LowerHand(pupil, by),
                 new SignalsOrder.ShowSign(visit, Optional.of(Sign.values()[who % Sign.values().length])),
-                new SignalsOrder.LowerAllHands(by),
+                new SignalsOrder.HandsDown(by),
                 new SignalsOrder.ClearSigns(by),
                 new SignalsOrder.Focus(who % 2 == 0 ? Optional.of(pupil) : Optional.empty(), by),
                 new RightsOrder.TurnOn(visit, Appliance.values()[who % Appliance.values().length]),

@@ -92,21 +92,20 @@ class SteeringTest {
     }
 
     @Test
-    void all_hands_are_lowered_at_once_by_an_adult_and_by_nobody_else() {
+    void every_hand_goes_down_at_once_by_an_adult_and_by_nobody_else() {
         var lesson = open().present(INES)
                 .present(JORY)
                 .order(new SignalsOrder.RaiseHand(visitOf(INES)))
                 .order(new SignalsOrder.RaiseHand(visitOf(JORY)));
 
-        assertThat(lesson.order(new SignalsOrder.LowerAllHands(INES)).refused())
-                .contains(Refusal.Common.NOT_AN_ADULT_HERE);
+        assertThat(lesson.order(new SignalsOrder.HandsDown(INES)).refused()).contains(Refusal.Common.NOT_AN_ADULT_HERE);
         assertThat(lesson.state().of(SIGNALS).hands()).hasSize(2);
-        assertThat(lesson.order(new SignalsOrder.LowerAllHands(ORLA))
+        assertThat(lesson.order(new SignalsOrder.HandsDown(ORLA))
                         .state()
                         .of(SIGNALS)
                         .hands())
                 .isEmpty();
-        assertThat(lesson.order(new SignalsOrder.LowerAllHands(ORLA)).refused()).isEmpty();
+        assertThat(lesson.order(new SignalsOrder.HandsDown(ORLA)).refused()).isEmpty();
     }
 
     @Test

@@ -46,11 +46,11 @@ class SignalsController {
         return desk.order(lesson, caller, new SignalsOrder.LowerHand(new PersonId(person), caller.person()));
     }
 
-    /** Lowers all hands at once. */
-    @PostMapping("/lessons/{lesson}/hands/lower")
+    /** Every hand down at once. */
+    @PostMapping("/lessons/{lesson}/hands/down")
     @For({TEACHER, LEAD})
-    Ordered lowerAllHands(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new SignalsOrder.LowerAllHands(caller.person()));
+    Ordered handsDown(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
+        return desk.order(lesson, caller, new SignalsOrder.HandsDown(caller.person()));
     }
 
     /** Clears all signs of the class. */
