@@ -88,7 +88,8 @@ final class TermAndLog {
         String time = STAMP.format(lesson.atZone(ZoneOffset.UTC));
         String until = STAMP.format(lesson.plusSeconds(1800).atZone(ZoneOffset.UTC));
         return IntStream.range(0, 20_000)
-                .mapToObj(n -> "%s Of%s,%s,%s\n".formatted(Integer.toString(random.nextInt(1 << 30), 36), Integer.toString(n, 36), time, until))
+                .mapToObj(n -> "%s Of%s,%s,%s\n"
+                        .formatted(Integer.toString(random.nextInt(1 << 30), 36), Integer.toString(n, 36), time, until))
                 .collect(Collectors.joining("", "Participant,Join Time,Leave Time\n", ""));
     }
 

@@ -97,8 +97,7 @@ class SchoolFilesOverHttpTest {
     void changed_files_are_taken_as_the_preview_showed_and_not_twice() throws IOException {
         Map<String, String> files = written();
         files.put("users.csv", files.get("users.csv") + "new-1,,,true,,student,n,,Nial,Quist,,9001,,,,,08,\r\n");
-        files.put(
-                "classes.csv", files.get("classes.csv") + "nets,,,Net Making 8,08,c,,scheduled,,,term-1,,,\r\n");
+        files.put("classes.csv", files.get("classes.csv") + "nets,,,Net Making 8,08,c,,scheduled,,,term-1,,,\r\n");
         files.put(
                 "enrollments.csv",
                 files.get("enrollments.csv").replaceFirst("tidal-navigation-8-jory-pell[^\\r]*\\r\\n", "")
