@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { edit, EDITED, get, post, remove } from '../../shared/api/http'
+import { get, post, put, remove } from '../../shared/api/http'
 import { upload } from '../../shared/api/upload'
 import type { ClassLine, FileRead, QuestionSum, SetLine, SetsPage } from '../../shared/api/types'
 import { asking } from '../../lesson/questions/Maker'
@@ -28,7 +28,7 @@ export function QuestionsOfClass({ id }: { id: string }) {
   const cache = useQueryClient()
   const [draft, setDraft] = useState<Draft | null>(null)
   const [read, setRead] = useState<FileRead | null>(null)
-  const { data, error } = useQuery({ queryKey: ['question-sets', id], queryFn: () => get<SetsPage>(path), ...EDITED })
+  const { data, error } = useQuery({ queryKey: ['question-sets', id], queryFn: () => get<SetsPage>(path) })
   const sums = useQuery({
     queryKey: ['question-sums', id],
     queryFn: () => get<QuestionSum[]>(`/api/classes/${encodeURIComponent(id)}/questions/sums`),
@@ -248,7 +248,7 @@ function Writing({ path, draft, read, onChange, onKept }: WritingProps) {
   const keep = useMutation({
     mutationFn: () => {
       const body = { name: draft.name, version: draft.version, questions: draft.questions }
-      return draft.id ? edit<SetsPage>(`${path}/${draft.id}`, body, path) : post<SetsPage>(path, body)
+      return draft.id ? put<SetsPage>(`${path}/${draft.id}`, body) : post<SetsPage>(path, body)
     },
     onSuccess: onKept,
   })

@@ -1294,7 +1294,7 @@ export interface paths {
         get?: never;
         /**
          * Changes a set of questions.
-         * @description For teachers, safeguarding leads, signed in. Sent with the ETag of what is changed as If-Match, it changes nothing if somebody else was quicker.
+         * @description For teachers, safeguarding leads, signed in.
          */
         put: operations["questionSets.change"];
         post?: never;
@@ -5614,7 +5614,7 @@ export interface paths {
         get: operations["watched.all"];
         /**
          * Changes the words for which messages wait.
-         * @description For safeguarding leads, signed in. Sent with the ETag of what is changed as If-Match, it changes nothing if somebody else was quicker.
+         * @description For safeguarding leads, signed in.
          */
         put: operations["watched.change"];
         post?: never;
@@ -16418,9 +16418,7 @@ export interface operations {
     "questionSets.change": {
         parameters: {
             query?: never;
-            header?: {
-                "If-Match"?: string;
-            };
+            header?: never;
             path: {
                 id: string;
                 set: string;
@@ -16480,15 +16478,6 @@ export interface operations {
             };
             /** @description It cannot be done as things are; nothing was changed, and what to do is said. */
             409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Somebody else has changed it since; nothing was changed. */
-            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -33645,9 +33634,7 @@ export interface operations {
     "watched.change": {
         parameters: {
             query?: never;
-            header?: {
-                "If-Match"?: string;
-            };
+            header?: never;
             path?: never;
             cookie?: never;
         };
@@ -33695,15 +33682,6 @@ export interface operations {
             };
             /** @description It cannot be done as things are; nothing was changed, and what to do is said. */
             409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Somebody else has changed it since; nothing was changed. */
-            412: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -2,6 +2,7 @@ package juricast.core.exchange;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -169,7 +170,7 @@ public record SchoolChange(
                 boolean unclear = join(group, known, lead, of, joins);
                 known.ifPresent(one -> leaves.addAll(
                         files.onlyChanges()
-                                ? takenBack(one, ended.getOrDefault(group.id(), List.of()))
+                                ? takenBack(one, ended.getOrDefault(group.id(), List.of()), of)
                                 : notInFiles(one, of, unclear)));
             }
             return new SchoolChange(made, renamed, moved, newClasses, joins, leaves, ids, faults);
@@ -207,14 +208,26 @@ public record SchoolChange(
                     .or(() -> Optional.ofNullable(classByTitle.get(key(group.title()))));
         }
 
-        private List<Leave> takenBack(KnownClass known, List<SchoolFiles.Enrollment> ended) {
-            return ended.stream()
+        /** Who is enrolled by another row of the same files stays: one enrolment was put in the place of another. */
+        private List<Leave> takenBack(
+                KnownClass known, List<SchoolFiles.Enrollment> ended, List<SchoolFiles.Enrollment> enrolled) {
+            Set<PersonId> stay = known(enrolled);
+            ended.stream()
+                    .filter(one -> who(one.user()).isEmpty() && !unclearUsers.contains(one.user()))
+                    .forEach(one ->
+                            faults.add(new Fault("enrollments.csv", one.line(), Problem.NO_SUCH_USER, one.user())));
+            return known(ended).stream()
+                    .filter(pupil -> known.pupils.contains(pupil) && !stay.contains(pupil))
+                    .map(pupil -> leave(known, pupil))
+                    .sorted(Comparator.comparing(Leave::name))
+                    .toList();
+        }
+
+        private Set<PersonId> known(List<SchoolFiles.Enrollment> enrolled) {
+            return enrolled.stream()
                     .flatMap(one -> who(one.user()).stream())
                     .flatMap(who -> who.known.stream())
-                    .filter(known.pupils::contains)
-                    .distinct()
-                    .map(pupil -> leave(known, pupil))
-                    .toList();
+                    .collect(Collectors.toSet());
         }
 
         private Leave leave(KnownClass known, PersonId pupil) {
@@ -274,21 +287,18 @@ public record SchoolChange(
             if (unclear || enrolled.stream().noneMatch(SchoolFiles.Enrollment::asPupil)) {
                 return List.of();
             }
-            Set<PersonId> stay = enrolled.stream()
-                    .flatMap(one -> who(one.user()).stream())
-                    .flatMap(who -> who.known.stream())
-                    .collect(Collectors.toSet());
+            Set<PersonId> stay = known(enrolled);
             return known.pupils.stream()
                     .filter(pupil -> !stay.contains(pupil))
                     .map(pupil -> leave(known, pupil))
-                    .sorted(java.util.Comparator.comparing(Leave::name))
+                    .sorted(Comparator.comparing(Leave::name))
                     .toList();
         }
 
         private Optional<PersonId> lead(List<SchoolFiles.Enrollment> enrolled) {
             return enrolled.stream()
                     .filter(one -> !one.asPupil())
-                    .sorted(java.util.Comparator.comparing(one -> !one.primary()))
+                    .sorted(Comparator.comparing(one -> !one.primary()))
                     .flatMap(one -> who(one.user()).stream())
                     .flatMap(who -> who.known.stream())
                     .findFirst();

@@ -77,6 +77,7 @@ public record SchoolFiles(
         ENDED,
         NOT_BEGUN,
         NOT_A_DAY,
+        ADULT_STAYS,
         FILE_NOT_READ,
         COLUMNS_NOT_READ
     }
@@ -316,13 +317,16 @@ public record SchoolFiles(
                 boolean isKnownUser = users.contains(user) || isDelta("users") || isDelta("enrollments");
                 boolean isKnownClass = classes.contains(ofClass) || isDelta("classes") || isDelta("enrollments");
                 if (row.get("status").equalsIgnoreCase("tobedeleted")) {
-                    ended.add(enrollment);
+                    end(enrollment);
                 } else if (elsewhere.contains(user) || elsewhere.contains(ofClass)) {
                     elsewhere.add("enrollment " + row.line);
                 } else if (others.contains(user)) {
                     continue; // told with the users
-                } else if (!isOn(row)) {
-                    ended.add(enrollment);
+                } else if (!hasBegun(row)) {
+                    faults.add(new Fault("enrollments.csv", row.line, Problem.NOT_BEGUN, row.get("beginDate")));
+                } else if (isOver(row)) {
+                    over++;
+                    end(enrollment);
                 } else if (!isKnownUser) {
                     faults.add(new Fault("enrollments.csv", row.line, Problem.NO_SUCH_USER, user));
                 } else if (!isKnownClass) {
@@ -336,25 +340,31 @@ public record SchoolFiles(
             return found;
         }
 
-        /** Whether an enrolment is on today; else that is told. */
-        private boolean isOn(Row row) {
+        /** An adult stays one of a class until a person ends it. */
+        private void end(Enrollment enrollment) {
+            if (enrollment.asPupil()) {
+                ended.add(enrollment);
+            } else {
+                faults.add(new Fault("enrollments.csv", enrollment.line(), Problem.ADULT_STAYS, enrollment.user()));
+            }
+        }
+
+        private boolean hasBegun(Row row) {
+            return day(row, "beginDate").filter(today::isBefore).isEmpty();
+        }
+
+        private boolean isOver(Row row) {
+            return day(row, "endDate").filter(today::isAfter).isPresent();
+        }
+
+        /** One that is no day is told, and bounds nothing. */
+        private Optional<LocalDate> day(Row row, String column) {
+            String written = row.get(column);
             try {
-                String begins = row.get("beginDate");
-                String ends = row.get("endDate");
-                if (!begins.isEmpty() && LocalDate.parse(begins).isAfter(today)) {
-                    faults.add(new Fault("enrollments.csv", row.line, Problem.NOT_BEGUN, begins));
-                    return false;
-                }
-                boolean isOver = !ends.isEmpty() && LocalDate.parse(ends).isBefore(today);
-                over += isOver ? 1 : 0;
-                return !isOver;
+                return written.isEmpty() ? Optional.empty() : Optional.of(LocalDate.parse(written));
             } catch (DateTimeException unreadable) {
-                faults.add(new Fault(
-                        "enrollments.csv",
-                        row.line,
-                        Problem.NOT_A_DAY,
-                        row.get("beginDate") + " " + row.get("endDate")));
-                return true;
+                faults.add(new Fault("enrollments.csv", row.line, Problem.NOT_A_DAY, written));
+                return Optional.empty();
             }
         }
 

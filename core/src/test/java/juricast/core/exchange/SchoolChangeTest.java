@@ -262,6 +262,26 @@ class SchoolChangeTest {
     }
 
     @Test
+    void in_a_delta_one_enrolment_in_the_place_of_another_and_one_to_come_take_nobody_out_and_no_adult_goes() {
+        tables.put("manifest.csv", table("propertyName,value", "file.enrollments,delta"));
+        tables.put(
+                "enrollments.csv",
+                table(
+                        "sourcedId,status,classSourcedId,userSourcedId,role,beginDate",
+                        "e1,tobedeleted,c1,u1,student,",
+                        "e9,active,c1,u1,student,",
+                        "e8,active,c1,u1,student,2026-10-01",
+                        "e3,tobedeleted,c1,u3,teacher,",
+                        "e7,tobedeleted,c1,nobody,student,"));
+        SchoolChange change = change();
+
+        assertThat(change.leaves()).isEmpty();
+        assertThat(change.faults())
+                .extracting(one -> one.line() + " " + one.problem())
+                .contains("4 NOT_BEGUN", "5 ADULT_STAYS", "6 NO_SUCH_USER");
+    }
+
+    @Test
     void ids_of_the_file_are_kept_for_the_next_one() {
         assertThat(change().met()).extracting(SchoolChange.Ids::inFile).containsExactly("u1", "u3", "c1");
     }

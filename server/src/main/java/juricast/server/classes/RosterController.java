@@ -200,7 +200,7 @@ class RosterController {
             return Optional.empty();
         }
         if (!text.matches("(-1|\\d{1,3})(,(-1|\\d{1,3})){4}")) {
-            throw notReadable("columns", "Five numbers of columns, from 0, or -1 where there is none");
+            throw Problem.notReadable("columns", "Five numbers of columns, from 0, or -1 where there is none");
         }
         int[] five = Arrays.stream(text.split(",")).mapToInt(Integer::parseInt).toArray();
         return Optional.of(new RosterColumns(five[0], five[1], five[2], five[3], five[4]));
@@ -210,16 +210,8 @@ class RosterController {
         try {
             return json.readValue(text, new TypeReference<Map<Integer, RosterChange.Answer>>() {});
         } catch (JacksonException unreadable) {
-            throw notReadable("answers", "A JSON object of lines, each SAME or ANOTHER");
+            throw Problem.notReadable("answers", "A JSON object of lines, each SAME or ANOTHER");
         }
-    }
-
-    private static Problem notReadable(String field, String message) {
-        return Problem.notReadable(
-                "This cannot be read",
-                "Nothing was changed.",
-                message + ".",
-                List.of(new Problem.Wrong(field, message)));
     }
 
     private int carryOut(JdbcClient sql, ClassId ofClass, RosterChange change) {

@@ -178,7 +178,9 @@ class SchoolFilesController {
             case OF_ANOTHER_SCHOOL -> "%s rows are of another school, and are left out.".formatted(quote);
             case ENDED -> "%s enrolments are over.".formatted(quote);
             case NOT_BEGUN -> "This enrolment begins on %s; take the files again then.".formatted(quote);
-            case NOT_A_DAY -> "“%s” are not days; the enrolment is taken as one that is on.".formatted(quote);
+            case NOT_A_DAY -> "“%s” is not a day; the enrolment is taken as if it were not there.".formatted(quote);
+            case ADULT_STAYS -> "“%s” is no adult of this class any more, as the file says. End that on the page of the class."
+                    .formatted(quote);
             case FILE_NOT_READ -> "This table is not read: nothing of it is kept here.";
             case COLUMNS_NOT_READ -> "Of people these are not kept here: %s.".formatted(quote);
             case CLASS_WITHOUT_LEAD -> "“%s” would have no adult who leads it.".formatted(quote);

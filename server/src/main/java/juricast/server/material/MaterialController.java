@@ -3,11 +3,16 @@ package juricast.server.material;
 import static juricast.server.access.Position.LEAD;
 import static juricast.server.access.Position.TEACHER;
 
+import java.time.Duration;
+import java.time.Instant;
 import juricast.core.identity.VisitId;
+import juricast.core.live.LessonEvent;
+import juricast.core.material.MaterialEvent;
 import juricast.core.material.MaterialOrder;
 import juricast.server.access.For;
 import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
+import juricast.server.files.WebVtt;
 import juricast.server.lesson.DeskOrders;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.Ordered;
@@ -69,7 +74,14 @@ class MaterialController {
     @For({TEACHER, LEAD})
     String captions(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         Snapshot live = lessons.look(desk.known(lesson, caller));
-        return CaptionFile.of(live.events(), live.plan());
+        Instant begun = live.events().isEmpty()
+                ? live.plan().time().from()
+                : live.events().get(0).at();
+        return WebVtt.of(
+                live.plan().title(),
+                LessonEvent.of(live.events(), MaterialEvent.Captioned.class)
+                        .map(one -> new WebVtt.Line(Duration.between(begun, one.at()), "", one.text()))
+                        .toList());
     }
 
     private static String text(@Nullable String given) {

@@ -50,6 +50,12 @@ public final class Problem extends RuntimeException {
                 "Go back and choose again.");
     }
 
+    /** One field of a file or of what was said beside it cannot be read. @param message what it must be, without a stop */
+    public static Problem notReadable(String field, String message) {
+        return notReadable(
+                "This cannot be read", "Nothing was changed.", message + ".", List.of(new Wrong(field, message)));
+    }
+
     public static Problem refused(String type, String title, String detail, String whatToDo) {
         return of(409, type, title, detail, whatToDo);
     }

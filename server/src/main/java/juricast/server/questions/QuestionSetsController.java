@@ -18,8 +18,6 @@ import juricast.server.classes.AccessToClasses;
 import juricast.server.classes.Classes;
 import juricast.server.classes.Reading;
 import juricast.server.data.Ids;
-import juricast.server.editing.Edited;
-import juricast.server.editing.Editions;
 import juricast.server.files.Download;
 import juricast.server.people.People;
 import juricast.server.problems.Problem;
@@ -41,15 +39,12 @@ import org.springframework.web.multipart.MultipartFile;
 @RestController
 @RequestMapping("/api/classes/{id}/question-sets")
 class QuestionSetsController {
-    private final Editions editions;
     private final QuestionSets sets;
     private final Reading reading;
     private final AccessToClasses access;
     private final People people;
 
-    QuestionSetsController(
-            Editions editions, QuestionSets sets, Reading reading, AccessToClasses access, People people) {
-        this.editions = editions;
+    QuestionSetsController(QuestionSets sets, Reading reading, AccessToClasses access, People people) {
         this.sets = sets;
         this.reading = reading;
         this.access = access;
@@ -77,7 +72,6 @@ class QuestionSetsController {
     /** The questions that a class keeps. */
     @GetMapping
     @For({TEACHER, LEAD})
-    @Edited
     SetsPage sets(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
         Classes.SchoolClass found = reading.ofClass(caller, Matter.QUESTIONS, id);
         return new SetsPage(
@@ -117,13 +111,11 @@ class QuestionSetsController {
     @PutMapping("/{set}")
     @Takes(Takes.FORM)
     @For({TEACHER, LEAD})
-    @Edited
     SetsPage change(
             @PathVariable String id,
             @PathVariable String set,
             @RequestBody QuestionSetRequest wanted,
             @AuthenticationPrincipal SignedIn caller) {
-        editions.mustBe(sets(id, caller));
         Classes.SchoolClass found = access.ofAdultsOrLead(caller, id);
         QuestionSets.Kept before = known(found.id(), set);
         List<String> known =

@@ -7,8 +7,6 @@ import java.util.List;
 import juricast.core.limits.Limits;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
-import juricast.server.editing.Edited;
-import juricast.server.editing.Editions;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -18,13 +16,11 @@ import org.springframework.web.bind.annotation.*;
 @RestController
 @RequestMapping("/api/rules/watched-words")
 class WatchedController {
-    private final Editions editions;
     private static final int LONGEST = 60;
 
     private final Watched watched;
 
-    WatchedController(Editions editions, Watched watched) {
-        this.editions = editions;
+    WatchedController(Watched watched) {
         this.watched = watched;
     }
 
@@ -36,7 +32,6 @@ class WatchedController {
     /** Words for which messages wait. */
     @GetMapping
     @For({TEACHER, LEAD})
-    @Edited
     WatchedList all() {
         return new WatchedList(watched.now().words());
     }
@@ -44,9 +39,7 @@ class WatchedController {
     /** Changes the words for which messages wait. */
     @PutMapping
     @For(LEAD)
-    @Edited
     WatchedList change(@RequestBody WatchedChange wanted, @AuthenticationPrincipal SignedIn caller) {
-        editions.mustBe(all());
         List<String> words = wanted.words == null
                 ? List.of()
                 : wanted.words.stream()

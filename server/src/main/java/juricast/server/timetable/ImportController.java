@@ -196,7 +196,8 @@ class ImportController {
         LocalDate first = day(from);
         LocalDate last = day(until);
         if (last.isBefore(first) || last.isAfter(first.plusDays(LONGEST_DAYS))) {
-            throw notReadable("until", "At most %d days, the last not before the first".formatted(LONGEST_DAYS));
+            throw Problem.notReadable(
+                    "until", "At most %d days, the last not before the first".formatted(LONGEST_DAYS));
         }
         return new Span(
                 first.atStartOfDay(school.zone()).toInstant(),
@@ -205,19 +206,19 @@ class ImportController {
 
     private static LocalDate day(String text) {
         if (!text.matches("[12]\\d{3}-\\d\\d-\\d\\d")) {
-            throw notReadable("from", "A day such as 2026-11-26");
+            throw Problem.notReadable("from", "A day such as 2026-11-26");
         }
         try {
             return WrittenDay.parse(text);
         } catch (java.time.DateTimeException none) {
-            throw notReadable("from", "A day such as 2026-11-26");
+            throw Problem.notReadable("from", "A day such as 2026-11-26");
         }
     }
 
     private static byte[] bytes(HttpServletRequest file) throws IOException {
         byte[] bytes = file.getInputStream().readNBytes(MOST_BYTES + 1);
         if (bytes.length > MOST_BYTES) {
-            throw notReadable("file", "A file of at most %d MB".formatted(MOST_BYTES / 1_000_000));
+            throw Problem.notReadable("file", "A file of at most %d MB".formatted(MOST_BYTES / 1_000_000));
         }
         return bytes;
     }
@@ -226,16 +227,8 @@ class ImportController {
         try {
             return json.readValue(text, new TypeReference<Map<String, String>>() {});
         } catch (JacksonException unreadable) {
-            throw notReadable("meant", "A JSON object of titles and class ids");
+            throw Problem.notReadable("meant", "A JSON object of titles and class ids");
         }
-    }
-
-    private static Problem notReadable(String field, String message) {
-        return Problem.notReadable(
-                "This cannot be read",
-                "Nothing was changed.",
-                message + ".",
-                List.of(new Problem.Wrong(field, message)));
     }
 
     private TimetablePreview preview(Imports.Compared compared) {

@@ -302,10 +302,11 @@ class TimetableController {
         Duration length = wanted.minutes == null ? found.time().length() : Duration.ofMinutes(wanted.minutes);
         boolean cancelled = wanted.cancelled == null ? found.cancelled() : wanted.cancelled;
         if (length.toMinutes() < Series.SHORTEST || length.toMinutes() > Series.LONGEST) {
-            throw notReadable("minutes", "A lesson lasts %d to %d minutes".formatted(Series.SHORTEST, Series.LONGEST));
+            throw Problem.notReadable(
+                    "minutes", "A lesson lasts %d to %d minutes".formatted(Series.SHORTEST, Series.LONGEST));
         }
         if (!from.atZone(school.zone()).toInstant().isAfter(clock.instant())) {
-            throw notReadable("from", "It must still be to come");
+            throw Problem.notReadable("from", "It must still be to come");
         }
         String why = why(wanted.why);
         List<Plan.Planned> lessons = wanted.following ? plan.andFollowing(found) : List.of(found);
@@ -345,7 +346,7 @@ class TimetableController {
         String name = people.find(adult)
                 .filter(one -> one.position() == Position.TEACHER)
                 .map(People.Person::name)
-                .orElseThrow(() -> notReadable("adult", "Choose a teacher"));
+                .orElseThrow(() -> Problem.notReadable("adult", "Choose a teacher"));
         InspectedClass of = inspections.now().school().classes().get(found.ofClass());
         Optional<PersonId> insteadOf = Optional.ofNullable(wanted.insteadOf).map(PersonId::new);
         boolean isInCharge = insteadOf
@@ -354,7 +355,7 @@ class TimetableController {
                                 .anyMatch(cover -> cover.adult().equals(one)))
                 .orElse(true);
         if (!isInCharge || insteadOf.equals(Optional.of(adult))) {
-            throw notReadable("insteadOf", "Choose an adult who is in charge of this lesson");
+            throw Problem.notReadable("insteadOf", "Choose an adult who is in charge of this lesson");
         }
         String why = why(wanted.why);
         List<Plan.Planned> lessons = wanted.through == null
@@ -410,7 +411,7 @@ class TimetableController {
     private static String why(@Nullable String why) {
         String said = why == null ? "" : why.strip();
         if (said.isEmpty() || said.length() > Limits.REASON) {
-            throw notReadable("why", "Say why, in up to %d characters".formatted(Limits.REASON));
+            throw Problem.notReadable("why", "Say why, in up to %d characters".formatted(Limits.REASON));
         }
         return said;
     }
@@ -419,7 +420,7 @@ class TimetableController {
         try {
             return WrittenDay.parseWithTime(text);
         } catch (DateTimeParseException unreadable) {
-            throw notReadable("from", "A day and a time such as 2026-11-26T10:05");
+            throw Problem.notReadable("from", "A day and a time such as 2026-11-26T10:05");
         }
     }
 
@@ -427,15 +428,7 @@ class TimetableController {
         try {
             return WrittenDay.parse(text);
         } catch (DateTimeParseException unreadable) {
-            throw notReadable("from", "A day such as 2026-11-26");
+            throw Problem.notReadable("from", "A day such as 2026-11-26");
         }
-    }
-
-    private static Problem notReadable(String field, String message) {
-        return Problem.notReadable(
-                "This cannot be read",
-                "Nothing was changed.",
-                message + ".",
-                List.of(new Problem.Wrong(field, message)));
     }
 }

@@ -9,6 +9,7 @@ import juricast.core.watching.Piece;
 import juricast.core.watching.Playback;
 import juricast.server.files.Archive;
 import juricast.server.files.TableFile;
+import juricast.server.files.WebVtt;
 import juricast.server.recording.Medium;
 import juricast.server.recording.Recordings.Recording;
 import tools.jackson.databind.json.JsonMapper;
@@ -50,7 +51,14 @@ final class CopyFile {
             throws IOException {
         var file = new CopyFile(out);
         file.archive.put("sound." + sound.ending(), sound.type(), to -> sound.write(to, 0, sound.bytes()));
-        file.archive.put("captions.vtt", "text/vtt", VttFile.of(recording.title(), shown.captions()));
+        file.archive.put(
+                "captions.vtt",
+                "text/vtt",
+                WebVtt.of(
+                        recording.title(),
+                        shown.captions().stream()
+                                .map(one -> new WebVtt.Line(one.at(), one.name(), one.text()))
+                                .toList()));
         if (!shown.words().isEmpty()) {
             file.archive.put(
                     "words.csv",

@@ -21,6 +21,7 @@ import juricast.server.access.For;
 import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
 import juricast.server.drawing.DrawingJson;
+import juricast.server.files.WebVtt;
 import juricast.server.problems.Problem;
 import juricast.server.recording.Medium;
 import juricast.server.recording.RecordingWords;
@@ -248,7 +249,11 @@ class WatchingController {
     @For({TEACHER, LEAD, PUPIL})
     String captions(@PathVariable String recording, @AuthenticationPrincipal SignedIn caller) {
         Recording found = access.watched(caller, recording);
-        return VttFile.of(found.title(), playbacks.of(found).captions());
+        return WebVtt.of(
+                found.title(),
+                playbacks.of(found).captions().stream()
+                        .map(one -> new WebVtt.Line(one.at(), one.name(), one.text()))
+                        .toList());
     }
 
     /** A copy, as one archive. It is written while it is made. */
