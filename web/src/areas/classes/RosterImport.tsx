@@ -4,7 +4,8 @@ import { useState } from 'react'
 import { post } from '../../shared/api/http'
 import type { RosterPreview } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
-import { Labelled, Select, TextArea } from '../../shared/ui/Fields'
+import { ColumnPicker } from '../../shared/ui/ColumnPicker'
+import { Labelled, TextArea } from '../../shared/ui/Fields'
 import { FileBox } from '../../shared/ui/FileBox'
 import { ProblemNote } from '../../shared/ui/Notes'
 import { NotTaken } from '../../shared/ui/NotTaken'
@@ -96,7 +97,16 @@ export function RosterImport({ id }: { id: string }) {
           {preview.data.encodingGuessed && (
             <p>Read as {preview.data.encoding}, for it is not UTF-8. Look at names with accents.</p>
           )}
-          <Columns preview={preview.data} onColumns={(columns) => look(file!, { ...said, columns })} />
+          <chakra.details mb="6px">
+            <chakra.summary cursor="pointer">Which column is what</chakra.summary>
+            <ColumnPicker
+              heading={preview.data.heading}
+              columns={preview.data.columns}
+              parts={PARTS}
+              said={said.columns}
+              onColumns={(columns) => look(file!, { ...said, columns })}
+            />
+          </chakra.details>
           {preview.data.asked.map((one) => (
             <Asked
               key={one.line}
@@ -142,41 +152,6 @@ const PARTS: { part: keyof RosterPreview['columns']; label: string }[] = [
   { part: 'number', label: 'Numbers' },
   { part: 'year', label: 'Years' },
 ]
-
-/** Which column was read as what. */
-function Columns({ preview, onColumns }: { preview: RosterPreview; onColumns: (columns: string) => void }) {
-  return (
-    <chakra.details mb="6px">
-      <chakra.summary cursor="pointer">Which column is what</chakra.summary>
-      <Flex gap="10px" wrap="wrap" pt="4px">
-        {PARTS.map(({ part, label }) => (
-          <Box key={part} w="130px" fontSize="13px">
-            <Labelled label={label}>
-              {(id) => (
-                <Select
-                  id={id}
-                  py="2px"
-                  value={preview.columns[part]}
-                  onChange={(event) => {
-                    const next = { ...preview.columns, [part]: Number(event.target.value) }
-                    onColumns(PARTS.map((one) => next[one.part]).join(','))
-                  }}
-                >
-                  <option value={-1}>none</option>
-                  {preview.heading.map((one, place) => (
-                    <option key={place} value={place}>
-                      {one || `column ${place + 1}`}
-                    </option>
-                  ))}
-                </Select>
-              )}
-            </Labelled>
-          </Box>
-        ))}
-      </Flex>
-    </chakra.details>
-  )
-}
 
 const DOUBTS: Record<RosterPreview['asked'][number]['why'], string> = {
   OTHER_YEAR: 'The school has this name in another year.',

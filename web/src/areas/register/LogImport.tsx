@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { post } from '../../shared/api/http'
 import type { LogName, LogPreview } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
+import { ColumnPicker } from '../../shared/ui/ColumnPicker'
 import { Labelled, Select, TextInput } from '../../shared/ui/Fields'
 import { FileBox } from '../../shared/ui/FileBox'
 import { ProblemNote } from '../../shared/ui/Notes'
@@ -136,10 +137,6 @@ const PARTS: { part: keyof LogPreview['columns']; label: string }[] = [
 
 /** Which column was read as what: proposed by its heading, and remembered for the next file of that kind. */
 function Columns({ preview, said, onColumns }: { preview: LogPreview; said: string; onColumns: (columns: string) => void }) {
-  // What was said last counts, also while its preview is on the way.
-  const [name, joined, left, minutes] = said.split(',').map(Number)
-  const columns = said ? { name: name!, joined: joined!, left: left!, minutes: minutes! } : preview.columns
-  const heading = preview.heading
   return (
     <chakra.fieldset border="none">
       <chakra.legend fontWeight="600">
@@ -148,32 +145,7 @@ function Columns({ preview, said, onColumns }: { preview: LogPreview; said: stri
           {preview.remembered ? 'as you said of such a file before' : 'by their heading'}
         </chakra.span>
       </chakra.legend>
-      <Flex gap="10px" wrap="wrap">
-        {PARTS.map(({ part, label }) => (
-          <Box key={part} w="150px" fontSize="13px">
-            <Labelled label={label}>
-              {(id) => (
-                <Select
-                  id={id}
-                  py="2px"
-                  value={columns[part]}
-                  onChange={(event) => {
-                    const next = { ...columns, [part]: Number(event.target.value) }
-                    onColumns([next.name, next.joined, next.left, next.minutes].join(','))
-                  }}
-                >
-                  <option value={-1}>none</option>
-                  {heading.map((one, place) => (
-                    <option key={place} value={place}>
-                      {one || `column ${place + 1}`}
-                    </option>
-                  ))}
-                </Select>
-              )}
-            </Labelled>
-          </Box>
-        ))}
-      </Flex>
+      <ColumnPicker heading={preview.heading} columns={preview.columns} parts={PARTS} said={said} onColumns={onColumns} />
     </chakra.fieldset>
   )
 }
