@@ -63,6 +63,12 @@ class SchoolChangeTest {
         return new SchoolFiles.Table(Arrays.asList(heading.split(",")), lines);
     }
 
+    private static final SchoolFiles.Table OF_TWO_SCHOOLS = table(
+            "sourcedId,orgSourcedIds,role,givenName,familyName,email",
+            "u1,s,student,Ines,Carrow,i@x.example",
+            "u2,x,student,Else,Where,",
+            "u3,,teacher,Orla,Venn,");
+
     private static final LocalDate TODAY = LocalDate.parse("2026-09-14");
 
     private SchoolFiles files() {
@@ -307,13 +313,7 @@ class SchoolChangeTest {
         tables.put(
                 "orgs.csv", table("sourcedId,name,type", "s,Halvorn Reach,school", "x,Other,school", "d,All,district"));
         tables.put("demographics.csv", table("sourcedId"));
-        tables.put(
-                "users.csv",
-                table(
-                        "sourcedId,orgSourcedIds,role,givenName,familyName,email",
-                        "u1,s,student,Ines,Carrow,i@x.example",
-                        "u2,x,student,Else,Where,",
-                        "u3,,teacher,Orla,Venn,"));
+        tables.put("users.csv", OF_TWO_SCHOOLS);
         SchoolFiles open = files();
         assertThat(open.schools())
                 .extracting(one -> one.name() + " " + one.users())
@@ -338,13 +338,7 @@ class SchoolChangeTest {
     void of_the_school_that_was_said_the_others_are_left_out_and_what_is_not_read_is_told() {
         tables.put("orgs.csv", table("sourcedId,name,type", "s,Halvorn Reach,school", "x,Other,school"));
         tables.put("demographics.csv", table("sourcedId"));
-        tables.put(
-                "users.csv",
-                table(
-                        "sourcedId,orgSourcedIds,role,givenName,familyName,email",
-                        "u1,s,student,Ines,Carrow,i@x.example",
-                        "u2,x,student,Else,Where,",
-                        "u3,,teacher,Orla,Venn,"));
+        tables.put("users.csv", OF_TWO_SCHOOLS);
         SchoolFiles said = SchoolFiles.of(tables, TODAY, Optional.of("s"));
         assertThat(said.users()).extracting(SchoolFiles.User::id).containsExactly("u1", "u3");
         assertThat(said.faults())
