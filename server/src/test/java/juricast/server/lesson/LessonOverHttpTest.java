@@ -459,7 +459,7 @@ class LessonOverHttpTest {
                 .isEqualTo("The tide --> turns.");
         assertThat(thora.get(lesson + "/captions.vtt").text())
                 .startsWith("WEBVTT - Net Mending")
-                .contains("The tide → turns.");
+                .contains("The tide --&gt; turns.");
     }
 
     @Test
