@@ -38,7 +38,7 @@ public record Tally(
         int attended = 0;
         for (Mark mark : Mark.values()) {
             expected += mark.counts() ? counts[mark.ordinal()] : 0;
-            attended += mark.attended() ? counts[mark.ordinal()] : 0;
+            attended += mark.attended() && mark.counts() ? counts[mark.ordinal()] : 0;
         }
         return new Tally(
                 expected,

@@ -43,6 +43,11 @@ public record ChatSeat(List<Member> classmates, List<HeldWords> held) {
                         .toList());
     }
 
+    /** Whether this person may keep a copy of what they read; the school keeps its record either way. */
+    public static boolean mayKeep(SharedRights rights, PersonId me, Role role, Instant now) {
+        return rights.book(me).value(Catalogue.CHAT_SAVE, role, now) == Permission.OPEN;
+    }
+
     /** Only what this arrival may read. @param after only words with a higher number are wanted */
     public static List<Words> words(LessonState lesson, VisitId id, int after) {
         return lesson.there()
@@ -55,8 +60,8 @@ public record ChatSeat(List<Member> classmates, List<HeldWords> held) {
                 .orElse(List.of());
     }
 
-    /** What was written in a place is read by those who were in it then. */
-    private static boolean mayRead(LessonState lesson, PersonId me, Words words) {
+    /** Whether somebody who is in may read it. What was written in a place is read by those who were in it then. */
+    public static boolean mayRead(LessonState lesson, PersonId me, Words words) {
         return words.to()
                         .place()
                         .filter(place -> lesson.of(GROUPS).whereabouts().wasIn(me, place, words.written()))

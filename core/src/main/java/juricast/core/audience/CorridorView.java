@@ -4,6 +4,7 @@ import static juricast.core.chat.ChatPart.CHAT;
 import static juricast.core.conduct.ConductPart.CONDUCT;
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
+import static juricast.core.help.HelpPart.HELP;
 import static juricast.core.recording.RecordingPart.RECORDING;
 import static juricast.core.rights.RightsPart.RIGHTS;
 import static juricast.core.supervision.SupervisionPart.SUPERVISION;
@@ -20,6 +21,7 @@ import juricast.core.conduct.Worry.About;
 import juricast.core.entry.ReasonCode;
 import juricast.core.groups.Group;
 import juricast.core.groups.GroupsState;
+import juricast.core.help.HelpEvent;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
@@ -197,8 +199,12 @@ public record CorridorView(List<Line> lines) {
                 .filter(at -> !now.isBefore(at.plus(LONG_WAIT)))
                 .findFirst()
                 .ifPresent(at -> worries.add(new Worry(Kind.WORDS_WAIT, at, List.of())));
-        if (now.isAfter(plan.time().until().plus(LATE_OPENING))) {
-            worries.add(new Worry(Kind.OVER_TIME, plan.time().until(), List.of()));
+        Instant until = lesson.of(HELP)
+                .begun()
+                .map(HelpEvent.Begun::until)
+                .orElse(plan.time().until());
+        if (now.isAfter(until.plus(LATE_OPENING))) {
+            worries.add(new Worry(Kind.OVER_TIME, until, List.of()));
         }
     }
 
@@ -228,7 +234,7 @@ public record CorridorView(List<Line> lines) {
                     case NO_CONSENT -> is.waiting()
                             .map(RecordingEvent.Waits::at)
                             .filter(at -> isMissed(at, now));
-                    case LATE, FAILED, ENDED -> Optional.of(is.since()).filter(at -> isMissed(at, now));
+                    case LATE, FAILED, ENDED -> is.unmet().filter(at -> isMissed(at, now));
                     case GROUPS -> Optional.empty();
                 };
         since.ifPresent(at -> worries.add(new Worry(Kind.RECORDING_MISSING, at, List.of())));

@@ -54,6 +54,8 @@ public record Need(
         /** A signal that asks an adult to do something. */
         SIGN,
         HAND,
+        /** So many have a weak line that a light lesson would help; the number says how many. */
+        LINES_WEAK,
         /** Somebody's line was lost. */
         LOST,
         /** A pass ends within a minute. */

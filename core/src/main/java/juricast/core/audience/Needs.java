@@ -4,6 +4,7 @@ import static juricast.core.chat.ChatPart.CHAT;
 import static juricast.core.conduct.ConductPart.CONDUCT;
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
+import static juricast.core.lines.LinesPart.LINES;
 import static juricast.core.recording.RecordingPart.RECORDING;
 import static juricast.core.rights.RightsPart.RIGHTS;
 import static juricast.core.signals.SignalsPart.SIGNALS;
@@ -74,6 +75,7 @@ public record Needs(List<Need> list) {
                         held(lesson),
                         stance(new Room(plan, lesson, rules, now)),
                         signals(lesson),
+                        lines(lesson),
                         lost(door),
                         ending(lesson, now))
                 .flatMap(needs -> needs)
@@ -207,6 +209,16 @@ public record Needs(List<Need> list) {
                         .of(shown.person())
                         .about(shown.sign().name()));
         return Stream.concat(hands, signs);
+    }
+
+    private static Stream<Need> lines(LessonState lesson) {
+        int present = (int) lesson.there().visits().stream()
+                .filter(visit -> visit.isPresent() && visit.role().isPupil())
+                .count();
+        return lesson.of(RIGHTS).isLight()
+                ? Stream.empty()
+                : lesson.of(LINES).proposesLight(present).stream().map(since -> Need.of(Need.Kind.LINES_WEAK, since)
+                        .numbered(lesson.of(LINES).weak().size()));
     }
 
     private static Stream<Need> lost(DoorDesk door) {

@@ -11,6 +11,8 @@ import juricast.core.identity.Role;
 import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
 import juricast.core.rules.Catalogue;
+import juricast.core.rules.Permission;
+import juricast.core.rules.Rule;
 import juricast.core.rules.Ruling;
 import juricast.core.rules.Setting;
 
@@ -20,13 +22,26 @@ import juricast.core.rules.Setting;
  * @param columns what holds for all pupils, one ruling for each of {@link Catalogue#RIGHTS}
  * @param pupils of each pupil, what they may and what they help with now
  * @param helpers of each second adult who does not lead, what they may do for who leads, one for each of {@link Catalogue#HELP}
+ * @param seen what pupils see of each other, one ruling for each of {@link Catalogue#SEEN}
+ * @param mayPassOn whether who leads may pass the lesson on to people outside
  */
-public record RightsDesk(List<Ruling<?>> columns, Map<PersonId, Cells> pupils, Map<PersonId, List<Cell>> helpers) {
+public record RightsDesk(
+        List<Ruling<?>> columns,
+        Map<PersonId, Cells> pupils,
+        Map<PersonId, List<Cell>> helpers,
+        List<Ruling<?>> seen,
+        boolean mayPassOn) {
     /** One right of one person, and the pass or curb on it that has not ended. */
     public record Cell(Ruling<?> ruling, Optional<Setting> loan) {}
 
     /** All of one pupil. @param help what they help with, if anything */
     public record Cells(List<Cell> rights, List<Cell> help) {}
+
+    private static List<Ruling<?>> ofPupils(List<Rule<Permission>> rules, SharedRights rights, Instant now) {
+        return rules.stream()
+                .<Ruling<?>>map(rule -> rights.all().ruling(rule, Role.PUPIL, now))
+                .toList();
+    }
 
     public static RightsDesk of(LessonPlan plan, LessonState lesson, SharedRights rights, Instant now) {
         var pupils = new LinkedHashMap<PersonId, Cells>();
@@ -44,10 +59,10 @@ public record RightsDesk(List<Ruling<?>> columns, Map<PersonId, Cells> pupils, M
             }
         }
         return new RightsDesk(
-                Catalogue.RIGHTS.stream()
-                        .<Ruling<?>>map(right -> rights.all().ruling(right, Role.PUPIL, now))
-                        .toList(),
+                ofPupils(Catalogue.RIGHTS, rights, now),
                 pupils,
-                helpers);
+                helpers,
+                ofPupils(Catalogue.SEEN, rights, now),
+                rights.all().value(Catalogue.OUTSIDE_AUDIENCE, Role.LEAD_ADULT, now) == Permission.OPEN);
     }
 }

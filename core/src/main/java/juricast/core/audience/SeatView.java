@@ -31,6 +31,7 @@ import juricast.core.rules.PlannedRules;
  *
  * @param observers the names of those who look on, where this person may see them
  * @param on what this person has switched on
+ * @param company who is there too
  * @param focus the name of who stands before everybody
  * @param captions the latest, where this person may read them
  * @param boardChanged changes whenever the board of the place does, where this person is
@@ -49,6 +50,7 @@ public record SeatView(
         RightsSeat rights,
         Set<Appliance> on,
         SignalsSeat signals,
+        Company company,
         Optional<String> focus,
         ChatSeat chat,
         List<Material> handouts,
@@ -95,6 +97,7 @@ public record SeatView(
                 RightsSeat.FROM_OUTSIDE,
                 Set.of(),
                 SignalsSeat.FROM_OUTSIDE,
+                Company.FROM_OUTSIDE,
                 Optional.empty(),
                 ChatSeat.FROM_OUTSIDE,
                 List.of(),
@@ -119,6 +122,7 @@ public record SeatView(
                 RightsSeat.of(plan, lesson, shared, me, role, now),
                 lesson.of(RIGHTS).on(me),
                 SignalsSeat.of(lesson, me),
+                Company.of(plan, lesson, Company.sight(lesson, shared, me, role, now)),
                 lesson.of(SIGNALS).focus(lesson.there()).map(plan::nameOf),
                 ChatSeat.of(plan, lesson, shared, me, role, now),
                 lesson.of(MATERIAL).handouts(),

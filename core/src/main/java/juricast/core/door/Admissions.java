@@ -22,10 +22,12 @@ import juricast.core.live.Refusal;
 import juricast.core.live.Room;
 import juricast.core.live.Visit;
 import juricast.core.rules.Catalogue;
+import juricast.core.rules.Fact;
 import juricast.core.rules.LiveRules;
 import juricast.core.rules.Permission;
 import juricast.core.rules.ReEntry;
 import juricast.core.rules.Rule;
+import juricast.core.rules.YesNo;
 
 /** Who stands at the door and is let in: by the rules, by an adult, by a trusted pupil (needs E1 to E4). */
 record Admissions(DoorState is, Room room) {
@@ -43,7 +45,7 @@ record Admissions(DoorState is, Room room) {
         Role role = judged.person().map(room.plan()::roleOf).orElse(Role.PUPIL);
         events.add(new DoorEvent.Knocked(order.arrival(), judged.person(), role, judged.verdict(), room.now()));
         if (judged.verdict().outcome() == Outcome.ADMIT) {
-            events.add(admission(order.arrival().visit(), judged.person().orElseThrow(), PersonId.RULES));
+            events.addAll(admission(order.arrival(), judged.person().orElseThrow(), PersonId.RULES));
         }
         return new Decision.Done(events);
     }
@@ -75,17 +77,27 @@ record Admissions(DoorState is, Room room) {
     }
 
     Decision admitAllListed(DoorOrder.AdmitAllListed order) {
-        return room.who().adult(order.by(), Catalogue.HELP_DOOR).orElseGet(() -> {
-            var events = new ArrayList<LessonEvent>();
-            for (Visit visit : is.waiting()) {
-                // Judged now, not when they knocked, and after those before them in the row: nobody comes in twice.
-                Judgement judged = after(events).judge(visit.arrival());
-                if (visit.connected() && judged.verdict().onlyTheDoorIsBetween()) {
-                    events.add(admission(visit.id(), judged.person().orElseThrow(), order.by()));
-                }
-            }
-            return new Decision.Done(events);
-        });
+        return oneByOne()
+                .or(() -> room.who().adult(order.by(), Catalogue.HELP_DOOR))
+                .orElseGet(() -> {
+                    var events = new ArrayList<LessonEvent>();
+                    for (Visit visit : is.waiting()) {
+                        // Judged now, not when they knocked, and after those before them in the row: nobody comes in
+                        // twice.
+                        Judgement judged = after(events).judge(visit.arrival());
+                        if (visit.connected() && judged.verdict().onlyTheDoorIsBetween()) {
+                            events.addAll(
+                                    admission(visit.arrival(), judged.person().orElseThrow(), order.by()));
+                        }
+                    }
+                    return new Decision.Done(events);
+                });
+    }
+
+    /** Where everyone is looked at before they come in, no key lets the list in at once. */
+    private Optional<Decision> oneByOne() {
+        var ruling = room.rules().ruling(Catalogue.ONE_BY_ONE, Rule.ANSWERS, room.now());
+        return refusedIf(ruling.value() == YesNo.YES, Refusal.by(DoorRefusal.ONE_BY_ONE, ruling));
     }
 
     /** A trusted pupil lets in who is surely on the class list, under that name and no other. */
@@ -94,7 +106,7 @@ record Admissions(DoorState is, Room room) {
         Optional<PersonId> person = judged.person()
                 .filter(one -> visit.connected() && judged.verdict().onlyTheDoorIsBetween())
                 .filter(one -> order.as().map(one::equals).orElse(true));
-        return person.map(one -> Decision.done(admission(visit.id(), one, order.by())))
+        return person.<Decision>map(one -> new Decision.Done(admission(visit.arrival(), one, order.by())))
                 .orElseGet(() -> Refusal.of(NOT_AN_ADULT_HERE));
     }
 
@@ -107,7 +119,9 @@ record Admissions(DoorState is, Room room) {
         return tooEarly(as, here)
                 .or(() -> noVisitors(as, here))
                 .or(() -> noPlace(as, here))
-                .or(() -> noSecondDevice(as, here))
+                .or(() -> noHelp(as, here))
+                .or(() -> notThisWay(visit.arrival(), as, here))
+                .or(() -> noSecondDevice(visit.arrival(), as, here))
                 .orElseGet(() -> allowedBack(visit, as, by, here));
     }
 
@@ -130,11 +144,37 @@ record Admissions(DoorState is, Room room) {
         return refusedIf(isFull, Refusal.by(DoorRefusal.ROOM_IS_FULL, capacity));
     }
 
-    private Optional<Decision> noSecondDevice(PersonId as, LiveRules here) {
+    /** In a help hour not more than the rules say at once, and nobody to be alone with one adult where they forbid it. */
+    private Optional<Decision> noHelp(PersonId as, LiveRules here) {
+        if (!here.situation().is(Fact.HELP_HOUR) || is.isPresent(as)) {
+            return Optional.empty();
+        }
+        var atOnce = here.ruling(Catalogue.HELP_AT_ONCE, Rule.ANSWERS, room.now());
+        if (is.occupants() >= atOnce.value().number()) {
+            return Optional.of(Refusal.by(DoorRefusal.HELP_IS_FULL, atOnce));
+        }
+        boolean hasCompany = is.occupants() > 0 || is.ready().stream().anyMatch(one -> !one.equals(as));
+        return hasCompany ? Optional.empty() : LastWord.aloneWithOne(room);
+    }
+
+    /** By telephone, or with an account from elsewhere, where the rules close that to them. */
+    private Optional<Decision> notThisWay(Arrival arrival, PersonId as, LiveRules here) {
+        return arrival.outside().flatMap(from -> {
+            Rule<Permission> rule =
+                    from.way() == Arrival.Way.TELEPHONE ? Catalogue.TELEPHONE : Catalogue.OUTSIDE_ACCOUNTS;
+            Role role = room.plan().roleOf(as);
+            return rule.speaksOf(role) && here.value(rule, role, room.now()) == Permission.CLOSED
+                    ? Optional.of(Refusal.by(RULE_CLOSED, here.ruling(rule, role, room.now())))
+                    : Optional.empty();
+        });
+    }
+
+    private Optional<Decision> noSecondDevice(Arrival arrival, PersonId as, LiveRules here) {
         var second = here.all()
                 .with(here.lent(as))
                 .ruling(Catalogue.SECOND_DEVICE, room.plan().roleOf(as), room.now());
-        boolean isClosed = is.isPresent(as) && second.value() == Permission.CLOSED;
+        boolean takesThePlace = arrival.hasAccount() && is.claims(as).findAny().isPresent();
+        boolean isClosed = is.isPresent(as) && second.value() == Permission.CLOSED && !takesThePlace;
         return refusedIf(isClosed, Refusal.by(RULE_CLOSED, second));
     }
 
@@ -152,7 +192,7 @@ record Admissions(DoorState is, Room room) {
             }
             events.add(new DoorEvent.AllowedBack(removed, by, room.now()));
         }
-        events.add(admission(visit.id(), as, by));
+        events.addAll(admission(visit.arrival(), as, by));
         return new Decision.Done(events);
     }
 
@@ -174,10 +214,11 @@ record Admissions(DoorState is, Room room) {
             return List.of();
         }
         var judgedNow = new DoorEvent.Judged(visit.id(), judged.verdict(), room.now());
-        return judged.verdict().outcome() == Outcome.ADMIT
-                ? List.<LessonEvent>of(
-                        judgedNow, admission(visit.id(), judged.person().orElseThrow(), PersonId.RULES))
-                : List.<LessonEvent>of(judgedNow);
+        var events = new ArrayList<LessonEvent>(List.of(judgedNow));
+        if (judged.verdict().outcome() == Outcome.ADMIT) {
+            events.addAll(admission(visit.arrival(), judged.person().orElseThrow(), PersonId.RULES));
+        }
+        return events;
     }
 
     /** A decision about somebody who waits. */
@@ -205,7 +246,14 @@ record Admissions(DoorState is, Room room) {
         return room.plan().classList().stream().anyMatch(one -> one.person().equals(person));
     }
 
-    private DoorEvent admission(VisitId visit, PersonId person, PersonId by) {
-        return new DoorEvent.Admitted(visit, person, room.plan().roleOf(person), by, room.now());
+    /** Who is known by an account of the school takes the place of who is in by the same name alone, and is asked at the door. */
+    private List<LessonEvent> admission(Arrival arrival, PersonId person, PersonId by) {
+        var events = new ArrayList<LessonEvent>();
+        if (arrival.hasAccount()) {
+            is.claims(person)
+                    .forEach(claim -> events.add(new DoorEvent.TurnedAway(claim.id(), PersonId.RULES, room.now())));
+        }
+        events.add(new DoorEvent.Admitted(arrival.visit(), person, room.plan().roleOf(person), by, room.now()));
+        return events;
     }
 }

@@ -25,7 +25,7 @@ record DoorFold(DoorState was) implements DoorEvent.Cases<DoorState> {
 
     @Override
     public DoorState adultJoined(DoorEvent.AdultJoined event) {
-        var arrival = new Arrival(
+        var arrival = Arrival.of(
                 event.visit(),
                 event.device(),
                 event.person().value(),

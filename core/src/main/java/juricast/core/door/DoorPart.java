@@ -125,13 +125,22 @@ public final class DoorPart implements Part<DoorState, DoorOrder, DoorEvent> {
         }
         List<Visit> waiting = is.waiting();
         boolean isEarly = waiting.stream().anyMatch(visit -> visit.verdict().has(ReasonCode.TOO_EARLY));
-        if (isEarly || news.isOnlyTheClock() || news.otherRules() || news.has(DoorPart::changesTheDoorway)) {
+        if (isEarly
+                || news.isOnlyTheClock()
+                || news.otherRules()
+                || news.has(DoorPart::changesTheDoorway)
+                || isHelpHour(room) && news.has(event -> event instanceof DoorEvent.Knocked)) {
             for (Visit visit : waiting) {
                 Room now = room.after(all);
                 all.addAll(new Admissions(now.of(this), now).judgedAgain(visit));
             }
         }
         return all;
+    }
+
+    /** There whoever knocks may be the company that another waits for. */
+    private static boolean isHelpHour(Room room) {
+        return room.rules().situation().is(Fact.HELP_HOUR);
     }
 
     /** Events of the door after which nobody else who waits can be judged otherwise. */

@@ -15,6 +15,8 @@ public enum DoorRefusal implements Refusal.Code {
     LAST_ADULT,
     TOO_MANY_ARRIVALS,
     ROOM_IS_FULL,
+    HELP_IS_FULL,
+    ONE_BY_ONE,
     /** A last word with one pupil needs a second adult or a recording, by the rule. */
     ALONE_WITH_ONE,
     /** An adult whom a safeguarding lead put out of this lesson. */

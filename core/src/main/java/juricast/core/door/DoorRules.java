@@ -19,6 +19,7 @@ import juricast.core.live.Refusal;
 import juricast.core.live.Room;
 import juricast.core.live.Visit;
 import juricast.core.rules.Catalogue;
+import juricast.core.rules.Fact;
 import juricast.core.rules.ReEntry;
 
 /** Decides who opens, comes in, goes, and is put out. Letting in is decided in {@link Admissions}. */
@@ -102,12 +103,17 @@ record DoorRules(DoorState is, Room room) implements DoorOrder.Cases<Decision> {
         if (!visit.get().role().isAdultInCharge()) {
             return done(left);
         }
-        if (visit.get().isPresent() && isLastAdult(order.visit()) && pupilsAreIn()) {
+        if (visit.get().isPresent() && isLastAdult(order.visit()) && pupilsAreIn() && !isHelpHour()) {
             return Refusal.of(DoorRefusal.LAST_ADULT);
         }
         Optional<Decision> alone =
                 is.lastWord().isPresent() ? LastWord.aloneWithOne(room.after(List.of(left))) : Optional.empty();
         return alone.orElseGet(() -> done(left));
+    }
+
+    /** A help hour ends with its adult: nobody is left in it. */
+    private boolean isHelpHour() {
+        return room.rules().situation().is(Fact.HELP_HOUR);
     }
 
     private boolean isLastAdult(VisitId visit) {

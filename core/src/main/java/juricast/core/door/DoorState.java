@@ -1,12 +1,16 @@
 package juricast.core.door;
 
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import juricast.core.entry.Arrival;
 import juricast.core.entry.Doorway;
 import juricast.core.entry.Outcome;
 import juricast.core.identity.DeviceId;
@@ -202,6 +206,24 @@ public record DoorState(Course course, Visits all, Known known, Optional<Instant
                 .toList();
     }
 
+    /** Who waits, is known, and would come in but for the door or for want of company. */
+    Set<PersonId> ready() {
+        return all.all().stream()
+                .filter(visit -> visit.isWaiting()
+                        && visit.connected()
+                        && visit.verdict().wantsOnlyCompany())
+                .flatMap(visit -> visit.person().stream())
+                .collect(Collectors.toSet());
+    }
+
+    private int people(Predicate<Visit> which) {
+        return (int) all.all().stream()
+                .filter(visit -> visit.isPresent() && which.test(visit))
+                .map(Visit::person)
+                .distinct()
+                .count();
+    }
+
     /** What the checks at the door know. */
     Doorway doorway(LessonPlan plan, LiveRules rules) {
         Map<PersonId, Set<DeviceId>> removed =
@@ -215,7 +237,14 @@ public record DoorState(Course course, Visits all, Known known, Optional<Instant
                 plan.time(),
                 plan.classList(),
                 rules,
-                new Doorway.Inside(anAdultIsIn(), isOver(), present(), occupants()),
+                new Doorway.Inside(
+                        people(visit -> visit.role().isAdultInCharge()),
+                        people(visit -> visit.role() == Role.OBSERVER),
+                        isOver(),
+                        present(),
+                        claimed(),
+                        occupants(),
+                        ready()),
                 new Doorway.Refused(
                         removed,
                         turnedAway,
@@ -223,6 +252,34 @@ public record DoorState(Course course, Visits all, Known known, Optional<Instant
                         known.sent().values().stream()
                                 .map(one -> new Doorway.Sent(one.person(), one.devices(), one.until()))
                                 .toList(),
-                        plan.conduct().out()));
+                        plan.conduct().out()),
+                named());
+    }
+
+    /** Who is in by nothing but a name they claimed: no account of the school stands behind any of their devices. */
+    private Set<PersonId> claimed() {
+        return present().keySet().stream()
+                .filter(person -> claims(person).count() == visitsIn(person).count())
+                .collect(Collectors.toSet());
+    }
+
+    /** The visits of somebody who is in by a name alone. */
+    Stream<Visit> claims(PersonId person) {
+        return visitsIn(person).filter(visit -> visit.arrival().account().isEmpty());
+    }
+
+    private Stream<Visit> visitsIn(PersonId person) {
+        return visitsOf(person).stream().filter(Visit::isPresent);
+    }
+
+    private Map<String, PersonId> named() {
+        var named = new HashMap<String, PersonId>();
+        for (Visit visit : visits()) {
+            visit.arrival()
+                    .from(Arrival.Way.TELEPHONE)
+                    .filter(number -> visit.status() != Visit.Status.WAITING)
+                    .ifPresent(number -> visit.person().ifPresent(person -> named.put(number, person)));
+        }
+        return named;
     }
 }

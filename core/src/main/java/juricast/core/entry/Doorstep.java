@@ -42,6 +42,7 @@ public final class Doorstep {
      * @param name as they are called: the invitation's, the account's, or what they say; empty where that is no name
      * @param word the join word they say
      * @param agreed whether the house rules were read and agreed to
+     * @param outside where they come from, if from outside the school
      */
     public record Comer(
             Link link,
@@ -51,10 +52,16 @@ public final class Doorstep {
             String name,
             String word,
             boolean agreed,
+            Optional<Arrival.Outside> outside,
             DeviceId device) {
         /** Those of the class who are signed in need no word; nor does who comes by a link of their own, which names them. */
         boolean needsWord() {
-            return needsWord(link, member.isPresent());
+            return needsWord(link, member.isPresent()) && !calls();
+        }
+
+        /** Who calls by telephone has no keys for a word, and no name before an adult has asked for it. */
+        private boolean calls() {
+            return outside.filter(one -> one.way() == Arrival.Way.TELEPHONE).isPresent();
         }
 
         /** The same before anybody has said anything. */
@@ -67,7 +74,7 @@ public final class Doorstep {
             Optional<PersonId> who = invited.filter(one -> current).or(() -> member);
             Arrival.Link how =
                     !current ? Arrival.Link.RETIRED : link == Link.VISITOR ? Arrival.Link.OWN : Arrival.Link.CURRENT;
-            return new Arrival(visit, device, name, who, how, agreed);
+            return new Arrival(visit, device, name, who, how, agreed, outside);
         }
     }
 
@@ -150,6 +157,7 @@ public final class Doorstep {
     /** Whether the same person comes again: by the account, or by the name where there is none. */
     private static boolean isOfSame(Arrival before, Arrival now) {
         return before.account().equals(now.account())
+                && before.outside().equals(now.outside())
                 && (now.account().isPresent() || before.claimedName().equalsIgnoreCase(now.claimedName()));
     }
 }

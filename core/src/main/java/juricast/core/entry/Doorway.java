@@ -17,16 +17,32 @@ import juricast.core.time.Span;
  * @param planned the planned time
  * @param list the members of the class who come in by the door, that is all but its adults
  * @param rules the rules as they are in the lesson
+ * @param named whom an adult let in at this lesson for a caller, by the number that called
  */
-public record Doorway(Span planned, List<Member> list, LiveRules rules, Inside inside, Refused refused) {
+public record Doorway(
+        Span planned, List<Member> list, LiveRules rules, Inside inside, Refused refused, Map<String, PersonId> named) {
     /**
      * The room behind the door.
      *
-     * @param adultIsIn whether an adult in charge is in the room
+     * @param adults how many adults in charge are in the room
+     * @param watching how many look on, who see as an adult does
      * @param present who is in, with the devices they use
+     * @param claimed who of those is in by a name alone, which nobody vouches for
      * @param occupants how many pupils and visitors have a place in the room
+     * @param ready who waits and would come in but for the door, or for want of company
      */
-    public record Inside(boolean adultIsIn, boolean over, Map<PersonId, Set<DeviceId>> present, int occupants) {}
+    public record Inside(
+            int adults,
+            int watching,
+            boolean over,
+            Map<PersonId, Set<DeviceId>> present,
+            Set<PersonId> claimed,
+            int occupants,
+            Set<PersonId> ready) {
+        boolean adultIsIn() {
+            return adults > 0;
+        }
+    }
 
     /**
      * Who was not let in, or not let stay.
@@ -55,6 +71,6 @@ public record Doorway(Span planned, List<Member> list, LiveRules rules, Inside i
 
     /** The same with the rules as they are for who arrives: some count only with, or without, an account of the school. */
     Doorway asFor(Arrival arrival) {
-        return new Doorway(planned, list, rules.atDoor(arrival.hasAccount()), inside, refused);
+        return new Doorway(planned, list, rules.atDoor(arrival.hasAccount()), inside, refused, named);
     }
 }

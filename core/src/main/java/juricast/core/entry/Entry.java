@@ -12,6 +12,7 @@ import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Door;
+import juricast.core.rules.Fact;
 import juricast.core.rules.Minutes;
 import juricast.core.rules.Permission;
 import juricast.core.rules.ReEntry;
@@ -36,10 +37,14 @@ public final class Entry {
             Entry::noVisitors,
             Entry::turnedAwayEarlier,
             Entry::sweep,
+            Entry::byTelephone,
+            Entry::outsideAccount,
             Entry::nameOnTheList,
             Entry::alreadyHere,
             Entry::visitor,
             Entry::roomIsFull,
+            Entry::helpIsFull,
+            Entry::wouldBeAlone,
             Entry::tooEarly,
             Entry::noAdultYet,
             Entry::door,
@@ -82,6 +87,14 @@ public final class Entry {
     }
 
     private static Known know(Arrival arrival, Doorway doorway) {
+        Optional<String> number = arrival.from(Arrival.Way.TELEPHONE);
+        if (number.isPresent()) {
+            // A number is no name: it is known once an adult has let it in as somebody.
+            List<Member> named = doorway.list().stream()
+                    .filter(member -> member.person().equals(doorway.named().get(number.get())))
+                    .toList();
+            return new Known(new NameMatch(named.isEmpty() ? Certainty.NONE : Certainty.EXACT, named));
+        }
         if (arrival.account().isEmpty()) {
             return new Known(NameMatch.find(arrival.claimedName(), doorway.list()));
         }
@@ -155,7 +168,34 @@ public final class Entry {
         return reasonIf(doorway.refused().sweeping().contains(arrival.device()), ReasonCode.SWEEP);
     }
 
+    /** Who calls waits until an adult has asked who it is; where the rule is open, a number is asked only once in a lesson. */
+    private static Optional<Reason> byTelephone(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        if (arrival.from(Arrival.Way.TELEPHONE).isEmpty()) {
+            return Optional.empty();
+        }
+        return switch (doorway.rules().value(Catalogue.TELEPHONE, known.role(), now)) {
+            case CLOSED -> Optional.of(Reason.of(ReasonCode.NO_TELEPHONE, known.people()));
+            case ON_REQUEST -> Optional.of(Reason.of(ReasonCode.BY_TELEPHONE, known.people()));
+            case OPEN -> reasonIf(known.member().isEmpty(), ReasonCode.BY_TELEPHONE);
+        };
+    }
+
+    /** Another place vouches for an address, not for who it is here. */
+    private static Optional<Reason> outsideAccount(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        if (arrival.from(Arrival.Way.ACCOUNT).isEmpty()) {
+            return Optional.empty();
+        }
+        return switch (doorway.rules().value(Catalogue.OUTSIDE_ACCOUNTS, known.role(), now)) {
+            case CLOSED -> Optional.of(Reason.of(ReasonCode.NO_OUTSIDE_ACCOUNT));
+            case ON_REQUEST -> Optional.of(Reason.of(ReasonCode.OUTSIDE_ACCOUNT));
+            case OPEN -> Optional.empty();
+        };
+    }
+
     private static Optional<Reason> nameOnTheList(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        if (arrival.from(Arrival.Way.TELEPHONE).isPresent()) {
+            return Optional.empty();
+        }
         return switch (known.match().certainty()) {
             case EXACT -> Optional.empty();
             case SIMILAR -> Optional.of(Reason.of(ReasonCode.NAME_SIMILAR, known.people()));
@@ -171,7 +211,9 @@ public final class Entry {
     private static Optional<Reason> alreadyHere(Arrival arrival, Known known, Doorway doorway, Instant now) {
         Optional<PersonId> here =
                 known.member().map(Member::person).filter(doorway.inside().present()::containsKey);
-        if (here.isEmpty()) {
+        boolean vouchedFor = arrival.hasAccount();
+        // Who is known by account comes before who only claims the name.
+        if (here.isEmpty() || vouchedFor && doorway.inside().claimed().contains(here.get())) {
             return Optional.empty();
         }
         Permission second = doorway.rules().value(Catalogue.SECOND_DEVICE, known.role(), now);
@@ -193,12 +235,37 @@ public final class Entry {
     }
 
     private static Optional<Reason> roomIsFull(Arrival arrival, Known known, Doorway doorway, Instant now) {
-        boolean hasPlace = known.member()
+        int room = doorway.rules().value(Catalogue.CAPACITY, Rule.ANSWERS, now).number();
+        return reasonIf(!isIn(known, doorway) && doorway.inside().occupants() >= room, ReasonCode.ROOM_IS_FULL);
+    }
+
+    private static Optional<Reason> helpIsFull(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        int places =
+                doorway.rules().value(Catalogue.HELP_AT_ONCE, Rule.ANSWERS, now).number();
+        return reasonIf(
+                isHelpHour(doorway) && !isIn(known, doorway) && doorway.inside().occupants() >= places,
+                ReasonCode.HELP_IS_FULL);
+    }
+
+    /** One pupil comes in only with another, beside a second adult, or recorded, where the rules say so (needs B10, K3). */
+    private static Optional<Reason> wouldBeAlone(Arrival arrival, Known known, Doorway doorway, Instant now) {
+        Doorway.Inside inside = doorway.inside();
+        boolean hasCompany = inside.occupants() > 0 || inside.ready().stream().anyMatch(one -> !known.mayBe(one));
+        boolean isSeen = inside.adults() + inside.watching() >= 2
+                || doorway.rules().situation().is(Fact.RECORDING);
+        boolean ruled = doorway.rules().value(Catalogue.NEVER_ALONE_WITH_ONE, Rule.ANSWERS, now) == YesNo.YES;
+        return reasonIf(isHelpHour(doorway) && ruled && !hasCompany && !isSeen, ReasonCode.WOULD_BE_ALONE);
+    }
+
+    private static boolean isHelpHour(Doorway doorway) {
+        return doorway.rules().situation().is(Fact.HELP_HOUR);
+    }
+
+    private static boolean isIn(Known known, Doorway doorway) {
+        return known.member()
                 .map(Member::person)
                 .filter(doorway.inside().present()::containsKey)
                 .isPresent();
-        int room = doorway.rules().value(Catalogue.CAPACITY, Rule.ANSWERS, now).number();
-        return reasonIf(!hasPlace && doorway.inside().occupants() >= room, ReasonCode.ROOM_IS_FULL);
     }
 
     private static Optional<Reason> tooEarly(Arrival arrival, Known known, Doorway doorway, Instant now) {

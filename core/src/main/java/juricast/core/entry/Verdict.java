@@ -27,6 +27,14 @@ public record Verdict(Outcome outcome, List<Reason> reasons) {
         return reasons.stream().anyMatch(reason -> reason.code() == code);
     }
 
+    /** Whether it would come in but for the door, or but for somebody who comes in with it: it is company for another. */
+    public boolean wantsOnlyCompany() {
+        return outcome == Outcome.WAIT
+                && reasons.stream()
+                        .map(Reason::code)
+                        .allMatch(code -> code.isAboutTheDoor() || code == ReasonCode.WOULD_BE_ALONE);
+    }
+
     /** Whether only the door keeps this arrival out, so that "let in all on the list" may cover it (need E3). */
     public boolean onlyTheDoorIsBetween() {
         return outcome == Outcome.WAIT

@@ -10,6 +10,11 @@ public enum Role {
     OBSERVER;
 
     /** Whether this person may be in charge of pupils. */
+    /** Whether somebody is taught here: not who looks on, or comes from outside. */
+    public boolean isPupil() {
+        return this == PUPIL || this == CLASS_MONITOR;
+    }
+
     public boolean isAdultInCharge() {
         return this == LEAD_ADULT || this == SECOND_ADULT;
     }

@@ -94,12 +94,31 @@ final class DayInspection {
                     Finding.ofLesson(FindingKind.ALONE_WITH_ONE_PUPIL, lesson).about(List.copyOf(of.pupils())),
                     lesson));
         }
-        if (values.adults() == 1 && adults.size() == 1 && of.pupils().size() > A_CROWD) {
+        if (isHelpHour(lesson)
+                && values.neverAloneWithOne()
+                && adults.size() == 1
+                && values.helpAtOnce() == 1
+                && !isRecorded(lesson, values)) {
+            found.add(mendedByAnother(Finding.ofLesson(FindingKind.NOBODY_CAN_COME, lesson), lesson));
+        }
+        if (!isHelpHour(lesson)
+                && values.adults() == 1
+                && adults.size() == 1
+                && of.pupils().size() > A_CROWD) {
             found.add(mendedByAnother(
                     Finding.ofLesson(FindingKind.NOBODY_TO_HELP, lesson)
                             .measured(of.pupils().size(), A_CROWD),
                     lesson));
         }
+    }
+
+    private static boolean isHelpHour(InspectedLesson lesson) {
+        return lesson.expected().contains(Fact.HELP_HOUR);
+    }
+
+    private static boolean isRecorded(InspectedLesson lesson, RulesOfDay.Values values) {
+        return lesson.expected().contains(Fact.RECORDING)
+                || values.recording().text().equals("required");
     }
 
     private void when(InspectedLesson lesson) {
@@ -123,7 +142,7 @@ final class DayInspection {
         if (of.pupils().isEmpty()) {
             found.add(Finding.ofLesson(FindingKind.NO_ROSTER, lesson));
         }
-        if (of.pupils().size() > values.capacity()) {
+        if (!isHelpHour(lesson) && of.pupils().size() > values.capacity()) {
             found.add(Finding.ofLesson(FindingKind.MORE_THAN_THE_ROOM_HOLDS, lesson)
                     .measured(of.pupils().size(), values.capacity()));
         }
@@ -187,7 +206,8 @@ final class DayInspection {
                 adult(adult, one, two, values);
             }
         }
-        if (shared.areSome(one.place, two.place)) {
+        // Nobody has to come to a help hour, so it takes no pupil from a lesson and needs no gap.
+        if (!isHelpHour(one.lesson) && !isHelpHour(two.lesson) && shared.areSome(one.place, two.place)) {
             pupils(one, two, values);
         }
     }
@@ -201,7 +221,7 @@ final class DayInspection {
             found.add(freeAdult(two.lesson)
                     .map(free -> twice.mendedBy(new Mend.Cover(two.lesson.id(), adult, free)))
                     .orElse(twice));
-        } else {
+        } else if (!(isHelpHour(two.lesson) && one.of.id().equals(two.of.id()))) {
             found.add(tooClose(FindingKind.GAP_FOR_ADULT, List.of(adult), one, two, values));
         }
     }

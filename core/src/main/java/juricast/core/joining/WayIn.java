@@ -26,6 +26,12 @@ public record WayIn(Optional<Span> shown) {
         return new WayIn(Optional.of(new Span(lesson.from().minus(before), lesson.until())));
     }
 
+    /** Whether an entry of their own calendar may say it, too: only where they see it at all (need B9). */
+    public static boolean isInCalendars(PlannedRules rules, Role role, Span lesson) {
+        return rules.value(Catalogue.LINK_VISIBLE, role, lesson.from()) == Permission.OPEN
+                && rules.value(Catalogue.LINK_IN_CALENDARS, role, lesson.from()) == Permission.OPEN;
+    }
+
     /** @param goesOn whether the lesson is open, which counts longer than its planned end */
     public boolean isShown(Instant now, boolean goesOn) {
         return shown.filter(span -> !now.isBefore(span.from()) && (goesOn || now.isBefore(span.until())))

@@ -92,7 +92,12 @@ public record Departure(
                     Optional.of(event.set().value().text()),
                     event.by(),
                     event.at(),
-                    Instant.MAX));
+                    event.until().orElse(Instant.MAX)));
+        }
+
+        @Override
+        public Step liveEnded(RightsEvent.LiveEnded event) {
+            return Step.end(new Key(event.rule(), Optional.empty())::equals, event.at());
         }
 
         @Override

@@ -8,6 +8,8 @@ import juricast.core.conduct.ConductPart;
 import juricast.core.door.DoorPart;
 import juricast.core.ending.EndingPart;
 import juricast.core.groups.GroupsPart;
+import juricast.core.help.HelpPart;
+import juricast.core.lines.LinesPart;
 import juricast.core.live.LessonState;
 import juricast.core.live.Part;
 import juricast.core.material.MaterialPart;
@@ -27,11 +29,13 @@ public final class Parts {
             GroupsPart.GROUPS,
             SignalsPart.SIGNALS,
             RightsPart.RIGHTS,
+            LinesPart.LINES,
             ChatPart.CHAT,
             BoardPart.BOARD,
             MaterialPart.MATERIAL,
             SupervisionPart.SUPERVISION,
             RecordingPart.RECORDING,
+            HelpPart.HELP,
             QuestionsPart.QUESTIONS,
             ClocksPart.CLOCKS,
             SlatesPart.SLATES,

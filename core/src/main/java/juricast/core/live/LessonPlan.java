@@ -24,6 +24,7 @@ import juricast.core.time.Span;
  * @param consents what was said about recording its people
  * @param welcome how arriving people are welcomed
  * @param conduct the school's ladder, and what its pupils bring along
+ * @param helpHour whether it is no lesson but an hour in which questions are answered
  */
 public record LessonPlan(
         LessonId lesson,
@@ -37,7 +38,8 @@ public record LessonPlan(
         Wishes wishes,
         Consents consents,
         Optional<Welcome> welcome,
-        Conduct conduct) {
+        Conduct conduct,
+        boolean helpHour) {
     /**
      * People beside those of the lesson.
      *
@@ -71,49 +73,62 @@ public record LessonPlan(
                 Wishes.NONE,
                 Consents.NONE,
                 Optional.empty(),
-                Conduct.USUAL);
+                Conduct.USUAL,
+                false);
     }
 
-    /** The same with what is planned and watched in it. */
+    /** The same with what is planned and watched in it. The running order of a class is for its lessons, not for a help hour. */
     public LessonPlan with(RunningOrder planned, WatchedWords words) {
+        RunningOrder ofThis = helpHour ? RunningOrder.NONE : planned;
         return new LessonPlan(
-                lesson, title, time, members, planned, words, sequel, beside, wishes, consents, welcome, conduct);
+                lesson, title, time, members, ofThis, words, sequel, beside, wishes, consents, welcome, conduct,
+                helpHour);
     }
 
     /** The same with what follows it. */
     public LessonPlan before(Sequel next) {
         return new LessonPlan(
-                lesson, title, time, members, order, watched, next, beside, wishes, consents, welcome, conduct);
+                lesson, title, time, members, order, watched, next, beside, wishes, consents, welcome, conduct,
+                helpHour);
     }
 
     /** The same with others as its members, and who is beside them. */
     public LessonPlan of(List<Member> others, Beside besides) {
         return new LessonPlan(
-                lesson, title, time, others, order, watched, sequel, besides, wishes, consents, welcome, conduct);
+                lesson, title, time, others, order, watched, sequel, besides, wishes, consents, welcome, conduct,
+                helpHour);
     }
 
     /** The same with what its class keeps for making groups. */
     public LessonPlan wishing(Wishes kept) {
         return new LessonPlan(
-                lesson, title, time, members, order, watched, sequel, beside, kept, consents, welcome, conduct);
+                lesson, title, time, members, order, watched, sequel, beside, kept, consents, welcome, conduct,
+                helpHour);
     }
 
     /** The same with what was said about recording its people. */
     public LessonPlan consenting(Consents said) {
         return new LessonPlan(
-                lesson, title, time, members, order, watched, sequel, beside, wishes, said, welcome, conduct);
+                lesson, title, time, members, order, watched, sequel, beside, wishes, said, welcome, conduct, helpHour);
     }
 
     /** The same with how arriving people are welcomed. */
     public LessonPlan welcoming(Optional<Welcome> words) {
         return new LessonPlan(
-                lesson, title, time, members, order, watched, sequel, beside, wishes, consents, words, conduct);
+                lesson, title, time, members, order, watched, sequel, beside, wishes, consents, words, conduct,
+                helpHour);
     }
 
     /** The same with a ladder, and what its pupils bring along. */
     public LessonPlan meeting(Conduct how) {
         return new LessonPlan(
-                lesson, title, time, members, order, watched, sequel, beside, wishes, consents, welcome, how);
+                lesson, title, time, members, order, watched, sequel, beside, wishes, consents, welcome, how, helpHour);
+    }
+
+    /** The same as a help hour, or not. */
+    public LessonPlan helpHour(boolean is) {
+        return new LessonPlan(
+                lesson, title, time, members, order, watched, sequel, beside, wishes, consents, welcome, conduct, is);
     }
 
     /** Whether this person is a safeguarding lead of the school. */

@@ -96,11 +96,11 @@ public record LogReading(
         DATE_ORDER,
         /** No row lies in the lesson, or all lie some hours beside it; the times may be told in another zone. */
         ZONE,
-        /** A number alone may be minutes or seconds. */
+        /** 45 may be minutes or seconds, and 1:05 hours and minutes or minutes and seconds. */
         UNIT
     }
 
-    /** What a length is counted in. */
+    /** What the last number of a length counts: 45 and 0:45 are of minutes, 2700 and 45:00 of seconds. */
     public enum Unit {
         MINUTES,
         SECONDS
@@ -161,6 +161,7 @@ public record LogReading(
         private Optional<DayOrder> order = Optional.empty();
         private Unit unit = Unit.MINUTES;
         private boolean isUnitSaid;
+        private boolean isUnitShown;
         private final Set<Question> questions = EnumSet.noneOf(Question.class);
 
         Reader(List<String> heading, Span lesson, Answers answers) {
@@ -207,28 +208,39 @@ public record LogReading(
                     .toList();
         }
 
-        /** By the heading, by a row that also says when somebody left, or by what nobody stays for in minutes. */
+        /** As somebody or the heading says; the likelier one is that in which nobody stays for five hours. */
         private void chooseUnit(List<Line> lines) {
             if (columns.minutes() < 0) {
                 return;
             }
             Optional<Unit> said = answers.unit.or(() -> LogColumns.unit(heading.get(columns.minutes())));
             isUnitSaid = said.isPresent();
-            unit = said.orElseGet(() -> lines.stream()
-                            .map(line -> cell(line, columns.minutes()))
-                            .anyMatch(cell -> cell.matches("\\d{1,6}") && Integer.parseInt(cell) > LONG_IN_MINUTES)
-                    ? Unit.SECONDS
-                    : Unit.MINUTES);
+            List<String> cells =
+                    lines.stream().map(line -> cell(line, columns.minutes())).toList();
+            // One stay of 45:00 can only be minutes and seconds, and the others of the column are written alike.
+            isUnitShown = cells.stream().anyMatch(cell -> cell.matches("\\d\\d+:\\d\\d"));
+            boolean isLong = cells.stream()
+                    .anyMatch(cell -> cell.matches("\\d{1,6}") && Integer.parseInt(cell) > LONG_IN_MINUTES);
+            unit = said.orElse(isLong || isUnitShown ? Unit.SECONDS : Unit.MINUTES);
         }
 
         private Duration length(String written) {
             return WrittenTimes.length(written).orElseGet(() -> {
-                if (!isUnitSaid) {
+                String[] parts = written.split(":");
+                boolean isKnown = parts.length == 2 ? answers.unit.isPresent() || isUnitShown : isUnitSaid;
+                if (!isKnown) {
                     questions.add(Question.UNIT);
                 }
-                long number = Long.parseLong(written);
-                return unit == Unit.SECONDS ? Duration.ofSeconds(number) : Duration.ofMinutes(number);
+                if (parts.length == 2) {
+                    Unit last = isUnitShown ? Unit.SECONDS : answers.unit.orElse(Unit.MINUTES);
+                    return in(last, Long.parseLong(parts[0])).multipliedBy(60).plus(in(last, Long.parseLong(parts[1])));
+                }
+                return in(unit, Long.parseLong(written));
             });
+        }
+
+        private static Duration in(Unit unit, long number) {
+            return unit == Unit.SECONDS ? Duration.ofSeconds(number) : Duration.ofMinutes(number);
         }
 
         /** The zone in which rows would lie much better in the lesson: so many whole or half hours away. */

@@ -23,6 +23,7 @@ final class RecordingFold implements RecordingEvent.Cases<RecordingState> {
     private Set<PersonId> closed;
     private List<Span> segments;
     private Optional<Instant> running;
+    private Optional<Instant> unmet;
 
     RecordingFold(RecordingState was) {
         required = was.required();
@@ -37,6 +38,7 @@ final class RecordingFold implements RecordingEvent.Cases<RecordingState> {
         closed = was.closed();
         segments = was.segments();
         running = was.running();
+        unmet = was.unmet();
     }
 
     @Override
@@ -140,7 +142,8 @@ final class RecordingFold implements RecordingEvent.Cases<RecordingState> {
         } else if (records && running.isEmpty()) {
             running = Optional.of(now);
         }
+        unmet = required && running.isEmpty() ? unmet.or(() -> Optional.of(now)) : Optional.empty();
         return new RecordingState(
-                required, phase, since, starts, by, tries, failure, paused, waiting, closed, segments, running);
+                required, phase, since, starts, by, tries, failure, paused, waiting, closed, segments, running, unmet);
     }
 }

@@ -23,6 +23,7 @@ import juricast.core.time.Span;
  * @param closed whose voice and camera are closed while anything is recorded
  * @param segments what was recorded so far, each unbroken, in order
  * @param running since when the segment lasts that is being recorded
+ * @param unmet since when it has to be recorded and is not, however often the recorder was asked since
  */
 public record RecordingState(
         boolean required,
@@ -36,7 +37,8 @@ public record RecordingState(
         Optional<RecordingEvent.Waits> waiting,
         Set<PersonId> closed,
         List<Span> segments,
-        Optional<Instant> running) {
+        Optional<Instant> running,
+        Optional<Instant> unmet) {
     /** From not at all to over. */
     public enum Phase {
         OFF,
@@ -62,6 +64,7 @@ public record RecordingState(
             Optional.empty(),
             Set.of(),
             List.of(),
+            Optional.empty(),
             Optional.empty());
 
     /** Whether it was wanted and is not over: announced, asked for, on, paused, or failing. */

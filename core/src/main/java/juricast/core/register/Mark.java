@@ -13,7 +13,9 @@ public enum Mark {
     /** Was not to come: joined the class later, or the lesson was not held for them. */
     NOT_EXPECTED(false),
     /** Was not there, and has watched enough of what was recorded, where the school counts that. New ones stand at the end: what is kept says a mark by its place. */
-    WATCHED(true);
+    WATCHED(true),
+    /** Came to a help hour; nobody has to. */
+    CAME(true);
 
     private final boolean attended;
 
@@ -28,6 +30,6 @@ public enum Mark {
 
     /** Whether the pupil was to be there, so that it counts in a rate. */
     public boolean counts() {
-        return this != NOT_EXPECTED && this != EXCUSED;
+        return this != NOT_EXPECTED && this != EXCUSED && this != CAME;
     }
 }

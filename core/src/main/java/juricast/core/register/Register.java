@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import juricast.core.help.HelpEvent;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
@@ -36,7 +37,7 @@ public record Register(Span window, List<RegisterLine> lines) {
      * several things that are true, the one that says most stands in the register: absent before late, late before left early,
      * and partly where neither beginning nor end was missed.
      *
-     * @param dismissedAt when the lesson was ended, or now while it runs
+     * @param ended when the lesson was ended, or now while it runs; what was a help hour after it does not count
      * @param rules the rules of that day
      * @param corrections the latest of each pupil
      * @param elsewhere stays that another service wrote down, reconciled by a person
@@ -44,10 +45,11 @@ public record Register(Span window, List<RegisterLine> lines) {
     public static Register of(
             LessonPlan plan,
             List<LessonEvent> events,
-            Instant dismissedAt,
+            Instant ended,
             PlannedRules rules,
             Map<PersonId, Correction> corrections,
             Map<PersonId, List<Span>> elsewhere) {
+        Instant dismissedAt = overInto(events).filter(ended::isAfter).orElse(ended);
         var attendances = new HashMap<>(Presence.of(events, dismissedAt));
         elsewhere.forEach((person, stays) ->
                 attendances.merge(person, Attendance.none(person).with(stays), (here, there) -> here.with(stays)));
@@ -63,7 +65,17 @@ public record Register(Span window, List<RegisterLine> lines) {
                         rules,
                         Optional.ofNullable(corrections.get(pupil.person()))))
                 .toList();
-        return new Register(window, lines);
+        return new Register(
+                window,
+                plan.helpHour() ? lines.stream().map(RegisterLine::ofHelpHour).toList() : lines);
+    }
+
+    /** When a lesson went over into a help hour. */
+    private static Optional<Instant> overInto(List<LessonEvent> events) {
+        return events.stream()
+                .filter(one -> one instanceof HelpEvent.Begun begun && begun.stayed())
+                .map(LessonEvent::at)
+                .findFirst();
     }
 
     /**

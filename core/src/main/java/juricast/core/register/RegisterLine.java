@@ -44,6 +44,12 @@ public record RegisterLine(
         return new RegisterLine(pupil, mark, 0, 0, share, minutes, drops, longestGap, attendance, correction);
     }
 
+    /** The same of a help hour: came, or not, which is no absence. */
+    RegisterLine ofHelpHour() {
+        Mark mark = attendance.stays().isEmpty() ? Mark.NOT_EXPECTED : Mark.CAME;
+        return new RegisterLine(pupil, mark, 0, 0, share, minutes, drops, longestGap, attendance, correction);
+    }
+
     /** The same of who has watched what was recorded: what presence gives stands where they were there. */
     RegisterLine watched() {
         boolean wasAway = computed == Mark.ABSENT || computed == Mark.NOT_EXPECTED;

@@ -11,7 +11,11 @@ public enum Appliance {
     /** One window of the own screen. */
     SCREEN(Catalogue.SHARE_SCREEN),
     /** The whole own screen; the right to share is needed besides. */
-    WHOLE_SCREEN(Catalogue.WHOLE_SCREEN);
+    WHOLE_SCREEN(Catalogue.WHOLE_SCREEN),
+    /** A picture of their own behind them, while the camera is on. */
+    BACKGROUND(Catalogue.BACKGROUND),
+    /** The lesson is passed on, live, to people who are not in the room. */
+    PASSING_ON(Catalogue.OUTSIDE_AUDIENCE);
 
     private final Rule<Permission> right;
 

@@ -1,6 +1,7 @@
 package juricast.core.rights;
 
 import java.time.Instant;
+import java.util.Optional;
 import juricast.core.identity.PersonId;
 import juricast.core.live.LessonEvent;
 import juricast.core.live.Stance;
@@ -35,6 +36,8 @@ public sealed interface RightsEvent extends LessonEvent {
     interface Orders<R> {
         R liveSet(LiveSet event);
 
+        R liveEnded(LiveEnded event);
+
         R passGiven(PassGiven event);
 
         R curbGiven(CurbGiven event);
@@ -60,11 +63,19 @@ public sealed interface RightsEvent extends LessonEvent {
         }
     }
 
-    /** A rule was changed for all pupils of the lesson. */
-    record LiveSet(RuleValue set, PersonId by, Instant at) implements Ordering {
+    /** A rule was changed for all pupils of the lesson. @param until when it is by itself as it was before, if it is */
+    record LiveSet(RuleValue set, Optional<Instant> until, PersonId by, Instant at) implements Ordering {
         @Override
         public <R> R ordering(Orders<R> cases) {
             return cases.liveSet(this);
+        }
+    }
+
+    /** The time of a live order was over: what was before it counts again. */
+    record LiveEnded(Rule<?> rule, PersonId by, Instant at) implements Ordering {
+        @Override
+        public <R> R ordering(Orders<R> cases) {
+            return cases.liveEnded(this);
         }
     }
 

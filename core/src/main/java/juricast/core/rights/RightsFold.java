@@ -28,6 +28,11 @@ record RightsFold(RightsState was) implements RightsEvent.Cases<RightsState> {
     }
 
     @Override
+    public RightsState liveEnded(RightsEvent.LiveEnded event) {
+        return was.with(was.ordered().ended(event.rule()));
+    }
+
+    @Override
     public RightsState passGiven(RightsEvent.PassGiven event) {
         Setting pass = loan(event.right(), Permission.OPEN, Force.PASS, event.by(), event.at());
         return was.with(was.lent().with(event.person(), pass.ending(event.until())));

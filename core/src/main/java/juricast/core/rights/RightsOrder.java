@@ -1,6 +1,7 @@
 package juricast.core.rights;
 
 import java.time.Duration;
+import java.util.Optional;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
 import juricast.core.live.LessonOrder;
@@ -68,8 +69,16 @@ public sealed interface RightsOrder extends LessonOrder {
         }
     }
 
-    /** An adult changes a rule for all pupils while the lesson runs: the door or a right. */
-    record SetLive(RuleValue set, PersonId by) implements RightsOrder {
+    /**
+     * An adult changes a rule for all pupils while the lesson runs: the door, a right, or what they are shown.
+     *
+     * @param length after which it is as before by itself; without one it lasts as long as the lesson
+     */
+    record SetLive(RuleValue set, Optional<Duration> length, PersonId by) implements RightsOrder {
+        public SetLive(RuleValue set, PersonId by) {
+            this(set, Optional.empty(), by);
+        }
+
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.setLive(this);

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import juricast.core.door.DoorEvent;
+import juricast.core.entry.Arrival;
 import juricast.core.groups.GroupsEvent;
 import juricast.core.identity.PersonId;
 import juricast.core.live.Decision;
@@ -17,6 +18,7 @@ import juricast.core.live.PlaceId;
 import juricast.core.live.Room;
 import juricast.core.live.RunningOrder;
 import juricast.core.rules.Catalogue;
+import juricast.core.rules.Rule;
 import juricast.core.rules.Setting;
 import juricast.core.rules.YesNo;
 
@@ -75,6 +77,9 @@ public final class RightsPart implements Part<RightsState, RightsOrder, RightsEv
     @Override
     public List<LessonEvent> follows(RightsState is, Room room, News news) {
         var all = new ArrayList<LessonEvent>(ended(is, room));
+        overLive(is, room)
+                .map(rule -> new RightsEvent.LiveEnded(rule, PersonId.CLOCK, room.now()))
+                .forEach(all::add);
         if (room.plan().order().byTheClock() && room.there().isOpen()) {
             dueStance(is, room)
                     .map(due -> new RightsEvent.StanceSwitched(due.stance(), true, PersonId.CLOCK, room.now()))
@@ -83,6 +88,13 @@ public final class RightsPart implements Part<RightsState, RightsOrder, RightsEv
         news.events().stream().flatMap(event -> heardAtOnce(event, is, room)).forEach(all::add);
         news.events().stream().flatMap(event -> shownElsewhere(event, is, room)).forEach(all::add);
         return all.isEmpty() ? switchedOff(is, room) : all;
+    }
+
+    private static Stream<Rule<?>> overLive(RightsState is, Room room) {
+        return is.liveOrders().stream()
+                .filter(one -> !room.now().isBefore(one.until()))
+                .<Rule<?>>map(one -> one.set().rule())
+                .distinct();
     }
 
     private static List<RightsEvent> ended(RightsState is, Room room) {
@@ -110,14 +122,31 @@ public final class RightsPart implements Part<RightsState, RightsOrder, RightsEv
         if (!(event instanceof DoorEvent.Admitted admitted)) {
             return Stream.empty();
         }
-        boolean muted = room.rules().value(Catalogue.ARRIVE_MUTED, admitted.role(), room.now()) == YesNo.YES;
+        return Stream.concat(
+                onArrival(admitted, Appliance.MICROPHONE, Catalogue.ARRIVE_MUTED, is, room),
+                isByTelephone(admitted, room)
+                        ? Stream.empty()
+                        : onArrival(admitted, Appliance.CAMERA, Catalogue.ARRIVE_UNSEEN, is, room));
+    }
+
+    private static boolean isByTelephone(DoorEvent.Admitted admitted, Room room) {
+        return room.there()
+                .visit(admitted.visit())
+                .flatMap(visit -> visit.arrival().from(Arrival.Way.TELEPHONE))
+                .isPresent();
+    }
+
+    /** What is on when somebody comes in, unless the rule says that it is off then, or they may not have it on. */
+    private static Stream<RightsEvent> onArrival(
+            DoorEvent.Admitted admitted, Appliance what, Rule<YesNo> offRule, RightsState is, Room room) {
+        boolean off = room.rules().value(offRule, admitted.role(), room.now()) == YesNo.YES;
         PersonId person = admitted.person();
-        return muted
-                        || is.on(person).contains(Appliance.MICROPHONE)
+        return off
+                        || is.on(person).contains(what)
                         || !room.there().isPresent(person)
-                        || room.who().right(person, Catalogue.SPEAK).isPresent()
+                        || room.who().right(person, what.right()).isPresent()
                 ? Stream.empty()
-                : Stream.of(new RightsEvent.TurnedOn(person, Appliance.MICROPHONE, room.now()));
+                : Stream.of(new RightsEvent.TurnedOn(person, what, room.now()));
     }
 
     /** What was shown in one place is not shown in another by walking there. */
@@ -146,8 +175,9 @@ public final class RightsPart implements Part<RightsState, RightsOrder, RightsEv
     /** When a loan ends or a planned stance begins: by the clock it is switched then; else it is proposed, and shown. */
     @Override
     public Optional<Instant> due(RightsState is, Room room) {
-        Stream<Instant> loans =
-                is.lent().all().values().stream().flatMap(List::stream).map(Setting::until);
+        Stream<Instant> loans = Stream.concat(
+                is.lent().all().values().stream().flatMap(List::stream).map(Setting::until),
+                is.liveOrders().stream().map(Setting::until).filter(until -> until.isBefore(Setting.FOR_EVER)));
         if (!room.there().isOpen()) {
             return loans.min(Instant::compareTo);
         }

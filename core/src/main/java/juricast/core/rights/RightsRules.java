@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import juricast.core.door.Acting;
+import juricast.core.entry.Arrival;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
@@ -17,6 +18,7 @@ import juricast.core.live.Decision;
 import juricast.core.live.LessonEvent;
 import juricast.core.live.Refusal;
 import juricast.core.live.Room;
+import juricast.core.live.Visit;
 import juricast.core.rules.Area;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Permission;
@@ -35,6 +37,13 @@ public record RightsRules(RightsState is, Room room) implements RightsOrder.Case
     /** How long who only helps may let somebody speak whose hand is up. */
     private static final Duration CALLED_ON = Duration.ofMinutes(2);
 
+    private static final Duration USUALLY = Duration.ofMinutes(5);
+
+    /** How long a right is lent when nobody says for how long: to speak as long as an answer takes, else some minutes more. */
+    public static Duration usual(Rule<?> right) {
+        return right.equals(Catalogue.SPEAK) ? CALLED_ON : USUALLY;
+    }
+
     /** A whole screen needs the right to share as well, so that whatever closes sharing ends it too. */
     static Optional<Decision> mayHaveOn(Room room, PersonId person, Appliance what) {
         return room.who()
@@ -46,12 +55,25 @@ public record RightsRules(RightsState is, Room room) implements RightsOrder.Case
 
     @Override
     public Decision turnOn(RightsOrder.TurnOn order) {
-        return Acting.present(room, order.visit(), person -> mayHaveOn(room, person, order.what())
+        return Acting.present(room, order.visit(), person -> notByTelephone(order)
+                .or(() -> mayHaveOn(room, person, order.what()))
                 .orElseGet(() -> is.on(person).contains(order.what())
                         ? done()
                         : order.what().isShowing()
                                 ? showing(person, order.what())
                                 : done(new RightsEvent.TurnedOn(person, order.what(), room.now()))));
+    }
+
+    /** A telephone has a voice, and nothing to be seen by. */
+    private Optional<Decision> notByTelephone(RightsOrder.TurnOn order) {
+        return order.what() == Appliance.MICROPHONE
+                ? Optional.empty()
+                : room.there()
+                        .visit(order.visit())
+                        .filter(visit ->
+                                visit.arrival().from(Arrival.Way.TELEPHONE).isPresent())
+                        .flatMap(Visit::person)
+                        .map(person -> Refusal.of(RightsRefusal.NOT_FOR_THEM, person));
     }
 
     /** One person at a time shows something; whoever shows already is pushed out only by the right to do so. */
@@ -92,7 +114,10 @@ public record RightsRules(RightsState is, Room room) implements RightsOrder.Case
             var events = new ArrayList<LessonEvent>();
             if (order.keepMuted() && room.rules().value(Catalogue.SPEAK, Role.PUPIL, room.now()) == Permission.OPEN) {
                 events.add(new RightsEvent.LiveSet(
-                        new RuleValue(Catalogue.SPEAK, Permission.ON_REQUEST), order.by(), room.now()));
+                        new RuleValue(Catalogue.SPEAK, Permission.ON_REQUEST),
+                        Optional.empty(),
+                        order.by(),
+                        room.now()));
             }
             room.plan().classList().stream()
                     .map(Member::person)
@@ -131,10 +156,17 @@ public record RightsRules(RightsState is, Room room) implements RightsOrder.Case
 
     @Override
     public Decision setLive(RightsOrder.SetLive order) {
+        boolean isWrong = order.length()
+                .filter(length -> length.isNegative() || length.isZero() || length.compareTo(Limits.LOAN) > 0)
+                .isPresent();
+        if (isWrong) {
+            return Refusal.of(RightsRefusal.WRONG_LENGTH);
+        }
         return mayTurn(order).orElseGet(() -> {
             Ruling<?> today = room.rules().ruling(order.set().rule(), Role.PUPIL, room.now());
             return today.allows(order.set().value())
-                    ? done(new RightsEvent.LiveSet(order.set(), order.by(), room.now()))
+                    ? done(new RightsEvent.LiveSet(
+                            order.set(), order.length().map(room.now()::plus), order.by(), room.now()))
                     : Refusal.by(RULE_BOUND, today);
         });
     }

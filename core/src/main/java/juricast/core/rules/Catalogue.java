@@ -82,10 +82,12 @@ public final class Catalogue {
 
     public static final Rule<Permission> TELEPHONE = rule("entry.telephone", ENTRY, ValueType.PERMISSION)
             .titled("Join by telephone")
-            .meaning("Whether a person may take part by an ordinary telephone call.")
+            .meaning(
+                    "Closed: a call is not let in. On request: an adult asks who it is. Open: a number that was let in once comes back by itself.")
             .because(
                     "A voice without a face or an account is the hardest to know; on an island it may be all there is.")
             .pupilsCallIt("join by telephone")
+            .enforced(AT_THE_DOOR)
             .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, CLOSED, CLOSED));
 
     public static final Rule<Permission> VISITORS = rule("entry.visitors", ENTRY, ValueType.PERMISSION)
@@ -103,6 +105,7 @@ public final class Catalogue {
             .meaning("Whether somebody signed in with an account of another place may come in.")
             .because("The school can vouch only for accounts it gave.")
             .pupilsCallIt("come in with an account from elsewhere")
+            .enforced(AT_THE_DOOR)
             .usual(CLASS_MONITOR, CLOSED)
             .usual(PUPIL, CLOSED)
             .usual(VISITOR, ON_REQUEST)
@@ -117,6 +120,23 @@ public final class Catalogue {
             .pupilsCallIt("how many may be in")
             .enforced(AT_THE_DOOR)
             .ofWholeLesson(new Count(60));
+
+    public static final Rule<YesNo> ONE_BY_ONE = rule("entry.one-by-one", ENTRY, ValueType.YES_IS_STRICT)
+            .titled("Let in one by one")
+            .meaning("An adult lets in each person alone; no key lets in all on the class list at once.")
+            .because("Where a stranger has been in before, each face is worth a look.")
+            .pupilsCallIt("being let in one by one")
+            .enforced(AT_THE_DOOR)
+            .ofWholeLesson(YesNo.NO);
+
+    public static final Rule<Count> HELP_AT_ONCE = rule(
+                    "entry.help-at-once", ENTRY, ValueType.fewerAreStricter(1, 30, Unit.PEOPLE))
+            .titled("At once in a help hour")
+            .meaning("Pupils and visitors in a help hour at the same time; the others wait in a row.")
+            .because("A question is asked more freely among few, and nobody is overlooked.")
+            .pupilsCallIt("how many may be in a help hour at once")
+            .enforced(AT_THE_DOOR)
+            .ofWholeLesson(new Count(3));
 
     public static final Rule<Permission> RENAME = rule("names.rename", NAMES, ValueType.PERMISSION)
             .titled("Change one's own shown name")
@@ -140,8 +160,7 @@ public final class Catalogue {
 
     public static final Rule<Permission> SEE_LIST = rule("names.see-list", NAMES, ValueType.PERMISSION)
             .titled("See who is present")
-            .meaning(
-                    "Whether a person sees the names of those in the same group. No other list of who is present is shown at a seat.")
+            .meaning("Whether a person sees the names of those who are in the same place of the lesson.")
             .because("A list of children is worth something to strangers.")
             .pupilsCallIt("see who is here")
             .enforced(IN_THE_LESSON)
@@ -149,9 +168,11 @@ public final class Catalogue {
 
     public static final Rule<Permission> BACKGROUND = rule("names.background", NAMES, ValueType.PERMISSION)
             .titled("Background pictures")
-            .meaning("Whether a person may put a picture behind themselves.")
+            .meaning(
+                    "Whether a person may put a picture of their own behind themselves. A plain background is always there for the asking.")
             .because("A blurred or plain background hides a home; a chosen one can carry anything.")
             .pupilsCallIt("use a background picture")
+            .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, ON_REQUEST, ON_REQUEST, OPEN, CLOSED));
 
     public static final Rule<YesNo> ARRIVE_MUTED = rule("voice.arrive-muted", VOICE_AND_CAMERA, ValueType.YES_IS_STRICT)
@@ -174,6 +195,7 @@ public final class Catalogue {
             .meaning("The camera is off when this person comes in.")
             .because("Nobody's home is seen before they know that they are in.")
             .pupilsCallIt("arriving with the camera off")
+            .enforced(IN_THE_LESSON)
             .usual(LEAD_ADULT, YesNo.NO)
             .usual(SECOND_ADULT, YesNo.YES)
             .usual(CLASS_MONITOR, YesNo.YES)
@@ -203,6 +225,7 @@ public final class Catalogue {
             .meaning("Whether a person sees the pupils' camera pictures.")
             .because("Pictures of children are for the adults who teach them, and for few others.")
             .pupilsCallIt("see the cameras of others")
+            .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, OPEN, OPEN, CLOSED, ON_REQUEST));
 
     public static final Rule<Permission> FOCUS = rule("voice.focus", VOICE_AND_CAMERA, ValueType.PERMISSION)
@@ -230,11 +253,11 @@ public final class Catalogue {
             .usual(rights(OPEN, OPEN, OPEN, OPEN, OPEN, CLOSED));
 
     public static final Rule<Permission> PRIVATE_CHAT = rule("chat.private", CHAT, ValueType.PERMISSION)
-            .titled("Write privately to another pupil")
+            .titled("Whisper to one pupil")
             .meaning(
-                    "Whether pupils may write to each other where no adult reads along. It is kept with the lesson, but no page shows it to an adult. With a visitor nobody writes alone: the adults always read along.")
+                    "Whether pupils may write to each other privately, where no adult reads along. It is kept with the lesson, but no page shows it to an adult. With a visitor nobody writes alone: the adults always read along.")
             .because("What is out of every adult's sight is where bullying and grooming happen.")
-            .pupilsCallIt("write to one pupil alone")
+            .pupilsCallIt("whisper to one pupil")
             .enforced(IN_THE_LESSON)
             .usual(CLASS_MONITOR, CLOSED)
             .usual(PUPIL, CLOSED)
@@ -304,9 +327,11 @@ public final class Catalogue {
 
     public static final Rule<Permission> CHAT_SAVE = rule("chat.save", CHAT, ValueType.PERMISSION)
             .titled("Keep a copy of the chat")
-            .meaning("Whether a person may save what was written. The school keeps its own record either way.")
+            .meaning(
+                    "Whether a person may save what was written, and read it again after the lesson. The school keeps its own record either way.")
             .because("A saved chat travels; the record stays.")
             .pupilsCallIt("keep a copy of the chat")
+            .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, CLOSED, CLOSED, CLOSED, CLOSED));
 
     public static final Rule<Count> CHAT_KEPT = rule(
@@ -353,7 +378,7 @@ public final class Catalogue {
             .usual(rights(OPEN, OPEN, CLOSED, CLOSED, CLOSED, CLOSED));
 
     public static final Rule<Permission> DRAW = rule("share.draw", SHARING, ValueType.PERMISSION)
-            .titled("Draw on shared material")
+            .titled("Draw on what is shown")
             .meaning("Whether a person may make marks that all see; each mark carries its author.")
             .because("Marks without an author invite what no one would sign.")
             .pupilsCallIt("draw on what is shown")
@@ -362,7 +387,7 @@ public final class Catalogue {
 
     public static final Rule<Permission> SAVE_BOARD = rule("share.save-board", SHARING, ValueType.PERMISSION)
             .titled("Save the board")
-            .meaning("Whether a person may keep a copy of the board.")
+            .meaning("Whether a person may keep a copy of the board, and look at it again after the lesson.")
             .because("Pupils need their notes; a board with names should stay in the school.")
             .pupilsCallIt("save the board")
             .enforced(IN_THE_LESSON)
@@ -376,11 +401,21 @@ public final class Catalogue {
             .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, ON_REQUEST, CLOSED, ON_REQUEST, CLOSED));
 
+    public static final Rule<Permission> MATERIAL_AFTERWARDS = rule(
+                    "share.handed-out-after", SHARING, ValueType.PERMISSION)
+            .titled("Read what was handed out after the lesson")
+            .meaning("Whether a person still finds links and notes of the lesson on the own page when it is over.")
+            .because("Homework needs the sheet; whoever was ill needs it most.")
+            .pupilsCallIt("find what was handed out after the lesson")
+            .enforced(ON_THE_OWN_PAGE)
+            .usual(rights(OPEN, OPEN, OPEN, OPEN, CLOSED, CLOSED));
+
     public static final Rule<Permission> OUTSIDE_AUDIENCE = rule("share.outside", SHARING, ValueType.PERMISSION)
             .titled("Pass the lesson on live")
             .meaning("Whether a person may pass the lesson on to an audience outside the room.")
             .because("Nobody in the room can know who is watching.")
             .pupilsCallIt("pass the lesson on to people outside")
+            .enforced(IN_THE_LESSON)
             .usual(rights(CLOSED, CLOSED, CLOSED, CLOSED, CLOSED, CLOSED));
 
     public static final Rule<Permission> HAND = rule("signals.hand", SIGNALS, ValueType.PERMISSION)
@@ -714,6 +749,14 @@ public final class Catalogue {
             .enforced(ON_THE_OWN_PAGE)
             .usual(rights(OPEN, OPEN, OPEN, OPEN, CLOSED, CLOSED));
 
+    public static final Rule<Permission> LINK_IN_CALENDARS = rule("links.in-calendars", LINKS, ValueType.PERMISSION)
+            .titled("The link in calendars")
+            .meaning("Whether the entries of a person's own calendar say the link, where the person sees it at all.")
+            .because("A calendar is copied to more places than a link should be.")
+            .pupilsCallIt("have the link in your calendar")
+            .enforced(ON_THE_OWN_PAGE)
+            .usual(rights(CLOSED, CLOSED, CLOSED, CLOSED, CLOSED, CLOSED));
+
     public static final Rule<Count> WORD_STRENGTH = rule(
                     "links.word-strength", LINKS, ValueType.moreAreStricter(10, 60, Unit.BITS))
             .titled("The strength of a join word")
@@ -771,7 +814,7 @@ public final class Catalogue {
     public static final Rule<YesNo> NEVER_ALONE_WITH_ONE = rule(
                     "supervision.one-to-one", SUPERVISION, ValueType.YES_IS_STRICT)
             .titled("No adult alone with one pupil")
-            .meaning("A last private word needs a second adult or a recording.")
+            .meaning("A last private word, and one pupil in a help hour, need a second adult or a recording.")
             .because("It protects the child, and the adult.")
             .pupilsCallIt("a second adult or a recording at a last private word")
             .enforced(IN_THE_LESSON)
@@ -1052,6 +1095,9 @@ public final class Catalogue {
     /** The rights that a desk shows as columns and a seat as a list. */
     public static final List<Rule<Permission>> RIGHTS =
             List.of(SPEAK, CAMERA, CLASS_CHAT, PRIVATE_CHAT, SHARE_SCREEN, DRAW, RENAME);
+
+    /** What others are shown, which adults switch for the class while a lesson runs. */
+    public static final List<Rule<Permission>> SEEN = List.of(SEE_LIST, SEE_CAMERAS);
 
     /** What others do for the lead adult; who leads may lend each of these for some minutes (needs A2, F7). */
     public static final List<Rule<Permission>> HELP =

@@ -5,6 +5,8 @@ public enum Fact {
     VISITOR_PRESENT("visitor-present"),
     RECORDING("recording"),
     IN_GROUPS("in-groups"),
+    /** Pupils come with questions, and nobody has to. */
+    HELP_HOUR("help-hour"),
     ADULT_PRESENT("adult-present"),
     /** The person is signed in with an account of the school. */
     SCHOOL_ACCOUNT("school-account");

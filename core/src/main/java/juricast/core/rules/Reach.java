@@ -17,7 +17,8 @@ public final class Reach {
     private static final Set<Role> WITH_OR_WITHOUT_ACCOUNT = EnumSet.of(Role.PUPIL, Role.CLASS_MONITOR);
 
     /** What is known of a lesson before anybody has come. */
-    private static final Set<Fact> PLANNED = EnumSet.of(Fact.VISITOR_PRESENT, Fact.RECORDING, Fact.IN_GROUPS);
+    private static final Set<Fact> PLANNED =
+            EnumSet.of(Fact.VISITOR_PRESENT, Fact.RECORDING, Fact.IN_GROUPS, Fact.HELP_HOUR);
 
     private Reach() {}
 

@@ -20,6 +20,10 @@ public sealed interface SignalsEvent extends LessonEvent {
         R signsCleared(SignsCleared event);
 
         R focused(Focused event);
+
+        R focusAsked(FocusAsked event);
+
+        R focusDeclined(FocusDeclined event);
     }
 
     /** A hand went up. */
@@ -59,6 +63,22 @@ public sealed interface SignalsEvent extends LessonEvent {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.focused(this);
+        }
+    }
+
+    /** Somebody is asked whether they would stand before everybody: the rules leave it to them. */
+    record FocusAsked(PersonId person, PersonId by, Instant at) implements SignalsEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.focusAsked(this);
+        }
+    }
+
+    /** They would rather not. */
+    record FocusDeclined(PersonId person, Instant at) implements SignalsEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.focusDeclined(this);
         }
     }
 }

@@ -22,6 +22,8 @@ public sealed interface SignalsOrder extends LessonOrder {
         R clearSigns(ClearSigns order);
 
         R focus(Focus order);
+
+        R answerFocus(AnswerFocus order);
     }
 
     /** Somebody asks to be heard. */
@@ -64,11 +66,19 @@ public sealed interface SignalsOrder extends LessonOrder {
         }
     }
 
-    /** An adult puts one person before everybody, or ends it (need F8). */
+    /** An adult puts one person before everybody, or ends it (need F8). Where the rules make it a choice, the person is asked. */
     record Focus(Optional<PersonId> on, PersonId by) implements SignalsOrder {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.focus(this);
+        }
+    }
+
+    /** Who was asked to stand before everybody says yes or no. */
+    record AnswerFocus(VisitId visit, boolean yes) implements SignalsOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.answerFocus(this);
         }
     }
 }

@@ -66,9 +66,40 @@ record SignalsRules(SignalsState is, Room room) implements SignalsOrder.Cases<De
         return room.who()
                 .adult(order.by(), Catalogue.HELP_STEER)
                 .or(() -> order.on().flatMap(this::mayNotStandBeforeAll))
-                .orElseGet(() -> order.on().equals(is.focus(room.there()))
-                        ? done()
-                        : done(new SignalsEvent.Focused(order.on(), order.by(), room.now())));
+                .orElseGet(() -> put(order));
+    }
+
+    private Decision put(SignalsOrder.Focus order) {
+        Optional<PersonId> asks = order.on().filter(this::isAskedFirst);
+        if (asks.isPresent()) {
+            return is.asked().filter(one -> one.waitsFor(asks.get())).isPresent()
+                    ? done()
+                    : done(new SignalsEvent.FocusAsked(asks.get(), order.by(), room.now()));
+        }
+        return order.on().equals(is.focus(room.there())) && is.asked().isEmpty()
+                ? done()
+                : done(new SignalsEvent.Focused(order.on(), order.by(), room.now()));
+    }
+
+    private boolean isAskedFirst(PersonId person) {
+        return room.who().ruling(person, Catalogue.FOCUS).value() == Permission.ON_REQUEST
+                && !is.focus(room.there()).equals(Optional.of(person));
+    }
+
+    @Override
+    public Decision answerFocus(SignalsOrder.AnswerFocus order) {
+        return Acting.present(room, order.visit(), person -> {
+            Optional<SignalsState.Asked> question = is.asked().filter(one -> one.waitsFor(person));
+            if (question.isEmpty()) {
+                return done();
+            }
+            if (!order.yes()) {
+                return done(new SignalsEvent.FocusDeclined(person, room.now()));
+            }
+            return mayNotStandBeforeAll(person)
+                    .orElseGet(() -> done(new SignalsEvent.Focused(
+                            Optional.of(person), question.get().by(), room.now())));
+        });
     }
 
     private Optional<Decision> mayNotStandBeforeAll(PersonId person) {

@@ -17,13 +17,23 @@ import juricast.core.live.WhoIsThere;
  * @param hands raised hands and since when, longest first
  * @param shown signals that are shown now, longest first
  * @param focused who was put before everybody, present or not
+ * @param asked who is asked, or was and declined; nobody any more with the next word about the focus
  */
-public record SignalsState(Map<PersonId, Instant> hands, List<Shown> shown, Optional<PersonId> focused)
+public record SignalsState(
+        Map<PersonId, Instant> hands, List<Shown> shown, Optional<PersonId> focused, Optional<Asked> asked)
         implements SignalsEvent.Cases<SignalsState> {
-    static final SignalsState NEW = new SignalsState(Map.of(), List.of(), Optional.empty());
+    static final SignalsState NEW = new SignalsState(Map.of(), List.of(), Optional.empty(), Optional.empty());
 
     /** A signal that somebody shows. */
     public record Shown(PersonId person, Sign sign, Instant since) {}
+
+    /** Somebody who is asked whether they would stand before everybody. @param by who asks @param declined whether they said no */
+    public record Asked(PersonId person, PersonId by, boolean declined) {
+        /** Whether an answer of theirs is waited for. */
+        public boolean waitsFor(PersonId one) {
+            return !declined && person.equals(one);
+        }
+    }
 
     /** The signal that somebody shows, if they do. */
     public Optional<Sign> sign(PersonId person) {
@@ -51,19 +61,21 @@ public record SignalsState(Map<PersonId, Instant> hands, List<Shown> shown, Opti
         Map<PersonId, Instant> handsLeft = Copies.without(hands, gone.who());
         List<Shown> signsLeft = without(gone.who());
         Optional<PersonId> stays = gone.how() == Gone.How.DISMISSED ? Optional.empty() : focused;
-        return handsLeft == hands && signsLeft == shown && stays.equals(focused)
+        Optional<Asked> askedStill =
+                asked.filter(one -> !gone.who().contains(one.person) && gone.how() != Gone.How.DISMISSED);
+        return handsLeft == hands && signsLeft == shown && stays.equals(focused) && askedStill.equals(asked)
                 ? this
-                : new SignalsState(handsLeft, signsLeft, stays);
+                : new SignalsState(handsLeft, signsLeft, stays, askedStill);
     }
 
     @Override
     public SignalsState handRaised(SignalsEvent.HandRaised event) {
-        return new SignalsState(Copies.with(hands, event.person(), event.at()), shown, focused);
+        return new SignalsState(Copies.with(hands, event.person(), event.at()), shown, focused, asked);
     }
 
     @Override
     public SignalsState handLowered(SignalsEvent.HandLowered event) {
-        return new SignalsState(Copies.without(hands, event.person()), shown, focused);
+        return new SignalsState(Copies.without(hands, event.person()), shown, focused, asked);
     }
 
     @Override
@@ -72,16 +84,26 @@ public record SignalsState(Map<PersonId, Instant> hands, List<Shown> shown, Opti
         List<Shown> next = event.sign()
                 .map(sign -> Copies.plus(others, new Shown(event.person(), sign, event.at())))
                 .orElse(others);
-        return new SignalsState(hands, next, focused);
+        return new SignalsState(hands, next, focused, asked);
     }
 
     @Override
     public SignalsState signsCleared(SignalsEvent.SignsCleared event) {
-        return new SignalsState(hands, List.of(), focused);
+        return new SignalsState(hands, List.of(), focused, asked);
     }
 
     @Override
     public SignalsState focused(SignalsEvent.Focused event) {
-        return new SignalsState(hands, shown, event.on());
+        return new SignalsState(hands, shown, event.on(), Optional.empty());
+    }
+
+    @Override
+    public SignalsState focusAsked(SignalsEvent.FocusAsked event) {
+        return new SignalsState(hands, shown, focused, Optional.of(new Asked(event.person(), event.by(), false)));
+    }
+
+    @Override
+    public SignalsState focusDeclined(SignalsEvent.FocusDeclined event) {
+        return new SignalsState(hands, shown, focused, asked.map(one -> new Asked(one.person, one.by, true)));
     }
 }

@@ -35,6 +35,10 @@ public record Due(Kind kind, Member to) {
      * @param rules those of the lesson; 0 minutes mean that nothing is sent
      */
     public static List<Due> of(LessonPlan plan, LessonState lesson, PlannedRules rules, Instant now) {
+        // To a help hour nobody has to come.
+        if (plan.helpHour()) {
+            return List.of();
+        }
         Instant starts = plan.time().from();
         var before = rules.value(Catalogue.REMINDER_MINUTES, Rule.ANSWERS, now).length();
         var after = rules.value(Catalogue.NUDGE_MINUTES, Rule.ANSWERS, now).length();

@@ -173,14 +173,14 @@ public final class WrittenTimes {
     }
 
     /**
-     * A length that says its own unit: 0:45:00, 45:00 (minutes and seconds), 1h 5m, 45 min, 2700 s.
+     * A length that says its own unit: 0:45:00, 45:00 (minutes and seconds, for nobody stays 45 hours), 1h 5m, 45 min, 2700 s.
      *
-     * @return empty for a number alone, which may be minutes or seconds
+     * @return empty for a number alone, which may be minutes or seconds, and for 1:05, which may be hours and minutes
      * @throws DateTimeException if it is no length
      */
     public static Optional<Duration> length(String written) {
         String said = written.strip().toLowerCase(Locale.ROOT);
-        if (said.matches("\\d{1,6}")) {
+        if (said.matches("\\d{1,6}|\\d:\\d\\d")) {
             return Optional.empty();
         }
         if (said.startsWith("p")) {

@@ -13,14 +13,61 @@ import juricast.core.entry.ReasonCode;
 import juricast.core.identity.VisitId;
 import juricast.core.lesson.Parts;
 import juricast.core.live.LessonState;
+import juricast.core.live.Refusal;
+import juricast.core.rights.Appliance;
 import juricast.core.rights.RightsOrder;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Permission;
 import juricast.core.rules.RuleValue;
+import juricast.core.rules.Setting.Force;
 import juricast.core.signals.SignalsOrder;
+import juricast.core.supervision.SupervisionOrder;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class SeatViewTest {
+    @ParameterizedTest
+    @CsvSource({"open, open, 'Jory Pell+'", "open, closed, 'Jory Pell'", "closed, open, '+'", "closed, closed, ''"})
+    void who_is_there_is_seen_by_name_and_camera_as_each_is_ruled_and_an_adult_switches_it(
+            String names, String cameras, String seen) {
+        var lesson = open().school("names.background", "open", Force.USUAL)
+                .present(INES)
+                .present(JORY)
+                .order(turnOn(Appliance.CAMERA))
+                .order(turnOn(Appliance.BACKGROUND));
+        for (var one : List.of("names.see-list=" + names, "voice.see-cameras=" + cameras)) {
+            lesson.order(new RightsOrder.SetLive(RuleValue.parse(one), ORLA));
+        }
+
+        assertThat(lesson.seat("ines").company().people().stream()
+                        .filter(one -> !one.name().equals("Ines Carrow"))
+                        .map(one -> one.name() + (one.camera() ? "+" : "")))
+                .containsExactlyElementsOf(seen.isEmpty() ? List.of() : List.of(seen));
+    }
+
+    private static RightsOrder turnOn(Appliance what) {
+        return new RightsOrder.TurnOn(new VisitId("jory"), what);
+    }
+
+    @Test
+    void that_a_lesson_is_passed_on_to_people_outside_is_told_to_everybody() {
+        var lesson = open().present(INES);
+        var passOn = new RightsOrder.TurnOn(visitOf(ORLA), Appliance.PASSING_ON);
+        assertThat(lesson.order(passOn).refused()).contains(Refusal.Common.RULE_CLOSED);
+
+        lesson.school("share.outside", "open", Force.USUAL).order(passOn);
+        assertThat(lesson.seat("ines").company().passedOn()).containsExactly("Orla Venn");
+        lesson.order(new SupervisionOrder.StopEverything("", ORLA));
+        assertThat(lesson.seat("ines").company().passedOn())
+                .as("what is stopped is not passed on")
+                .isEmpty();
+        lesson.order(new SupervisionOrder.Resume(ORLA));
+        assertThat(lesson.seat("ines").company().passedOn())
+                .as("nor again by itself")
+                .isEmpty();
+    }
+
     @Test
     void a_seat_shows_nothing_of_others_passes_curbs_hands_removals_and_private_words() {
         var lesson = open().adult(TAM)
@@ -36,8 +83,14 @@ class SeatViewTest {
                 .order(new DoorOrder.Remove(KESTER, "SECRET reason", ORLA))
                 .knock("SECRET stranger", "SECRET device");
 
-        String ines = lesson.seat("ines").toString();
+        assertThat(lesson.seat("ines").company().people())
+                .extracting(Company.Seen::name)
+                .as("that they are there is no secret by the usual rules, and who was put out is not")
+                .containsExactly("Ines Carrow", "Jory Pell");
 
+        String ines = lesson.school("names.see-list", "closed", Force.USUAL)
+                .seat("ines")
+                .toString();
         assertThat(ines).contains("good morning").doesNotContain("SECRET", "Jory", "jory", "Kester", "kester");
         assertThat(lesson.seat("jory").words()).hasSize(3);
         assertThat(lesson.desk().words()).hasSize(4);

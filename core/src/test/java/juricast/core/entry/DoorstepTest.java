@@ -26,7 +26,16 @@ class DoorstepTest {
     private final List<String> counted = new ArrayList<>();
 
     private static Comer comer(Link link, Optional<PersonId> member, String name, boolean agreed) {
-        return new Comer(link, true, member, Optional.empty(), name, "amber-kelp-47", agreed, new DeviceId("tablet"));
+        return new Comer(
+                link,
+                true,
+                member,
+                Optional.empty(),
+                name,
+                "amber-kelp-47",
+                agreed,
+                Optional.empty(),
+                new DeviceId("tablet"));
     }
 
     private Doorstep.Answer knock(Comer comer, boolean lesson, boolean right, boolean mayKnock) {
@@ -83,7 +92,16 @@ class DoorstepTest {
 
         PersonId tove = new PersonId("tove");
         Doorstep.Answer visitor = knock(
-                new Comer(Link.VISITOR, true, Optional.empty(), Optional.of(tove), "Tove", "", true, new DeviceId("d")),
+                new Comer(
+                        Link.VISITOR,
+                        true,
+                        Optional.empty(),
+                        Optional.of(tove),
+                        "Tove",
+                        "",
+                        true,
+                        Optional.empty(),
+                        new DeviceId("d")),
                 true,
                 false,
                 true);
@@ -105,6 +123,7 @@ class DoorstepTest {
                         "Tove",
                         "",
                         true,
+                        Optional.empty(),
                         new DeviceId("d")),
                 true,
                 false,
@@ -120,7 +139,7 @@ class DoorstepTest {
         Comer ines = comer(Link.PUPILS, Optional.empty(), "ines carrow", true);
         var before = new Doorstep.Before(
                 new VisitId("before"),
-                new Arrival(
+                Arrival.of(
                         new VisitId("before"),
                         new DeviceId("tablet"),
                         "Ines Carrow",
@@ -159,5 +178,30 @@ class DoorstepTest {
 
     private static Near near(String id, Instant from, boolean open, boolean over) {
         return new Near(new LessonId(id), new Span(from, from.plusSeconds(3000)), open, over);
+    }
+
+    @Test
+    void who_calls_has_no_keys_for_the_join_word_and_an_account_from_elsewhere_has() {
+        var number = new Arrival.Outside(Arrival.Way.TELEPHONE, "07700 900123");
+        var address = new Arrival.Outside(Arrival.Way.ACCOUNT, "ines@north-holm.example");
+
+        assertThat(knock(from(number), true, false, true).knocks()).get().satisfies(arrival -> {
+            assertThat(arrival.from(Arrival.Way.TELEPHONE)).contains("07700 900123");
+            assertThat(arrival.from(Arrival.Way.ACCOUNT)).isEmpty();
+        });
+        assertThat(knock(from(address), true, false, true).refusal()).contains(Doorstep.Refusal.WRONG_WORD);
+    }
+
+    private static Comer from(Arrival.Outside outside) {
+        return new Comer(
+                Link.PUPILS,
+                true,
+                Optional.empty(),
+                Optional.empty(),
+                outside.address(),
+                "",
+                true,
+                Optional.of(outside),
+                new DeviceId("d"));
     }
 }

@@ -23,6 +23,8 @@ import juricast.core.rules.Rulebook;
 import juricast.core.rules.Setting;
 import juricast.core.time.Span;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class EntryTest {
     private static final Instant TEN = Instant.parse("2026-09-14T10:00:00Z");
@@ -32,6 +34,8 @@ class EntryTest {
     private boolean adultIsIn = true;
     private boolean over;
     private final Map<PersonId, Set<DeviceId>> present = new java.util.HashMap<>();
+    private Set<PersonId> claimed = Set.of();
+    private Map<String, PersonId> named = Map.of();
     private final Map<PersonId, Set<DeviceId>> removed = new java.util.HashMap<>();
     private Set<DeviceId> turnedAway = Set.of();
     private Set<DeviceId> sweeping = Set.of();
@@ -223,6 +227,62 @@ class EntryTest {
         assertThat(codes(at("Ines Carrow", TEN.minusSeconds(600)))).doesNotContain(TOO_EARLY);
     }
 
+    @ParameterizedTest
+    @CsvSource({
+        "closed, '', NO_TELEPHONE",
+        "closed, ines, NO_TELEPHONE",
+        "on-request, '', BY_TELEPHONE",
+        "on-request, ines, BY_TELEPHONE",
+        "open, '', BY_TELEPHONE",
+        "open, ines, ON_CLASS_LIST"
+    })
+    void a_number_is_nobody_until_an_adult_has_asked_and_the_rule_decides_if_it_is_asked_again(
+            String rule, String before, ReasonCode first) {
+        set("entry.door=open", "entry.telephone=" + rule);
+        named = before.isEmpty() ? Map.of() : Map.of("07700 900123", new PersonId(before));
+
+        var judged = Entry.judge(from(Arrival.Way.TELEPHONE, "07700 900123"), doorway(), TEN);
+
+        assertThat(judged.verdict().reasons().get(0).code()).isEqualTo(first);
+        assertThat(judged.verdict().outcome() == Outcome.ADMIT).isEqualTo(first == ReasonCode.ON_CLASS_LIST);
+        assertThat(judged.person())
+                .isEqualTo(Optional.of(before).filter(one -> !one.isEmpty()).map(PersonId::new));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"closed, NO_OUTSIDE_ACCOUNT", "on-request, OUTSIDE_ACCOUNT", "open, ON_CLASS_LIST"})
+    void another_place_vouches_for_an_address_and_the_rule_says_what_that_is_worth(String rule, ReasonCode first) {
+        set("entry.door=open", "entry.outside-accounts=" + rule);
+
+        assertThat(codes(Entry.judge(from(Arrival.Way.ACCOUNT, "Ines Carrow"), doorway(), TEN)
+                        .verdict()))
+                .startsWith(first)
+                .contains(ReasonCode.ON_CLASS_LIST);
+    }
+
+    @Test
+    void an_account_comes_before_who_is_in_by_the_name_alone() {
+        set("entry.door=open", "entry.second-device=closed");
+        present.put(INES, Set.of(new DeviceId("somebody's")));
+        var signedIn = arrival("Ines", Optional.of(INES));
+        assertThat(codes(Entry.judge(signedIn, doorway(), TEN).verdict())).contains(ReasonCode.NO_SECOND_DEVICE);
+
+        claimed = Set.of(INES);
+        assertThat(Entry.judge(signedIn, doorway(), TEN).verdict().outcome()).isEqualTo(Outcome.ADMIT);
+        assertThat(codes(verdict("Ines Carrow"))).contains(ReasonCode.ALREADY_HERE);
+    }
+
+    private static Arrival from(Arrival.Way way, String address) {
+        return new Arrival(
+                new VisitId("v"),
+                new DeviceId("tablet"),
+                address,
+                Optional.empty(),
+                Arrival.Link.CURRENT,
+                true,
+                Optional.of(new Arrival.Outside(way, address)));
+    }
+
     @Test
     void no_verdict_goes_unexplained_whatever_is_claimed() {
         set("entry.door=open", "entry.adults-first=no");
@@ -243,7 +303,7 @@ class EntryTest {
     }
 
     private static Arrival arrival(String name, Optional<PersonId> account) {
-        return new Arrival(new VisitId("v"), new DeviceId("tablet"), name, account, Arrival.Link.CURRENT, true);
+        return Arrival.of(new VisitId("v"), new DeviceId("tablet"), name, account, Arrival.Link.CURRENT, true);
     }
 
     private Doorway doorway() {
@@ -253,8 +313,9 @@ class EntryTest {
                 new Span(TEN, TEN.plusSeconds(3000)),
                 list,
                 LiveRules.of(Rulebook.of(settings)),
-                new Doorway.Inside(adultIsIn, over, present, present.size()),
-                new Doorway.Refused(removed, turnedAway, sweeping, sent, out));
+                new Doorway.Inside(adultIsIn ? 1 : 0, 0, over, present, claimed, present.size(), Set.of()),
+                new Doorway.Refused(removed, turnedAway, sweeping, sent, out),
+                named);
     }
 
     private void set(String... values) {

@@ -84,6 +84,32 @@ class InspectionTest {
     }
 
     @Test
+    void a_help_hour_takes_no_pupil_from_a_lesson_and_may_follow_one_at_once_but_needs_its_adult() {
+        assertThat(new APlan()
+                        .aClass("Knots", "orla")
+                        .lesson("Knots", "09:00", "09:50")
+                        .lesson("Knots", "09:50", "10:20", Fact.HELP_HOUR)
+                        .kinds())
+                .as("it follows its own lesson")
+                .doesNotContain(GAP_FOR_ADULT, GAP_FOR_PUPILS);
+        assertThat(plan.lesson("Law", "09:30", "10:20", Fact.HELP_HOUR).kinds()).doesNotContain(PUPIL_TWICE);
+        assertThat(plan.aClass("Tides", "orla")
+                        .lesson("Tides", "09:40", "10:30", Fact.HELP_HOUR)
+                        .kinds())
+                .contains(ADULT_TWICE);
+    }
+
+    @Test
+    void a_help_hour_for_one_at_a_time_with_one_adult_is_for_nobody_where_nobody_may_be_alone() {
+        var one = new APlan().aClass("Knots", "orla").lesson("Knots", "14:00", "14:50", Fact.HELP_HOUR);
+        assertThat(one.kinds()).doesNotContain(NOBODY_CAN_COME);
+        one.says(Catalogue.HELP_AT_ONCE, WHOLE, new Count(1));
+        assertThat(one.kinds()).contains(NOBODY_CAN_COME);
+        one.says(Catalogue.NEVER_ALONE_WITH_ONE, WHOLE, YesNo.NO);
+        assertThat(one.kinds()).doesNotContain(NOBODY_CAN_COME);
+    }
+
+    @Test
     void a_lesson_is_not_mended_down_to_nothing() {
         plan.says(Catalogue.GAP, WHOLE, new Minutes(45));
         assertThat(plan.aClass("Tides", "orla")

@@ -22,11 +22,13 @@ import juricast.core.ending.EndingOrder;
 import juricast.core.entry.Arrival;
 import juricast.core.entry.Sweep;
 import juricast.core.groups.GroupsOrder;
+import juricast.core.help.HelpOrder;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.identity.VisitId;
+import juricast.core.lines.LinesOrder;
 import juricast.core.live.LessonOrder;
 import juricast.core.live.PlaceId;
 import juricast.core.live.Stance;
@@ -121,12 +123,19 @@ final class AnyOrder {
                 new SignalsOrder.ShowSign(visit, Optional.of(Sign.values()[who % Sign.values().length])),
                 new SignalsOrder.HandsDown(by),
                 new SignalsOrder.ClearSigns(by),
+                new LinesOrder.Tell(visit, who % 3 > 0),
+                new LinesOrder.Leave(by),
+                new SignalsOrder.AnswerFocus(visit, who % 2 == 0),
                 new SignalsOrder.Focus(who % 2 == 0 ? Optional.of(pupil) : Optional.empty(), by),
                 new RightsOrder.TurnOn(visit, Appliance.values()[who % Appliance.values().length]),
                 new RightsOrder.TurnOff(pupil, Appliance.MICROPHONE, by),
                 new RightsOrder.MuteAll(who % 2 == 0, by),
                 new RightsOrder.UndoMuteAll(by),
                 new RightsOrder.SetLive(RuleValue.parse(who % 2 == 0 ? "entry.door=open" : "voice.speak=open"), by),
+                new RightsOrder.SetLive(
+                        RuleValue.parse(who % 2 == 0 ? "chat.class=closed" : "voice.see-cameras=closed"),
+                        Optional.of(minutes(1 + whom)),
+                        by),
                 new RightsOrder.GivePass(pupil, Catalogue.SHARE_SCREEN, minutes(1 + who), by),
                 new RightsOrder.GiveCurb(pupil, Catalogue.SPEAK, minutes(1), by),
                 new RightsOrder.EndLoan(pupil, Catalogue.SPEAK, by),
@@ -183,6 +192,7 @@ final class AnyOrder {
                 new SlatesOrder.Show(List.of(pupil), who % 2 == 0, by),
                 new SlatesOrder.Hide(by),
                 new SlatesOrder.TakeAway(by),
+                new HelpOrder.Stay(20, by),
                 new NoticesOrder.Welcome("Good morning", by),
                 new NoticesOrder.PutUp("Books on page 9", by),
                 new NoticesOrder.TakeDown(1 + who * 9, by),
@@ -239,7 +249,7 @@ final class AnyOrder {
 
     private static LessonOrder knock(PersonId pupil) {
         String device = pupil.value();
-        return new DoorOrder.Knock(new Arrival(
+        return new DoorOrder.Knock(Arrival.of(
                 new VisitId(device),
                 new DeviceId(device),
                 pupil.equals(INES) ? "Ines Carrow" : pupil.equals(JORY) ? "Jory Pell" : "Somebody Else",

@@ -7,12 +7,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Optional;
 import juricast.core.door.DoorOrder;
 import juricast.core.door.DoorRefusal;
+import juricast.core.entry.Arrival;
 import juricast.core.entry.ReasonCode;
+import juricast.core.identity.DeviceId;
 import juricast.core.identity.VisitId;
 import juricast.core.live.LessonOrder;
 import juricast.core.live.Refusal;
 import juricast.core.live.Visit.Status;
+import juricast.core.rights.Appliance;
 import juricast.core.rights.RightsOrder;
+import juricast.core.rights.RightsRefusal;
 import juricast.core.rules.RuleValue;
 import juricast.core.rules.Setting.Force;
 import org.junit.jupiter.api.Test;
@@ -176,15 +180,80 @@ class DoorTest {
     @Test
     void who_waits_and_knocks_again_under_another_name_stands_at_the_door_once() {
         var lesson = open().knock("nobody", "tablet");
-        lesson.order(new DoorOrder.Knock(new juricast.core.entry.Arrival(
+        lesson.order(new DoorOrder.Knock(Arrival.of(
                 new VisitId("again"),
-                new juricast.core.identity.DeviceId("tablet"),
+                new DeviceId("tablet"),
                 "Ines Carrow",
                 Optional.empty(),
-                juricast.core.entry.Arrival.Link.CURRENT,
+                Arrival.Link.CURRENT,
                 true)));
 
         assertThat(lesson.state().of(DOOR).waiting()).singleElement().satisfies(visit -> assertThat(visit.person())
                 .contains(INES));
+    }
+
+    @Test
+    void where_everyone_is_let_in_one_by_one_no_order_lets_the_list_in_at_once() {
+        var lesson = open().school("entry.one-by-one", "yes", Force.BINDING)
+                .knock("Ines Carrow", "ines")
+                .order(new DoorOrder.AdmitAllListed(ORLA));
+
+        assertThat(lesson.refused()).contains(DoorRefusal.ONE_BY_ONE);
+        assertThat(lesson.order(new DoorOrder.Admit(new VisitId("ines"), Optional.empty(), ORLA))
+                        .refused())
+                .isEmpty();
+    }
+
+    @Test
+    void who_is_signed_in_takes_the_place_of_who_claimed_the_name_who_is_then_asked_at_the_door() {
+        var lesson = open().present(INES);
+        lesson.order(new DoorOrder.Knock(Arrival.of(
+                        new VisitId("own"),
+                        new DeviceId("own tablet"),
+                        "Ines",
+                        Optional.of(INES),
+                        Arrival.Link.CURRENT,
+                        true)))
+                .order(new DoorOrder.AdmitAllListed(ORLA));
+
+        assertThat(lesson.visit("own").status()).isEqualTo(Status.IN);
+        assertThat(lesson.visit("ines").status()).isEqualTo(Status.TURNED_AWAY);
+        assertThat(lesson.state().of(DOOR).occupants()).isOne();
+        lesson.knock("Ines Carrow", "ines");
+        assertThat(lesson.state().of(DOOR).waiting()).hasSize(1);
+    }
+
+    @Test
+    void a_caller_speaks_and_shows_nothing_and_is_not_let_in_as_somebody_whom_the_rules_keep_from_the_telephone() {
+        var lesson = open().school("voice.speak", "open", Force.USUAL);
+        lesson.order(calls("first"));
+        assertThat(lesson.order(new DoorOrder.Admit(new VisitId("first"), Optional.empty(), ORLA))
+                        .refused())
+                .contains(DoorRefusal.WHO_IS_IT);
+        lesson.order(new DoorOrder.Admit(new VisitId("first"), Optional.of(INES), ORLA));
+
+        assertThat(turnsOn(lesson, Appliance.MICROPHONE)).isEmpty();
+        assertThat(turnsOn(lesson, Appliance.CAMERA)).contains(RightsRefusal.NOT_FOR_THEM);
+
+        lesson.order(new DoorOrder.Leave(new VisitId("first"))).order(calls("second"));
+        assertThat(lesson.visit("second").person()).as("known by the number").contains(INES);
+        lesson.school("entry.telephone", "closed", Force.BINDING)
+                .order(new DoorOrder.Admit(new VisitId("second"), Optional.of(JORY), ORLA));
+        assertThat(lesson.refused()).contains(Refusal.Common.RULE_CLOSED);
+    }
+
+    private static Optional<Refusal.Code> turnsOn(LiveLesson lesson, Appliance what) {
+        return lesson.order(new RightsOrder.TurnOn(new VisitId("first"), what)).refused();
+    }
+
+    private static DoorOrder.Knock calls(String visit) {
+        return new DoorOrder.Knock(new Arrival(
+                new VisitId(visit),
+                new DeviceId(visit),
+                "07700 900123",
+                Optional.empty(),
+                Arrival.Link.CURRENT,
+                true,
+                Optional.of(new Arrival.Outside(Arrival.Way.TELEPHONE, "07700 900123"))));
     }
 }

@@ -23,9 +23,11 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import juricast.core.afterwards.Afterwards;
 import juricast.core.board.BoardEvent;
 import juricast.core.chat.ChatOrder;
 import juricast.core.chat.Readers;
+import juricast.core.chat.Words;
 import juricast.core.consent.Consent;
 import juricast.core.grouping.Wish;
 import juricast.core.grouping.Wishes;
@@ -227,6 +229,27 @@ class LessonProperties {
                     .as("groups are not recorded" + lesson)
                     .isFalse();
         }
+    }
+
+    /** Whatever happened, afterwards a pupil reads no word that the seat had not shown. */
+    @Property(tries = 150)
+    void afterwards_a_pupil_reads_nothing_that_the_seat_did_not_show(@ForAll("steps") List<Step> steps) {
+        LiveLesson lesson = lesson().school("chat.save", "open", Force.USUAL).present(INES);
+        var shown = new HashSet<Integer>();
+        int second = 0;
+        for (Step step : steps) {
+            second += step.seconds;
+            lesson.time("10:%02d:%02d".formatted(second / 60 % 60, second % 60));
+            lesson.order(AnyOrder.of(step.kind, step.whom, step.who))
+                    .order(new ChatOrder.Say(visitOf(ORLA), Readers.CLASS, "to the class"));
+            lesson.seat(INES.value()).words().forEach(words -> shown.add(words.number()));
+        }
+        List<Words> kept = Afterwards.ofPupil(lesson.events(), lesson.plan(), lesson.rulebook(), INES, lesson.now())
+                .words()
+                .orElseThrow();
+        assertThat(shown)
+                .as("shown at the seat" + lesson)
+                .containsAll(kept.stream().map(Words::number).toList());
     }
 
     /**

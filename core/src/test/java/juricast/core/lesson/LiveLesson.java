@@ -125,6 +125,12 @@ public final class LiveLesson {
         return this;
     }
 
+    /** Planned as a help hour. */
+    public LiveLesson helpHour() {
+        plan = plan.helpHour(true);
+        return this;
+    }
+
     /** With what its class keeps for making groups. */
     public LiveLesson wishing(Wishes wishes) {
         plan = plan.wishing(wishes);
@@ -190,7 +196,7 @@ public final class LiveLesson {
 
     /** Somebody at the door without an account; the visit has the device's name. */
     public LiveLesson knock(String name, String device) {
-        return order(new DoorOrder.Knock(new Arrival(
+        return order(new DoorOrder.Knock(Arrival.of(
                 new VisitId(device), new DeviceId(device), name, Optional.empty(), Arrival.Link.CURRENT, true)));
     }
 

@@ -142,7 +142,7 @@ class ReachTest {
     }
 
     private static Asked atDoor(boolean account) {
-        var arrival = new Arrival(
+        var arrival = Arrival.of(
                 new VisitId("v"),
                 new DeviceId("d"),
                 "Ines Carrow",

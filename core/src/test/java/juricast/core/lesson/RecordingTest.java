@@ -242,6 +242,19 @@ class RecordingTest {
     }
 
     @Test
+    void however_often_a_failing_recorder_was_asked_the_time_without_a_recording_is_counted_from_its_beginning() {
+        var lesson = recorded().time("10:10").order(RecordingOrder.Answer.failed(Failure.DISK_FULL));
+        for (String next : List.of("10:10:10", "10:10:31")) {
+            lesson.time(next).order(TICK).order(RecordingOrder.Answer.failed(Failure.DISK_FULL));
+        }
+        assertThat(state(lesson).tries()).isEqualTo(3);
+        assertThat(state(lesson).unmet()).contains(at("10:10"));
+        assertThat(worries(lesson.time("10:11"))).contains(CorridorView.Kind.RECORDING_MISSING);
+        lesson.time("10:11:30").order(TICK).order(BEGUN);
+        assertThat(state(lesson).unmet()).isEmpty();
+    }
+
+    @Test
     void a_recorder_that_fails_or_never_answers_is_asked_again_and_again() {
         var lesson = recorded().time("10:10").order(RecordingOrder.Answer.failed(Failure.DISK_FULL));
         assertThat(state(lesson).failure()).contains(Failure.DISK_FULL);

@@ -142,7 +142,7 @@ class SituationTest {
     @Test
     void who_comes_by_a_link_of_their_own_is_who_was_invited_and_has_no_account_of_the_school() {
         var lesson = open().invited()
-                .order(new DoorOrder.Knock(new Arrival(
+                .order(new DoorOrder.Knock(Arrival.of(
                         new VisitId("boat"),
                         new DeviceId("boat"),
                         "a phone",

@@ -7,6 +7,7 @@ import static juricast.core.rules.Catalogue.*;
 import static juricast.core.signals.SignalsPart.SIGNALS;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Optional;
 import juricast.core.chat.ChatOrder;
 import juricast.core.chat.Readers;
 import juricast.core.door.DoorOrder;
@@ -17,8 +18,10 @@ import juricast.core.live.Refusal;
 import juricast.core.live.Visit;
 import juricast.core.rights.Appliance;
 import juricast.core.rights.RightsOrder;
+import juricast.core.rights.RightsRefusal;
 import juricast.core.rules.Permission;
 import juricast.core.rules.RuleValue;
+import juricast.core.rules.Setting;
 import juricast.core.rules.Setting.Force;
 import juricast.core.signals.SignalsOrder;
 import org.junit.jupiter.api.Test;
@@ -75,6 +78,39 @@ class SteeringTest {
 
         lesson.order(new RightsOrder.SetLive(new RuleValue(CLASS_CHAT, Permission.OPEN), ORLA));
         assertThat(say(lesson, INES, "hello").refused()).isEmpty();
+    }
+
+    @Test
+    void the_chat_closed_for_some_minutes_is_by_itself_as_it_was_before_however_often_it_was_closed() {
+        var lesson = open().present(INES)
+                .order(new RightsOrder.SetLive(new RuleValue(CLASS_CHAT, Permission.ON_REQUEST), ORLA))
+                .order(closedFor(5))
+                .time("10:02")
+                .order(closedFor(6));
+        assertThat(lesson.order(closedFor(0)).refused()).contains(RightsRefusal.WRONG_LENGTH);
+        assertThat(lesson.rules().nextTick()).isEqualTo(at("10:08"));
+
+        assertThat(say(lesson.time("10:07"), INES, "hello").refused()).contains(Refusal.Common.RULE_CLOSED);
+        lesson.time("10:08").order(new LessonOrder.Tick());
+        assertThat(say(lesson, INES, "hello").refused()).contains(Refusal.Common.RULE_ON_REQUEST);
+        assertThat(lesson.state().of(RIGHTS).liveOrders())
+                .allSatisfy(one -> assertThat(one.until()).isEqualTo(Setting.FOR_EVER));
+    }
+
+    @Test
+    void a_chat_closed_for_some_minutes_can_be_opened_before_and_stays_open_then() {
+        var lesson = open().present(INES)
+                .order(closedFor(5))
+                .order(new RightsOrder.SetLive(new RuleValue(CLASS_CHAT, Permission.OPEN), ORLA));
+
+        assertThat(say(lesson, INES, "hello").refused()).isEmpty();
+        lesson.time("10:05").order(new LessonOrder.Tick());
+        assertThat(say(lesson, INES, "hello").refused()).isEmpty();
+    }
+
+    private static RightsOrder closedFor(int minutes) {
+        return new RightsOrder.SetLive(
+                new RuleValue(CLASS_CHAT, Permission.CLOSED), Optional.of(minutes(minutes)), ORLA);
     }
 
     @Test

@@ -97,6 +97,20 @@ class TeachingTest {
     }
 
     @Test
+    void what_was_closed_for_some_minutes_comes_back_after_a_stance_that_says_nothing_of_it() {
+        var lesson = open().present(INES)
+                .order(new RightsOrder.SetLive(new RuleValue(PRIVATE_CHAT, Permission.ON_REQUEST), ORLA))
+                .order(new RightsOrder.SetLive(
+                        new RuleValue(PRIVATE_CHAT, Permission.CLOSED), Optional.of(minutes(5)), ORLA))
+                .order(new RightsOrder.SwitchStance(DISCUSSION, false, ORLA))
+                .time("10:05")
+                .order(new LessonOrder.Tick());
+
+        assertThat(lesson.state().of(RIGHTS).liveOrders()).isNotEmpty().allSatisfy(one -> assertThat(one.set())
+                .isEqualTo(new RuleValue(PRIVATE_CHAT, Permission.ON_REQUEST)));
+    }
+
+    @Test
     void no_stance_goes_beyond_what_the_charter_binds() {
         var lesson = open().school("voice.speak", "closed", Force.BINDING)
                 .present(INES)
@@ -413,7 +427,9 @@ class TeachingTest {
 
     @Test
     void focus_needs_somebody_present_and_the_rule_and_ends_with_them() {
-        var lesson = open().present(INES).order(new SignalsOrder.Focus(Optional.of(INES), ORLA));
+        var lesson = open().school("voice.focus", "open", Force.USUAL)
+                .present(INES)
+                .order(new SignalsOrder.Focus(Optional.of(INES), ORLA));
         assertThat(lesson.seat("ines").focus()).contains("Ines Carrow");
         assertThat(lesson.order(new DoorOrder.Leave(visitOf(INES)))
                         .state()
@@ -427,6 +443,43 @@ class TeachingTest {
                         .order(new SignalsOrder.Focus(Optional.of(INES), ORLA))
                         .refused())
                 .contains(Refusal.Common.RULE_CLOSED);
+    }
+
+    @Test
+    void where_focus_is_a_choice_the_person_is_asked_and_only_their_yes_shows_them() {
+        var lesson = open().present(INES).present(JORY);
+        var put = new SignalsOrder.Focus(Optional.of(INES), ORLA);
+        lesson.order(put);
+        assertThat(lesson.seat("ines").focus()).as("asked, not shown").isEmpty();
+        assertThat(lesson.seat("ines").signals().asks()).contains(ORLA);
+        assertThat(lesson.seat("jory").signals().asks()).isEmpty();
+        int asked = lesson.events().size();
+        assertThat(lesson.order(put).events()).as("asked once").hasSize(asked);
+        lesson.order(new SignalsOrder.AnswerFocus(visitOf(JORY), true));
+        assertThat(lesson.events()).as("nobody answers for another").hasSize(asked);
+
+        lesson.order(new SignalsOrder.AnswerFocus(visitOf(INES), false));
+        assertThat(lesson.seat("ines").focus()).isEmpty();
+        assertThat(lesson.seat("ines").signals().asks())
+                .as("a no is not asked away")
+                .isEmpty();
+        lesson.order(new SignalsOrder.AnswerFocus(visitOf(INES), true));
+        assertThat(lesson.seat("ines").focus()).isEmpty();
+
+        lesson.order(put).order(new SignalsOrder.AnswerFocus(visitOf(INES), true));
+        assertThat(lesson.seat("jory").focus()).contains("Ines Carrow");
+        lesson.order(new SignalsOrder.Focus(Optional.empty(), ORLA)).order(put);
+        lesson.order(new SignalsOrder.Focus(Optional.empty(), ORLA));
+        assertThat(lesson.seat("ines").signals().asks())
+                .as("the question taken back")
+                .isEmpty();
+        lesson.order(put).school("voice.focus", "closed", Force.BINDING);
+        assertThat(lesson.order(new SignalsOrder.AnswerFocus(visitOf(INES), true))
+                        .refused())
+                .as("closed since it was asked")
+                .contains(Refusal.Common.RULE_CLOSED);
+        lesson.order(new DoorOrder.Leave(visitOf(INES)));
+        assertThat(lesson.state().of(SIGNALS).asked()).isEmpty();
     }
 
     @Test

@@ -227,6 +227,31 @@ class LogReadingTest {
     }
 
     @Test
+    void one_and_five_with_a_colon_may_be_hours_and_minutes_and_is_asked_unless_another_row_shows_it() {
+        LogReading open = stayed(Optional.empty(), "Duration", "1:05", "0:45");
+        assertThat(open.questions()).containsExactly(Question.UNIT);
+        assertThat(open.proposed().unit()).isEqualTo(Unit.MINUTES);
+        assertThat(stayed(Optional.empty(), "Minutes", "0:45").questions())
+                .as("minutes may be what stands first")
+                .containsExactly(Question.UNIT);
+        assertThat(stayed(Optional.of(Unit.MINUTES), "Duration", "0:45")
+                        .rows()
+                        .get(0)
+                        .time()
+                        .length())
+                .isEqualTo(Duration.ofMinutes(45));
+        assertThat(stayed(Optional.of(Unit.SECONDS), "Duration", "9:30")
+                        .rows()
+                        .get(0)
+                        .time()
+                        .length())
+                .isEqualTo(Duration.ofSeconds(570));
+        LogReading shown = stayed(Optional.empty(), "Duration", "45:00", "9:30");
+        assertThat(shown.questions()).isEmpty();
+        assertThat(shown.rows().get(1).time().length()).isEqualTo(Duration.ofSeconds(570));
+    }
+
+    @Test
     void a_log_some_hours_off_is_asked_about_and_its_zone_proposed_until_somebody_says_it_is_right() {
         String[] rows = {"Ines Carrow;09:01;09:49", "Jory Pell;09:00;09:50", "Jory Pell;08:55;09:20"};
         LogReading early = read(rows);

@@ -73,6 +73,7 @@ class WrittenTimesTest {
     @Test
     void a_number_alone_is_no_length_yet_and_nonsense_is_nothing() {
         assertThat(WrittenTimes.length("2700")).isEmpty();
+        assertThat(WrittenTimes.length("1:05")).as("an hour, or a minute").isEmpty();
         for (String none : List.of("31/02/2026", "2026-13-01", "soon", "14 Foo 2026", "")) {
             assertThatThrownBy(() -> WrittenTimes.day(none, DayOrder.DAY_FIRST)).isInstanceOf(DateTimeException.class);
         }
