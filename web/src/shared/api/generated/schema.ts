@@ -744,6 +744,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/charter/ready-made": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The charters that ship, strictest first.
+         * @description For safeguarding leads, signed in.
+         */
+        get: operations["readyCharter.list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/charter/ready-made/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Makes one the caller's draft: nothing counts until it is put in force.
+         * @description For safeguarding leads, signed in.
+         */
+        post: operations["readyCharter.take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/charter/schema": {
         parameters: {
             query?: never;
@@ -779,7 +819,7 @@ export interface paths {
         put?: never;
         /**
          * Makes a class whose lead adult is the caller.
-         * @description For teachers, signed in.
+         * @description For teachers, safeguarding leads, signed in.
          */
         post: operations["class.make"];
         delete?: never;
@@ -963,7 +1003,7 @@ export interface paths {
         put?: never;
         /**
          * Gives the calendar of a class a new address; the old one leads nowhere.
-         * @description For teachers, signed in.
+         * @description For teachers, safeguarding leads, signed in.
          */
         post: operations["feed.renewOfClass"];
         delete?: never;
@@ -1083,7 +1123,7 @@ export interface paths {
         put?: never;
         /**
          * Renews the link; who comes with the old one is told so.
-         * @description For teachers, signed in.
+         * @description For teachers, safeguarding leads, signed in.
          */
         post: operations["class.renew"];
         delete?: never;
@@ -1102,7 +1142,7 @@ export interface paths {
         get?: never;
         /**
          * Shows the link on the pupils' own pages, or hides it: a setting of this class, kept with who and when.
-         * @description For teachers, signed in.
+         * @description For teachers, safeguarding leads, signed in.
          */
         put: operations["note.show"];
         post?: never;
@@ -1419,7 +1459,7 @@ export interface paths {
         put?: never;
         /**
          * Carries out what the preview showed.
-         * @description For teachers, signed in.
+         * @description For teachers, safeguarding leads, signed in.
          */
         post: operations["roster.take"];
         delete?: never;
@@ -1439,7 +1479,7 @@ export interface paths {
         put?: never;
         /**
          * What a class list from a file would change, and what has to be said first.
-         * @description For teachers, signed in.
+         * @description For teachers, safeguarding leads, signed in.
          */
         post: operations["roster.preview"];
         delete?: never;
@@ -1479,7 +1519,7 @@ export interface paths {
         put?: never;
         /**
          * Schedules a lesson weekly on chosen days until a date.
-         * @description For teachers, signed in.
+         * @description For teachers, safeguarding leads, signed in.
          */
         post: operations["series.schedule"];
         delete?: never;
@@ -1498,13 +1538,13 @@ export interface paths {
         get?: never;
         /**
          * Lets a class use a set from now on.
-         * @description For teachers, signed in.
+         * @description For teachers, safeguarding leads, signed in.
          */
         put: operations["sets.use"];
         post?: never;
         /**
          * A class uses a set of rules no more.
-         * @description For teachers, signed in.
+         * @description For teachers, safeguarding leads, signed in.
          */
         delete: operations["sets.stopUsing"];
         options?: never;
@@ -1543,7 +1583,7 @@ export interface paths {
         put?: never;
         /**
          * Renews the link that leads adults of the class to the desk.
-         * @description For teachers, signed in.
+         * @description For teachers, safeguarding leads, signed in.
          */
         post: operations["class.renewStaffLink"];
         delete?: never;
@@ -1670,7 +1710,7 @@ export interface paths {
         get: operations["note.word"];
         /**
          * Takes a word.
-         * @description For teachers, signed in.
+         * @description For teachers, safeguarding leads, signed in.
          */
         put: operations["note.choose"];
         post?: never;
@@ -2024,6 +2064,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/doorsteps/{token}/ring": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Calls by telephone, which is only simulated: a number, and no name.
+         * @description For anyone, also without signing in; links, words and devices decide what is seen.
+         */
+        post: operations["doorstep.ring"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/evidence/check": {
         parameters: {
             query?: never;
@@ -2104,6 +2164,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What the caller may mean by a typed line, the likeliest first.
+         * @description For teachers, safeguarding leads, signed in.
+         */
+        get: operations["find.find"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/first-start": {
         parameters: {
             query?: never;
@@ -2124,6 +2204,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/first-steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The first steps, each with whether it is done.
+         * @description For safeguarding leads, signed in.
+         */
+        get: operations["firstSteps.steps"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/group-levels": {
         parameters: {
             query?: never;
@@ -2137,6 +2237,46 @@ export interface paths {
          * @description For safeguarding leads, signed in.
          */
         put: operations["classGroups.levels"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/guide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What the page at an address is for, its keys and its signs.
+         * @description For anyone, also without signing in; links, words and devices decide what is seen.
+         */
+        get: operations["guide.page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/guide/{card}.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All pages that somebody needs, as one card to print.
+         * @description For anyone, also without signing in; links, words and devices decide what is seen.
+         */
+        get: operations["guide.card"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -2264,6 +2404,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/inspection/soon": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Weak spots of today and of the next day with lessons that concern the caller, the worst first.
+         * @description For safeguarding leads, teachers, signed in.
+         */
+        get: operations["inspection.soon"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/keeping": {
         parameters: {
             query?: never;
@@ -2382,6 +2542,66 @@ export interface paths {
          * @description For teachers, safeguarding leads, signed in.
          */
         post: operations["door.admitAllListed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/afterwards": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Everything that is kept of a lesson for who asks.
+         * @description For teachers, safeguarding leads, pupils, signed in. That somebody looked at what was kept of a lesson is noted.
+         */
+        get: operations["afterwards.afterwards"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/afterwards/board.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One page of a board, as a drawing.
+         * @description For teachers, safeguarding leads, pupils, signed in. That somebody took away a board of a lesson is noted.
+         */
+        get: operations["afterwards.page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/afterwards/files/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * A file that was sent in the lesson, for who may read the words it came with.
+         * @description For teachers, safeguarding leads, pupils, signed in. That somebody took away a file of a lesson is noted.
+         */
+        get: operations["afterwards.file"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -3037,7 +3257,7 @@ export interface paths {
         };
         get?: never;
         /**
-         * Asks everybody to look this way, or ends it.
+         * Shows one person large to everybody, or ends it.
          * @description For teachers, safeguarding leads, signed in.
          */
         put: operations["signals.focus"];
@@ -3448,6 +3668,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/help-hour": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * The lesson is over for the class, and goes over into a help hour.
+         * @description For teachers, safeguarding leads, signed in.
+         */
+        post: operations["help.stay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/join": {
         parameters: {
             query?: never;
@@ -3508,6 +3748,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/lines/leave": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Leaves the lesson as it is, though lines are weak: it is asked again only when more are.
+         * @description For teachers, safeguarding leads, signed in.
+         */
+        post: operations["lines.leave"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/live-setting": {
         parameters: {
             query?: never;
@@ -3517,7 +3777,7 @@ export interface paths {
         };
         get?: never;
         /**
-         * The door or a right, for all pupils, while this lesson lasts.
+         * The door, a right or what pupils see of each other, for all pupils, while this lesson lasts or for some minutes.
          * @description For teachers, safeguarding leads, signed in.
          */
         put: operations["rights.setLive"];
@@ -3539,7 +3799,7 @@ export interface paths {
         put?: never;
         /**
          * Takes what the preview showed.
-         * @description For teachers, signed in.
+         * @description For teachers, safeguarding leads, signed in.
          */
         post: operations["log.take"];
         delete?: never;
@@ -3559,7 +3819,7 @@ export interface paths {
         put?: never;
         /**
          * What a log of joins and leaves says, and what has to be said first.
-         * @description For teachers, signed in.
+         * @description For teachers, safeguarding leads, signed in.
          */
         post: operations["log.preview"];
         delete?: never;
@@ -3580,7 +3840,7 @@ export interface paths {
         post?: never;
         /**
          * Takes a log back; the register is as it was before.
-         * @description For teachers, signed in.
+         * @description For teachers, safeguarding leads, signed in.
          */
         delete: operations["log.remove"];
         options?: never;
@@ -3966,7 +4226,7 @@ export interface paths {
         get: operations["plan.plan"];
         /**
          * Plans visitors, recording and groups of one lesson.
-         * @description For teachers, signed in. Sent with the ETag of what is changed as If-Match, it changes nothing if somebody else was quicker.
+         * @description For teachers, safeguarding leads, signed in. Sent with the ETag of what is changed as If-Match, it changes nothing if somebody else was quicker.
          */
         put: operations["plan.change"];
         post?: never;
@@ -3987,7 +4247,7 @@ export interface paths {
         put?: never;
         /**
          * Gives a visitor another link; the old one counts no more.
-         * @description For teachers, signed in.
+         * @description For teachers, safeguarding leads, signed in.
          */
         post: operations["plan.renewLink"];
         delete?: never;
@@ -4259,7 +4519,7 @@ export interface paths {
         put?: never;
         /**
          * Writes a correction beside a computed mark.
-         * @description For teachers, signed in.
+         * @description For teachers, safeguarding leads, signed in.
          */
         post: operations["register.correct"];
         delete?: never;
@@ -4299,7 +4559,7 @@ export interface paths {
         put?: never;
         /**
          * Signs the register: it is as it should be.
-         * @description For teachers, signed in.
+         * @description For teachers, safeguarding leads, signed in.
          */
         post: operations["register.sign"];
         delete?: never;
@@ -4438,7 +4698,7 @@ export interface paths {
         get?: never;
         /**
          * The running order of this lesson alone, from now on.
-         * @description For teachers, signed in.
+         * @description For teachers, safeguarding leads, signed in.
          */
         put: operations["stanceOrders.plan"];
         post?: never;
@@ -4820,6 +5080,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/words.txt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All that was written so far, as text, for its adults.
+         * @description For teachers, safeguarding leads, signed in. That somebody took away a copy of the words of a lesson is noted.
+         */
+        get: operations["copy.ofDesk"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/worries/{number}/seen": {
         parameters: {
             query?: never;
@@ -4924,6 +5204,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/my-day/behind": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Your lessons of the last two weeks that were held, the latest first.
+         * @description For pupils, signed in.
+         */
+        get: operations["lessonsBehind.behind"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/my-merits": {
         parameters: {
             query?: never;
@@ -4998,6 +5298,26 @@ export interface paths {
          */
         put: operations["outbox.word"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outside/accounts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Signs in at another place, which is only simulated.
+         * @description For anyone, also without signing in; links, words and devices decide what is seen.
+         */
+        post: operations["outsideAccount.signIn"];
         delete?: never;
         options?: never;
         head?: never;
@@ -5580,6 +5900,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/registers/unsigned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Registers of the caller's own finished lessons that nobody has signed, the oldest first.
+         * @description For teachers, safeguarding leads, signed in.
+         */
+        get: operations["toSign.unsigned"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rules-findings": {
         parameters: {
             query?: never;
@@ -5637,6 +5977,26 @@ export interface paths {
          */
         get: operations["rules.rules"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/{place}/at-once": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Sets one value of one lesson at once: what it changes is seen at a glance, so it needs no draft.
+         * @description For safeguarding leads, teachers, signed in.
+         */
+        put: operations["rules.atOnce"];
         post?: never;
         delete?: never;
         options?: never;
@@ -6056,6 +6416,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seats/{visit}/focus": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Says yes or no to being shown large to everybody.
+         * @description For anyone, also without signing in; links, words and devices decide what is seen.
+         */
+        put: operations["signals.answerFocus"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seats/{visit}/group": {
         parameters: {
             query?: never;
@@ -6188,6 +6568,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seats/{visit}/knock-again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Knocks again at the lesson of a seat that was left, by the account of the school that it was taken with.
+         * @description For anyone, also without signing in; links, words and devices decide what is seen.
+         */
+        post: operations["knockAgain.again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seats/{visit}/leave": {
         parameters: {
             query?: never;
@@ -6202,6 +6602,26 @@ export interface paths {
          * @description For anyone, also without signing in; links, words and devices decide what is seen.
          */
         post: operations["door.leaveSeat"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Tells that one's own line became weak, or carries again.
+         * @description For anyone, also without signing in; links, words and devices decide what is seen.
+         */
+        put: operations["lines.tell"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -6502,6 +6922,26 @@ export interface paths {
          * @description For anyone, also without signing in; links, words and devices decide what is seen.
          */
         post: operations["chat.sayAtSeat"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seats/{visit}/words.txt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What this seat has read, as text.
+         * @description For anyone, also without signing in; links, words and devices decide what is seen.
+         */
+        get: operations["copy.ofSeat"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -6856,6 +7296,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/working-day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What waits for the caller, the most urgent first, and the lesson that is next: asked again by every page.
+         * @description For teachers, safeguarding leads, signed in.
+         */
+        get: operations["workingDay.day"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/working-day/ahead": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The lessons that the caller runs in the week after today, in order.
+         * @description For teachers, safeguarding leads, signed in.
+         */
+        get: operations["workingDay.ahead"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/working-day/covers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Who takes whose lesson in the days to come: of the caller, of the own classes, or of the school for a lead.
+         * @description For teachers, safeguarding leads, signed in.
+         */
+        get: operations["workingDay.covers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/feeds/{token}.ics": {
         parameters: {
             query?: never;
@@ -6943,6 +7443,26 @@ export interface components {
             where: string;
             wishes: components["schemas"]["WishLine"][];
         };
+        AfterLesson: {
+            /** @description the same, that of the class first */
+            boards?: components["schemas"]["BoardKept"][];
+            /** @description when each kind of what is shown here was erased, where its time is over */
+            erased: {
+                [key: string]: string;
+            };
+            /** Format: date-time */
+            from: string;
+            /** @description whether one reads as an adult: the register and the replay are theirs too */
+            isAdult: boolean;
+            lesson: string;
+            /** @description the same */
+            material?: components["schemas"]["Handout"][];
+            title: string;
+            /** Format: date-time */
+            until: string;
+            /** @description nothing where the rules keep them from who asks */
+            words?: components["schemas"]["Heard"][];
+        };
         AheadBegun: {
             /** Format: date-time */
             begun: string;
@@ -6952,6 +7472,14 @@ export interface components {
             /** Format: int64 */
             lengthSeconds: number;
             recording: string;
+        };
+        AheadLine: {
+            /** Format: date-time */
+            ends: string;
+            lesson: string;
+            /** Format: date-time */
+            starts: string;
+            title: string;
         };
         AheadRequest: {
             title: string;
@@ -7038,6 +7566,10 @@ export interface components {
             /** @enum {string} */
             why: "OTHER_YEAR" | "OTHER_NUMBER" | "NUMBER_WITHOUT_ZEROS";
         };
+        AskedToFocus: {
+            declined: boolean;
+            person: string;
+        };
         AtDoor: {
             name: string;
             visit: string;
@@ -7075,6 +7607,12 @@ export interface components {
             /** Format: date-time */
             starts: string;
             title: string;
+        };
+        /** @description The board of one place. @param name of the group; nothing for the class @param pages the ids of its pages, in order */
+        BoardKept: {
+            name?: string;
+            pages: number[];
+            place: string;
         };
         /** @description A page with all that is on it. */
         BoardSheet: {
@@ -7384,18 +7922,27 @@ export interface components {
         CodeLine: {
             code: string;
             /** @enum {string} */
-            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED" | "CAME";
             meaning: string;
         };
         Colleague: {
             id: string;
             name: string;
         };
-        /** @description One right as a column. @param bound whether the charter or class binds it */
         Column: {
             bound: boolean;
             rule: string;
             title: string;
+            /**
+             * Format: date-time
+             * @description when what was ordered for the class is as before by itself
+             */
+            until?: string;
+            /**
+             * Format: int32
+             * @description how long it is lent when nobody says for how long
+             */
+            usualMinutes: number;
             value: string;
         };
         /** @description What is different under a condition, or will be. @param from the day on which it begins to count; empty for now */
@@ -7475,7 +8022,7 @@ export interface components {
             /** Format: int32 */
             lateMinutes: number;
             /** @enum {string} */
-            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED" | "CAME";
             person: string;
             reason: string;
         };
@@ -7516,6 +8063,16 @@ export interface components {
             /** Format: int32 */
             waiting: number;
         };
+        /** @description Somebody takes a lesson in another's place. @param mine whether it is the caller who does */
+        CoverLine: {
+            adult: string;
+            insteadOf?: string;
+            lesson: string;
+            mine: boolean;
+            /** Format: date-time */
+            starts: string;
+            title: string;
+        };
         CoverRequest: {
             adult: string;
             /** @description which adult of the class; nobody if they come besides @param through the last day, for a range */
@@ -7539,6 +8096,13 @@ export interface components {
             headerName: string;
             parameterName: string;
             token: string;
+        };
+        Day: {
+            next?: components["schemas"]["NextLesson"];
+            /** Format: date-time */
+            now: string;
+            /** @description the most urgent first @param next the lesson that the caller runs now or next today */
+            waiting: components["schemas"]["WaitingLine"][];
         };
         DayLine: {
             date: string;
@@ -7585,7 +8149,9 @@ export interface components {
             /** Format: date-time */
             ends: string;
             groups: components["schemas"]["DeskGroups"];
+            help?: components["schemas"]["DeskHelpHour"];
             lesson: string;
+            lines: components["schemas"]["DeskLines"];
             material: components["schemas"]["MaterialShown"];
             merits: components["schemas"]["DeskMerits"];
             mine: components["schemas"]["DeskMine"];
@@ -7675,6 +8241,8 @@ export interface components {
             dismissedAt?: string;
             /** @description who looks on, where the rule lets the adults see it */
             observers: string[];
+            /** @description whether nobody is let in but alone */
+            oneByOne: boolean;
             /** Format: date-time */
             openedAt?: string;
             /** @enum {string} */
@@ -7718,6 +8286,30 @@ export interface components {
             task: string;
             /** Format: int32 */
             together: number;
+        };
+        DeskHelpHour: {
+            /**
+             * Format: int32
+             * @description how many have come to it
+             */
+            came: number;
+            /**
+             * Format: int32
+             * @description how many may be in at once
+             */
+            places: number;
+            /** @description who stands at the door, the first to come in first */
+            row: components["schemas"]["InHelpRow"][];
+            /** @description whether a lesson went over into it */
+            stayed: boolean;
+            /** Format: date-time */
+            until: string;
+        };
+        DeskLines: {
+            /** @description whose line is weak, and since when, by id */
+            weak: {
+                [key: string]: string;
+            };
         };
         DeskMerits: {
             /** @description those of the last minutes, newest first, which can be taken back */
@@ -7876,15 +8468,23 @@ export interface components {
             light: boolean;
             /** Format: int32 */
             liveOrders: number;
+            /** @description whether the adults who lead may */
+            mayPassOn: boolean;
+            /** @description who passes the lesson on to people outside */
+            passedOn: components["schemas"]["Classmate"][];
             /** @description of each pupil, by id */
             pupils: {
                 [key: string]: components["schemas"]["PupilRights"];
             };
+            /** @description what pupils see of each other */
+            seen: components["schemas"]["Column"][];
             /** @description who shows something to everybody */
             showing?: string;
             showingName?: string;
         };
         DeskSignals: {
+            /** @description who is asked whether they would, or has declined */
+            asked?: components["schemas"]["AskedToFocus"];
             /** @description who stands before everybody */
             focus?: string;
             /** @description raised hands, longest first */
@@ -7939,7 +8539,7 @@ export interface components {
         /** @description Why somebody waits or was turned away. */
         DoorReason: {
             /** @enum {string} */
-            code: "LESSON_OVER" | "LINK_RETIRED" | "REMOVED_FOR_GOOD" | "REMOVED_EARLIER" | "OUT_OF_SERIES" | "SENT_TO_DOOR" | "NO_VISITORS" | "TURNED_AWAY_EARLIER" | "SWEEP" | "NAME_UNCLEAR" | "NAME_SIMILAR" | "NOT_ON_LIST" | "NO_SECOND_DEVICE" | "ALREADY_HERE" | "VISITOR" | "ROOM_IS_FULL" | "TOO_EARLY" | "NO_ADULT_YET" | "DOOR_SHUT" | "DOOR_KNOCK" | "ON_CLASS_LIST";
+            code: "LESSON_OVER" | "LINK_RETIRED" | "REMOVED_FOR_GOOD" | "REMOVED_EARLIER" | "OUT_OF_SERIES" | "SENT_TO_DOOR" | "NO_VISITORS" | "TURNED_AWAY_EARLIER" | "SWEEP" | "NAME_UNCLEAR" | "NAME_SIMILAR" | "NOT_ON_LIST" | "NO_TELEPHONE" | "BY_TELEPHONE" | "NO_OUTSIDE_ACCOUNT" | "OUTSIDE_ACCOUNT" | "NO_SECOND_DEVICE" | "ALREADY_HERE" | "VISITOR" | "ROOM_IS_FULL" | "HELP_IS_FULL" | "WOULD_BE_ALONE" | "TOO_EARLY" | "NO_ADULT_YET" | "DOOR_SHUT" | "DOOR_KNOCK" | "ON_CLASS_LIST";
             /**
              * @description whether who decides about this very person needs it: that everyone knocks, and that somebody is listed, is
              *          seen already
@@ -8178,6 +8778,9 @@ export interface components {
             signIn: string;
             zone: string;
         };
+        FocusAnswer: {
+            yes: boolean;
+        };
         FocusRequest: {
             person?: string;
         };
@@ -8201,6 +8804,30 @@ export interface components {
             count: number;
             kind: string;
             rule: string;
+        };
+        FoundLine: {
+            /** @enum {string} */
+            act: "SEE" | "DESK" | "COVER" | "REGISTER" | "RULES" | "JOINING" | "WHY";
+            /** @description when a lesson is, or which class somebody is in */
+            detail: string;
+            /** Format: date-time */
+            ends?: string;
+            id: string;
+            /** @enum {string} */
+            kind: "LESSON" | "CLASS" | "PUPIL" | "ADULT" | "RULE";
+            /** @description the lesson in which a question is answered: one that runs, else the nearest */
+            lesson?: string;
+            name: string;
+            /** @description its class, where it has one */
+            ofClass?: string;
+            /** @description the key of the rule that a question is about */
+            rule?: string;
+            ruleTitle?: string;
+            /**
+             * Format: date-time
+             * @description when that lesson begins
+             */
+            starts?: string;
         };
         FromRequest: {
             /** @description the first day on which a draft counts, as 2026-09-14; empty for now */
@@ -8241,7 +8868,7 @@ export interface components {
             /** Format: int32 */
             lateMinutes: number;
             /** @enum {string} */
-            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED" | "CAME";
             /** Format: int32 */
             minutes: number;
             /**
@@ -8375,6 +9002,15 @@ export interface components {
             /** @description for the safeguarding lead: who it is, and why they are let in */
             note: string;
         };
+        GuidePage: {
+            /** @enum {string} */
+            card: "TEACHER" | "PUPIL" | "LEAD";
+            how: string[];
+            keys: components["schemas"]["KeyLine"][];
+            signs: string[];
+            title: string;
+            what: string;
+        };
         Hand: {
             person: string;
             /** Format: date-time */
@@ -8462,6 +9098,14 @@ export interface components {
             now: "CLOSED" | "ON_REQUEST" | "OPEN";
             rule: string;
             title: string;
+        };
+        InHelpRow: {
+            /**
+             * Format: int64
+             * @description how long it may take, rounded up
+             */
+            minutes: number;
+            name: string;
         };
         InRow: {
             /**
@@ -8734,15 +9378,24 @@ export interface components {
             /** @description it in words @param mayEnd whether the asking adult may take it back */
             says: string;
         };
+        KeyLine: {
+            does: string;
+            key: string;
+        };
         KnockRequest: {
             /** @description whether the house rules were read and agreed to */
             agreed?: boolean;
             /** @description what a visitor says who was asked; nothing of those who were not */
             mayBeRecorded?: boolean;
             name: string;
+            /** @description of who is signed in at another place */
+            outsideTicket?: string;
             word?: string;
         };
         Knocked: {
+            visit: string;
+        };
+        KnockedAgain: {
             visit: string;
         };
         LadderBody: {
@@ -8785,6 +9438,12 @@ export interface components {
             /** Format: int32 */
             count: number;
             what: string;
+        };
+        LessonBehind: {
+            id: string;
+            /** Format: date-time */
+            starts: string;
+            title: string;
         };
         /** @description A lesson in the timetable. */
         LessonBox: {
@@ -8898,7 +9557,7 @@ export interface components {
         Line: {
             code: string;
             /** @enum {string} */
-            computed: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
+            computed: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED" | "CAME";
             /** Format: int32 */
             computedLateMinutes: number;
             corrections: components["schemas"]["Written"][];
@@ -8915,7 +9574,7 @@ export interface components {
             /** Format: int64 */
             longestGapMinutes: number;
             /** @enum {string} */
-            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED" | "CAME";
             /** Format: int64 */
             minutes: number;
             name: string;
@@ -8926,6 +9585,9 @@ export interface components {
             /** Format: int64 */
             waitedMinutes: number;
             waits: components["schemas"]["Stretch"][];
+        };
+        LineState: {
+            weak: boolean;
         };
         /** @description One link of the chain in words. @param note why its author set it, in their words; may be empty */
         Link: {
@@ -9259,7 +9921,7 @@ export interface components {
             /** @description the same as long as it is the same thing */
             key: string;
             /** @enum {string} */
-            kind: "LISTED" | "UNSURE" | "GROUP_CALLS" | "GROUP_ALONE" | "GROUP_LATE" | "GROUPS_PLANNED" | "RECORDING_FAILS" | "RECORDING_PAUSED" | "WORRY" | "HELD" | "STANCE" | "SIGN" | "HAND" | "LOST" | "ENDING";
+            kind: "LISTED" | "UNSURE" | "GROUP_CALLS" | "GROUP_ALONE" | "GROUP_LATE" | "GROUPS_PLANNED" | "RECORDING_FAILS" | "RECORDING_PAUSED" | "WORRY" | "HELD" | "STANCE" | "SIGN" | "HAND" | "LINES_WEAK" | "LOST" | "ENDING";
             /**
              * Format: int32
              * @description the message that waits
@@ -9318,6 +9980,16 @@ export interface components {
             until?: string;
             /** @enum {string} */
             was: "GIVEN" | "REFUSED" | "WITHDRAWN" | "UNKNOWN";
+        };
+        NextLesson: {
+            /** Format: date-time */
+            ends: string;
+            id: string;
+            /** @enum {string} */
+            nearness: "LIVE" | "SHOULD_RUN" | "SOON" | "LATER";
+            /** Format: date-time */
+            starts: string;
+            title: string;
         };
         /** @description The group to visit next. @param says why, in a few words */
         NextVisit: {
@@ -9409,6 +10081,13 @@ export interface components {
             messages: components["schemas"]["SentLine"][];
             /** @description whether there are older ones */
             more: boolean;
+        };
+        OutsideSignIn: {
+            address: string;
+        };
+        OutsideTicket: {
+            /** @description what the other place gives, to be shown at the door */
+            ticket: string;
         };
         OwnPassword: {
             password: string;
@@ -9778,7 +10457,7 @@ export interface components {
             lateMinutes: number;
             lesson: string;
             /** @enum {string} */
-            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED" | "CAME";
             /** Format: int32 */
             minutes: number;
             /** Format: date-time */
@@ -9957,6 +10636,18 @@ export interface components {
             id: string;
             name: string;
             readAlong: boolean;
+        };
+        ReadyCharter: {
+            about: string;
+            id: string;
+            name: string;
+            settings: components["schemas"]["ReadyLine"][];
+        };
+        ReadyLine: {
+            binding: boolean;
+            title: string;
+            value: string;
+            why: string;
         };
         ReadySet: {
             id: string;
@@ -10189,6 +10880,11 @@ export interface components {
             until?: string;
             value: string;
         };
+        RingRequest: {
+            /** @description whether the caller has heard the house rules and agreed to them */
+            agreed?: boolean;
+            number: string;
+        };
         RosterColumns: {
             /** Format: int32 */
             first: number;
@@ -10202,6 +10898,7 @@ export interface components {
             year: number;
         };
         RuleLine: {
+            alsoCalled: string;
             cells: components["schemas"]["CellLine"][];
             /** @description strict to loose where there is an order; empty for a number */
             choices: components["schemas"]["Choice"][];
@@ -10311,10 +11008,12 @@ export interface components {
             adults: string[];
             board: components["schemas"]["BoardShown"];
             clocks: components["schemas"]["SeatClocks"];
+            company: components["schemas"]["SeatCompany"];
             conduct: components["schemas"]["SeatConduct"];
             /** Format: date-time */
             ends: string;
             groups?: components["schemas"]["SeatGroups"];
+            help?: components["schemas"]["SeatHelpHour"];
             material: components["schemas"]["MaterialShown"];
             merits: components["schemas"]["SeatMerits"];
             mine: components["schemas"]["SeatMine"];
@@ -10350,6 +11049,13 @@ export interface components {
             call?: components["schemas"]["SeatCall"];
             clock?: components["schemas"]["ClockShown"];
         };
+        /** @description Who is there too, as far as these people may see it. */
+        SeatCompany: {
+            /** @description by whom the lesson is passed on to people outside */
+            passedOn: string[];
+            /** @description those of the class who are in the same place, by name or by camera */
+            people: components["schemas"]["SeenPerson"][];
+        };
         SeatConduct: {
             /** @description whether by the rules only the safeguarding lead reads what is said here */
             leadOnly: boolean;
@@ -10381,6 +11087,13 @@ export interface components {
             hands: components["schemas"]["Classmate"][];
             rights: components["schemas"]["Right"][];
         };
+        SeatHelpHour: {
+            /**
+             * Format: date-time
+             * @description when it is meant to end
+             */
+            until: string;
+        };
         SeatMate: {
             in: boolean;
             name: string;
@@ -10396,6 +11109,8 @@ export interface components {
             conduct?: components["schemas"]["SeatMineConduct"];
             door: components["schemas"]["SeatMineDoor"];
             groups?: components["schemas"]["SeatMineGroups"];
+            help?: components["schemas"]["SeatMineHelpHour"];
+            line?: components["schemas"]["SeatMineLine"];
             merits?: components["schemas"]["SeatMineMerits"];
             question?: components["schemas"]["SeatMineQuestions"];
             recording?: components["schemas"]["SeatMineRecording"];
@@ -10404,10 +11119,15 @@ export interface components {
             slate?: components["schemas"]["SeatMineSlates"];
         };
         SeatMineChat: {
-            /** @description whom one may write to alone @param held how many own messages wait for an adult */
+            /** @description whom one may write to alone */
             classmates: components["schemas"]["Reader"][];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description how many own messages wait for an adult
+             */
             held: number;
+            /** @description whether a copy of what one reads may be kept */
+            mayKeep: boolean;
         };
         SeatMineClocks: {
             /**
@@ -10423,9 +11143,10 @@ export interface components {
             /** @description what they said quietly, in order */
             raised: components["schemas"]["RaisedLine"][];
         };
-        /** @description Where one arrival is. @param why the reasons at the door; empty once inside */
+        /** @description Where one arrival is. @param why the reasons at the door; empty once inside @param byTelephone whether there is nothing to see by */
         SeatMineDoor: {
             allowedBack: boolean;
+            byTelephone: boolean;
             name?: string;
             shownName?: string;
             /** @enum {string} */
@@ -10436,6 +11157,22 @@ export interface components {
         SeatMineGroups: {
             name: string;
             with: string[];
+        };
+        SeatMineHelpHour: {
+            /** Format: int64 */
+            minutes: number;
+            /**
+             * Format: int32
+             * @description in the row, from 1 @param minutes how long it may take, rounded up
+             */
+            place: number;
+        };
+        SeatMineLine: {
+            /**
+             * Format: date-time
+             * @description since when one's own line is weak; nothing while it carries
+             */
+            weakSince?: string;
         };
         SeatMineMerits: {
             /** @description what one's own were given for, in order, where one may see them */
@@ -10453,11 +11190,14 @@ export interface components {
         };
         /** @description What one person has switched on. */
         SeatMineRights: {
+            background: boolean;
             camera: boolean;
             microphone: boolean;
             screen: boolean;
         };
         SeatMineSignals: {
+            /** @description the name of who asks whether one would stand before everybody */
+            asks?: string;
             /** Format: date-time */
             handSince?: string;
             /**
@@ -10524,6 +11264,12 @@ export interface components {
             name: string;
             reason: string;
         };
+        SeenPerson: {
+            background: boolean;
+            camera: boolean;
+            /** @description empty where only cameras may be seen @param background whether a picture of their own is behind them */
+            name: string;
+        };
         SendRequest: {
             invite: boolean;
             /**
@@ -10547,16 +11293,15 @@ export interface components {
         };
         SeriesRequest: {
             days: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
-            /**
-             * Format: int32
-             * @description 1 for every week, 2 for every second one, and so on; 1 if it is not said
-             */
+            /** Format: int32 */
             everyWeeks?: number;
             first: string;
+            helpHour?: boolean;
             /** Format: int32 */
             minutes: number;
             start: string;
-            until: string;
+            /** @description empty for one lesson on the first date @param everyWeeks 1 for every week, 2 for every second one, and so on; 1 if it is not said @param helpHour whether it is no lesson but an hour for questions */
+            until?: string;
         };
         /** @description A ready-made set that a class uses. */
         SetLine: {
@@ -10571,6 +11316,11 @@ export interface components {
             title: string;
         };
         SettingRequest: {
+            /**
+             * Format: int32
+             * @description after which it is as before by itself; none for as long as the lesson lasts
+             */
+            minutes?: number;
             rule: string;
             value: string;
         };
@@ -10757,6 +11507,13 @@ export interface components {
             school: string;
             zone: string;
         };
+        StayRequest: {
+            /**
+             * Format: int32
+             * @description how long it is meant to go on
+             */
+            minutes: number;
+        };
         StaysLine: {
             /** Format: int32 */
             count: number;
@@ -10803,6 +11560,11 @@ export interface components {
             signals: number;
             /** Format: int32 */
             words: number;
+        };
+        StepLine: {
+            done: boolean;
+            /** @enum {string} */
+            step: "CALENDAR" | "CHARTER" | "PEOPLE" | "CLASS" | "LESSON" | "TRIED";
         };
         StepNoteRequest: {
             text: string;
@@ -10915,7 +11677,7 @@ export interface components {
             /** Format: int64 */
             count: number;
             /** @enum {string} */
-            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED" | "CAME";
         };
         TakeAwayRequest: {
             /**
@@ -11106,6 +11868,14 @@ export interface components {
             number: number;
             pupil: string;
         };
+        UnsignedRegister: {
+            /** Format: date-time */
+            ends: string;
+            lesson: string;
+            /** Format: date-time */
+            starts: string;
+            title: string;
+        };
         UpkeepPage: {
             backups: components["schemas"]["BackupLine"][];
             checks: components["schemas"]["Check"][];
@@ -11125,7 +11895,7 @@ export interface components {
             /** Format: date-time */
             now: string;
         };
-        /** @description Somebody at the door. @param person who on the list is meant, if that is clear @param listed may be let in with all */
+        /** @description Somebody at the door. @param person who on the list is meant, if that is clear @param listed may be let in with all @param way where they come from, if not by the school's own page */
         Waiting: {
             connected: boolean;
             listed: boolean;
@@ -11136,6 +11906,16 @@ export interface components {
             /** Format: date-time */
             since: string;
             visit: string;
+            /** @enum {string} */
+            way?: "TELEPHONE" | "ACCOUNT";
+        };
+        WaitingLine: {
+            /** @enum {string} */
+            chapter: "TODAY" | "PLAN" | "RULES" | "AFTERWARDS" | "SCHOOL";
+            /** Format: int32 */
+            count: number;
+            /** @enum {string} */
+            duty: "WORRY" | "KNOCK" | "FOLLOW_UP" | "DANGER_AHEAD" | "REGISTER" | "DRAFT" | "UPKEEP";
         };
         WatchedChange: {
             /** @description the list that was changed into this one */
@@ -11353,7 +12133,7 @@ export interface components {
             /** Format: int32 */
             lateMinutes: number;
             /** @enum {string} */
-            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED";
+            mark: "PRESENT" | "LATE" | "LEFT_EARLY" | "PARTLY" | "ABSENT" | "EXCUSED" | "NOT_EXPECTED" | "WATCHED" | "CAME";
             reason: string;
         };
         WrittenStep: {
@@ -14213,6 +14993,120 @@ export interface operations {
             };
             /** @description It is not theirs to do. */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "readyCharter.list": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadyCharter"][];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "readyCharter.take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Rules"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none, or none that whoever asks may see. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things are; nothing was changed, and what to do is said. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be kept just now; nothing was changed. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -19317,6 +20211,95 @@ export interface operations {
             };
         };
     };
+    "doorstep.ring": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RingRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Knocked"];
+                };
+            };
+            /** @description What was sent cannot be read; which field, and why, is said. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The token against forged requests is missing. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none, or none that whoever asks may see. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things are; nothing was changed, and what to do is said. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too many tries; later again. */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be kept just now; nothing was changed. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "evidence.check": {
         parameters: {
             query?: never;
@@ -19539,6 +20522,55 @@ export interface operations {
             };
         };
     };
+    "find.find": {
+        parameters: {
+            query?: {
+                typed?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundLine"][];
+                };
+            };
+            /** @description What was sent cannot be read; which field, and why, is said. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "signIn.firstStart": {
         parameters: {
             query: {
@@ -19619,6 +20651,44 @@ export interface operations {
             };
         };
     };
+    "firstSteps.steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StepLine"][];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "classGroups.levels": {
         parameters: {
             query?: never;
@@ -19688,6 +20758,104 @@ export interface operations {
             };
             /** @description It cannot be kept just now; nothing was changed. */
             503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "guide.page": {
+        parameters: {
+            query?: {
+                at?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GuidePage"];
+                };
+            };
+            /** @description What was sent cannot be read; which field, and why, is said. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The token against forged requests is missing. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too many tries; later again. */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "guide.card": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card: "TEACHER" | "PUPIL" | "LEAD";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description The token against forged requests is missing. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none, or none that whoever asks may see. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too many tries; later again. */
+            429: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -20099,6 +21267,44 @@ export interface operations {
             };
             /** @description It cannot be kept just now; nothing was changed. */
             503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "inspection.soon": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeakSpot"][];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -20592,6 +21798,166 @@ export interface operations {
             };
             /** @description It cannot be kept just now; nothing was changed. */
             503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "afterwards.afterwards": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AfterLesson"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none, or none that whoever asks may see. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "afterwards.page": {
+        parameters: {
+            query: {
+                place: string;
+                page: number;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            /** @description What was sent cannot be read; which field, and why, is said. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none, or none that whoever asks may see. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "afterwards.file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none, or none that whoever asks may see. */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -25055,6 +26421,95 @@ export interface operations {
             };
         };
     };
+    "help.stay": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StayRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ordered"];
+                };
+            };
+            /** @description What was sent cannot be read; which field, and why, is said. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none, or none that whoever asks may see. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things are; nothing was changed, and what to do is said. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be kept just now; nothing was changed. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "door.join": {
         parameters: {
             query?: never;
@@ -25238,6 +26693,82 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none, or none that whoever asks may see. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things are; nothing was changed, and what to do is said. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be kept just now; nothing was changed. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "lines.leave": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ordered"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -26398,7 +27929,7 @@ export interface operations {
             header?: never;
             path: {
                 lesson: string;
-                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN";
+                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN" | "BACKGROUND" | "PASSING_ON";
             };
             cookie?: never;
         };
@@ -26475,7 +28006,7 @@ export interface operations {
             header?: never;
             path: {
                 lesson: string;
-                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN";
+                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN" | "BACKGROUND" | "PASSING_ON";
             };
             cookie?: never;
         };
@@ -27041,7 +28572,7 @@ export interface operations {
             path: {
                 lesson: string;
                 person: string;
-                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN";
+                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN" | "BACKGROUND" | "PASSING_ON";
             };
             cookie?: never;
         };
@@ -30905,6 +32436,55 @@ export interface operations {
             };
         };
     };
+    "copy.ofDesk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none, or none that whoever asks may see. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "conduct.seen": {
         parameters: {
             query?: never;
@@ -31252,6 +32832,44 @@ export interface operations {
             };
         };
     };
+    "lessonsBehind.behind": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonBehind"][];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "meritsPages.mine": {
         parameters: {
             query?: never;
@@ -31461,6 +33079,84 @@ export interface operations {
             };
             /** @description More was sent than is taken. */
             413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be kept just now; nothing was changed. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "outsideAccount.signIn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OutsideSignIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutsideTicket"];
+                };
+            };
+            /** @description What was sent cannot be read; which field, and why, is said. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The token against forged requests is missing. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things are; nothing was changed, and what to do is said. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too many tries; later again. */
+            429: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -33555,6 +35251,44 @@ export interface operations {
             };
         };
     };
+    "toSign.unsigned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnsignedRegister"][];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "rules.findings": {
         parameters: {
             query?: never;
@@ -33760,6 +35494,95 @@ export interface operations {
             };
             /** @description There is none, or none that whoever asks may see. */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "rules.atOnce": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EditRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Rules"];
+                };
+            };
+            /** @description What was sent cannot be read; which field, and why, is said. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none, or none that whoever asks may see. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things are; nothing was changed, and what to do is said. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be kept just now; nothing was changed. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -35425,6 +37248,95 @@ export interface operations {
             };
         };
     };
+    "signals.answerFocus": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FocusAnswer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ordered"];
+                };
+            };
+            /** @description What was sent cannot be read; which field, and why, is said. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The token against forged requests is missing. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none, or none that whoever asks may see. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things are; nothing was changed, and what to do is said. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too many tries; later again. */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be kept just now; nothing was changed. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "groups.accept": {
         parameters: {
             query?: never;
@@ -36125,6 +38037,82 @@ export interface operations {
             };
         };
     };
+    "knockAgain.again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KnockedAgain"];
+                };
+            };
+            /** @description The token against forged requests is missing. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none, or none that whoever asks may see. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things are; nothing was changed, and what to do is said. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too many tries; later again. */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be kept just now; nothing was changed. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "door.leaveSeat": {
         parameters: {
             query?: never;
@@ -36143,6 +38131,95 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Ordered"];
+                };
+            };
+            /** @description The token against forged requests is missing. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none, or none that whoever asks may see. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things are; nothing was changed, and what to do is said. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too many tries; later again. */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be kept just now; nothing was changed. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "lines.tell": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineState"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ordered"];
+                };
+            };
+            /** @description What was sent cannot be read; which field, and why, is said. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
             /** @description The token against forged requests is missing. */
@@ -36296,7 +38373,7 @@ export interface operations {
             header?: never;
             path: {
                 visit: string;
-                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN";
+                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN" | "BACKGROUND" | "PASSING_ON";
             };
             cookie?: never;
         };
@@ -36373,7 +38450,7 @@ export interface operations {
             header?: never;
             path: {
                 visit: string;
-                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN";
+                what: "MICROPHONE" | "CAMERA" | "SCREEN" | "WHOLE_SCREEN" | "BACKGROUND" | "PASSING_ON";
             };
             cookie?: never;
         };
@@ -37321,6 +39398,55 @@ export interface operations {
             };
             /** @description It cannot be kept just now; nothing was changed. */
             503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "copy.ofSeat": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description The token against forged requests is missing. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none, or none that whoever asks may see. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too many tries; later again. */
+            429: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -38550,6 +40676,120 @@ export interface operations {
             };
             /** @description It cannot be kept just now; nothing was changed. */
             503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "workingDay.day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Day"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "workingDay.ahead": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AheadLine"][];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "workingDay.covers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoverLine"][];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -6,11 +6,9 @@ import static juricast.server.access.Position.TEACHER;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
-import java.util.Optional;
 import juricast.core.board.BoardPage;
 import juricast.core.board.BoardPages;
 import juricast.core.board.Under;
-import juricast.core.drawing.Mark;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.live.PlaceId;
@@ -18,7 +16,6 @@ import juricast.core.live.Visit;
 import juricast.server.access.For;
 import juricast.server.access.Noted;
 import juricast.server.access.SignedIn;
-import juricast.server.drawing.SheetSvg;
 import juricast.server.files.Download;
 import juricast.server.lesson.DeskOrders;
 import juricast.server.lesson.LiveLessons;
@@ -43,14 +40,21 @@ class BoardFilesController {
     private final DeskOrders desk;
     private final SeatOrders seats;
     private final PagePictures pictures;
+    private final PageDrawing drawing;
     private final RefusalWords refusals;
 
     BoardFilesController(
-            LiveLessons lessons, DeskOrders desk, SeatOrders seats, PagePictures pictures, RefusalWords refusals) {
+            LiveLessons lessons,
+            DeskOrders desk,
+            SeatOrders seats,
+            PagePictures pictures,
+            PageDrawing drawing,
+            RefusalWords refusals) {
         this.lessons = lessons;
         this.desk = desk;
         this.seats = seats;
         this.pictures = pictures;
+        this.drawing = drawing;
         this.refusals = refusals;
     }
 
@@ -134,13 +138,9 @@ class BoardFilesController {
     }
 
     private ResponseEntity<byte[]> svg(Snapshot at, BoardPage page) {
-        Optional<SheetSvg.Picture> under = page.under().flatMap(one -> pictures.find(one.file())
-                .map(found -> new SheetSvg.Picture(found.type(), found.bytes(), one.width(), one.height())));
-        String drawn = SheetSvg.of(
-                page.sheet().marks().stream().map(Mark::drawing).toList(),
-                "The board of " + at.plan().title(),
-                under);
-        return Download.svg("board " + at.plan().title(), drawn);
+        return Download.svg(
+                "board " + at.plan().title(),
+                drawing.svg(page, "The board of " + at.plan().title()));
     }
 
     private ResponseEntity<byte[]> pdf(Snapshot at, List<BoardPage> pages) {

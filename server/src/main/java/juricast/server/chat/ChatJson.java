@@ -64,8 +64,12 @@ public class ChatJson {
             String text,
             @Nullable FileLine file) {}
 
-    /** @param classmates whom one may write to alone @param held how many own messages wait for an adult */
-    public record SeatMineChat(List<Reader> classmates, int held) {}
+    /**
+     * @param classmates whom one may write to alone
+     * @param held how many own messages wait for an adult
+     * @param mayKeep whether a copy of what one reads may be kept
+     */
+    public record SeatMineChat(List<Reader> classmates, int held, boolean mayKeep) {}
 
     /** Whom one may write to alone. @param readAlong whether the adults read along, as with everybody from outside */
     public record Reader(String id, String name, boolean readAlong) {}
@@ -135,7 +139,8 @@ public class ChatJson {
                                 one.name(),
                                 visit.role() == Role.VISITOR || one.role() == Role.VISITOR))
                         .toList(),
-                seen.held().size());
+                seen.held().size(),
+                ChatSeat.mayKeep(at.rights(now), me, role, now));
     }
 
     /** What one arrival may read of what was written after a number. */
@@ -144,6 +149,11 @@ public class ChatJson {
         return ChatSeat.words(at.state(), visit, after).stream()
                 .map(words -> heard(words, at, me.equals(Optional.of(words.from()))))
                 .toList();
+    }
+
+    /** Words that somebody may read, as they read them. */
+    public static List<Heard> heard(List<Words> words, Snapshot at, PersonId me) {
+        return words.stream().map(one -> heard(one, at, one.from().equals(me))).toList();
     }
 
     /** The same as JSON. What was written to everybody reads the same for all but who wrote it, so it is encoded once. */

@@ -42,15 +42,14 @@ class ChatWords implements PartWords {
         return switch (code) {
             case TOO_FAST -> refused.say(
                     "Not sent",
-                    "You have written a lot in the last minute. Your text is still here.",
+                    "You have written a lot in the last minute. Nothing is lost.",
                     "Wait a moment, then send it.");
             case NO_SUCH_WORDS -> refused.say("This message does not wait any more", "Look at the list again.");
             case TOO_MANY_FILES -> refused.say(
                     "This file was not sent",
                     "This lesson has taken %d files; more are not kept.".formatted(Limits.FILES),
                     "Hand out a link instead, or write it down.");
-            case NO_SUCH_PLACE -> refused.say(
-                    "This group is out no more", "Your text is still here.", "Write to all instead.");
+            case NO_SUCH_PLACE -> refused.say("This group is out no more", "Nothing is lost.", "Write to all instead.");
             case NO_ADULT_READS -> refused.say(
                     "No adult is here who could read along",
                     "Between pupils and visitors everything is read by an adult. Write to the class, or wait for an adult.");

@@ -6,7 +6,6 @@ import static juricast.server.access.Position.TEACHER;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
@@ -31,9 +30,6 @@ import juricast.server.lesson.SeatOrders;
 import juricast.server.lesson.Snapshot;
 import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.*;
@@ -152,16 +148,7 @@ class FileController {
         }
     }
 
-    /** Always as something to save: a browser never opens what somebody sent inside the school's own pages. */
     private ResponseEntity<byte[]> fetch(Stream<SentFile> found) {
-        SentFile file = found.findFirst().orElseThrow(() -> Problem.notThere("This file"));
-        String disposition = ContentDisposition.attachment()
-                .filename(file.name(), StandardCharsets.UTF_8)
-                .build()
-                .toString();
-        return ResponseEntity.ok()
-                .contentType(MediaType.APPLICATION_OCTET_STREAM)
-                .header(HttpHeaders.CONTENT_DISPOSITION, disposition)
-                .body(files.bytes(file));
+        return files.download(found.findFirst());
     }
 }

@@ -1,5 +1,7 @@
 package juricast.server.chat;
 
+import java.nio.charset.StandardCharsets;
+import java.util.Optional;
 import juricast.core.chat.SentFile;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PlainName;
@@ -7,6 +9,10 @@ import juricast.core.limits.Limits;
 import juricast.server.data.Database;
 import juricast.server.data.Ids;
 import juricast.server.problems.Problem;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Component;
 
 /** The bytes of files that were sent in lessons. What a file is, {@link FileKinds} tells. */
@@ -60,6 +66,19 @@ public class LessonFiles {
                 .query(byte[].class)
                 .optional()
                 .orElseThrow(() -> Problem.notThere("This file"));
+    }
+
+    /** Always as something to save: a browser never opens what somebody sent inside the school's own pages. */
+    public ResponseEntity<byte[]> download(Optional<SentFile> found) {
+        SentFile file = found.orElseThrow(() -> Problem.notThere("This file"));
+        String disposition = ContentDisposition.attachment()
+                .filename(file.name(), StandardCharsets.UTF_8)
+                .build()
+                .toString();
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .header(HttpHeaders.CONTENT_DISPOSITION, disposition)
+                .body(bytes(file));
     }
 
     private static Problem refused(String why, String whatToDo) {

@@ -101,7 +101,7 @@ class CalendarController {
         }
         if (!wrong.isEmpty()) {
             throw Problem.notReadable(
-                    "This is no calendar of a school", "The calendar is as it was.", "Mend what is marked.", wrong);
+                    "This is no calendar of a school", "The calendar is as it was.", "Mend it, then try again.", wrong);
         }
         database.write(
                 sql -> {

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import juricast.core.audience.DoorDesk;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.LessonId;
@@ -148,14 +149,15 @@ class ClassController {
             value = {TEACHER, LEAD},
             shows = Matter.COLLEAGUES)
     List<Colleague> adults() {
-        return people.inPosition(TEACHER).stream()
+        return Stream.of(TEACHER, LEAD)
+                .flatMap(position -> people.inPosition(position).stream())
                 .map(one -> new Colleague(one.id().value(), one.name()))
                 .toList();
     }
 
     /** Makes a class whose lead adult is the caller. */
     @PostMapping("/classes")
-    @For(TEACHER)
+    @For({TEACHER, LEAD})
     ClassLine make(@RequestBody NewClass wanted, @AuthenticationPrincipal SignedIn caller) {
         String title = title(wanted.title);
         if (wanted.year < 0 || wanted.year > 13) {
@@ -279,7 +281,7 @@ class ClassController {
 
     /** Renews the link; who comes with the old one is told so. */
     @PostMapping("/classes/{id}/link/renew")
-    @For(TEACHER)
+    @For({TEACHER, LEAD})
     ClassPage renew(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
         classes.renewLink(access.runBy(caller, id).id(), clock.instant());
         return page(id, caller);
@@ -287,7 +289,7 @@ class ClassController {
 
     /** Renews the link that leads adults of the class to the desk. */
     @PostMapping("/classes/{id}/staff-link/renew")
-    @For(TEACHER)
+    @For({TEACHER, LEAD})
     ClassPage renewStaffLink(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
         links.renewStaff(access.runBy(caller, id).id());
         return page(id, caller);

@@ -18,6 +18,7 @@ import juricast.core.joining.JoinWord;
 import juricast.core.joining.LinkKey;
 import juricast.core.live.LessonPlan;
 import juricast.core.live.Sequel;
+import juricast.core.rules.Fact;
 import juricast.core.rules.Setting;
 import juricast.core.time.Span;
 import juricast.server.data.Database;
@@ -162,6 +163,15 @@ public class Classes {
                 .list();
     }
 
+    /** Those of its lessons that are help hours. */
+    public Set<LessonId> helpHoursOf(ClassId id) {
+        return Set.copyOf(database.read()
+                .sql("SELECT id FROM lesson WHERE class = :class AND ' ' || expected || ' ' LIKE '% help-hour %'")
+                .param("class", id.value())
+                .query((row, n) -> new LessonId(row.getString(1)))
+                .list());
+    }
+
     public List<Planned> lessonsOf(ClassId id) {
         return database.read()
                 .sql(
@@ -190,6 +200,7 @@ public class Classes {
             var beside =
                     new LessonPlan.Beside(leads.stream().map(Member::person).collect(Collectors.toSet()), List.of());
             return new LessonPlan(id, planned.title, planned.time, List.of())
+                    .helpHour(planning.lesson(id).expected().contains(Fact.HELP_HOUR))
                     .of(members, beside)
                     .before(sequel(planned));
         });
@@ -319,6 +330,26 @@ public class Classes {
                 .param("adult", adult.value())
                 .param("from", window.from().toEpochMilli())
                 .param("until", window.until().toEpochMilli())
+                .query((row, n) -> planned(row))
+                .list();
+    }
+
+    /** The lessons that this adult runs, as one of the class's adults or in somebody's place, in order. */
+    public List<Planned> ownLessons(PersonId adult, Span window, Instant now) {
+        return database.read()
+                .sql(
+                        """
+                    SELECT lesson.*, class.title FROM lesson JOIN class ON class.id = lesson.class
+                    WHERE ends > :from AND starts < :until AND cancelled = 0 AND (
+                        EXISTS (SELECT 1 FROM class_member WHERE class_member.class = lesson.class AND person = :adult
+                            AND role IN ('LEAD_ADULT', 'SECOND_ADULT') AND since <= :now AND class_member.until > :now)
+                        OR EXISTS (SELECT 1 FROM lesson_cover
+                            WHERE lesson_cover.lesson = lesson.id AND adult = :adult AND ended_at = 0))
+                    ORDER BY starts, title""")
+                .param("adult", adult.value())
+                .param("from", window.from().toEpochMilli())
+                .param("until", window.until().toEpochMilli())
+                .param("now", now.toEpochMilli())
                 .query((row, n) -> planned(row))
                 .list();
     }
@@ -460,11 +491,24 @@ public class Classes {
                 new JoinWord(row.getString("join_word")));
     }
 
+    /** What a lesson is called: as its class, and a help hour as what it is. @param row of a lesson, with the title of its class */
+    public static String titleOf(ResultSet row) throws SQLException {
+        return titled(row.getString("title"), isHelpHour(row));
+    }
+
+    public static String titled(String title, boolean helpHour) {
+        return helpHour ? "Help hour, " + title : title;
+    }
+
+    public static boolean isHelpHour(ResultSet row) throws SQLException {
+        return List.of(row.getString("expected").split(" ")).contains(Fact.HELP_HOUR.text());
+    }
+
     private static Planned planned(ResultSet row) throws SQLException {
         return new Planned(
                 new LessonId(row.getString("id")),
                 new ClassId(row.getString("class")),
-                row.getString("title"),
+                titleOf(row),
                 new Span(Instant.ofEpochMilli(row.getLong("starts")), Instant.ofEpochMilli(row.getLong("ends"))),
                 row.getInt("cancelled") != 0);
     }

@@ -107,7 +107,7 @@ class PlanController {
 
     /** Gives a visitor another link; the old one counts no more. */
     @PostMapping("/visitors/{person}/renew")
-    @For(TEACHER)
+    @For({TEACHER, LEAD})
     LessonPlanPage renewLink(
             @PathVariable String lesson, @PathVariable String person, @AuthenticationPrincipal SignedIn caller) {
         Classes.Planned planned = known(lesson);
@@ -118,7 +118,7 @@ class PlanController {
 
     /** Plans visitors, recording and groups of one lesson. */
     @PutMapping
-    @For(TEACHER)
+    @For({TEACHER, LEAD})
     @Edited
     LessonPlanPage change(
             @PathVariable String lesson, @RequestBody PlanRequest wanted, @AuthenticationPrincipal SignedIn caller) {
@@ -145,6 +145,9 @@ class PlanController {
         }
         if (wanted.groups) {
             expected.add(Fact.IN_GROUPS);
+        }
+        if (planning.lesson(planned.id()).expected().contains(Fact.HELP_HOUR)) {
+            expected.add(Fact.HELP_HOUR);
         }
         planning.plan(planned.id(), names, expected);
         return plan(lesson, caller);

@@ -128,7 +128,7 @@ class RosterController {
     /** What a class list from a file would change, and what has to be said first. */
     @PostMapping(path = "/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     @Takes(Takes.FORM)
-    @For(TEACHER)
+    @For({TEACHER, LEAD})
     Preview preview(
             @PathVariable String id,
             @RequestParam MultipartFile file,
@@ -143,7 +143,7 @@ class RosterController {
     /** Carries out what the preview showed. 409 if the class or the file is not as it was then. */
     @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     @Takes(Takes.FORM)
-    @For(TEACHER)
+    @For({TEACHER, LEAD})
     Preview take(
             @PathVariable String id,
             @RequestParam MultipartFile file,

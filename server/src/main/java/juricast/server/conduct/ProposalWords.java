@@ -75,6 +75,7 @@ public final class ProposalWords {
             case VISITOR_PRESENT -> "before a visitor";
             case RECORDING -> "while it is recorded";
             case IN_GROUPS -> "in groups";
+            case HELP_HOUR -> "in a help hour";
             case ADULT_PRESENT, SCHOOL_ACCOUNT -> fact.text().replace('-', ' ').toLowerCase(Locale.ROOT);
         };
     }

@@ -35,6 +35,7 @@ import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
+import juricast.core.lines.LinesOrder;
 import juricast.core.live.LessonOrder;
 import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
@@ -216,8 +217,20 @@ final class Cast {
                 me);
     }
 
+    /** Whether somebody has signed in as this pupil, whose part they play from then on. */
+    private boolean isPlayedByAnother(PersonId pupil, LessonState state) {
+        return plan.classList().stream().anyMatch(one -> one.person().equals(pupil))
+                && state.of(DOOR).visitsOf(pupil).stream()
+                        .anyMatch(visit -> visit.goesOn()
+                                && !isCast(visit.id())
+                                && visit.arrival().hasAccount());
+    }
+
     private Optional<LessonOrder> order(Step step, LessonState state) {
         PersonId me = somebody(step.who, state);
+        if (isPlayedByAnother(me, state)) {
+            return Optional.empty();
+        }
         String does = step.does;
         if (does.startsWith("writes to ")) {
             return visitOf(me, state).map(visit -> new ChatOrder.Say(visit, readers(does.substring(10)), step.with));
@@ -266,7 +279,7 @@ final class Cast {
             case "opens" -> Optional.of(new DoorOrder.Open(me));
             case "comes in" -> Optional.of(new DoorOrder.Join(visit(step), device(step), me));
             case "knocks" -> Optional.of(new DoorOrder.Knock(
-                    new Arrival(visit(step), device(step), step.who, account(step), Arrival.Link.CURRENT, true)));
+                    Arrival.of(visit(step), device(step), step.who, account(step), Arrival.Link.CURRENT, true)));
             case "lets all in" -> Optional.of(new DoorOrder.AdmitAllListed(me));
             case "dismisses" -> Optional.of(new EndingOrder.Dismiss(me));
             case "leaves" -> visitOf(me, state).map(DoorOrder.Leave::new);
@@ -274,6 +287,8 @@ final class Cast {
                     .map(visit -> new RightsOrder.TurnOn(visit, Appliance.MICROPHONE));
             case "raises a hand" -> visitOf(me, state).map(SignalsOrder.RaiseHand::new);
             case "loses connection" -> visitOf(me, state).map(DoorOrder.LoseConnection::new);
+            case "has a weak line", "has a good line" -> visitOf(me, state)
+                    .map(visit -> new LinesOrder.Tell(visit, step.does.equals("has a weak line")));
             case "comes back" -> visitOf(me, state).map(DoorOrder.ComeBack::new);
             case "switches on" -> visitOf(me, state)
                     .map(visit -> new RightsOrder.TurnOn(visit, Appliance.valueOf(step.with)));

@@ -57,6 +57,9 @@ class Demo implements SmartLifecycle {
     private final Settings settings;
     private final Stances stances;
     private final Watched watched;
+    /** Registers of this last while are not signed yet. */
+    private static final Duration UNSIGNED = Duration.ofDays(2);
+
     private final Records records;
     private final LiveLessons lessons;
     private final StandIn standIn;
@@ -142,7 +145,21 @@ class Demo implements SmartLifecycle {
         }
         if (fresh) {
             incidents.write();
+            sign(now.minus(UNSIGNED));
         }
+    }
+
+    /** Registers of some days ago were signed by whom the lesson belonged to, in the evening. */
+    private void sign(Instant before) {
+        database.append(sql -> sql.sql(
+                        """
+                INSERT INTO register_signed (lesson, by, at)
+                SELECT lesson.id, min(class_member.person), lesson_stage.over + 14400000 FROM lesson_stage
+                JOIN lesson ON lesson.id = lesson_stage.lesson
+                JOIN class_member ON class_member.class = lesson.class AND role = 'LEAD_ADULT'
+                WHERE lesson_stage.over < :before GROUP BY lesson.id""")
+                .param("before", before.toEpochMilli())
+                .update());
     }
 
     @Override

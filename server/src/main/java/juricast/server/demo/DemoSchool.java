@@ -29,6 +29,7 @@ import juricast.core.joining.LinkKey;
 import juricast.core.register.Mark;
 import juricast.core.register.RegisterCodes;
 import juricast.core.rules.Condition;
+import juricast.core.rules.Fact;
 import juricast.core.rules.RuleValue;
 import juricast.core.rules.Setting;
 import juricast.core.time.Span;
@@ -248,21 +249,29 @@ final class DemoSchool {
         return year.subList(Integer.parseInt(range[0]) - 1, Math.min(year.size(), Integer.parseInt(range[1])));
     }
 
-    /** Slots such as "1.3 4.1": school day 1, which is today, third period; "1.3+20" is twenty minutes later. */
+    /** Slots such as "1.3 4.1": school day 1, which is today, third period; "1.3+20" is twenty minutes later, "h4.2" a help hour. */
     private void lessons(JdbcClient sql, ClassId id, String slots) {
         List<LocalDate> week = schoolWeek();
         for (String slot : slots.split(" ")) {
-            String[] parts = slot.split("[.+]");
+            boolean isHelpHour = slot.startsWith("h");
+            String[] parts = slot.replace("h", "").split("[.+]");
             int shift = parts.length > 2 ? Integer.parseInt(parts[2]) : 0;
             LocalDate day = week.get(Integer.parseInt(parts[0]) - 1);
             LocalTime start = firstPeriod()
                     .plusMinutes((Integer.parseInt(parts[1]) - 1L) * PERIOD_MINUTES)
                     .plusMinutes(shift);
             int before = id.value().endsWith(BEGAN_FIRST) ? WEEKS_BEFORE + 1 : WEEKS_BEFORE;
-            for (int weeks = -before; weeks <= WEEKS_AFTER; weeks++) {
+            // Help hours are new in this school.
+            for (int weeks = isHelpHour ? 0 : -before; weeks <= WEEKS_AFTER; weeks++) {
                 Instant from = day.plusWeeks(weeks).atTime(start).atZone(zone).toInstant();
                 var lesson = new LessonId(id.value() + "-" + slot.replace('+', '-') + "-" + (weeks + WEEKS_BEFORE));
                 Classes.insertLesson(sql, id, lesson, new Span(from, from.plus(Duration.ofMinutes(LESSON_MINUTES))));
+                if (isHelpHour) {
+                    sql.sql("UPDATE lesson SET expected = :fact WHERE id = :id")
+                            .param("fact", Fact.HELP_HOUR.text())
+                            .param("id", lesson.value())
+                            .update();
+                }
             }
         }
     }

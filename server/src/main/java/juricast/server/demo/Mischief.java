@@ -10,7 +10,7 @@ enum Mischief {
     LINKS_AND_FILES("Links and forbidden files", "A link among pupils, and a program that calls itself homework."),
     SHARING("Sharing unasked", "Two pupils try to show their screens, one of them a whole one."),
     SCRIBBLING("Scribbling on the board", "Two pupils draw over what the teacher drew."),
-    BAD_WEATHER("Bad weather", "Lines are lost and come back, some of them twice."),
+    BAD_WEATHER("Bad weather", "Lines are lost and come back, some of them twice; others are weak for some minutes."),
     STRANGERS("Strangers at the door", "A device name, a nickname, a double and somebody unknown knock."),
     FAILING_RECORDER("A failing recorder", "The recorder's disk is full, a minute later its line is lost."),
     INTRUDER("An intruder", "The same stranger tries every open lesson, one door after the other.");

@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.Random;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import juricast.core.chat.SentFile;
@@ -33,6 +34,8 @@ import juricast.core.rights.Appliance;
 import juricast.core.rights.RightsEvent;
 import juricast.core.rights.RightsOrder;
 import juricast.core.rules.Catalogue;
+import juricast.core.signals.SignalsEvent;
+import juricast.core.signals.SignalsOrder;
 import juricast.server.chat.LessonFiles;
 import juricast.server.classes.Classes;
 import juricast.server.lesson.Classroom;
@@ -230,8 +233,13 @@ class StandIn implements Classroom, Follower {
         for (LessonEvent event : events) {
             if (event instanceof DoorEvent.Dismissed || event instanceof DoorEvent.KeptBack) {
                 goHome(playing);
+            } else if (event instanceof DoorEvent.Knocked knocked) {
+                stepsAside(playing, knocked);
             } else if (event instanceof GroupsEvent.SentOut sent) {
                 sent.invited().forEach(person -> walks(playing, person, GroupsOrder.Accept::new));
+            } else if (event instanceof SignalsEvent.FocusAsked asked) {
+                boolean dares = playing.random.nextInt(4) > 0;
+                walks(playing, asked.person(), visit -> new SignalsOrder.AnswerFocus(visit, dares));
             } else if (event instanceof GroupsEvent.CalledBack) {
                 lessons.state(lesson)
                         .of(GROUPS)
@@ -250,13 +258,27 @@ class StandIn implements Classroom, Follower {
         }
     }
 
-    /** Goes to a group, or comes back from one, after some seconds. */
+    /** Goes to a group, comes back from one, or makes up the mind, after some seconds. */
     private void walks(Playing playing, PersonId person, Function<VisitId, LessonOrder> how) {
         LessonId lesson = playing.cast.lesson();
         int seconds = 2 + playing.random.nextInt(25);
         later(playing, seconds, person + " goes", () -> Cast.visitOf(person, lessons.state(lesson))
                 .filter(Cast::isCast)
                 .map(how));
+    }
+
+    /** Whoever signs in as one of the cast takes that part; the cast's own is gone by the time they look. */
+    private void stepsAside(Playing playing, DoorEvent.Knocked knocked) {
+        if (Cast.isCast(knocked.arrival().visit()) || !knocked.arrival().hasAccount()) {
+            return;
+        }
+        LessonId lesson = playing.cast.lesson();
+        knocked.person().stream()
+                .flatMap(person -> lessons.state(lesson).of(DOOR).visitsOf(person).stream())
+                .filter(visit -> visit.goesOn() && Cast.isCast(visit.id()))
+                // At once, and not when the cast's turn comes: somebody stands at the door meanwhile.
+                .forEach(visit ->
+                        CompletableFuture.runAsync(() -> lessons.carryOut(lesson, new DoorOrder.Leave(visit.id()))));
     }
 
     private void goHome(Playing playing) {

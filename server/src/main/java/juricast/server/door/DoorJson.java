@@ -9,6 +9,7 @@ import juricast.core.audience.DoorDesk;
 import juricast.core.audience.DoorSeat;
 import juricast.core.door.DoorEvent;
 import juricast.core.door.DoorState;
+import juricast.core.entry.Arrival;
 import juricast.core.entry.Reason;
 import juricast.core.entry.ReasonCode;
 import juricast.core.identity.Member;
@@ -38,6 +39,7 @@ public class DoorJson {
      *
      * @param value the door for all pupils
      * @param bound whether the charter or class binds it
+     * @param oneByOne whether nobody is let in but alone
      * @param observers who looks on, where the rule lets the adults see it
      */
     public record DeskDoor(
@@ -46,6 +48,7 @@ public class DoorJson {
             @Nullable Instant dismissedAt,
             String value,
             boolean bound,
+            boolean oneByOne,
             List<DeskAdult> adults,
             List<String> observers,
             List<DeskPupil> pupils,
@@ -75,7 +78,7 @@ public class DoorJson {
     /** Time at the door or in the lesson. @param until none while it goes on */
     public record DeskStretch(Instant from, @Nullable Instant until) {}
 
-    /** Somebody at the door. @param person who on the list is meant, if that is clear @param listed may be let in with all */
+    /** Somebody at the door. @param person who on the list is meant, if that is clear @param listed may be let in with all @param way where they come from, if not by the school's own page */
     public record Waiting(
             String visit,
             String name,
@@ -84,7 +87,8 @@ public class DoorJson {
             Instant since,
             boolean connected,
             boolean listed,
-            List<DoorReason> reasons) {}
+            List<DoorReason> reasons,
+            Arrival.@Nullable Way way) {}
 
     /**
      * Why somebody waits or was turned away.
@@ -100,13 +104,14 @@ public class DoorJson {
     /** What is the asking adult's own. @param observing whether they look on without being in charge */
     public record DeskMineDoor(boolean in, boolean observing, boolean leading, boolean overseeing) {}
 
-    /** Where one arrival is. @param why the reasons at the door; empty once inside */
+    /** Where one arrival is. @param why the reasons at the door; empty once inside @param byTelephone whether there is nothing to see by */
     public record SeatMineDoor(
             Visit.Status status,
             List<String> why,
             @Nullable String name,
             @Nullable String shownName,
-            boolean allowedBack) {}
+            boolean allowedBack,
+            boolean byTelephone) {}
 
     private static final Set<ReasonCode> SEEN_ANYWAY = Set.of(ReasonCode.DOOR_KNOCK, ReasonCode.ON_CLASS_LIST);
 
@@ -130,6 +135,7 @@ public class DoorJson {
                 door.dismissedAt().orElse(null),
                 seen.door().value().text(),
                 seen.door().floor().isPresent(),
+                at.live().value(Catalogue.ONE_BY_ONE, Rule.ANSWERS, now) == YesNo.YES,
                 seen.adults().stream()
                         .map(one -> new DeskAdult(
                                 one.member().person().value(),
@@ -173,7 +179,8 @@ public class DoorJson {
                         .toList(),
                 seen.name().orElse(null),
                 seen.shownName().orElse(null),
-                seen.allowedBack());
+                seen.allowedBack(),
+                visit.arrival().from(Arrival.Way.TELEPHONE).isPresent());
     }
 
     private static DeskPupil pupil(DoorDesk.Row row, Instant now) {
@@ -206,7 +213,8 @@ public class DoorJson {
                 visit.knockedAt(),
                 visit.connected(),
                 visit.verdict().onlyTheDoorIsBetween(),
-                reasons(visit, at));
+                reasons(visit, at),
+                visit.arrival().outside().map(Arrival.Outside::way).orElse(null));
     }
 
     private List<DoorReason> reasons(Visit visit, Snapshot at) {

@@ -8,6 +8,7 @@ import juricast.server.record.StoredKind;
 import juricast.server.record.StoredPart;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.node.BooleanNode;
+import tools.jackson.databind.node.NullNode;
 
 /** Under which names events of this part stand on the disk, for ever. */
 @Component
@@ -17,7 +18,8 @@ class DoorStored implements StoredPart {
             StoredKind.named("adult-joined", "AdultJoined", DoorEvent.AdultJoined.class),
             StoredKind.named("knocked", "Knocked", DoorEvent.Knocked.class)
                     // Knocks from before it was noted whether the house rules were agreed to.
-                    .missing("/arrival", "agreed", BooleanNode.FALSE),
+                    .missing("/arrival", "agreed", BooleanNode.FALSE)
+                    .missing("/arrival", "outside", NullNode.getInstance()),
             StoredKind.named("judged", "Judged", DoorEvent.Judged.class),
             StoredKind.named("admitted", "Admitted", DoorEvent.Admitted.class),
             StoredKind.named("turned-away", "TurnedAway", DoorEvent.TurnedAway.class),

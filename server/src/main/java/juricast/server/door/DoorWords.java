@@ -83,9 +83,13 @@ class DoorWords implements PartWords {
             case TOO_MANY_ARRIVALS -> refused.say(
                     "Too many have knocked at this door", "Ask your teacher, who can let you in another way.");
             case ROOM_IS_FULL -> refused.say("The room is full by the rules", "Let them in when somebody has gone.");
+            case ONE_BY_ONE -> refused.say(
+                    "Everyone is let in one by one", "Let in each person alone; the rules of this lesson ask for it.");
+            case HELP_IS_FULL -> refused.say(
+                    "As many as may be are in this help hour", "Let them in when somebody has gone.");
             case ALONE_WITH_ONE -> refused.say(
                     "No adult is alone with one pupil here",
-                    "Let a second adult or the safeguarding lead come in first; by the rules, a last word needs their eyes or a recording.");
+                    "Let another pupil, a second adult or the safeguarding lead come in with them, or record it: the rules ask for it.");
             case REMOVED_HERE -> refused.say(
                     "A safeguarding lead has put you out of this lesson", "Ask the safeguarding lead.");
         };

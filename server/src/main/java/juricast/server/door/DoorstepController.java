@@ -8,9 +8,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import juricast.core.consent.Consent;
 import juricast.core.consent.Standing;
 import juricast.core.door.DoorOrder;
+import juricast.core.entry.Arrival;
 import juricast.core.entry.Doorstep;
 import juricast.core.identity.DeviceId;
 import juricast.core.identity.Member;
@@ -35,6 +37,7 @@ import juricast.server.data.Ids;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.SeatOrders;
 import juricast.server.notices.NoticesJson;
+import juricast.server.outside.OutsideAccounts;
 import juricast.server.problems.Problem;
 import juricast.server.words.HouseRules;
 import org.jspecify.annotations.Nullable;
@@ -52,6 +55,7 @@ import org.springframework.web.bind.annotation.RestController;
 class DoorstepController {
     private static final Duration LOOK_BACK = Duration.ofHours(12);
     private static final Duration LOOK_AHEAD = Duration.ofDays(21);
+    private static final Pattern NUMBER = Pattern.compile("\\+?[0-9][0-9 ]{3,20}[0-9]");
 
     private final LiveLessons lessons;
     private final SeatOrders orders;
@@ -60,6 +64,7 @@ class DoorstepController {
     private final HouseRules houseRules;
     private final KeptConsents consents;
     private final KnockLimits limits;
+    private final OutsideAccounts accounts;
 
     DoorstepController(
             LiveLessons lessons,
@@ -68,7 +73,8 @@ class DoorstepController {
             JoinLinks links,
             HouseRules houseRules,
             KeptConsents consents,
-            KnockLimits limits) {
+            KnockLimits limits,
+            OutsideAccounts accounts) {
         this.lessons = lessons;
         this.orders = orders;
         this.classes = classes;
@@ -76,6 +82,7 @@ class DoorstepController {
         this.houseRules = houseRules;
         this.consents = consents;
         this.limits = limits;
+        this.accounts = accounts;
     }
 
     /**
@@ -110,9 +117,17 @@ class DoorstepController {
     /**
      * @param agreed whether the house rules were read and agreed to
      * @param mayBeRecorded what a visitor says who was asked; nothing of those who were not
+     * @param outsideTicket of who is signed in at another place
      */
     record KnockRequest(
-            String name, @Nullable String word, @Nullable Boolean agreed, @Nullable Boolean mayBeRecorded) {}
+            String name,
+            @Nullable String word,
+            @Nullable Boolean agreed,
+            @Nullable Boolean mayBeRecorded,
+            @Nullable String outsideTicket) {}
+
+    /** @param agreed whether the caller has heard the house rules and agreed to them */
+    record RingRequest(String number, @Nullable Boolean agreed) {}
 
     record Knocked(String visit) {}
 
@@ -187,6 +202,50 @@ class DoorstepController {
             @AuthenticationPrincipal @Nullable SignedIn caller,
             HttpServletRequest request,
             HttpServletResponse response) {
+        return knock(token, wanted, outside(wanted), caller, request, response);
+    }
+
+    /** Calls by telephone, which is only simulated: a number, and no name. */
+    @PostMapping("/ring")
+    @For(anyone = true)
+    Knocked ring(
+            @PathVariable String token,
+            @RequestBody RingRequest wanted,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        String number = String.valueOf(wanted.number).strip();
+        if (!NUMBER.matcher(number).matches()) {
+            throw Problem.notReadable(
+                    "This is no telephone number",
+                    "Nobody was called.",
+                    "Write digits, with spaces if you like, and + before the country.",
+                    List.of());
+        }
+        var asKnock = new KnockRequest(number, null, wanted.agreed, null, null);
+        var outside = new Arrival.Outside(Arrival.Way.TELEPHONE, number.replace(" ", ""));
+        return knock(token, asKnock, Optional.of(outside), null, request, response);
+    }
+
+    private Optional<Arrival.Outside> outside(KnockRequest wanted) {
+        if (wanted.outsideTicket == null || wanted.outsideTicket.isEmpty()) {
+            return Optional.empty();
+        }
+        String address = accounts.address(wanted.outsideTicket)
+                .orElseThrow(() -> Problem.refused(
+                        "outside-ticket-over",
+                        "You are no longer signed in at the other place",
+                        "Its word counts for ten minutes.",
+                        "Sign in there again, then knock."));
+        return Optional.of(new Arrival.Outside(Arrival.Way.ACCOUNT, address));
+    }
+
+    private Knocked knock(
+            String token,
+            KnockRequest wanted,
+            Optional<Arrival.Outside> outside,
+            @Nullable SignedIn caller,
+            HttpServletRequest request,
+            HttpServletResponse response) {
         JoinLinks.Led led = led(token);
         DeviceId device = Cookies.deviceOrNew(request, response);
         Optional<PersonId> member =
@@ -203,6 +262,7 @@ class DoorstepController {
                         name(wanted, led, member.isPresent() ? caller : null),
                         word,
                         Boolean.TRUE.equals(wanted.agreed),
+                        outside,
                         device),
                 lesson.isPresent(),
                 lesson.flatMap(one -> before(one, device)),

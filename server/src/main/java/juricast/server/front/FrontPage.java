@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.servlet.resource.EncodedResourceResolver;
 
 /** One page for all addresses of the front end; its styles carry a number that is new each time. */
 @RestController
@@ -89,7 +90,10 @@ class FrontPage {
         public void addResourceHandlers(ResourceHandlerRegistry registry) {
             registry.addResourceHandler("/assets/**")
                     .addResourceLocations("classpath:/web/assets/")
-                    .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePublic());
+                    .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePublic())
+                    // Built files stand there compressed already, each beside its plain one.
+                    .resourceChain(true)
+                    .addResolver(new EncodedResourceResolver());
             registry.addResourceHandler("/favicon.svg").addResourceLocations("classpath:/web/");
         }
     }

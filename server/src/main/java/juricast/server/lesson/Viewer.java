@@ -2,6 +2,7 @@ package juricast.server.lesson;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
@@ -45,8 +46,6 @@ public final class Viewer {
     private static final Logger LOG = LoggerFactory.getLogger(Viewer.class);
     /** Whoever was told something in this time needs no heartbeat. */
     private static final long QUIET_NANOS = TimeUnit.SECONDS.toNanos(4);
-
-    private static final byte[] HEARTBEAT = ":still here\n\n".getBytes(StandardCharsets.UTF_8);
 
     final Audience audience;
     private final Line line;
@@ -103,10 +102,10 @@ public final class Viewer {
         return System.nanoTime() - written > QUIET_NANOS;
     }
 
-    /** Keeps the line alive, and finds out that it is not. */
-    synchronized void heartbeat() {
+    /** Keeps the line alive, and finds out that it is not. By its time the browser finds out how late news comes. */
+    synchronized void heartbeat(Instant now) {
         if (line.isReady()) {
-            write(HEARTBEAT);
+            write("event:beat\ndata:%d\n\n".formatted(now.toEpochMilli()).getBytes(StandardCharsets.UTF_8));
         }
     }
 

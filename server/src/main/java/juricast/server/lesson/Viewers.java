@@ -114,7 +114,7 @@ public class Viewers implements DisposableBean {
         int first = Math.min(inTurn.size(), turn++ % TURNS * share);
         inTurn.subList(first, Math.min(inTurn.size(), first + share)).stream()
                 .filter(viewer -> viewer.isQuiet() && open.containsKey(viewer))
-                .forEach(Viewer::heartbeat);
+                .forEach(viewer -> viewer.heartbeat(lessons.now()));
     }
 
     /** Lines are ended first, so that a stop does not wait for browsers. */

@@ -12,7 +12,9 @@ import juricast.core.audience.SeatView;
 import juricast.core.audience.SharedRights;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
+import juricast.core.live.LessonPlan;
 import juricast.core.material.Caption;
+import juricast.core.material.Material;
 import juricast.server.lesson.Snapshot;
 
 /** Material and captions on the wire. */
@@ -50,14 +52,17 @@ public final class MaterialJson {
 
     private static MaterialShown shown(Snapshot at, List<Caption> captions) {
         return new MaterialShown(
-                at.state().of(MATERIAL).handouts().stream()
-                        .map(one -> new Handout(
-                                one.number(), one.at(), at.plan().nameOf(one.by()), one.title(), one.body()))
-                        .toList(),
+                handouts(at.state().of(MATERIAL).handouts(), at.plan()),
                 captions.stream()
                         .skip(Math.max(0, captions.size() - LATEST))
                         .map(one -> new CaptionLine(
                                 one.number(), one.at(), at.plan().nameOf(one.by()), one.text()))
                         .toList());
+    }
+
+    public static List<Handout> handouts(List<Material> all, LessonPlan plan) {
+        return all.stream()
+                .map(one -> new Handout(one.number(), one.at(), plan.nameOf(one.by()), one.title(), one.body()))
+                .toList();
     }
 }

@@ -15,6 +15,7 @@ public class FinishedLessons {
     private static final int AT_ONCE = 200;
 
     private final Database database;
+    private final Object oneAtATime = new Object();
 
     FinishedLessons(Database database) {
         this.database = database;
@@ -29,12 +30,32 @@ public class FinishedLessons {
      */
     public void each(String found, String what, Consumer<LessonId> work) {
         for (LessonId id : without(found)) {
-            try {
-                work.accept(id);
-            } catch (RuntimeException failed) {
-                LOG.error("{} of lesson {} could not be worked out; it is tried again", what, id, failed);
+            synchronized (oneAtATime) {
+                try {
+                    if (!isForgotten(id)) {
+                        work.accept(id);
+                    }
+                } catch (RuntimeException failed) {
+                    LOG.error("{} of lesson {} could not be worked out; it is tried again", what, id, failed);
+                }
             }
         }
+    }
+
+    /** Forgets something of a lesson while nothing is worked out from one: what is written down after it was forgotten would stay for ever. */
+    public void meanwhileNothing(Runnable forgetting) {
+        synchronized (oneAtATime) {
+            forgetting.run();
+        }
+    }
+
+    private boolean isForgotten(LessonId id) {
+        return database.read()
+                .sql("SELECT 1 FROM lesson_forgot WHERE lesson = :lesson AND kind = 'REGISTERS'")
+                .param("lesson", id.value())
+                .query(Integer.class)
+                .optional()
+                .isPresent();
     }
 
     private List<LessonId> without(String found) {

@@ -29,6 +29,14 @@ public class Forgotten {
                 .update();
     }
 
+    /** The number of the last line; 0 before anything was forgotten. */
+    public long lastNumber() {
+        return database.read()
+                .sql("SELECT coalesce(max(number), 0) FROM forgotten")
+                .query(Long.class)
+                .single();
+    }
+
     /** The latest lines, the last first. */
     public List<Line> latest(Instant since, int most) {
         return database.read()

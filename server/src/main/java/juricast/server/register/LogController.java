@@ -1,5 +1,6 @@
 package juricast.server.register;
 
+import static juricast.server.access.Position.LEAD;
 import static juricast.server.access.Position.TEACHER;
 
 import jakarta.servlet.http.HttpServletRequest;
@@ -132,7 +133,7 @@ class LogController {
     /** What a log of joins and leaves says, and what has to be said first. */
     @PostMapping(path = "/preview", consumes = MediaType.ALL_VALUE)
     @Takes(MOST_BYTES + Takes.SLACK)
-    @For(TEACHER)
+    @For({TEACHER, LEAD})
     LogPreview preview(
             @PathVariable String lesson,
             HttpServletRequest file,
@@ -149,7 +150,7 @@ class LogController {
     /** Takes what the preview showed. 409 while anything is open, or if it is something else by now. */
     @PostMapping(consumes = MediaType.ALL_VALUE)
     @Takes(MOST_BYTES + Takes.SLACK)
-    @For(TEACHER)
+    @For({TEACHER, LEAD})
     LogPreview take(
             @PathVariable String lesson,
             HttpServletRequest file,
@@ -206,7 +207,7 @@ class LogController {
 
     /** Takes a log back; the register is as it was before. */
     @DeleteMapping("/{log}")
-    @For(TEACHER)
+    @For({TEACHER, LEAD})
     void remove(@PathVariable String lesson, @PathVariable String log, @AuthenticationPrincipal SignedIn caller) {
         Classes.Planned planned = allowed(lesson, caller);
         boolean isOfIt = logs.of(planned.id()).stream().anyMatch(one -> one.id().equals(log));

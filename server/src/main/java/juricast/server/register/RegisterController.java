@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
+import juricast.core.keeping.Retention;
 import juricast.core.reading.Matter;
 import juricast.core.register.Correction;
 import juricast.core.register.Mark;
@@ -150,13 +151,14 @@ class RegisterController {
     @For({TEACHER, LEAD})
     RegisterPage register(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         Classes.Planned planned = reading.ofLesson(caller, Matter.REGISTER, lesson);
-        forgetting.registerForgotten(planned.id()).ifPresent(at -> {
+        Instant forgotten = forgetting.forgotten(planned.id()).get(Retention.REGISTERS);
+        if (forgotten != null) {
             throw Problem.refused(
                     "forgotten",
-                    "This register was deleted on %s".formatted(school.day(at)),
+                    "This register was deleted on %s".formatted(school.day(forgotten)),
                     "It was kept for as long as the rules say.",
                     "Nothing can bring it back.");
-        });
+        }
         Records.Record record = records.of(planned.id());
         Register register = attendances.register(planned, record);
         List<Correction> written = corrections.of(planned.id());
@@ -194,7 +196,7 @@ class RegisterController {
 
     /** Writes a correction beside a computed mark. 409 while the lesson runs. */
     @PostMapping("/register/corrections")
-    @For(TEACHER)
+    @For({TEACHER, LEAD})
     RegisterPage correct(
             @PathVariable String lesson,
             @RequestBody CorrectionRequest wanted,
@@ -262,7 +264,7 @@ class RegisterController {
 
     /** Signs the register: it is as it should be. 409 while the lesson runs, or if it is signed already. */
     @PostMapping("/register/sign")
-    @For(TEACHER)
+    @For({TEACHER, LEAD})
     RegisterPage sign(@PathVariable String lesson, @AuthenticationPrincipal SignedIn caller) {
         Classes.Planned planned = planned(lesson);
         access.runBy(caller, planned.ofClass().value());

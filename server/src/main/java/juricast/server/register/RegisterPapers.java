@@ -229,6 +229,7 @@ class RegisterPapers {
             case EXCUSED -> "x";
             case NOT_EXPECTED -> "–";
             case WATCHED -> "w";
+            case CAME -> "c";
         };
     }
 

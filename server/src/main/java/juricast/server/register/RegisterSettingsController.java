@@ -78,7 +78,7 @@ class RegisterSettingsController {
         within(wrong, "dropPoints", limits.dropPoints, 5, 100);
         within(wrong, "lateTimes", limits.lateTimes, 2, 50);
         if (!wrong.isEmpty()) {
-            throw Problem.notReadable("This cannot be kept", NOTHING_CHANGED, "Mend what is marked.", wrong);
+            throw Problem.notReadable("This cannot be kept", NOTHING_CHANGED, "Mend it, then try again.", wrong);
         }
         settings.say(codes, new Thresholds(limits.inARow, limits.belowPercent, limits.dropPoints, limits.lateTimes));
         return settings();

@@ -13,7 +13,7 @@ import org.springframework.stereotype.Component;
 class EmptyingTheLog implements AtNight {
     private final Database database;
     private final Forgotten forgotten;
-    private Instant emptied = Instant.EPOCH;
+    private long emptied;
 
     EmptyingTheLog(Database database, Forgotten forgotten) {
         this.database = database;
@@ -22,10 +22,11 @@ class EmptyingTheLog implements AtNight {
 
     @Override
     public synchronized boolean step(Instant since) {
-        forgotten.latest(emptied, 1).stream().findFirst().ifPresent(last -> {
+        long last = forgotten.lastNumber();
+        if (last > emptied) {
             database.emptyLog();
-            emptied = last.at().plusMillis(1);
-        });
+            emptied = last;
+        }
         return false;
     }
 }

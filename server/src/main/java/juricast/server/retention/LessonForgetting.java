@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import juricast.core.chat.ChatEvent;
 import juricast.core.chat.SentFile;
@@ -19,6 +20,7 @@ import juricast.server.chat.LessonFiles;
 import juricast.server.data.Database;
 import juricast.server.record.AtNight;
 import juricast.server.record.Erasing;
+import juricast.server.record.FinishedLessons;
 import juricast.server.record.Forgotten;
 import juricast.server.record.Holds;
 import juricast.server.record.Journal;
@@ -50,6 +52,7 @@ public class LessonForgetting implements AtNight {
     private final Erasing erasing;
     private final Holds holds;
     private final LessonFiles files;
+    private final FinishedLessons finished;
     private final Clock clock;
     /** Where this night's round of each kind has come to. */
     private final Map<Retention, Round> rounds = new EnumMap<>(Retention.class);
@@ -65,6 +68,7 @@ public class LessonForgetting implements AtNight {
             Erasing erasing,
             Holds holds,
             LessonFiles files,
+            FinishedLessons finished,
             Clock clock) {
         this.database = database;
         this.settings = settings;
@@ -72,6 +76,7 @@ public class LessonForgetting implements AtNight {
         this.erasing = erasing;
         this.holds = holds;
         this.files = files;
+        this.finished = finished;
         this.clock = clock;
     }
 
@@ -112,7 +117,7 @@ public class LessonForgetting implements AtNight {
         try {
             Instant now = clock.instant();
             if (!now.isBefore(until(kind, one))) {
-                forget(kind, one.lesson, now);
+                finished.meanwhileNothing(() -> forget(kind, one.lesson, now));
             }
         } catch (Journal.DamagedRecord damaged) {
             LOG.error("{} of lesson {} cannot be erased: its record is damaged", kind, one.lesson);
@@ -199,14 +204,17 @@ public class LessonForgetting implements AtNight {
         return event instanceof ChatEvent.Written written ? written.file() : Optional.empty();
     }
 
-    /** When a register was forgotten, if it was. */
-    public Optional<Instant> registerForgotten(LessonId lesson) {
-        return database.read()
-                .sql("SELECT at FROM lesson_forgot WHERE lesson = :lesson AND kind = 'REGISTERS'")
+    /** When each kind of what a lesson left was forgotten, where it was. */
+    public Map<Retention, Instant> forgotten(LessonId lesson) {
+        return database
+                .read()
+                .sql("SELECT kind, at FROM lesson_forgot WHERE lesson = :lesson")
                 .param("lesson", lesson.value())
-                .query(Long.class)
-                .optional()
-                .map(Instant::ofEpochMilli);
+                .query((row, n) ->
+                        Map.entry(Retention.valueOf(row.getString("kind")), Instant.ofEpochMilli(row.getLong("at"))))
+                .list()
+                .stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
     }
 
     /** What of a kind goes until an instant, the oldest of the lessons looked through first. */

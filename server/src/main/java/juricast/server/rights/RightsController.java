@@ -6,6 +6,7 @@ import static juricast.server.access.Position.TEACHER;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.VisitId;
 import juricast.core.rights.Appliance;
@@ -20,6 +21,7 @@ import juricast.server.lesson.DeskOrders;
 import juricast.server.lesson.Ordered;
 import juricast.server.lesson.SeatOrders;
 import juricast.server.problems.Problem;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -45,7 +47,8 @@ class RightsController {
 
     record MuteRequest(boolean keepMuted) {}
 
-    record SettingRequest(String rule, String value) {}
+    /** @param minutes after which it is as before by itself; none for as long as the lesson lasts */
+    record SettingRequest(String rule, String value, @Nullable Integer minutes) {}
 
     record LoanRequest(String person, String rule, int minutes) {}
 
@@ -79,7 +82,7 @@ class RightsController {
         return desk.order(lesson, caller, new RightsOrder.TurnOff(new PersonId(person), what, caller.person()));
     }
 
-    /** The door or a right, for all pupils, while this lesson lasts. */
+    /** The door, a right or what pupils see of each other, for all pupils, while this lesson lasts or for some minutes. */
     @PutMapping("/lessons/{lesson}/live-setting")
     @For({TEACHER, LEAD})
     Ordered setLive(
@@ -87,13 +90,16 @@ class RightsController {
             @RequestBody SettingRequest request,
             @AuthenticationPrincipal SignedIn caller) {
         RuleValue value = RuleValue.of(String.valueOf(request.rule), String.valueOf(request.value))
-                .filter(one -> one.rule().equals(Catalogue.DOOR) || Catalogue.RIGHTS.contains(one.rule()))
+                .filter(one -> one.rule().equals(Catalogue.DOOR)
+                        || Catalogue.RIGHTS.contains(one.rule())
+                        || Catalogue.SEEN.contains(one.rule()))
                 .orElseThrow(() -> Problem.notReadable(
                         "This cannot be set from the desk",
                         "“%s” cannot be “%s”. Nothing was changed.".formatted(request.rule, request.value),
                         "Choose one of the values shown.",
                         List.of()));
-        return desk.order(lesson, caller, new RightsOrder.SetLive(value, caller.person()));
+        Optional<Duration> length = Optional.ofNullable(request.minutes).map(Duration::ofMinutes);
+        return desk.order(lesson, caller, new RightsOrder.SetLive(value, length, caller.person()));
     }
 
     /** Gives one person a right for some minutes. */

@@ -14,6 +14,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import juricast.core.audience.Company;
 import juricast.core.audience.RightsDesk;
 import juricast.core.audience.RightsSeat;
 import juricast.core.audience.SharedRights;
@@ -25,8 +26,11 @@ import juricast.core.live.RunningOrder;
 import juricast.core.live.Stance;
 import juricast.core.rights.Appliance;
 import juricast.core.rights.RightsPart;
+import juricast.core.rights.RightsRules;
 import juricast.core.rights.RightsState;
 import juricast.core.rules.Catalogue;
+import juricast.core.rules.Rule;
+import juricast.core.rules.Ruling;
 import juricast.core.rules.Setting;
 import juricast.core.rules.Setting.Force;
 import juricast.server.lesson.Snapshot;
@@ -56,6 +60,9 @@ public class RightsJson {
      * @param helpers of each second adult who does not lead, by id: what they may do for who leads
      * @param help all rights to help, as columns
      * @param showing who shows something to everybody
+     * @param seen what pupils see of each other
+     * @param passedOn who passes the lesson on to people outside
+     * @param mayPassOn whether the adults who lead may
      */
     public record DeskRights(
             List<Column> columns,
@@ -65,10 +72,18 @@ public class RightsJson {
             int liveOrders,
             boolean light,
             @Nullable String showing,
-            @Nullable String showingName) {}
+            @Nullable String showingName,
+            List<Column> seen,
+            List<Classmate> passedOn,
+            boolean mayPassOn) {}
 
     /** One right as a column. @param bound whether the charter or class binds it */
-    public record Column(String rule, String title, String value, boolean bound) {}
+    /**
+     * @param usualMinutes how long it is lent when nobody says for how long
+     * @param until when what was ordered for the class is as before by itself
+     */
+    public record Column(
+            String rule, String title, String value, boolean bound, int usualMinutes, @Nullable Instant until) {}
 
     /** @param cells what they may @param help what they help with now */
     public record PupilRights(
@@ -121,8 +136,34 @@ public class RightsJson {
 
     public record Classmate(String id, String name) {}
 
+    /**
+     * Who is there too, as far as these people may see it.
+     *
+     * @param people those of the class who are in the same place, by name or by camera
+     * @param passedOn by whom the lesson is passed on to people outside
+     */
+    public record SeatCompany(List<SeenPerson> people, List<String> passedOn) {}
+
+    /** @param name empty where only cameras may be seen @param background whether a picture of their own is behind them */
+    public record SeenPerson(String name, boolean camera, boolean background) {}
+
+    public static final SeatCompany ALONE = new SeatCompany(List.of(), List.of());
+
+    /** One object for all who see the same of the same place. */
+    public static SeatCompany company(Snapshot at, PersonId me, Role role, Instant now) {
+        Company.Sight sight = Company.sight(at.state(), at.rights(now), me, role, now);
+        return at.ruled("company", sight, List.of(DOOR, GROUPS, RIGHTS), now, () -> {
+            Company company = Company.of(at.plan(), at.state(), sight);
+            return new SeatCompany(
+                    company.people().stream()
+                            .map(one -> new SeenPerson(one.name(), one.camera(), one.background()))
+                            .toList(),
+                    company.passedOn());
+        });
+    }
+
     /** What one person has switched on. */
-    public record SeatMineRights(boolean microphone, boolean camera, boolean screen) {}
+    public record SeatMineRights(boolean microphone, boolean camera, boolean screen, boolean background) {}
 
     public DeskRights desk(Snapshot at, Instant now) {
         return at.ruled("rights desk", "all", List.of(DOOR, GROUPS, RIGHTS, RECORDING), now, () -> make(at, now));
@@ -136,17 +177,11 @@ public class RightsJson {
         var helpers = new LinkedHashMap<String, List<Cell>>();
         seen.helpers().forEach((person, cells) -> helpers.put(person.value(), cells(cells, at)));
         return new DeskRights(
-                seen.columns().stream()
-                        .map(right -> new Column(
-                                right.rule().key(),
-                                right.rule().title(),
-                                right.value().text(),
-                                right.floor().isPresent()))
-                        .toList(),
+                seen.columns().stream().map(right -> column(right, rights)).toList(),
                 pupils,
                 helpers,
                 Catalogue.HELP.stream()
-                        .map(rule -> new Column(rule.key(), rule.title(), "", false))
+                        .map(rule -> new Column(rule.key(), rule.title(), "", false, usual(rule), null))
                         .toList(),
                 rights.liveOrders().stream()
                         .map(one -> one.set().rule())
@@ -155,7 +190,31 @@ public class RightsJson {
                         .size(),
                 rights.isLight(),
                 shows(rights, at).map(PersonId::value).orElse(null),
-                shows(rights, at).map(at.plan()::nameOf).orElse(null));
+                shows(rights, at).map(at.plan()::nameOf).orElse(null),
+                seen.seen().stream().map(one -> column(one, rights)).toList(),
+                Company.passesOn(at.plan(), at.state()).stream()
+                        .map(one -> new Classmate(one.value(), at.plan().nameOf(one)))
+                        .toList(),
+                seen.mayPassOn());
+    }
+
+    private static Column column(Ruling<?> right, RightsState rights) {
+        return new Column(
+                right.rule().key(),
+                right.rule().title(),
+                right.value().text(),
+                right.floor().isPresent(),
+                usual(right.rule()),
+                rights.liveOrders().stream()
+                        .filter(one -> one.set().rule().equals(right.rule()))
+                        .map(Setting::until)
+                        .filter(until -> until.isBefore(Setting.FOR_EVER))
+                        .findFirst()
+                        .orElse(null));
+    }
+
+    private static int usual(Rule<?> right) {
+        return (int) RightsRules.usual(right).toMinutes();
     }
 
     private static Optional<PersonId> shows(RightsState rights, Snapshot at) {
@@ -305,6 +364,7 @@ public class RightsJson {
         return new SeatMineRights(
                 on.contains(Appliance.MICROPHONE),
                 on.contains(Appliance.CAMERA),
-                on.stream().anyMatch(Appliance::isShowing));
+                on.stream().anyMatch(Appliance::isShowing),
+                on.contains(Appliance.BACKGROUND));
     }
 }

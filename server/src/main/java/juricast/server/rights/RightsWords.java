@@ -4,6 +4,7 @@ import static juricast.server.words.PartWords.Told.little;
 import static juricast.server.words.PartWords.Told.much;
 import static juricast.server.words.PartWords.Told.some;
 
+import java.time.Duration;
 import java.util.Locale;
 import java.util.Optional;
 import juricast.core.live.LessonEvent;
@@ -72,11 +73,21 @@ class RightsWords implements PartWords {
 
         @Override
         public PartWords.Told liveSet(RightsEvent.LiveSet event) {
-            return some("%s: %s%s"
+            return some("%s: %s%s%s"
                     .formatted(
                             event.set().rule().title(),
                             RuleWords.value(event.set().rule(), event.set().value()),
+                            event.until()
+                                    .map(until -> " for %d min"
+                                            .formatted(Duration.between(event.at(), until)
+                                                    .toMinutes()))
+                                    .orElse(""),
                             story.by(event.by())));
+        }
+
+        @Override
+        public PartWords.Told liveEnded(RightsEvent.LiveEnded event) {
+            return little("%s is as it was before".formatted(event.rule().title()));
         }
 
         @Override
@@ -108,7 +119,11 @@ class RightsWords implements PartWords {
         }
 
         private static String what(Appliance what) {
-            return what.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+            return switch (what) {
+                case BACKGROUND -> "picture behind the camera";
+                case PASSING_ON -> "passing on to people outside";
+                default -> what.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+            };
         }
     }
 }

@@ -104,7 +104,7 @@ class StanceOrders {
 
     /** The running order of this lesson alone, from now on. */
     @PutMapping("/lessons/{lesson}/running-order")
-    @For(TEACHER)
+    @For({TEACHER, LEAD})
     Ordered plan(
             @PathVariable String lesson,
             @RequestBody RunningOrderRequest wanted,

@@ -1,30 +1,21 @@
 package juricast.server.room;
 
-import static juricast.core.door.DoorPart.DOOR;
 import static juricast.server.access.Position.LEAD;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import juricast.core.audience.CorridorView;
 import juricast.core.audience.DoorDesk;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.reading.Matter;
-import juricast.core.time.Span;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
 import juricast.server.lesson.LiveLessons;
-import juricast.server.lesson.Snapshot;
 import juricast.server.people.People;
-import juricast.server.record.RecordWatch;
 import juricast.server.words.WorryWords;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -34,25 +25,22 @@ import org.springframework.web.bind.annotation.*;
 @RestController
 @RequestMapping("/api/corridor")
 class CorridorController {
-    /** Lessons this far from now belong to the corridor if they should be open. */
-    private static final Duration AROUND = Duration.ofHours(2);
-
     private final LiveLessons lessons;
+    private final Corridors corridors;
     private final Classes classes;
     private final Database database;
-    private final RecordWatch records;
     private final People people;
     private final WorryWords words;
 
     CorridorController(
             LiveLessons lessons,
+            Corridors corridors,
             Classes classes,
             Database database,
             People people,
-            WorryWords words,
-            RecordWatch records) {
-        this.records = records;
+            WorryWords words) {
         this.lessons = lessons;
+        this.corridors = corridors;
         this.classes = classes;
         this.database = database;
         this.people = people;
@@ -86,28 +74,13 @@ class CorridorController {
             @Nullable String takenBy,
             boolean mine) {}
 
-    record Taken(String lesson, String kind, long since, String by) {}
-
     /** All lessons that run or should, worst first. */
     @GetMapping
     @For(value = LEAD, shows = Matter.CORRIDOR)
     Corridor corridor(@AuthenticationPrincipal SignedIn caller) {
         Instant now = lessons.now();
-        List<Classes.Planned> around = classes.lessons(new Span(now.minus(Duration.ofHours(12)), now.plus(AROUND)));
-        List<CorridorView.Line> live = around.stream()
-                .flatMap(one -> line(one, now).stream())
-                .map(one -> one.seenBy(caller.person()))
-                .toList();
-        CorridorView view = CorridorView.of(
-                Stream.concat(live.stream(), damagedBesides(live, now)).toList());
-        Map<String, Taken> taken = database
-                .read()
-                .sql("SELECT lesson, kind, since, taken_by FROM alert_taken WHERE taken_at > :from")
-                .param("from", now.minus(Duration.ofHours(12)).toEpochMilli())
-                .query((row, n) -> new Taken(row.getString(1), row.getString(2), row.getLong(3), row.getString(4)))
-                .list()
-                .stream()
-                .collect(Collectors.toMap(one -> key(one.lesson, one.kind, one.since), one -> one));
+        CorridorView view = corridors.view(caller.person(), now);
+        Map<String, Corridors.Taken> taken = corridors.taken(now);
         List<CorridorLine> lines =
                 view.lines().stream().map(line -> line(line, taken, caller)).toList();
         return new Corridor(
@@ -117,7 +90,7 @@ class CorridorController {
                         .count(),
                 (int) lines.stream().filter(one -> one.alerts.isEmpty()).count(),
                 lines.stream().mapToInt(CorridorLine::present).sum(),
-                around.stream()
+                corridors.around(now).stream()
                         .map(one -> one.time().from())
                         .filter(from -> from.isAfter(now))
                         .min(Instant::compareTo)
@@ -134,7 +107,7 @@ class CorridorController {
             @AuthenticationPrincipal SignedIn caller) {
         Instant now = lessons.now();
         classes.lesson(new LessonId(lesson))
-                .flatMap(planned -> line(planned, now))
+                .flatMap(planned -> corridors.line(planned, now))
                 .map(line -> line.seenBy(caller.person()))
                 .flatMap(line -> line.worries().stream()
                         .filter(one -> one.kind() == kind)
@@ -152,33 +125,7 @@ class CorridorController {
         return corridor(caller);
     }
 
-    /** Lessons of another day whose records were found damaged: nobody would open them to see it. */
-    private Stream<CorridorView.Line> damagedBesides(List<CorridorView.Line> told, Instant now) {
-        Set<LessonId> known = told.stream().map(line -> line.plan().lesson()).collect(Collectors.toSet());
-        return records.damaged().stream()
-                .map(RecordWatch.Damaged::lesson)
-                .filter(lesson -> !known.contains(lesson))
-                .flatMap(lesson -> classes.plan(lesson, now).stream())
-                .map(CorridorView::damaged);
-    }
-
-    /** The line of a lesson that goes on, or should. */
-    private Optional<CorridorView.Line> line(Classes.Planned planned, Instant now) {
-        Optional<Snapshot> live = lessons.lookIfReadable(planned.id());
-        boolean isItsTime = !planned.time().from().isAfter(now)
-                && now.isBefore(planned.time().until());
-        if (live.isEmpty()) {
-            // It may have been opened before its time: that cannot be read either.
-            return classes.plan(planned.id(), now)
-                    .filter(plan -> now.isBefore(planned.time().until()))
-                    .map(CorridorView::damaged);
-        }
-        return live.filter(one ->
-                        !one.state().of(DOOR).isOver() && (one.state().of(DOOR).isOpen() || isItsTime))
-                .map(one -> CorridorView.line(one.plan(), one.state(), one.rules(), now));
-    }
-
-    private CorridorLine line(CorridorView.Line line, Map<String, Taken> taken, SignedIn caller) {
+    private CorridorLine line(CorridorView.Line line, Map<String, Corridors.Taken> taken, SignedIn caller) {
         var plan = line.plan();
         return new CorridorLine(
                 plan.lesson().value(),
@@ -195,22 +142,15 @@ class CorridorController {
                 line.stance().orElse(null),
                 line.worries().stream()
                         .map(worry -> {
-                            Taken by = taken.get(key(
-                                    plan.lesson().value(),
-                                    worry.kind().name(),
-                                    worry.since().toEpochMilli()));
+                            Corridors.Taken by = taken.get(Corridors.key(line, worry));
                             return new Alert(
                                     worry.kind(),
                                     worry.since(),
                                     words.of(worry, plan),
                                     WorryWords.isGrave(worry.kind()),
-                                    by == null ? null : people.nameOf(new PersonId(by.by)),
-                                    by != null && by.by.equals(caller.person().value()));
+                                    by == null ? null : people.nameOf(new PersonId(by.by())),
+                                    by != null && by.by().equals(caller.person().value()));
                         })
                         .toList());
-    }
-
-    private static String key(String lesson, String kind, long since) {
-        return lesson + " " + kind + " " + since;
     }
 }

@@ -14,8 +14,10 @@ import juricast.server.drawing.DrawingJson;
 import juricast.server.drawing.Strokes;
 import juricast.server.ending.EndingJson;
 import juricast.server.groups.GroupsJson;
+import juricast.server.help.HelpJson;
 import juricast.server.lesson.Shown;
 import juricast.server.lesson.Snapshot;
+import juricast.server.lines.LinesJson;
 import juricast.server.material.MaterialJson;
 import juricast.server.merits.MeritsJson;
 import juricast.server.notices.NoticesJson;
@@ -25,6 +27,7 @@ import juricast.server.rights.RightsJson;
 import juricast.server.signals.SignalsJson;
 import juricast.server.slates.SlatesJson;
 import juricast.server.supervision.SupervisionJson;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** The desk on the wire: one object for each part, so that what is new in one is told alone. */
@@ -87,9 +90,11 @@ class DeskJson {
             QuestionsJson.DeskQuestions questions,
             ClocksJson.DeskClocks clocks,
             SlatesJson.DeskSlates slates,
+            HelpJson.@Nullable DeskHelpHour help,
             NoticesJson.NoticesShown notices,
             MeritsJson.DeskMerits merits,
             ConductJson.DeskConduct conduct,
+            LinesJson.DeskLines lines,
             RecordingJson.DeskRecording recording,
             GroupsJson.DeskGroups groups,
             List<NeedsJson.NeedLine> needs,
@@ -135,9 +140,11 @@ class DeskJson {
                 QuestionsJson.desk(at, me, now),
                 ClocksJson.desk(at),
                 SlatesJson.desk(at),
+                HelpJson.desk(at, now),
                 NoticesJson.of(at),
                 merits.desk(at),
                 ConductJson.desk(at),
+                LinesJson.desk(at),
                 RecordingJson.desk(at, now),
                 groups.desk(at, now),
                 needs.of(at, now),

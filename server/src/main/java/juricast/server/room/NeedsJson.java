@@ -4,6 +4,7 @@ import static juricast.core.chat.ChatPart.CHAT;
 import static juricast.core.conduct.ConductPart.CONDUCT;
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
+import static juricast.core.lines.LinesPart.LINES;
 import static juricast.core.recording.RecordingPart.RECORDING;
 import static juricast.core.rights.RightsPart.RIGHTS;
 import static juricast.core.signals.SignalsPart.SIGNALS;
@@ -70,7 +71,7 @@ class NeedsJson {
         return at.timed(
                 "needs",
                 "all",
-                List.of(DOOR, GROUPS, SIGNALS, RIGHTS, CHAT, RECORDING, CONDUCT),
+                List.of(DOOR, GROUPS, SIGNALS, RIGHTS, LINES, CHAT, RECORDING, CONDUCT),
                 now,
                 () -> Needs.of(at.plan(), at.state(), at.rules(), door.seen(at, now), now).list().stream()
                         .map(need -> line(need, at))
@@ -110,6 +111,7 @@ class NeedsJson {
             case UNSURE -> "unsure " + need.visits().get(0).value();
             case HELD -> "held " + need.number();
             case WORRY -> "worry " + need.number();
+            case LINES_WEAK -> "lines-weak " + need.number();
             case RECORDING_FAILS -> "recording-fails " + need.since();
             case RECORDING_PAUSED -> "recording-paused " + need.since() + " " + need.number();
             case GROUP_CALLS, GROUP_ALONE, GROUPS_PLANNED -> need.kind() + " " + need.about();
@@ -155,6 +157,7 @@ class NeedsJson {
                     .orElse("Another stance is planned now");
             case SIGN -> who + " " + SAYS.get(Sign.valueOf(need.about()));
             case HAND -> who + " raises a hand";
+            case LINES_WEAK -> need.number() + " have a weak line";
             case LOST -> who + " lost the connection";
             case ENDING -> "%s: pass ends (%s)"
                     .formatted(who, need.rule().map(Rule::title).orElseThrow());

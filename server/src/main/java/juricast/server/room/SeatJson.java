@@ -4,6 +4,7 @@ import static juricast.core.board.BoardPart.BOARD;
 import static juricast.core.clocks.ClocksPart.CLOCKS;
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
+import static juricast.core.help.HelpPart.HELP;
 import static juricast.core.material.MaterialPart.MATERIAL;
 import static juricast.core.merits.MeritsPart.MERITS;
 import static juricast.core.notices.NoticesPart.NOTICES;
@@ -34,8 +35,10 @@ import juricast.server.door.DoorJson;
 import juricast.server.drawing.DrawingJson;
 import juricast.server.drawing.Strokes;
 import juricast.server.groups.GroupsJson;
+import juricast.server.help.HelpJson;
 import juricast.server.lesson.Shown;
 import juricast.server.lesson.Snapshot;
+import juricast.server.lines.LinesJson;
 import juricast.server.material.MaterialJson;
 import juricast.server.merits.MeritsJson;
 import juricast.server.notices.NoticesJson;
@@ -83,6 +86,7 @@ class SeatJson {
             List<String> adults,
             List<String> observers,
             RightsJson.SeatRights rights,
+            RightsJson.SeatCompany company,
             SignalsJson.SeatSignals signals,
             BoardJson.BoardShown board,
             MaterialJson.MaterialShown material,
@@ -92,6 +96,7 @@ class SeatJson {
             QuestionsJson.@Nullable SeatQuestion question,
             ClocksJson.SeatClocks clocks,
             SlatesJson.SeatSlates slates,
+            HelpJson.@Nullable SeatHelpHour help,
             NoticesJson.NoticesShown notices,
             MeritsJson.SeatMerits merits,
             ConductJson.SeatConduct conduct) {}
@@ -99,6 +104,7 @@ class SeatJson {
     /** What is one arrival's own. Of those who are not inside there is only the door. */
     record SeatMine(
             DoorJson.SeatMineDoor door,
+            HelpJson.@Nullable SeatMineHelpHour help,
             RightsJson.@Nullable SeatMineRights rights,
             SignalsJson.@Nullable SeatMineSignals signals,
             ChatJson.@Nullable SeatMineChat chat,
@@ -108,6 +114,7 @@ class SeatJson {
             SlatesJson.@Nullable SeatMineSlates slate,
             RecordingJson.@Nullable SeatMineRecording recording,
             GroupsJson.@Nullable SeatMineGroups groups,
+            LinesJson.@Nullable SeatMineLine line,
             ConductJson.@Nullable SeatMineConduct conduct) {}
 
     /** As a stream tells it: what is one's own is one field beside the others. */
@@ -144,7 +151,7 @@ class SeatJson {
     private Room room(Snapshot at, Visit visit, Instant now) {
         if (visit.status() != Visit.Status.IN) {
             return at.ruled(
-                    "seat outside", "all", List.of(SUPERVISION, RECORDING, NOTICES), now, () -> outside(at, now));
+                    "seat outside", "all", List.of(SUPERVISION, RECORDING, HELP, NOTICES), now, () -> outside(at, now));
         }
         PersonId me = visit.person().orElseThrow();
         Role role = SeatView.roleOf(at.plan(), visit);
@@ -164,6 +171,7 @@ class SeatJson {
                         QUESTIONS,
                         CLOCKS,
                         SLATES,
+                        HELP,
                         NOTICES,
                         MERITS),
                 now,
@@ -174,6 +182,7 @@ class SeatJson {
                         adults(at),
                         DoorSeat.observers(at.plan(), at.state(), shared, me, role, now),
                         rights.seat(at, me, role, now),
+                        RightsJson.company(at, me, role, now),
                         SignalsJson.seat(at),
                         BoardJson.seat(at, at.state().where().placeOf(me)),
                         MaterialJson.seat(at, me, role, now),
@@ -183,6 +192,7 @@ class SeatJson {
                         QuestionsJson.seat(at, me, role, now),
                         ClocksJson.seat(at, me, role, now),
                         SlatesJson.seat(at, me, role, now),
+                        HelpJson.seat(at),
                         NoticesJson.of(at),
                         MeritsJson.seat(at, now),
                         ConductJson.seat(at, now)));
@@ -196,6 +206,7 @@ class SeatJson {
                 adults(at),
                 List.of(),
                 RightsJson.FROM_OUTSIDE,
+                RightsJson.ALONE,
                 new SignalsJson.SeatSignals(null),
                 BoardJson.FROM_OUTSIDE,
                 MaterialJson.FROM_OUTSIDE,
@@ -205,6 +216,7 @@ class SeatJson {
                 null,
                 ClocksJson.FROM_OUTSIDE,
                 SlatesJson.FROM_OUTSIDE,
+                HelpJson.seat(at),
                 NoticesJson.of(at),
                 MeritsJson.NOBODY,
                 ConductJson.FROM_OUTSIDE);
@@ -219,6 +231,7 @@ class SeatJson {
         DoorJson.SeatMineDoor mine = door.seatMine(at, visit);
         return inside.map(me -> new SeatMine(
                         mine,
+                        null,
                         RightsJson.seatMine(at, me),
                         SignalsJson.seatMine(at, me),
                         chat.seatMine(at, visit, me, SeatView.roleOf(at.plan(), visit), now),
@@ -228,7 +241,21 @@ class SeatJson {
                         SlatesJson.seatMine(at, me),
                         RecordingJson.seatMine(at, me),
                         GroupsJson.seatMine(at, me, SeatView.roleOf(at.plan(), visit), now),
+                        LinesJson.seatMine(at, me),
                         ConductJson.seatMine(at, me)))
-                .orElseGet(() -> new SeatMine(mine, null, null, null, null, null, null, null, null, null, null));
+                .orElseGet(() -> new SeatMine(
+                        mine,
+                        HelpJson.seatMine(at, visit, now),
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null));
     }
 }

@@ -8,14 +8,12 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
-import juricast.core.charter.Edit;
 import juricast.core.charter.Place;
 import juricast.server.access.For;
 import juricast.server.access.SignedIn;
 import juricast.server.access.Takes;
 import juricast.server.problems.Problem;
 import juricast.server.rules.RulesDocument.Rules;
-import juricast.server.rules.Settings.Marked;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -31,17 +29,15 @@ class CharterFileController {
     private static final int MOST = 500_000;
 
     private final Settings settings;
-    private final Drafts drafts;
-    private final Documents documents;
+    private final CharterIntoDraft intoDraft;
     private final CharterFile file;
     private final CharterPdf pdf;
     private final Clock clock;
 
     CharterFileController(
-            Settings settings, Drafts drafts, Documents documents, CharterFile file, CharterPdf pdf, Clock clock) {
+            Settings settings, CharterIntoDraft intoDraft, CharterFile file, CharterPdf pdf, Clock clock) {
         this.settings = settings;
-        this.drafts = drafts;
-        this.documents = documents;
+        this.intoDraft = intoDraft;
         this.file = file;
         this.pdf = pdf;
         this.clock = clock;
@@ -83,23 +79,7 @@ class CharterFileController {
                     "Choose the file that was exported here.",
                     List.of(new Problem.Wrong("file", "too large")));
         }
-        if (!drafts.of(caller.person(), Place.SCHOOL).isEmpty()) {
-            throw Problem.refused(
-                    "draft-begun",
-                    "You have a draft already",
-                    "The file was not read; your draft is as it was.",
-                    "Put your draft in force or discard it, then read the file.");
-        }
-        Instant now = now();
-        List<Edit> edits = file.read(uploaded.getBytes(), settings.all().at(Place.SCHOOL), now);
-        drafts.replace(
-                caller.person(),
-                Place.SCHOOL,
-                edits.stream()
-                        .map(one ->
-                                new Marked(one, settings.mark(one.place(), one.rule(), one.role(), one.when(), now)))
-                        .toList());
-        return documents.now(Place.SCHOOL, caller, true, now);
+        return intoDraft.take(uploaded.getBytes(), caller);
     }
 
     private static ResponseEntity.BodyBuilder attached(String name) {

@@ -187,6 +187,7 @@ class Documents {
                     rule.meaning(),
                     rule.reason(),
                     rule.pupilWords(),
+                    rule.area().alsoCalled(),
                     type.form(),
                     type.unit() == ValueType.Unit.NONE ? "" : type.unit().name().toLowerCase(java.util.Locale.ROOT),
                     type.isOrdered(),

@@ -51,6 +51,19 @@ class Drafts {
                 .orElse(List.of());
     }
 
+    /** How many edits somebody has made at all places together. */
+    int countOf(PersonId owner) {
+        return database
+                .read()
+                .sql("SELECT edits FROM rule_draft WHERE owner = :owner")
+                .param("owner", owner.value())
+                .query(String.class)
+                .list()
+                .stream()
+                .mapToInt(text -> JSON.readValue(text, Line[].class).length)
+                .sum();
+    }
+
     /** Adds an edit; one about the same that was made before is replaced. */
     void add(PersonId owner, Place place, Marked edit) {
         change(owner, place, edits -> {

@@ -149,6 +149,30 @@ class RulesController {
         return documents.now(changed, caller, true, now());
     }
 
+    /**
+     * Sets one value of one lesson at once: what it changes is seen at a glance, so it needs no draft. A draft for that lesson
+     * stays as it is. 409 for any other place, or if a layer above binds it to something stricter.
+     */
+    @PutMapping("/rules/{place}/at-once")
+    @For({LEAD, TEACHER})
+    Rules atOnce(
+            @PathVariable String place, @RequestBody EditRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+        Place changed = access.changed(caller, place);
+        if (changed.kind() != Place.Kind.LESSON) {
+            throw Problem.refused(
+                    "needs-a-draft",
+                    "This counts in many lessons",
+                    "Nothing was changed.",
+                    "Put it into a draft, look at what it changes, then put it in force.");
+        }
+        Edit edit = edit(changed, wanted);
+        refuseLooser(edit);
+        Instant now = now();
+        String mark = settings.mark(changed, edit.rule(), edit.role(), edit.when(), now);
+        settings.putInForce(List.of(new Marked(edit, mark)), caller.person(), now, now);
+        return documents.now(changed, caller, true, now);
+    }
+
     /** Takes one change out of the caller's draft, or all. */
     @DeleteMapping("/rules/{place}/draft")
     @For({LEAD, TEACHER})

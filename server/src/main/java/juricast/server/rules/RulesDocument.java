@@ -38,6 +38,7 @@ final class RulesDocument {
             String meaning,
             String reason,
             String pupilWords,
+            String alsoCalled,
             ValueType.Form form,
             String unit,
             boolean ordered,

@@ -195,7 +195,7 @@ class SetsController {
 
     /** Lets a class use a set from now on. */
     @PutMapping("/classes/{id}/sets/{set}")
-    @For(TEACHER)
+    @For({TEACHER, LEAD})
     void use(@PathVariable String id, @PathVariable String set, @AuthenticationPrincipal SignedIn caller) {
         ClassId of = classAccess.runBy(caller, id).id();
         known(set);
@@ -204,7 +204,7 @@ class SetsController {
 
     /** A class uses a set of rules no more. */
     @DeleteMapping("/classes/{id}/sets/{set}")
-    @For(TEACHER)
+    @For({TEACHER, LEAD})
     void stopUsing(@PathVariable String id, @PathVariable String set, @AuthenticationPrincipal SignedIn caller) {
         ClassId of = classAccess.runBy(caller, id).id();
         sets.stopUsing(of, set, now());

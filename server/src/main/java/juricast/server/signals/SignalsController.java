@@ -38,6 +38,8 @@ class SignalsController {
 
     record FocusRequest(@Nullable String person) {}
 
+    record FocusAnswer(boolean yes) {}
+
     /** Lowers a hand. */
     @PostMapping("/lessons/{lesson}/people/{person}/lower-hand")
     @For({TEACHER, LEAD})
@@ -60,7 +62,7 @@ class SignalsController {
         return desk.order(lesson, caller, new SignalsOrder.ClearSigns(caller.person()));
     }
 
-    /** Asks everybody to look this way, or ends it. */
+    /** Shows one person large to everybody, or ends it. Where the rules make it a choice, the person is asked first. */
     @PutMapping("/lessons/{lesson}/focus")
     @For({TEACHER, LEAD})
     Ordered focus(@PathVariable String lesson, @RequestBody FocusRequest on, @AuthenticationPrincipal SignedIn caller) {
@@ -99,6 +101,13 @@ class SignalsController {
     @For(anyone = true)
     Ordered takeSignBack(@PathVariable String visit, HttpServletRequest request) {
         return seats.order(seats.mine(visit, request), new SignalsOrder.ShowSign(new VisitId(visit), Optional.empty()));
+    }
+
+    /** Says yes or no to being shown large to everybody. */
+    @PutMapping("/seats/{visit}/focus")
+    @For(anyone = true)
+    Ordered answerFocus(@PathVariable String visit, @RequestBody FocusAnswer answer, HttpServletRequest request) {
+        return seats.order(seats.mine(visit, request), new SignalsOrder.AnswerFocus(new VisitId(visit), answer.yes));
     }
 
     /** A class monitor lowers somebody's hand. */

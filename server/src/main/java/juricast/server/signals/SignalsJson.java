@@ -25,8 +25,16 @@ public final class SignalsJson {
      * @param signs how many show each signal
      * @param of the signal of each who shows one, by id
      * @param focus who stands before everybody
+     * @param asked who is asked whether they would, or has declined
      */
-    public record DeskSignals(List<Hand> hands, List<SignCount> signs, Map<String, Sign> of, @Nullable String focus) {}
+    public record DeskSignals(
+            List<Hand> hands,
+            List<SignCount> signs,
+            Map<String, Sign> of,
+            @Nullable String focus,
+            @Nullable AskedToFocus asked) {}
+
+    public record AskedToFocus(String person, boolean declined) {}
 
     public record Hand(String person, Instant since) {}
 
@@ -35,8 +43,12 @@ public final class SignalsJson {
     /** @param focus the name of who stands before everybody */
     public record SeatSignals(@Nullable String focus) {}
 
-    /** @param handsBefore how many hands are up longer than one's own */
-    public record SeatMineSignals(@Nullable Instant handSince, int handsBefore, @Nullable Sign sign) {}
+    /**
+     * @param handsBefore how many hands are up longer than one's own
+     * @param asks the name of who asks whether one would stand before everybody
+     */
+    public record SeatMineSignals(
+            @Nullable Instant handSince, int handsBefore, @Nullable Sign sign, @Nullable String asks) {}
 
     public static DeskSignals desk(Snapshot at) {
         return at.piece("signals desk", "all", List.of(DOOR, SIGNALS), () -> make(at));
@@ -55,7 +67,10 @@ public final class SignalsJson {
                         .filter(one -> one.count > 0)
                         .toList(),
                 of,
-                focus(at).map(PersonId::value).orElse(null));
+                focus(at).map(PersonId::value).orElse(null),
+                signals.asked()
+                        .map(one -> new AskedToFocus(one.person().value(), one.declined()))
+                        .orElse(null));
     }
 
     private static SignCount count(Sign sign, SignalsState signals, Snapshot at) {
@@ -81,6 +96,9 @@ public final class SignalsJson {
     public static SeatMineSignals seatMine(Snapshot at, PersonId me) {
         SignalsSeat seen = SignalsSeat.of(at.state(), me);
         return new SeatMineSignals(
-                seen.handSince().orElse(null), seen.handsBefore(), seen.sign().orElse(null));
+                seen.handSince().orElse(null),
+                seen.handsBefore(),
+                seen.sign().orElse(null),
+                seen.asks().map(at.plan()::nameOf).orElse(null));
     }
 }

@@ -16,7 +16,9 @@ class SignalsStored implements StoredPart {
             StoredKind.named("hand-lowered", "HandLowered", SignalsEvent.HandLowered.class),
             StoredKind.named("sign-shown", "SignShown", SignalsEvent.SignShown.class),
             StoredKind.named("signs-cleared", "SignsCleared", SignalsEvent.SignsCleared.class),
-            StoredKind.named("focused", "Focused", SignalsEvent.Focused.class));
+            StoredKind.named("focused", "Focused", SignalsEvent.Focused.class),
+            StoredKind.named("focus-asked", "FocusAsked", SignalsEvent.FocusAsked.class),
+            StoredKind.named("focus-declined", "FocusDeclined", SignalsEvent.FocusDeclined.class));
 
     @Override
     public Part<?, ?, ?> part() {

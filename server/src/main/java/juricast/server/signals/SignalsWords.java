@@ -57,5 +57,16 @@ class SignalsWords implements PartWords {
                     .map(one -> "%s stands before everybody%s".formatted(story.name(one), story.by(event.by())))
                     .orElse("Nobody stands before everybody any more" + story.by(event.by())));
         }
+
+        @Override
+        public PartWords.Told focusAsked(SignalsEvent.FocusAsked event) {
+            return little("%s was asked to stand before everybody%s"
+                    .formatted(story.name(event.person()), story.by(event.by())));
+        }
+
+        @Override
+        public PartWords.Told focusDeclined(SignalsEvent.FocusDeclined event) {
+            return little(story.name(event.person()) + " would rather not stand before everybody");
+        }
     }
 }

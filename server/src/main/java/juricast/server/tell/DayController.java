@@ -117,14 +117,15 @@ class DayController {
         return database.read()
                 .sql(
                         """
-                    SELECT * FROM lesson WHERE class = :class AND ends > :from AND starts < :until ORDER BY starts""")
+                    SELECT lesson.*, class.title FROM lesson JOIN class ON class.id = lesson.class
+                    WHERE class = :class AND ends > :from AND starts < :until ORDER BY starts""")
                 .param("class", mine.id().value())
                 .param("from", window.from().toEpochMilli())
                 .param("until", window.until().toEpochMilli())
                 .query((row, n) -> new Classes.Planned(
                         new juricast.core.identity.LessonId(row.getString("id")),
                         mine.id(),
-                        mine.title(),
+                        Classes.titleOf(row),
                         new Span(
                                 Instant.ofEpochMilli(row.getLong("starts")), Instant.ofEpochMilli(row.getLong("ends"))),
                         row.getInt("cancelled") != 0))

@@ -68,7 +68,7 @@ class FeedController {
 
     /** Gives the calendar of a class a new address; the old one leads nowhere. */
     @PostMapping("/api/classes/{id}/feed/renew")
-    @For(TEACHER)
+    @For({TEACHER, LEAD})
     FeedAddress renewOfClass(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
         feeds.renew(new Feed(Kind.CLASS, access.runBy(caller, id).id().value()));
         return ofClass(id, caller);

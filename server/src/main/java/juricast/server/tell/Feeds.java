@@ -3,6 +3,7 @@ package juricast.server.tell;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.net.URI;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -14,11 +15,15 @@ import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.joining.LinkKey;
+import juricast.core.joining.WayIn;
 import juricast.core.time.Span;
 import juricast.server.classes.Classes;
+import juricast.server.classes.JoinLinks;
+import juricast.server.data.Addresses;
 import juricast.server.data.Database;
 import juricast.server.data.School;
 import juricast.server.ical.CalendarText;
+import juricast.server.rules.Settings;
 import net.fortuna.ical4j.data.CalendarOutputter;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VEvent;
@@ -30,13 +35,14 @@ import net.fortuna.ical4j.model.property.ProdId;
 import net.fortuna.ical4j.model.property.Sequence;
 import net.fortuna.ical4j.model.property.Status;
 import net.fortuna.ical4j.model.property.Uid;
+import net.fortuna.ical4j.model.property.Url;
 import net.fortuna.ical4j.model.property.XProperty;
 import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
 import org.springframework.stereotype.Component;
 
 /**
- * Lessons as calendars that other programs keep up to date (need B9), each at an address that is its only key. There is no link
- * to a door in them: a calendar is copied to more places than a link should be.
+ * Lessons as calendars that other programs keep up to date (need B9), each at an address that is its only key. The link to a door
+ * stands only in a person's own, and only where the rules let it: a calendar is copied to more places than a link should be.
  */
 @Component
 class Feeds {
@@ -49,11 +55,17 @@ class Feeds {
     private final Database database;
     private final School school;
     private final Classes classes;
+    private final Settings settings;
+    private final JoinLinks links;
+    private final Addresses addresses;
 
-    Feeds(Database database, School school, Classes classes) {
+    Feeds(Database database, School school, Classes classes, Settings settings, JoinLinks links, Addresses addresses) {
         this.database = database;
         this.school = school;
         this.classes = classes;
+        this.settings = settings;
+        this.links = links;
+        this.addresses = addresses;
     }
 
     /** Whose lessons a calendar holds. */
@@ -136,8 +148,10 @@ class Feeds {
             event.add(new Sequence(one.changes));
             event.add(new Status(one.cancelled ? Status.VALUE_CANCELLED : Status.VALUE_CONFIRMED));
             String adults = String.join(" and ", adults(one));
-            event.add(new Description(
-                    (adults.isEmpty() ? "" : "With " + adults + ". ") + "The way in is on your own page in Juricast."));
+            Optional<String> link = link(feed, one, now).map(addresses::of);
+            event.add(new Description((adults.isEmpty() ? "" : "With " + adults + ". ")
+                    + link.map("The way in: "::concat).orElse("The way in is on your own page in Juricast.")));
+            link.ifPresent(door -> event.add(new Url(URI.create(door))));
             calendar.add(event);
         }
         var out = new StringWriter();
@@ -149,11 +163,26 @@ class Feeds {
         return CalendarText.folded(out.toString());
     }
 
+    /** The path of the door, for whom the rules let their own calendar say it. */
+    private Optional<String> link(Feed feed, Entry one, Instant now) {
+        if (feed.kind == Kind.CLASS || one.cancelled || one.time.until().isBefore(now)) {
+            return Optional.empty();
+        }
+        return members(one).stream()
+                .filter(member -> member.person().value().equals(feed.subject))
+                .filter(member -> WayIn.isInCalendars(settings.ofLesson(one.id), member.role(), one.time))
+                .findFirst()
+                .flatMap(member -> classes.find(one.ofClass))
+                .map(links::ofClass);
+    }
+
+    private List<Member> members(Entry one) {
+        return classes.membersOf(
+                new Classes.Planned(one.id, one.ofClass, one.title, one.time, one.cancelled), one.time.from());
+    }
+
     private List<String> adults(Entry one) {
-        return classes
-                .membersOf(
-                        new Classes.Planned(one.id, one.ofClass, one.title, one.time, one.cancelled), one.time.from())
-                .stream()
+        return members(one).stream()
                 .filter(member -> member.role().isAdultInCharge())
                 .map(Member::name)
                 .toList();
@@ -203,7 +232,7 @@ class Feeds {
                 .query((row, n) -> new Entry(
                         new LessonId(row.getString("id")),
                         new ClassId(row.getString("class")),
-                        row.getString("title"),
+                        Classes.titleOf(row),
                         new Span(
                                 Instant.ofEpochMilli(row.getLong("starts")), Instant.ofEpochMilli(row.getLong("ends"))),
                         row.getInt("cancelled") != 0,

@@ -2,9 +2,14 @@ package juricast.server.tell;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.format.TextStyle;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Rule;
 import juricast.core.rules.Rulebook;
@@ -31,12 +36,21 @@ class JoiningNote {
 
     /** What a note is about. @param lesson the next one @param address of the link @param word empty for who needs none */
     record About(
-            Classes.SchoolClass ofClass, List<String> adults, Optional<Span> lesson, String address, String word) {}
+            Classes.SchoolClass ofClass,
+            List<String> adults,
+            Optional<Span> lesson,
+            Weeks weeks,
+            String address,
+            String word) {}
+
+    /** What comes again every week, in words: lessons, and help hours. Empty where nothing does. */
+    record Weeks(String lessons, String helpHours) {}
 
     /** For pupils: what, when, where, the word. */
     Note shortOne(About about) {
         var lines = new ArrayList<Line>();
         lines.add(new Line("", when(about.lesson)));
+        weekly(about, lines);
         lines.add(new Line("Join", about.address));
         if (!about.word.isEmpty()) {
             lines.add(new Line("Join word", about.word));
@@ -45,10 +59,46 @@ class JoiningNote {
         return written(about.ofClass.title(), lines, List.of());
     }
 
+    private static void weekly(About about, List<Line> lines) {
+        if (!about.weeks.lessons.isEmpty()) {
+            lines.add(new Line("Every week", about.weeks.lessons));
+        }
+        if (!about.weeks.helpHours.isEmpty()) {
+            lines.add(new Line("Help hour, if you have a question", about.weeks.helpHours));
+        }
+    }
+
+    /**
+     * What is on the same weekday at the same time more than once, in words.
+     *
+     * @param times in order of time
+     */
+    String weekly(List<Span> times) {
+        var counted = new LinkedHashMap<String, Integer>();
+        for (Span time : times) {
+            counted.merge(
+                    "%s, %s to %s"
+                            .formatted(
+                                    time.from()
+                                            .atZone(school.zone())
+                                            .getDayOfWeek()
+                                            .getDisplayName(TextStyle.FULL, Locale.UK),
+                                    school.clockTime(time.from()),
+                                    school.clockTime(time.until())),
+                    1,
+                    Integer::sum);
+        }
+        return counted.entrySet().stream()
+                .filter(one -> one.getValue() > 1)
+                .map(Map.Entry::getKey)
+                .collect(Collectors.joining("; "));
+    }
+
     /** For parents and visitors: also who teaches, what is kept, and what is expected. */
     Note fullOne(About about, Rulebook rules, Instant at) {
         var lines = new ArrayList<Line>();
         lines.add(new Line("When", when(about.lesson)));
+        weekly(about, lines);
         lines.add(new Line(
                 "With", about.adults.isEmpty() ? "the teachers of the class" : String.join(" and ", about.adults)));
         lines.add(new Line("Join", about.address));

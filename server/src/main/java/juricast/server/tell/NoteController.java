@@ -5,16 +5,19 @@ import static juricast.server.access.Position.TEACHER;
 
 import java.security.SecureRandom;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import juricast.core.charter.Edit;
 import juricast.core.charter.Place;
 import juricast.core.identity.ClassId;
+import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
 import juricast.core.identity.Role;
 import juricast.core.joining.JoinWord;
@@ -49,6 +52,9 @@ import org.springframework.web.bind.annotation.*;
 @RestController
 @RequestMapping("/api/classes/{id}")
 class NoteController {
+    /** So far ahead it is looked for what comes again every week. */
+    private static final Duration WEEKS = Duration.ofDays(35);
+
     private static final int SUGGESTIONS = 4;
     private static final int LONGEST_WORD = 40;
 
@@ -121,15 +127,27 @@ class NoteController {
 
     record ShownRequest(boolean shown) {}
 
+    /** Of the next weeks, so that a change of the timetable far away does not stand in today's note. */
+    private String weekly(List<Classes.Planned> coming, Predicate<Classes.Planned> which, Instant now) {
+        return notes.weekly(coming.stream()
+                .filter(which)
+                .map(Classes.Planned::time)
+                .filter(time -> time.from().isBefore(now.plus(WEEKS)))
+                .toList());
+    }
+
     /** How a class is joined: link, word, and what may be written of them. */
     @GetMapping("/joining")
     @For({TEACHER, LEAD})
     Joining joining(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
         Classes.SchoolClass found = reading.ofClass(caller, Matter.WAY_IN, id);
         Instant now = clock.instant();
-        Optional<Classes.Planned> next = classes.lessonsOf(found.id()).stream()
+        List<Classes.Planned> coming = classes.lessonsOf(found.id()).stream()
                 .filter(one -> one.time().until().isAfter(now))
-                .findFirst();
+                .toList();
+        Set<LessonId> helpHours = classes.helpHoursOf(found.id());
+        Optional<Classes.Planned> next =
+                coming.stream().filter(one -> !helpHours.contains(one.id())).findFirst();
         PlannedRules rules = next.map(one -> settings.ofLesson(one.id()))
                 .orElseGet(() -> new PlannedRules(settings.ofClass(found.id())));
         Instant at = next.map(one -> one.time().from()).filter(now::isBefore).orElse(now);
@@ -141,6 +159,9 @@ class NoteController {
                         .map(Member::name)
                         .toList(),
                 next.map(Classes.Planned::time),
+                new JoiningNote.Weeks(
+                        weekly(coming, one -> !helpHours.contains(one.id()), now),
+                        weekly(coming, one -> helpHours.contains(one.id()), now)),
                 link,
                 found.word().text());
         WayIn way = WayIn.of(
@@ -202,7 +223,7 @@ class NoteController {
 
     /** Takes a word. 409 if the rules ask for a better one. */
     @PutMapping("/word")
-    @For(TEACHER)
+    @For({TEACHER, LEAD})
     WordCheck choose(
             @PathVariable String id, @RequestBody WordRequest wanted, @AuthenticationPrincipal SignedIn caller) {
         Classes.SchoolClass found = access.runBy(caller, id);
@@ -269,7 +290,7 @@ class NoteController {
 
     /** Shows the link on the pupils' own pages, or hides it: a setting of this class, kept with who and when. */
     @PutMapping("/link/shown")
-    @For(TEACHER)
+    @For({TEACHER, LEAD})
     Joining show(@PathVariable String id, @RequestBody ShownRequest wanted, @AuthenticationPrincipal SignedIn caller) {
         Classes.SchoolClass found = access.runBy(caller, id);
         Instant now = clock.instant();

@@ -141,7 +141,7 @@ class OutboxController {
         }
         if (!wrong.isEmpty()) {
             throw Problem.notReadable(
-                    "These words cannot be taken", "The words are as they were.", "Mend what is marked.", wrong);
+                    "These words cannot be taken", "The words are as they were.", "Mend it, then try again.", wrong);
         }
     }
 }

@@ -400,7 +400,7 @@ class Rounds {
                 .query((row, n) -> new Classes.Planned(
                         new LessonId(row.getString("id")),
                         new ClassId(row.getString("class")),
-                        row.getString("title"),
+                        Classes.titleOf(row),
                         new Span(
                                 Instant.ofEpochMilli(row.getLong("starts")), Instant.ofEpochMilli(row.getLong("ends"))),
                         false))

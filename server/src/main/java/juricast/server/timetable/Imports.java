@@ -174,6 +174,6 @@ class Imports {
     }
 
     private static Plan.Planned planned(TimetableChange.Known one) {
-        return new Plan.Planned(one.id(), one.ofClass(), one.time(), one.cancelled(), "", "");
+        return new Plan.Planned(one.id(), one.ofClass(), one.time(), one.cancelled(), "", "", false);
     }
 }

@@ -43,6 +43,7 @@ class InspectionController {
     private final Seen seen;
     private final School school;
     private final DraftedRules rules;
+    private final DangersAhead ahead;
     private final Clock clock;
 
     InspectionController(
@@ -52,6 +53,7 @@ class InspectionController {
             Seen seen,
             School school,
             DraftedRules rules,
+            DangersAhead ahead,
             Clock clock) {
         this.inspections = inspections;
         this.changes = changes;
@@ -59,6 +61,7 @@ class InspectionController {
         this.seen = seen;
         this.school = school;
         this.rules = rules;
+        this.ahead = ahead;
         this.clock = clock;
     }
 
@@ -112,6 +115,13 @@ class InspectionController {
                         names,
                         accepted),
                 reading.mayReadAll(caller, Matter.WEAK_SPOTS) ? inspections.trend(open, TREND_DAYS) : List.of());
+    }
+
+    /** Weak spots of today and of the next day with lessons that concern the caller, the worst first. */
+    @GetMapping("/soon")
+    @For({LEAD, TEACHER})
+    List<Seen.WeakSpot> soon(@AuthenticationPrincipal SignedIn caller) {
+        return seen.lines(ahead.soon(caller), seen.names(inspections.now()), Map.of());
     }
 
     /**

@@ -69,7 +69,8 @@ public class Plan {
     }
 
     /** A lesson as the plan has it. @param slot when its series has it, in local time; empty if it is of none */
-    record Planned(LessonId id, ClassId ofClass, Span time, boolean cancelled, String series, String slot) {}
+    record Planned(
+            LessonId id, ClassId ofClass, Span time, boolean cancelled, String series, String slot, boolean helpHour) {}
 
     /** What a lesson is to become. */
     record Wanted(Planned lesson, Span time, boolean cancelled) {}
@@ -244,7 +245,8 @@ public class Plan {
                 new Span(Instant.ofEpochMilli(row.getLong("starts")), Instant.ofEpochMilli(row.getLong("ends"))),
                 row.getInt("cancelled") != 0,
                 row.getString("series"),
-                row.getString("slot"));
+                row.getString("slot"),
+                Classes.isHelpHour(row));
     }
 
     /** Begins a change; everything it is about is written in the same transaction. @return its name */
@@ -308,7 +310,15 @@ public class Plan {
     record Scheduled(String change, int lessons) {}
 
     /** Adds a series with its lessons as one change; one that begins when another of the class does is left out. */
-    Scheduled schedule(ClassId id, Series series, List<Series.Slot> slots, String what, PersonId by, Instant now) {
+    /** @param expected what is planned to be so in each of its lessons */
+    Scheduled schedule(
+            ClassId id,
+            Series series,
+            List<Series.Slot> slots,
+            Set<Fact> expected,
+            String what,
+            PersonId by,
+            Instant now) {
         return database.write(
                 sql -> {
                     String name = Ids.next();
@@ -341,6 +351,12 @@ public class Plan {
                             noteAdded(sql, change, lesson, one.time());
                         }
                     }
+                    sql.sql("UPDATE lesson SET expected = :expected WHERE series = :series")
+                            .param(
+                                    "expected",
+                                    expected.stream().map(Fact::text).sorted().collect(Collectors.joining(" ")))
+                            .param("series", name)
+                            .update();
                     return new Scheduled(change, added);
                 },
                 Topic.PLAN);

@@ -1,5 +1,6 @@
 package juricast.server.timetable;
 
+import static juricast.server.access.Position.LEAD;
 import static juricast.server.access.Position.TEACHER;
 
 import java.time.Clock;
@@ -14,6 +15,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import juricast.core.rules.Fact;
 import juricast.core.timetable.Recurrence;
 import juricast.core.timetable.SchoolCalendar;
 import juricast.core.timetable.Series;
@@ -52,9 +54,15 @@ class SeriesController {
         this.clock = clock;
     }
 
-    /** @param everyWeeks 1 for every week, 2 for every second one, and so on; 1 if it is not said */
+    /** @param until empty for one lesson on the first date @param everyWeeks 1 for every week, 2 for every second one, and so on; 1 if it is not said @param helpHour whether it is no lesson but an hour for questions */
     record SeriesRequest(
-            String first, String until, Set<DayOfWeek> days, String start, int minutes, @Nullable Integer everyWeeks) {}
+            String first,
+            @Nullable String until,
+            Set<DayOfWeek> days,
+            String start,
+            int minutes,
+            @Nullable Integer everyWeeks,
+            @Nullable Boolean helpHour) {}
 
     /**
      * @param change its name, by which it is undone as a whole
@@ -66,7 +74,7 @@ class SeriesController {
 
     /** Schedules a lesson weekly on chosen days until a date. */
     @PostMapping("/api/classes/{id}/series")
-    @For(TEACHER)
+    @For({TEACHER, LEAD})
     Scheduled schedule(
             @PathVariable String id, @RequestBody SeriesRequest wanted, @AuthenticationPrincipal SignedIn caller) {
         Classes.SchoolClass found = access.runBy(caller, id);
@@ -77,7 +85,7 @@ class SeriesController {
             throw Problem.notReadable(
                     "This cannot be scheduled",
                     "Nothing was stored.",
-                    "Mend what is marked.",
+                    "Mend it, then try again.",
                     faults.stream().map(SeriesController::wrong).toList());
         }
         List<Series.Slot> all = weekly.series.lessons(before);
@@ -85,9 +93,17 @@ class SeriesController {
         List<Series.Slot> held = all.stream()
                 .filter(one -> days.holidayOn(one.slot().toLocalDate()).isEmpty())
                 .toList();
-        String what = "%s scheduled: %s".formatted(found.title(), weekly.said);
+        boolean isHelpHour = Boolean.TRUE.equals(wanted.helpHour);
+        String what = (isHelpHour ? "%s, help hour: %s" : "%s scheduled: %s").formatted(found.title(), weekly.said);
         Set<String> weakBefore = appearing.before();
-        Plan.Scheduled made = plan.schedule(found.id(), weekly.series, held, what, caller.person(), clock.instant());
+        Plan.Scheduled made = plan.schedule(
+                found.id(),
+                weekly.series,
+                held,
+                isHelpHour ? Set.of(Fact.HELP_HOUR) : Set.of(),
+                what,
+                caller.person(),
+                clock.instant());
         return new Scheduled(
                 made.change(),
                 what,
@@ -103,14 +119,17 @@ class SeriesController {
     private Weekly read(SeriesRequest wanted) {
         var wrong = new ArrayList<Problem.Wrong>();
         LocalDate first = date(wanted.first, "first", wrong);
-        LocalDate until = date(wanted.until, "until", wrong);
+        // Without a last date it is one lesson, on the first.
+        boolean isOnce = wanted.until == null || wanted.until.isBlank();
+        LocalDate until = isOnce ? first : date(wanted.until, "until", wrong);
         LocalTime start = LocalTime.MIDNIGHT;
         try {
             start = LocalTime.parse(String.valueOf(wanted.start));
         } catch (DateTimeParseException unreadable) {
             wrong.add(new Problem.Wrong("start", "A time such as 10:05"));
         }
-        Set<DayOfWeek> days = wanted.days == null ? Set.of() : wanted.days;
+        Set<DayOfWeek> chosen = wanted.days == null ? Set.of() : wanted.days;
+        Set<DayOfWeek> days = isOnce && chosen.isEmpty() ? Set.of(first.getDayOfWeek()) : chosen;
         int everyWeeks = wanted.everyWeeks == null ? 1 : wanted.everyWeeks;
         if (wrong.isEmpty()) {
             if (days.isEmpty()) {
@@ -124,7 +143,8 @@ class SeriesController {
             }
         }
         if (!wrong.isEmpty()) {
-            throw Problem.notReadable("This cannot be scheduled", "Nothing was stored.", "Mend what is marked.", wrong);
+            throw Problem.notReadable(
+                    "This cannot be scheduled", "Nothing was stored.", "Mend it, then try again.", wrong);
         }
         // A series begins with its first lesson: the first of the chosen days from that date on.
         LocalDate begins = first.datesUntil(first.plusWeeks(1))
@@ -135,7 +155,7 @@ class SeriesController {
             throw Problem.notReadable(
                     "This cannot be scheduled",
                     "Nothing was stored.",
-                    "Mend what is marked.",
+                    "Mend it, then try again.",
                     List.of(wrong(Series.Fault.NO_LESSON_IN_THAT_TIME)));
         }
         return new Weekly(

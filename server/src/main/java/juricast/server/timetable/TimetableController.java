@@ -34,6 +34,7 @@ import juricast.server.access.Position;
 import juricast.server.access.SignedIn;
 import juricast.server.classes.AccessToClasses;
 import juricast.server.classes.Calendar;
+import juricast.server.classes.Classes;
 import juricast.server.classes.Reading;
 import juricast.server.data.Database;
 import juricast.server.data.School;
@@ -218,7 +219,7 @@ class TimetableController {
                     return new LessonBox(
                             one.id().value(),
                             of.id().value(),
-                            of.title(),
+                            Classes.titled(of.title(), one.helpHour()),
                             of.year(),
                             local.toLocalDate().toString(),
                             local.getHour() * 60 + local.getMinute(),

@@ -18,10 +18,9 @@ record ByRule(Refused refused) {
 
     private static final Map<Rule<?>, Sending> OF_WHAT_IS_SENT = Map.of(
             Catalogue.CHAT_LINKS,
-            new Sending("Links are for teachers to share.", "Your text is still here. Send it without the link."),
+            new Sending("Links are for teachers to share.", "Nothing is lost. Send it without the link."),
             Catalogue.CHAT_WORDS,
-            new Sending(
-                    "A word in it is not written in lessons here.", "Your text is still here. Say it in other words."));
+            new Sending("A word in it is not written in lessons here.", "Nothing is lost. Say it in other words."));
 
     Problem problem() {
         Ruling<?> ruling = refused.refusal().ruling().orElseThrow();
@@ -51,8 +50,7 @@ record ByRule(Refused refused) {
                     "Send it as one of these, or ask your teacher.");
         }
         return WRITING.contains(rule)
-                ? refused.say(
-                        "Not sent", why(ruling), "Your text is still here. You can always write to your teachers.")
+                ? refused.say("Not sent", why(ruling), "Nothing is lost. You can always write to your teachers.")
                 : refused.say(
                         "Not now",
                         why(ruling),

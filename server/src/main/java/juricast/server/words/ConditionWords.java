@@ -57,6 +57,7 @@ public final class ConditionWords {
             case VISITOR_PRESENT -> so ? "while a visitor is present" : "while no visitor is present";
             case RECORDING -> so ? "while recording" : "while not recording";
             case IN_GROUPS -> so ? "while in groups" : "while not in groups";
+            case HELP_HOUR -> so ? "in a help hour" : "not in a help hour";
             case ADULT_PRESENT -> so ? "while an adult is present" : "while no adult is present";
             case SCHOOL_ACCOUNT -> so ? "signed in with a school account" : "without a school account";
         };

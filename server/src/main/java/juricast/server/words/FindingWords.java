@@ -47,6 +47,7 @@ public class FindingWords {
             case PUPILS_BEFORE_AN_ADULT -> "Pupils may be in before an adult";
             case LINK_TWICE -> "One link to two lessons at once";
             case TOO_FEW_ADULTS -> "Fewer adults than the rules ask for";
+            case NOBODY_CAN_COME -> "A help hour to which nobody can come";
             case PUPIL_TWICE -> "Pupils in two lessons at once";
             case GAP_FOR_ADULT -> "No gap for an adult";
             case GAP_FOR_PUPILS -> "No gap for pupils";
@@ -113,6 +114,7 @@ public class FindingWords {
             case LINK_TWICE -> "The same link leads to %s.".formatted(other);
             case TOO_FEW_ADULTS -> "%s is in charge; the rules ask for %d."
                     .formatted(is == 1 ? "1 adult" : is + " adults", wanted);
+            case NOBODY_CAN_COME -> "One adult is there, one pupil may be in at once, and the rules let nobody be alone with an adult.";
             case PUPIL_TWICE -> "%s in %s too: %d min at once.".formatted(are(people, finding), other, is);
             case GAP_FOR_ADULT -> "%s comes from %s with %d min between; %d are wanted."
                     .formatted(people, other, is, wanted);

@@ -26,6 +26,13 @@ public class HouseRules {
                         "You may speak when nobody else does.",
                         ASK,
                         "Nobody but the adults speaks."));
+        if (rules.value(Catalogue.ARRIVE_UNSEEN, Role.PUPIL, at) == YesNo.NO
+                && value(rules, Catalogue.CAMERA, at) == Permission.OPEN) {
+            lines.add("Your camera is on when you come in; you can switch it off at once.");
+        }
+        if (rules.value(Catalogue.OUTSIDE_AUDIENCE, Role.LEAD_ADULT, at) == Permission.OPEN) {
+            lines.add("This lesson may be passed on to people outside; you are told as long as it is.");
+        }
         lines.add(line(
                 value(rules, Catalogue.CAMERA, at),
                 "Your camera is yours: nobody else can switch it on.",

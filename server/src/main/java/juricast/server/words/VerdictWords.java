@@ -69,6 +69,22 @@ public class VerdictWords {
                 "No such name on the class list{nearest}.",
                 "This name is not on the class list. Knock again with your first and last name, or wait for your teacher.");
         put(
+                ReasonCode.NO_TELEPHONE,
+                "Calls by telephone; the rules close the door to calls.",
+                "This lesson cannot be joined by telephone. Please come by the link in your joining note.");
+        put(
+                ReasonCode.BY_TELEPHONE,
+                "Calls by telephone: ask who it is{maybe}.",
+                "You are connected. An adult of the lesson will ask who you are; please wait.");
+        put(
+                ReasonCode.NO_OUTSIDE_ACCOUNT,
+                "Signed in at another place; the rules let no such account in.",
+                "An account of another place does not count here. Please use your school’s account, or ask your teacher.");
+        put(
+                ReasonCode.OUTSIDE_ACCOUNT,
+                "Signed in at another place, which vouches for the address only.",
+                "Your account is from another place. Your teacher looks at it and lets you in.");
+        put(
                 ReasonCode.ALREADY_HERE,
                 "{who} is already here on another device.",
                 "Somebody of this name is in the lesson already. Your teacher looks at it.");
@@ -84,6 +100,14 @@ public class VerdictWords {
                 ReasonCode.ROOM_IS_FULL,
                 "The room is full by the rules.",
                 "The room is full. Your teacher sees that you wait.");
+        put(
+                ReasonCode.HELP_IS_FULL,
+                "As many as may be are in this help hour.",
+                "Others are asking just now. You are in the row and come in by yourself when it is your turn.");
+        put(
+                ReasonCode.WOULD_BE_ALONE,
+                "Would be alone with one adult: comes in with the next one, a second adult, or while it is recorded.",
+                "You would be the only one in there. You come in as soon as somebody else comes too; you need not do anything.");
         put(
                 ReasonCode.TOO_EARLY,
                 "Early: nobody is let in before {opens}.",
@@ -111,6 +135,7 @@ public class VerdictWords {
         return table.get(reason.code())
                 .adults
                 .replace("{who}", who)
+                .replace("{maybe}", who.isEmpty() ? "" : "; earlier it was " + who)
                 .replace("{nearest}", who.isEmpty() ? "" : "; nearest is " + who)
                 .replace("{opens}", reason.code() == ReasonCode.TOO_EARLY ? opens(plan, rules) : "");
     }

@@ -6,6 +6,7 @@ import java.time.Duration;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
 import juricast.server.access.Position;
+import juricast.server.lesson.ASmallClass;
 import juricast.server.people.People;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -138,5 +139,22 @@ class DemoTest {
             Thread.onSpinWait();
         }
         return true;
+    }
+
+    @Test
+    void who_signs_in_as_one_of_the_cast_finds_the_place_at_the_door_free() {
+        TestBrowser aoife = SERVER.signedIn("aoife-lund");
+        String door = aoife.get("/api/my-day").text().replaceAll("(?s).*\"joinPath\":\"([^\"]+)\".*", "$1");
+        String seat = "/api/seats/"
+                + aoife.post(
+                                door.replace("/join/", "/api/doorsteps/") + "/knock",
+                                "{\"name\":\"Aoife Lund\",\"agreed\":true}")
+                        .json()
+                        .get("visit")
+                        .asString();
+
+        ASmallClass.eventually(
+                () -> !aoife.get(seat).text().contains("Somebody of this name is in the lesson already"));
+        assertThat(aoife.get(seat).json().at("/mine/door/status").asString()).isEqualTo("WAITING");
     }
 }

@@ -363,7 +363,7 @@ class LessonOverHttpTest {
 
         assertThat(problem.get("title").asString()).isEqualTo("Not sent");
         assertThat(problem.get("detail").asString()).contains("Your teacher has closed that for now");
-        assertThat(problem.get("whatToDo").asString()).contains("Your text is still here", "write to your teachers");
+        assertThat(problem.get("whatToDo").asString()).contains("Nothing is lost", "write to your teachers");
         assertThat(thora.get(lesson + "/desk").json().get("words").size()).isZero();
         assertThat(ines.post(seat + "/words", "{\"to\":\"CLASS\",\"text\":\"%s\"}".formatted("x".repeat(5000)))
                         .status())

@@ -140,7 +140,7 @@ class StreamTest {
         line.ready = false;
         for (int n = 0; n < 1000; n++) {
             viewer.tell();
-            viewer.heartbeat();
+            viewer.heartbeat(Instant.EPOCH);
         }
         assertThat(line.sent)
                 .as("nothing is written, and no view is made for nobody")

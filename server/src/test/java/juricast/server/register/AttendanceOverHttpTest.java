@@ -296,6 +296,7 @@ class AttendanceOverHttpTest {
 
         String lesson = "/api/lessons/seabird-ecology-8-2.3-1/register";
         String person = orla.get(lesson).json().at("/lines/0/person").asString();
+        orla.post(lesson + "/reopen", "{\"reason\":\"a code was wrong\"}");
         String correction =
                 "{\"person\":\"%s\",\"mark\":\"%s\",\"code\":\"S\",\"lateMinutes\":0,\"reason\":\"told by phone\"}";
         assertThat(orla.post(lesson + "/corrections", correction.formatted(person, "ABSENT"))

@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,12 +16,14 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
 import juricast.server.data.Database;
 import juricast.server.lesson.ASmallClass;
 import juricast.server.record.AtNight;
+import juricast.server.record.FinishedLessons;
 import juricast.server.record.Holds;
 import juricast.server.record.Journal;
 import org.junit.jupiter.api.BeforeEach;
@@ -152,6 +155,31 @@ class RetentionOverHttpTest {
         SERVER.advance(Duration.ofDays(740));
         night();
         assertThat(isInTheFile(mine)).isFalse();
+    }
+
+    @Test
+    void nothing_is_worked_out_any_more_from_a_lesson_that_was_forgotten_since_the_round_began() {
+        LessonId other = endedToo();
+        var handed = new ArrayList<LessonId>();
+        SERVER.bean(FinishedLessons.class)
+                .each(
+                        "SELECT 1 WHERE lesson_stage.lesson NOT IN ('%s', '%s')"
+                                .formatted(small.id().value(), other.value()),
+                        "What a test looks for",
+                        lesson -> {
+                            handed.add(lesson);
+                            SERVER.advance(Duration.ofDays(1100));
+                            night();
+                        });
+
+        assertThat(handed).hasSize(1);
+    }
+
+    private static LessonId endedToo() {
+        var lesson = new ASmallClass(SERVER).open();
+        SERVER.advance(Duration.ofMinutes(1));
+        ok(lesson.thora.post(lesson.lesson + "/dismiss", ""));
+        return lesson.id();
     }
 
     @Test

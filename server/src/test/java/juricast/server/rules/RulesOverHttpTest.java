@@ -56,6 +56,32 @@ class RulesOverHttpTest {
     }
 
     @Test
+    void one_value_of_one_lesson_is_set_at_once_and_of_many_lessons_never() {
+        TestBrowser orla = SERVER.signedIn("orla-venn");
+        String place = "lesson:weather-lab-8-1.6-2";
+        String kept = orla.get("/api/rules/" + place).json().get("draft").toString();
+        assertThat(orla.put("/api/rules/" + place + "/at-once", edit("share.draw", "open", false, ""))
+                        .status())
+                .isEqualTo(200);
+        assertThat(why(orla, place, "share.draw", "").json().get("value").asString())
+                .isEqualTo("open");
+        assertThat(orla.get("/api/rules/" + place).json().get("draft").toString())
+                .as("a draft is left alone")
+                .isEqualTo(kept);
+        assertThat(maren.put("/api/rules/school/at-once", edit("share.draw", "open", false, ""))
+                        .status())
+                .isEqualTo(409);
+        assertThat(SERVER.signedIn("ilse-brandt")
+                        .put("/api/rules/" + place + "/at-once", edit("share.draw", "closed", false, ""))
+                        .status())
+                .isEqualTo(403);
+        String bound = "{\"rule\":\"share.screen\",\"role\":\"PUPIL\",\"value\":\"open\",\"binding\":false}";
+        assertThat(orla.put("/api/rules/" + place + "/at-once", bound).status())
+                .as("the charter binds it to something stricter")
+                .isEqualTo(409);
+    }
+
+    @Test
     void a_draft_changes_nothing_until_it_is_put_in_force_and_then_only_from_its_day() {
         draft(maren, "school", "chat.private", "closed", true, "visitor-present");
         assertThat(why(maren, "class:harbour-law-9", "chat.private", "&facts=visitor-present")

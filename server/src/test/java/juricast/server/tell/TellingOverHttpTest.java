@@ -14,6 +14,7 @@ import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
+import juricast.server.lesson.ASmallClass;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -117,8 +118,12 @@ class TellingOverHttpTest {
         TestBrowser ines = SERVER.signedIn("ines-carrow");
         JsonNode day = ines.get("/api/my-day").json();
         List<JsonNode> today = each(day.get("today"));
-        assertThat(today).extracting(one -> one.get("title").asString()).allSatisfy(title -> assertThat(title)
-                .endsWith(" 8"));
+        // Other tests of this server make classes of hers, too.
+        assertThat(today)
+                .extracting(one -> one.get("title").asString())
+                .filteredOn(title -> !title.startsWith("Locked Doors"))
+                .isNotEmpty()
+                .allSatisfy(title -> assertThat(title).endsWith(" 8"));
         JsonNode tides = today.stream()
                 .filter(one -> one.get("state").asString().equals("OPEN"))
                 .findFirst()
@@ -270,6 +275,30 @@ class TellingOverHttpTest {
                         .text())
                 .contains("X-WR-CALNAME:Tidal Navigation 8")
                 .doesNotContain("Weather Lab");
+    }
+
+    @Test
+    void a_calendar_says_the_way_in_only_to_whom_the_rules_show_it_and_never_for_a_whole_class() {
+        var small = new ASmallClass(SERVER);
+        TestBrowser ines = SERVER.signedIn("ines-carrow");
+        String own = ines.get("/api/feed").json().get("address").asString().replaceFirst("^.*/feeds/", "/feeds/");
+        String ofClass = small.thora
+                .get(small.ofClass + "/feed")
+                .json()
+                .get("address")
+                .asString()
+                .replaceFirst("^.*/feeds/", "/feeds/");
+
+        small.rule("links.in-calendars", "PUPIL", "open");
+        String unfolded = SERVER.browser().get(own).text().replace("\r\n ", "");
+        assertThat(unfolded).contains("The way in: http", "/join/" + small.token, "URL:http");
+        assertThat(SERVER.browser().get(ofClass).text())
+                .contains("Locked Doors")
+                .doesNotContain("/join/");
+        small.rule("links.visible", "PUPIL", "closed");
+        assertThat(SERVER.browser().get(own).text()).doesNotContain("/join/");
+        // Other tests ask that each lesson of hers shows its link.
+        small.rule("links.visible", "PUPIL", "open");
     }
 
     @Test

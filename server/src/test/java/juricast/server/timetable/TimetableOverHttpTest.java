@@ -248,6 +248,30 @@ class TimetableOverHttpTest {
     }
 
     @Test
+    void a_lead_makes_a_class_is_an_adult_in_it_and_plans_one_lesson_with_one_date() {
+        String id = maren.post("/api/classes", "{\"title\":\"Anchor Talk\",\"year\":0}")
+                .json()
+                .get("id")
+                .asString();
+        assertThat(maren.get("/api/classes/" + id).json().at("/adults/0/name").asString())
+                .isEqualTo("Maren Oddlund");
+        String once = "{\"first\":\"2026-09-14\",\"until\":null,\"days\":[],\"start\":\"10:15\",\"minutes\":30}";
+        assertThat(maren.post("/api/classes/" + id + "/series", once)
+                        .json()
+                        .get("added")
+                        .asInt())
+                .isEqualTo(1);
+        String lesson =
+                maren.get("/api/classes/" + id).json().at("/lessons/0/id").asString();
+        assertThat(maren.post("/api/lessons/" + lesson + "/open", "{}").status())
+                .as("its adult, not a looker-on")
+                .isEqualTo(200);
+        assertThat(maren.post("/api/classes/tidal-navigation-8/series", once).status())
+                .as("in the classes of others a lead schedules nothing")
+                .isEqualTo(403);
+    }
+
+    @Test
     void the_calendar_leaves_holidays_out_of_a_new_series() {
         JsonNode calendar = maren.get("/api/calendar").json();
         String body = calendar.toString()
