@@ -28,6 +28,7 @@ const LadderScreen = lazy(() => import('./areas/charter/LadderScreen'))
 const CalendarScreen = lazy(() => import('./areas/calendar/CalendarScreen'))
 const OutboxScreen = lazy(() => import('./areas/outbox/OutboxScreen'))
 const ClassesScreen = lazy(() => import('./areas/classes/ClassesScreen'))
+const NewClassScreen = lazy(() => import('./areas/classes/NewClassScreen'))
 const ClassScreen = lazy(() => import('./areas/classes/ClassScreen'))
 const AccountScreen = lazy(() => import('./areas/account/AccountScreen'))
 const UpkeepScreen = lazy(() => import('./areas/upkeep/UpkeepScreen'))
@@ -38,6 +39,7 @@ const TryScreen = lazy(() => import('./areas/charter/TryScreen'))
 const DeskScreen = lazy(() => import('./areas/desk/DeskScreen'))
 const ResultsScreen = lazy(() => import('./areas/results/ResultsScreen'))
 const BringScreen = lazy(() => import('./areas/bring/BringScreen'))
+const AfterwardsScreen = lazy(() => import('./areas/afterwards/AfterwardsScreen'))
 const RegisterScreen = lazy(() => import('./areas/register/RegisterScreen'))
 const DoorstepScreen = lazy(() => import('./areas/seat/DoorstepScreen'))
 const ReplayScreen = lazy(() => import('./areas/replay/ReplayScreen'))
@@ -77,6 +79,7 @@ export function App() {
             <Route path="/calendar" element={<CalendarScreen />} />
             <Route path="/outbox" element={<OutboxScreen />} />
             <Route path="/classes" element={<ClassesScreen />} />
+            <Route path="/classes/new" element={<NewClassScreen />} />
             <Route path="/classes/:id" element={<ClassScreen />} />
             <Route path="/people" element={<PeopleScreen />} />
             <Route path="/account" element={<AccountScreen />} />
@@ -88,6 +91,7 @@ export function App() {
             <Route path="/lessons/:id/desk" element={<DeskScreen />} />
             <Route path="/lessons/:id/register" element={<RegisterScreen />} />
             <Route path="/lessons/:id/results" element={<ResultsScreen />} />
+            <Route path="/lessons/:id/afterwards" element={<AfterwardsScreen />} />
             <Route path="/bring/:word" element={<BringScreen />} />
             <Route path="/lessons/:id/replay" element={<ReplayScreen />} />
             <Route path="/recordings" element={<RecordingsScreen />} />

@@ -1,5 +1,5 @@
 import { Box, chakra, Menu, Portal } from '@chakra-ui/react'
-import type { ReactNode } from 'react'
+import { useRef, type ReactNode } from 'react'
 
 interface OpenerProps {
   /** What the button says; its accessible name. */
@@ -21,6 +21,60 @@ export function Opener({ children, title, onOpen }: OpenerProps) {
       css={{ '@media (pointer: coarse)': { minHeight: '36px', minWidth: '40px' } }}
       whiteSpace="nowrap"
       onClick={(event) => onOpen(event.currentTarget)}
+    >
+      {children}
+    </chakra.button>
+  )
+}
+
+interface PresserProps extends OpenerProps {
+  /** What one press does; nothing if there is no likely act, so that a press opens the menu too. */
+  onPress?: () => void
+}
+
+const HELD_MS = 500
+
+/** A place where one press does the likely thing; held, pressed with the other button, or arrow down, it opens the menu. */
+export function Presser({ children, title, onPress, onOpen }: PresserProps) {
+  const held = useRef<ReturnType<typeof setTimeout>>(undefined)
+  const opened = useRef(false)
+  const open = (at: HTMLElement) => {
+    opened.current = true
+    onOpen(at)
+  }
+  const release = () => clearTimeout(held.current)
+  return (
+    <chakra.button
+      type="button"
+      title={title}
+      aria-haspopup={onPress ? undefined : 'menu'}
+      cursor="pointer"
+      px="2px"
+      minW="26px"
+      css={{ '@media (pointer: coarse)': { minHeight: '36px', minWidth: '40px', touchAction: 'manipulation' } }}
+      whiteSpace="nowrap"
+      onPointerDown={(event) => {
+        opened.current = false
+        const at = event.currentTarget
+        if (event.pointerType !== 'mouse') held.current = setTimeout(() => open(at), HELD_MS)
+      }}
+      onPointerUp={release}
+      onPointerLeave={release}
+      onContextMenu={(event) => {
+        event.preventDefault()
+        open(event.currentTarget)
+      }}
+      onKeyDown={(event) => {
+        opened.current = false
+        if (event.key !== 'ArrowDown') return
+        event.preventDefault()
+        open(event.currentTarget)
+      }}
+      onClick={(event) => {
+        if (opened.current) opened.current = false
+        else if (onPress) onPress()
+        else onOpen(event.currentTarget)
+      }}
     >
       {children}
     </chakra.button>

@@ -29,6 +29,8 @@ export interface PagePart {
   InMore?: (props: { desk: Desk; give: (order: never) => void }) => ReactNode
   /** Under the head of the desk, while something must not be overlooked. */
   UnderHead?: (props: { desk: Desk; now: number; give: (order: never) => void }) => ReactNode
+  /** Whether each second matters on the desk now: a clock runs. Else what stands there rests. */
+  hurries?: (desk: Desk) => boolean
   /** In the head of a seat, and on the page of who waits at the door. */
   Sign?: (props: { seat: Seat; now: number }) => ReactNode
   /** Over everything else of a pupil's seat, while it is the one thing to see first. */

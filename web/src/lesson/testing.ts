@@ -42,6 +42,7 @@ export interface Otherwise {
   course?: Partial<Desk['course']>
   signs?: Desk['signals']['signs']
   focus?: string
+  weak?: Desk['lines']['weak']
   held?: Desk['chat']['held']
   handouts?: Desk['material']['handouts']
   captions?: Desk['material']['captions']
@@ -82,6 +83,7 @@ export function aDesk(more: Otherwise = {}): Desk {
     door: {
       phase: more.phase ?? 'OPEN',
       ...(more.dismissedAt ? { dismissedAt: more.dismissedAt } : {}),
+      oneByOne: false,
       ...(more.door ?? { value: 'knock', bound: false }),
       adults: adults.map(({ id, name, role, in: isIn, leads }) => ({ id, name, role, in: isIn, leads })),
       observers: more.observers ?? [],
@@ -100,10 +102,10 @@ export function aDesk(more: Otherwise = {}): Desk {
       refused: more.refused ?? [],
     },
     rights: {
-      columns: more.columns ?? [{ rule: 'voice.speak', title: 'Speak', value: 'on-request', bound: true }],
+      columns: more.columns ?? [{ rule: 'voice.speak', title: 'Speak', value: 'on-request', bound: true, usualMinutes: 5 }],
       help: [
-        { rule: 'help.door', title: 'Help at the door', value: '', bound: false },
-        { rule: 'help.dismiss', title: 'End the lesson for everyone', value: '', bound: false },
+        { rule: 'help.door', title: 'Help at the door', value: '', bound: false, usualMinutes: 5 },
+        { rule: 'help.dismiss', title: 'End the lesson for everyone', value: '', bound: false, usualMinutes: 5 },
       ],
       pupils: Object.fromEntries(
         pupils.map(({ id, microphone, camera, screen, timesSpoken, cells, help }) => [
@@ -114,6 +116,9 @@ export function aDesk(more: Otherwise = {}): Desk {
       helpers: Object.fromEntries(adults.filter((one) => !one.leads).map((one) => [one.id, one.help])),
       liveOrders: 0,
       light: false,
+      seen: [],
+      passedOn: [],
+      mayPassOn: false,
       ...more.rights,
     },
     course: {
@@ -149,6 +154,7 @@ export function aDesk(more: Otherwise = {}): Desk {
       reasons: ['a good question', 'helping others', 'good work'],
     },
     conduct: { steps: [], worries: [], latest: 0, ...more.conduct },
+    lines: { weak: more.weak ?? {} },
     recording: {
       mode: 'OPTIONAL',
       phase: 'OFF',

@@ -1,11 +1,39 @@
 import { act, renderHook, screen } from '@testing-library/react'
+import { Profiler } from 'react'
 import { describe, expect, it, vi } from 'vitest'
 import { get, post, Problem } from './api/http'
+import { fitted, smaller } from './files/smaller'
 import { useLive } from './live/useLive'
 import { serve, show } from './testing'
-import { countdown } from './time'
+import { age, countdown, setServersTime, until } from './time'
+import { Left, Since } from './ui/Clocks'
 import { Guard } from './ui/Guard'
 import { Shutter, shutterWords } from './ui/Shutter'
+
+describe('a picture from a phone', () => {
+  const photo = (bytes: number, type = 'image/jpeg') => new File([new Uint8Array(bytes)], 'page 12.HEIC.jpeg', { type })
+
+  it('is made smaller if it would be refused for its size, and nothing else is touched', async () => {
+    const drawn = vi.fn()
+    vi.stubGlobal('createImageBitmap', async () => ({ width: 4000, height: 3000 }))
+    vi.spyOn(HTMLCanvasElement.prototype, 'getContext').mockReturnValue({ drawImage: drawn } as never)
+    vi.spyOn(HTMLCanvasElement.prototype, 'toBlob').mockImplementation((done) => done(new Blob(['small'])))
+
+    const sent = await smaller(photo(5_000_000))
+    expect(sent.name).toBe('page 12.HEIC.jpg')
+    expect(sent.type).toBe('image/jpeg')
+    expect(drawn.mock.calls[0]?.slice(1)).toEqual([0, 0, 2000, 1500])
+    const others = [photo(1_000_000), photo(5_000_000, 'application/pdf')]
+    for (const one of others) expect(await smaller(one)).toBe(one)
+  })
+
+  it('that the browser cannot read goes as it is, so that the server says why', async () => {
+    vi.stubGlobal('createImageBitmap', async () => Promise.reject(new Error('no picture')))
+    const broken = photo(5_000_000)
+    expect(await smaller(broken)).toBe(broken)
+    expect(fitted(900, 1800)).toEqual({ width: 900, height: 1800 })
+  })
+})
 
 describe('asking the server', () => {
   it('turns a problem into one that can be shown, and a lost line too', async () => {
@@ -149,6 +177,24 @@ describe('signs and times', () => {
     expect(shutterWords('closed', false, 'CURB')).toBe('closed, by a curb')
   })
 
+  it('counts seconds only while they matter, and draws nothing anew that reads the same', () => {
+    setServersTime('2026-09-14T10:17:00Z')
+    const drawn = vi.fn()
+    show(
+      <Profiler id="clocks" onRender={drawn}>
+        <p>
+          <Since at="2026-09-14T10:16:30Z" />|<Since at="2026-09-14T10:08:10Z" />|<Left until="2026-09-14T10:55:00Z" />|
+          <Left until="2026-09-14T10:19:05Z" />
+        </p>
+      </Profiler>,
+    )
+    expect(document.querySelector('p')?.textContent).toBe('0:30|8 min|38 min|2:05')
+    const before = drawn.mock.calls.length
+    setServersTime(new Date(Date.parse('2026-09-14T10:17:00Z')).toISOString())
+    expect(drawn.mock.calls.length).toBe(before)
+    expect(age(65 * 60_000)).toBe('1 h 5 min')
+  })
+
   it('a countdown never goes below zero', () => {
     expect(countdown(125_000)).toBe('2:05')
     expect(countdown(-5000)).toBe('0:00')
@@ -166,5 +212,14 @@ describe('signs and times', () => {
     )
 
     expect(screen.getByRole('alert').textContent).toContain('the lesson goes on')
+  })
+})
+
+describe('how long until something', () => {
+  it('is told to the second within the hour, and then in hours or days', () => {
+    expect(until(125_000)).toBe('2:05')
+    expect(until(3_600_000 * 3 + 60_000 * 7)).toBe('3 h 7 min')
+    expect(until(3_600_000 * 70)).toBe('2 days')
+    expect(until(-5)).toBe('0:00')
   })
 })

@@ -10,6 +10,7 @@ import { CopyButton } from '../../shared/ui/CopyButton'
 import { TextField } from '../../shared/ui/Fields'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
+import { SignOut } from '../../shared/ui/SignOut'
 
 const KEY = ['account']
 
@@ -40,6 +41,9 @@ function Own() {
         <Factor account={data} />
       </Grid>
       <SignIns account={data} />
+      <Box mt="22px">
+        <SignOut size="large" />
+      </Box>
     </Box>
   )
 }

@@ -96,7 +96,7 @@ function Found({ line, from, until }: { line: Line; from: string; until: string 
               />
             ))}
           </Box>
-          <Flex gap="4px 14px" wrap="wrap" fontSize="13px">
+          <Flex gap="4px 14px" wrap="wrap" fontSize="13px" css={{ '& a': { minHeight: '24px' } }}>
             {line.rests.map((one) => (
               <Link key={one.number} to={`/casebook/${one.number}`}>
                 <chakra.span textDecoration="underline">No. {one.number}</chakra.span> {time.day(one.moment)},{' '}

@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { edit, EDITED, get } from '../../shared/api/http'
 import type { LadderBody, LadderPage } from '../../shared/api/types'
+import { CURBED, RIGHT } from '../../shared/rights'
 import { Button } from '../../shared/ui/Button'
 import { Select, TextInput } from '../../shared/ui/Fields'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
@@ -30,15 +31,6 @@ const WHO: Record<Step['who'], string> = {
   LEADING_ADULT: 'who leads',
   SAFEGUARDING_LEAD: 'safeguarding lead',
 }
-
-const RIGHTS = [
-  ['chat.class', 'writing to all'],
-  ['chat.private', 'writing to one'],
-  ['voice.speak', 'speaking'],
-  ['voice.camera', 'camera'],
-  ['share.draw', 'drawing'],
-  ['share.screen', 'sharing'],
-] as const
 
 /** The school's ladder: measured steps, what kinds of acts they answer, and what years have otherwise (need G1). */
 export default function LadderScreen() {
@@ -141,9 +133,9 @@ function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
                         value={one.right ?? ''}
                         onChange={(event) => step(place, { right: event.target.value })}
                       >
-                        {RIGHTS.map(([key, name]) => (
+                        {CURBED.map((key) => (
                           <option key={key} value={key}>
-                            {name}
+                            {RIGHT[key]}
                           </option>
                         ))}
                       </Select>

@@ -1,12 +1,14 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { Link, useParams } from 'react-router'
+import { Link, useParams, useSearchParams } from 'react-router'
 import type { Me, Rules } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
+import { Key } from '../../shared/ui/Key'
 import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
 import { askConsequences, readRules, rulesKey } from './api'
+import { useCharterKeys } from './keys'
 import { counts, filtered, NO_FILTER, type Filter } from './filter'
 import { Chapters } from './parts/Chapters'
 import { ConsequencesView } from './parts/ConsequencesView'
@@ -41,9 +43,11 @@ interface DocumentProps {
 }
 
 function Document({ rules, me, on, onDay }: DocumentProps) {
+  const find = useSearchParams()[0].get('find') ?? ''
   const [filter, setFilter] = useState<Filter>(() => ({
     ...NO_FILTER,
-    only: rules.place !== 'school' && counts(rules).here > 0 ? 'here' : '',
+    search: find,
+    only: find === '' && rules.place !== 'school' && counts(rules).here > 0 ? 'here' : '',
   }))
   const [chosen, setChosen] = useState<Chosen | null>(null)
   const [view, setView] = useState<View>('rules')
@@ -56,6 +60,7 @@ function Document({ rules, me, on, onDay }: DocumentProps) {
     queryFn: () => askConsequences(rules.place, from),
     enabled: hasDraft && view === 'consequences',
   })
+  const keys = useCharterKeys(rules, rules.editable && !on)
   const look = view === 'consequences' && !hasDraft ? 'rules' : view
   return (
     <Grid templateColumns={{ base: '1fr', lg: '1fr 300px', xl: look === 'rules' ? '196px 1fr 312px' : '1fr 312px' }}>
@@ -69,6 +74,8 @@ function Document({ rules, me, on, onDay }: DocumentProps) {
           <>
             <Head rules={rules} on={on} onDay={onDay} said={said} />
             <PlaceHead rules={rules} />
+            {rules.editable && !on && <KeysLine />}
+            <ProblemNote problem={keys.problem} compact />
             {shown.length === 0 && (
               <EmptyNote>
                 No rule fits. <Button onClick={() => setFilter(NO_FILTER)}>Show all</Button>
@@ -80,6 +87,7 @@ function Document({ rules, me, on, onDay }: DocumentProps) {
               layered={rules.place !== 'school'}
               chosen={chosen}
               onChoose={setChosen}
+              onOver={keys.onOver}
             />
           </>
         )}
@@ -146,6 +154,40 @@ function Document({ rules, me, on, onDay }: DocumentProps) {
         </Box>
       </Box>
     </Grid>
+  )
+}
+
+/** The keys that set a value where the pointer or the focus is, said where they work. */
+function KeysLine() {
+  return (
+    <Flex
+      gap="4px 14px"
+      wrap="wrap"
+      fontSize="12.5px"
+      color="ink2"
+      mb="10px"
+      css={{ '@media (pointer: coarse)': { display: 'none' } }}
+    >
+      <span>Keys on a value:</span>
+      <span>
+        <Key>O</Key> open <Key>R</Key> on request <Key>C</Key> closed
+      </span>
+      <span>
+        <Key>1</Key>–<Key>9</Key> a choice
+      </span>
+      <span>
+        <Key>+</Key> <Key>−</Key> a number
+      </span>
+      <span>
+        with <Key>Shift</Key> binding too
+      </span>
+      <span>
+        <Key>B</Key> binds what stands
+      </span>
+      <span>
+        <Key>Del</Key> takes back
+      </span>
+    </Flex>
   )
 }
 

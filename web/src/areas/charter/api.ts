@@ -1,17 +1,7 @@
 import type { QueryClient } from '@tanstack/react-query'
 import { get, post, put, remove } from '../../shared/api/http'
+import type { EditRequest } from '../../shared/api/rules'
 import type { DraftLine, Report, Role, Rules } from '../../shared/api/types'
-
-/** One change for the draft. `value` is null to take back what the place says. */
-export interface EditRequest {
-  rule: string
-  role: Role
-  when: string
-  value: string | null
-  binding: boolean
-  note: string
-  until: string
-}
 
 const at = (place: string) => `/api/rules/${place}`
 

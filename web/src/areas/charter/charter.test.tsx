@@ -1,9 +1,10 @@
-import { screen, within } from '@testing-library/react'
+import { screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { describe, expect, it } from 'vitest'
 import type { DraftLine, Report, RuleCell, RuleLine, Rules, Tried, Why } from '../../shared/api/types'
 import { serve, show, standingOf } from '../../shared/testing'
 import { counts, filtered, NO_FILTER } from './filter'
+import { wantedBy } from './keys'
 import RulesScreen from './RulesScreen'
 import SetsScreen from './SetsScreen'
 import TryScreen from './TryScreen'
@@ -31,6 +32,7 @@ const rule = (more: Partial<RuleLine> = {}): RuleLine => ({
   meaning: 'Whether a person may write what everybody reads.',
   reason: 'Side talk.',
   pupilWords: 'write to the whole class',
+  alsoCalled: 'chat message messages texting files upload',
   form: 'CHOICE',
   unit: '',
   ordered: true,
@@ -134,6 +136,44 @@ const signedIn = (rules: Rules, more: Record<string, unknown> = {}) =>
     [`GET /api/inspection/draft/${rules.place}?from=`]: { appearing: [], gone: [] },
     ...more,
   })
+
+describe('keys on a value', () => {
+  const wanted = (on: RuleLine, key: string, shift = false) =>
+    wantedBy(on, on.cells[0] as RuleCell, key, /^\d$/.test(key) ? `Digit${key}` : `Key${key.toUpperCase()}`, shift)
+
+  it('set a permission, a choice, some kinds and a number, and bind', () => {
+    expect(wanted(rule({}), 'c')).toEqual({ value: 'closed', binding: false })
+    expect(wanted(rule({}), 'O', true)).toEqual({ value: 'open', binding: true })
+    expect(wanted(rule({}), 'b')).toMatchObject({ binding: true })
+    expect(wanted(KINDS, '1')).toEqual({ value: 'pictures', binding: false })
+    expect(wanted(KINDS, '3', true)).toEqual({ value: 'documents+pictures+slides', binding: true })
+    expect(wanted(GAP, '+')).toEqual({ value: '6', binding: true })
+    expect(wanted(GAP, 'b')).toEqual({ value: '5', binding: false })
+    expect(wanted(GAP, 'c')).toBeUndefined()
+  })
+
+  it('take back only what is set here', () => {
+    expect(wanted(GAP, 'Delete')).toEqual({ value: null, binding: false })
+    expect(wanted(KINDS, 'Delete')).toBeUndefined()
+  })
+
+  it('go into the draft from the value under the pointer or with the focus, and never from a box', async () => {
+    const asked = signedIn(document([rule({})]), { 'PUT /api/rules/school/draft': document([rule({})], { draft: [line] }) })
+    show(<RulesScreen />, '/charter')
+    const cell = await screen.findByRole('button', { name: /^Write to the whole class, Pupil/ })
+    await userEvent.hover(cell)
+    await userEvent.keyboard('{Shift>}C{/Shift}')
+    const sent = () => asked.filter((one) => one.method === 'PUT').map((one) => one.body)
+    await waitFor(() => expect(sent()).toHaveLength(1))
+    expect(sent()[0]).toMatchObject({ rule: 'chat.class', role: 'PUPIL', when: '', value: 'closed', binding: true })
+    await userEvent.unhover(cell)
+    await userEvent.keyboard('o')
+    expect(sent()).toHaveLength(1)
+    await userEvent.hover(cell)
+    await userEvent.type(screen.getByRole('searchbox'), 'o')
+    expect(sent()).toHaveLength(1)
+  })
+})
 
 describe('the charter', () => {
   it('adds a binding value under a condition to the draft and shows in numbers what it changes', async () => {
@@ -268,7 +308,10 @@ describe('the charter', () => {
   })
 
   it('finds rules by what newcomers call them', () => {
-    const rules = document([rule({ key: 'entry.door', title: 'The door' }), rule({ key: 'chat.class', title: 'Words to all' })])
+    const rules = document([
+      rule({ key: 'entry.door', title: 'The door', alsoCalled: 'waiting room lock' }),
+      rule({ key: 'chat.class', title: 'Words to all' }),
+    ])
     const found = (search: string) =>
       filtered(rules, { ...NO_FILTER, search }).flatMap((one) => one.rules.map((each) => each.key))
 
@@ -346,7 +389,7 @@ describe('what a draft changes', () => {
     shifts: [
       {
         rule: 'chat.private',
-        title: 'Write privately to another pupil',
+        title: 'Whisper to one pupil',
         role: 'PUPIL',
         roleWords: 'pupil',
         before: 'open',
@@ -375,7 +418,7 @@ describe('what a draft changes', () => {
       value: 'closed',
       valueWords: 'closed',
       until: '',
-      forPupils: 'You may not write to one pupil alone.',
+      forPupils: 'You may not whisper to one pupil.',
     }
     signedIn(document([rule()], { draft: [line] }), {
       'POST /api/rules/school/draft/consequences': report,
@@ -392,7 +435,7 @@ describe('what a draft changes', () => {
 
     await userEvent.click(screen.getByRole('button', { name: /^Harbour Law 9, Wednesday/ }))
     const single = await screen.findByRole('region', { name: 'Why, in Harbour Law 9' })
-    expect(await within(single).findByText(/You may not write to one pupil alone/)).toBeTruthy()
+    expect(await within(single).findByText(/You may not whisper to one pupil/)).toBeTruthy()
     expect(within(single).getByText('With the draft')).toBeTruthy()
 
     await userEvent.click(screen.getByRole('button', { name: /^Harbour Law 9 while/ }))

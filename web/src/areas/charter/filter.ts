@@ -37,29 +37,9 @@ export function counts(rules: Rules): Record<Only, number> {
   return Object.fromEntries(entries) as Record<Only, number>
 }
 
-/** What newcomers call things, with what they are called here. */
-const ALSO: Record<string, string> = {
-  'entry.': 'waiting room password lock guest guests outsider admit admission',
-  'chat.': 'chat message messages texting files upload',
-  'voice.': 'microphone mic mute unmute camera video',
-  'share.': 'screen sharing present presenter whiteboard draw',
-  'recording.': 'record recordings video',
-  'register.': 'attendance absence absent late lateness present',
-  'help.': 'helper assistant monitor',
-  'conduct.': 'behaviour discipline sanction incident kick ban remove',
-  'names.': 'nickname display name background profile',
-  'groups.': 'rooms room',
-}
-
-const alsoCalled = (key: string) =>
-  Object.entries(ALSO)
-    .filter(([begins]) => key.startsWith(begins))
-    .map(([, words]) => words)
-    .join(' ')
-
 function fits(rule: RuleLine, filter: Filter, chapter: string): boolean {
   const words =
-    `${rule.title} ${rule.meaning} ${rule.reason} ${rule.pupilWords} ${rule.key} ${chapter} ${alsoCalled(rule.key)}`.toLowerCase()
+    `${rule.title} ${rule.meaning} ${rule.reason} ${rule.pupilWords} ${rule.key} ${chapter} ${rule.alsoCalled}`.toLowerCase()
   return (
     filter.search
       .toLowerCase()

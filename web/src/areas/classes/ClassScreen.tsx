@@ -1,7 +1,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState, type ReactNode } from 'react'
-import { Link, useParams } from 'react-router'
+import { Link, useParams, useSearchParams } from 'react-router'
 import { get, put } from '../../shared/api/http'
 import type { ClassPage, LessonLine } from '../../shared/api/types'
 import { useNow, useSchoolTime } from '../../shared/time'
@@ -30,7 +30,8 @@ export default function ClassScreen() {
 }
 
 function Shown({ id }: { id: string }) {
-  const [part, setPart] = useState<Part>('Roster')
+  const [search] = useSearchParams()
+  const [part, setPart] = useState<Part>(PARTS.find((one) => one === search.get('part')) ?? 'Roster')
   const { data, error } = useQuery({
     queryKey: ['class', id],
     queryFn: () => get<ClassPage>(`/api/classes/${id}`),

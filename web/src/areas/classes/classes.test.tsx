@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react'
+import { fireEvent, screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'
 import type { ClassPage, Joining as JoiningPage, RosterPreview, WordCheck } from '../../shared/api/types'
@@ -6,6 +6,7 @@ import { serve, show, standingOf } from '../../shared/testing'
 import { Adults } from './Adults'
 import ClassScreen from './ClassScreen'
 import { Joining } from './Joining'
+import NewClassScreen, { guess } from './NewClassScreen'
 import { JoinWord } from './JoinWord'
 import { RosterImport } from './RosterImport'
 import { ScheduleForm } from '../../shared/schedule/ScheduleForm'
@@ -105,6 +106,11 @@ describe('importing a roster', () => {
   })
 })
 
+const say = (label: string, value: string) => {
+  fireEvent.change(screen.getByLabelText(label), { target: { value } })
+  return Promise.resolve()
+}
+
 describe('scheduling', () => {
   it('sends the days that are pressed and tells what was planned and what was left out', async () => {
     const asked = serve({
@@ -117,51 +123,108 @@ describe('scheduling', () => {
         appearing: ['Orla Venn has another lesson then.'],
       },
       'POST /api/timetable/changes/ch/undo': {},
+      'GET /api/standing': standingOf('TEACHER'),
+      'GET /api/classes/c/joining': { link: 'http://school.example/join/abc', forPupils: { text: 'note', html: '' } },
     })
     show(<ScheduleForm id="c" />)
 
-    await userEvent.type(screen.getByLabelText('First date'), '2026-09-14')
-    await userEvent.type(screen.getByLabelText('Last date'), '2026-10-01')
     await userEvent.click(screen.getByRole('button', { name: 'Mon' }))
+    await say('First date', '2026-09-14')
+    await say('Last date', '2026-10-01')
     await userEvent.click(screen.getByRole('button', { name: 'Tue' }))
     await userEvent.click(screen.getByRole('button', { name: 'Tue' }))
     await userEvent.click(screen.getByRole('button', { name: 'Schedule' }))
 
-    expect(await screen.findByText(/5 lessons are planned. 1 were left out: .* 2 fall in holidays/)).toBeTruthy()
-    expect(asked[0]?.body).toEqual({
+    expect(await screen.findByText(/5 lessons are planned. 1 left out: .* 2 left out: they fall in holidays/)).toBeTruthy()
+    expect(await screen.findByText('http://school.example/join/abc')).toBeTruthy()
+    expect(asked.find((one) => one.method === 'POST')?.body).toEqual({
       first: '2026-09-14',
       until: '2026-10-01',
       days: ['MONDAY'],
       start: '10:00',
       minutes: 50,
       everyWeeks: 1,
+      helpHour: false,
     })
     expect(screen.getByRole('alert').textContent).toContain('Orla Venn has another lesson then.')
     await userEvent.click(screen.getByRole('button', { name: 'Undo' }))
     expect(await screen.findByText('Taken back: none of these lessons is held.')).toBeTruthy()
   })
 
-  it('shows each field that is wrong', async () => {
-    const wrong = [{ field: 'days', message: 'Choose at least one day of the week' }]
-    serve({
-      'POST /api/classes/c/series': {
-        problem: {
-          type: '/problems/not-readable',
-          title: 'This cannot be scheduled',
-          status: 400,
-          detail: 'Nothing was stored.',
-          whatToDo: 'Mend what is marked.',
-          wrong,
-        },
-      },
-    })
+  it('is one lesson where no day is chosen, and shows each field that is wrong', async () => {
+    const wrong = [{ field: 'minutes', message: 'A lesson lasts 5 to 480 minutes' }]
+    const problem = {
+      type: '',
+      title: 'This cannot be scheduled',
+      status: 400,
+      detail: 'Nothing was stored.',
+      whatToDo: '',
+      wrong,
+    }
+    const asked = serve({ 'GET /api/standing': standingOf('TEACHER'), 'POST /api/classes/c/series': { problem } })
     show(<ScheduleForm id="c" />)
 
-    await userEvent.type(screen.getByLabelText('First date'), '2026-09-14')
-    await userEvent.type(screen.getByLabelText('Last date'), '2026-10-01')
+    expect(screen.queryByLabelText('Last date')).toBeNull()
+    await say('On', '2026-09-15')
     await userEvent.click(screen.getByRole('button', { name: 'Schedule' }))
 
-    expect((await screen.findByRole('alert')).textContent).toContain('Choose at least one day of the week')
+    expect((await screen.findByRole('alert')).textContent).toContain('A lesson lasts 5 to 480 minutes')
+    expect(asked.find((one) => one.method === 'POST')?.body).toMatchObject({ first: '2026-09-15', until: null, days: [] })
+  })
+})
+
+describe('a new class', () => {
+  const line = { id: 'c9', title: 'Harbour Law 9', year: 9, pupils: 0, adults: ['Orla Venn'] }
+  const answers = {
+    'GET /api/standing': standingOf('TEACHER'),
+    'GET /api/adults': [{ id: 'tam', name: 'Tam Birket' }],
+    'GET /api/sets': [{ id: 'calm', name: 'Calm start' }],
+    'POST /api/classes': line,
+    'PUT /api/classes/c9/sets/calm': {},
+    'GET /api/classes/c9/joining': { link: 'http://school.example/join/c9', forPupils: { text: 'note', html: '' } },
+  }
+
+  it('is made with its rules and lessons by one press, with year and subject from its title', async () => {
+    const planned = { change: 'x', what: '', added: 12, left: 0, holidays: 0, appearing: [] }
+    const asked = serve({ ...answers, 'POST /api/classes/c9/series': planned })
+    show(<NewClassScreen />)
+    await userEvent.type(await screen.findByLabelText('Title'), 'Harbour Law 9')
+    await userEvent.selectOptions(screen.getByLabelText('Rules'), await screen.findByText('Calm start'))
+    await userEvent.click(screen.getByRole('button', { name: 'Tue' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Make the class and its lessons' }))
+
+    expect(await screen.findByText('http://school.example/join/c9')).toBeTruthy()
+    expect(screen.getByText('12 lessons are planned.')).toBeTruthy()
+    const sent = asked.filter((one) => one.method !== 'GET')
+    expect(sent.map((one) => one.path)).toEqual(['/api/classes', '/api/classes/c9/sets/calm', '/api/classes/c9/series'])
+    expect(sent[0]?.body).toEqual({ title: 'Harbour Law 9', subject: 'Harbour Law', year: 9, secondAdult: '' })
+    expect(sent[2]?.body).toMatchObject({ days: ['TUESDAY'], minutes: 50 })
+  })
+
+  it('stays made when its lessons are refused, and goes on from there', async () => {
+    const problem = {
+      type: '',
+      title: 'This cannot be scheduled',
+      status: 400,
+      detail: 'Nothing was stored.',
+      whatToDo: '',
+      wrong: [],
+    }
+    const asked = serve({ ...answers, 'POST /api/classes/c9/series': { problem } })
+    show(<NewClassScreen />)
+    await userEvent.type(await screen.findByLabelText('Title'), 'Harbour Law 9')
+    const press = screen.getByRole('button', { name: 'Make the class and its lessons' })
+    await userEvent.click(press)
+    expect(await screen.findByText(/The class “Harbour Law 9” is made/)).toBeTruthy()
+    await userEvent.click(press)
+    expect((await screen.findByRole('alert')).textContent).toContain('This cannot be scheduled')
+    expect(asked.filter((one) => one.path === '/api/classes')).toHaveLength(1)
+  })
+
+  it('takes no year from a title that says none', () => {
+    expect(guess('Choir')).toEqual({ subject: 'Choir', year: undefined })
+    expect(guess('Weather Lab 14')).toEqual({ subject: 'Weather Lab 14', year: undefined })
+    expect(guess('Signal Mathematics 10b')).toEqual({ subject: 'Signal Mathematics', year: 10 })
   })
 })
 
@@ -234,7 +297,7 @@ describe('joining', () => {
     show(<Joining page={PAGE} />)
 
     await userEvent.click(await screen.findByRole('button', { name: /Renew\s+the link for pupils/ }))
-    expect(screen.getByText(/who comes with it is told so, kindly/)).toBeTruthy()
+    expect(await screen.findByText(/who comes with it is told so, kindly/)).toBeTruthy()
     expect(asked.some((one) => one.method === 'POST')).toBe(false)
     await userEvent.click(screen.getByRole('button', { name: 'Renew it' }))
     await waitFor(() => expect(asked.some((one) => one.path.endsWith('/link/renew'))).toBe(true))

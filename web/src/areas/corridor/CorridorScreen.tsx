@@ -66,11 +66,20 @@ function LiveCorridor() {
         <Box overflowX="auto">
           <chakra.table
             w="100%"
-            minW="860px"
+            minW={{ md: '860px' }}
             bg="sheet"
             borderTop="1.5px solid"
             borderColor="ink"
-            css={{ '& td, & th': { padding: '7px 8px', borderBottom: '1px solid var(--chakra-colors-line)', textAlign: 'left' } }}
+            css={{
+              '& td, & th': { padding: '7px 8px', borderBottom: '1px solid var(--chakra-colors-line)', textAlign: 'left' },
+              // On a phone each lesson is a block: the lesson, what is wrong, what to do.
+              '@media (max-width: 767px)': {
+                '&, & tbody, & tr': { display: 'block' },
+                '& thead': { display: 'none' },
+                '& td': { display: 'inline-block', maxWidth: '100%', border: 'none', padding: '4px 10px' },
+                '& tr': { borderBottom: '1px solid var(--chakra-colors-lineStrong)', padding: '6px 0' },
+              },
+            }}
           >
             <thead>
               <chakra.tr fontSize="12px" color="ink2">

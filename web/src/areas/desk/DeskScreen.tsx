@@ -1,10 +1,12 @@
-import { Box, Flex, Grid } from '@chakra-ui/react'
-import { useEffect, useState } from 'react'
+import { Flex, Grid } from '@chakra-ui/react'
+import { useEffect, useMemo, useState } from 'react'
 import { useParams } from 'react-router'
 import { useLive } from '../../shared/live/useLive'
 import type { Desk, Message } from '../../shared/api/types'
 import { useNow } from '../../shared/time'
-import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { EachSecond } from '../../shared/ui/Clocks'
+import { LoadingNote } from '../../shared/ui/Notes'
+import { Refused } from '../../shared/ui/Refused'
 import { Page } from '../../shared/ui/Page'
 import { WhySheet } from '../../shared/ui/Why'
 import { PAGES } from '../../lesson/parts'
@@ -23,12 +25,16 @@ import { Hall } from '../../lesson/groups/Hall'
 import { Muted, passesToSpeak } from '../../lesson/rights/Muted'
 import { Activities, type Activity } from '../../lesson/activities/Activities'
 import { DeskBoard } from '../../lesson/board/DeskBoard'
+import { WriteTo } from '../../lesson/chat/writing'
 import { ActOn } from '../../lesson/conduct/acting'
 import { MarkMoment } from '../../lesson/conduct/conduct'
 import { StepSheet } from '../../lesson/conduct/StepSheet'
 import { Wall } from '../../lesson/slates/Wall'
 import { StrokesOf } from '../../shared/live/strokes'
 import { NoDesk } from './parts/NoDesk'
+
+/** The page as a whole is brought up to date with news, and this often; what shows seconds does so by itself. */
+const RESTS_MS = 30_000
 
 /** One live lesson, for its adults: who is here, who waits and why, what each may do, and what needs somebody now. */
 export default function DeskScreen() {
@@ -44,7 +50,7 @@ function LiveDesk({ lesson }: { lesson: string }) {
   const path = `/api/lessons/${encodeURIComponent(lesson)}/desk`
   const { view: desk, connected, lost, drawn } = useLive<Message, Desk>(`${path}/stream`)
   const orders = useOrders(lesson)
-  const now = useNow(desk?.now)
+  const now = useNow(desk?.now, RESTS_MS)
   const [why, setWhy] = useState<string | null>(null)
   const [muted, setMuted] = useState<{ passes: number; at: number } | null>(null)
   const give = (order: Order) => {
@@ -53,6 +59,8 @@ function LiveDesk({ lesson }: { lesson: string }) {
     orders.mutate(order)
   }
   const [view, setView] = useState<'list' | 'groups' | 'board' | 'wall' | null>(null)
+  const [to, setTo] = useState('')
+  const writing = useMemo(() => ({ to, setTo }), [to])
   const [marking, setMarking] = useState(false)
   const [acting, setActing] = useState<string[] | null>(null)
   const [activity, setActivity] = useState<Activity | null>(null)
@@ -86,84 +94,80 @@ function LiveDesk({ lesson }: { lesson: string }) {
   const rightsPath = (rule: string, person?: string) =>
     `/api/lessons/${encodeURIComponent(lesson)}/why/${rule}${person ? `?person=${encodeURIComponent(person)}` : ''}`
   const live = desk.door.phase === 'OPEN'
+  const hurried = PAGES.some(({ hurries }) => hurries?.(desk))
   return (
     <StrokesOf.Provider value={drawn}>
       <ActOn.Provider value={setActing}>
-        <Flex direction="column" h={{ base: 'auto', lg: '100vh' }} minH="0">
-          <DeskHead
-            desk={desk}
-            now={now}
-            connected={connected}
-            give={give}
-            busy={orders.isPending}
-            onWhy={(rule) => setWhy(rightsPath(rule))}
-          />
-          {live && <RoomBanner desk={desk} now={now} give={give} />}
-          {live && PAGES.map(({ UnderHead }, place) => UnderHead && <UnderHead key={place} desk={desk} now={now} give={give} />)}
-          {live && muted && muted.passes > 0 && (
-            <Muted key={muted.at} passes={muted.passes} give={give} onOver={() => setMuted(null)} />
-          )}
-          {orders.error && (
-            <Box
-              position="fixed"
-              bottom="52px"
-              left="50%"
-              transform="translateX(-50%)"
-              zIndex="5"
-              maxW="640px"
-              border="1px solid"
-              borderColor="verdict.away"
-            >
-              <Box my="-8px">
-                <ProblemNote problem={orders.error} />
-              </Box>
-            </Box>
-          )}
-          <Grid templateColumns={{ base: '1fr', lg: '318px 1fr' }} flex="1" minH="0">
-            <Flex
-              as="section"
-              direction="column"
-              minH="0"
-              borderRight="1px solid"
-              borderColor="lineStrong"
-              aria-label="What needs you"
-            >
-              {desk.door.phase === 'PLANNED' && <OpeningNote desk={desk} now={now} give={give} busy={orders.isPending} />}
-              {desk.door.phase === 'OVER' && <OverNote desk={desk} />}
-              {live && <NeedsYou desk={desk} now={now} give={give} onWhy={(rule) => setWhy(rightsPath(rule))} />}
-              {live && (
-                <Panels
+        <WriteTo.Provider value={writing}>
+          <Flex direction="column" h={{ base: 'auto', lg: '100vh' }} minH="0">
+            <DeskHead
+              desk={desk}
+              now={now}
+              connected={connected}
+              give={give}
+              busy={orders.isPending}
+              onWhy={(rule) => setWhy(rightsPath(rule))}
+            />
+            {live && (
+              <EachSecond each={hurried ? undefined : RESTS_MS}>
+                {(second) => (
+                  <>
+                    <RoomBanner desk={desk} give={give} />
+                    {PAGES.map(
+                      ({ UnderHead }, place) => UnderHead && <UnderHead key={place} desk={desk} now={second} give={give} />,
+                    )}
+                  </>
+                )}
+              </EachSecond>
+            )}
+            {live && muted && muted.passes > 0 && (
+              <Muted key={muted.at} passes={muted.passes} give={give} onOver={() => setMuted(null)} />
+            )}
+            <Refused problem={orders.error} onClose={orders.reset} />
+            <Grid templateColumns={{ base: '1fr', lg: '318px 1fr' }} flex="1" minH="0">
+              <Flex
+                as="section"
+                direction="column"
+                minH="0"
+                borderRight="1px solid"
+                borderColor="lineStrong"
+                aria-label="What needs you"
+              >
+                {desk.door.phase === 'PLANNED' && (
+                  <EachSecond>
+                    {(second) => <OpeningNote desk={desk} now={second} give={give} busy={orders.isPending} />}
+                  </EachSecond>
+                )}
+                {desk.door.phase === 'OVER' && <OverNote desk={desk} />}
+                {live && <NeedsYou desk={desk} give={give} onWhy={(rule) => setWhy(rightsPath(rule))} />}
+                {live && <Panels desk={desk} lesson={lesson} give={give} onWhy={() => setWhy(rightsPath('chat.class'))} />}
+              </Flex>
+              {live && view === 'wall' && desk.slates.now ? (
+                <Wall desk={desk} lesson={lesson} give={give} onList={() => setView('list')} onShow={onShow} />
+              ) : live && view === 'board' ? (
+                <DeskBoard desk={desk} lesson={lesson} give={give} onList={() => setView('list')} onShow={onShow} />
+              ) : live && isOut && view !== 'list' ? (
+                <EachSecond>
+                  {(second) => <Hall desk={desk} now={second} give={give} onList={() => setView('list')} />}
+                </EachSecond>
+              ) : live && view === 'groups' ? (
+                <Drawing desk={desk} lesson={lesson} give={give} onList={() => setView('list')} />
+              ) : (
+                <Score
                   desk={desk}
-                  lesson={lesson}
+                  now={now}
                   give={give}
-                  onWhy={() => setWhy(rightsPath('chat.class'))}
-                  onBoard={() => setView('board')}
+                  onWhy={(rule, person) => setWhy(rightsPath(rule, person))}
+                  onShow={onShow}
                 />
               )}
-            </Flex>
-            {live && view === 'wall' && desk.slates.now ? (
-              <Wall desk={desk} lesson={lesson} give={give} onList={() => setView('list')} onShow={onShow} />
-            ) : live && view === 'board' ? (
-              <DeskBoard desk={desk} lesson={lesson} give={give} onList={() => setView('list')} onShow={onShow} />
-            ) : live && isOut && view !== 'list' ? (
-              <Hall desk={desk} now={now} give={give} onList={() => setView('list')} />
-            ) : live && view === 'groups' ? (
-              <Drawing desk={desk} lesson={lesson} give={give} onList={() => setView('list')} />
-            ) : (
-              <Score
-                desk={desk}
-                now={now}
-                give={give}
-                onWhy={(rule, person) => setWhy(rightsPath(rule, person))}
-                onShow={onShow}
-              />
-            )}
-          </Grid>
-          {live && <Activities desk={desk} open={activity} onOpen={setActivity} give={give} />}
-          {live && <MarkMoment open={marking} onClose={() => setMarking(false)} give={give} />}
-          {live && <StepSheet desk={desk} people={acting} onPeople={setActing} onClose={() => setActing(null)} give={give} />}
-          <WhySheet path={why} onClose={() => setWhy(null)} />
-        </Flex>
+            </Grid>
+            {live && <Activities desk={desk} open={activity} onOpen={setActivity} give={give} />}
+            {live && <MarkMoment open={marking} onClose={() => setMarking(false)} give={give} />}
+            {live && <StepSheet desk={desk} people={acting} onPeople={setActing} onClose={() => setActing(null)} give={give} />}
+            <WhySheet path={why} onClose={() => setWhy(null)} />
+          </Flex>
+        </WriteTo.Provider>
       </ActOn.Provider>
     </StrokesOf.Provider>
   )

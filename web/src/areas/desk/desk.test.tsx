@@ -1,6 +1,6 @@
 import { render, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Desk, Waiting } from '../../shared/api/types'
 import { serve, show } from '../../shared/testing'
 import { Look } from '../../shared/theme/Look'
@@ -14,6 +14,9 @@ import { OverNote } from '../../lesson/ending/OverNote'
 import { Material } from '../../lesson/material/Material'
 import { RoomBanner } from '../../lesson/supervision/RoomBanner'
 import { RunningOrderPlan } from '../../lesson/rights/RunningOrderPlan'
+import { likely } from '../../lesson/rights/RightCells'
+import { WriteTo } from '../../lesson/chat/writing'
+import { setServersTime } from '../../shared/time'
 import { Score } from './parts/Score'
 import { StanceButton } from '../../lesson/rights/StanceButton'
 import { aDesk as desk, aNeed as need, aPupil as pupil, at, NOW } from '../../lesson/testing'
@@ -30,10 +33,13 @@ function waiting(name: string, since: string, more: Partial<Waiting> = {}): Wait
   }
 }
 
+// What the desk of a test says its time is.
+beforeEach(() => setServersTime(at('10:17:00')))
+
 describe('the cards', () => {
   const showCards = (shown: Desk, onWhy: (rule: string) => void = () => {}) => {
     const give = vi.fn<(order: Order) => void>()
-    show(<NeedsYou desk={shown} now={NOW} give={give} onWhy={onWhy} />)
+    show(<NeedsYou desk={shown} give={give} onWhy={onWhy} />)
     return give
   }
 
@@ -114,7 +120,7 @@ describe('the cards', () => {
       createOscillator = () => new Tone()
     }
     vi.stubGlobal('AudioContext', Sound)
-    const card = (shown: Desk) => <NeedsYou desk={shown} now={NOW} give={() => {}} onWhy={() => {}} />
+    const card = (shown: Desk) => <NeedsYou desk={shown} give={() => {}} onWhy={() => {}} />
     const one = desk({ waiting: [waiting('Bo Lindqvar', '10:16:00')] })
     const two = desk({ waiting: [waiting('Bo Lindqvar', '10:16:00'), waiting('Sefa Mauri', '10:16:30')] })
 
@@ -208,7 +214,7 @@ describe('the cards', () => {
     )
 
     expect(screen.getByText('Has spoken 2 times.')).toBeTruthy()
-    expect(screen.getByText('0:30')).toBeTruthy()
+    expect(await screen.findByText('0:30')).toBeTruthy()
     await userEvent.click(screen.getByRole('button', { name: /Let speak 2 min/ }))
 
     expect(give).toHaveBeenCalledWith({ do: 'pass', person: 'wen-ostrander', rule: 'voice.speak', minutes: 2 })
@@ -254,7 +260,7 @@ describe('the head', () => {
     showHead(desk())
 
     expect(screen.getByText('No connection. Trying again…')).toBeTruthy()
-    expect(screen.getByText(/38:00 left/)).toBeTruthy()
+    expect(screen.getByText(/38 min left/)).toBeTruthy()
   })
 
   it('offers only coming in to an adult who is not in the room', () => {
@@ -289,7 +295,7 @@ describe('a stance', () => {
 describe('the banner', () => {
   it('says that everything is stopped and brings back what was', async () => {
     const give = vi.fn<(order: Order) => void>()
-    show(<RoomBanner desk={desk({ supervision: { stoppedAt: at('10:16:00') } })} now={NOW} give={give} />)
+    show(<RoomBanner desk={desk({ supervision: { stoppedAt: at('10:16:00') } })} give={give} />)
 
     await userEvent.click(screen.getByRole('button', { name: 'Bring back what was' }))
 
@@ -298,9 +304,9 @@ describe('the banner', () => {
 
   it('tells how long no adult is in, and offers nothing to order to who only looks on', () => {
     const supervision = { aloneSince: at('10:15:00'), stoppedAt: at('10:16:00') }
-    show(<RoomBanner desk={desk({ supervision, mine: { observing: true } })} now={NOW} give={() => {}} />)
+    show(<RoomBanner desk={desk({ supervision, mine: { observing: true } })} give={() => {}} />)
 
-    expect(screen.getByText(/for 2:00 now/)).toBeTruthy()
+    expect(screen.getByText(/for 2 min now/)).toBeTruthy()
     expect(screen.queryByRole('button')).toBeNull()
   })
 })
@@ -348,8 +354,34 @@ describe('the panels', () => {
   })
 })
 
+describe('what pupils see, and who else does', () => {
+  it('is switched under More, and any adult ends passing the lesson on', async () => {
+    const give = vi.fn()
+    const seen = { rule: 'names.see-list', title: 'See who is present', value: 'open', bound: false, usualMinutes: 5 }
+    const rights = { seen: [seen], passedOn: [{ id: 'tam-birket', name: 'Tam Birket' }], mayPassOn: true }
+    show(<DeskHead desk={desk({ rights })} now={NOW} connected give={give} busy={false} onWhy={() => {}} />)
+    for (const name of ['Hide from pupils who is here', 'End passing the lesson on (Tam Birket)']) {
+      await userEvent.click(screen.getByRole('button', { name: 'More' }))
+      await userEvent.click(await screen.findByRole('menuitem', { name }))
+    }
+    expect(give.mock.calls.map(([order]) => order)).toEqual([
+      { do: 'set', rule: 'names.see-list', value: 'closed' },
+      { do: 'turn-off', person: 'tam-birket', what: 'PASSING_ON' },
+    ])
+  })
+
+  it('closes a right of the class for some minutes, from its heading', async () => {
+    const give = vi.fn()
+    const column = { rule: 'chat.class', title: 'Write', value: 'open', bound: false, usualMinutes: 5 }
+    show(<Score desk={desk({ columns: [column] })} now={NOW} give={give} onWhy={() => {}} onShow={() => {}} />)
+    await userEvent.click(screen.getByRole('button', { name: /Write for the class/ }))
+    await userEvent.click(await screen.findByRole('menuitem', { name: /closed for 5 min/ }))
+    expect(give).toHaveBeenCalledWith({ do: 'set', rule: 'chat.class', value: 'closed', minutes: 5 })
+  })
+})
+
 describe('the score', () => {
-  it('counts who is here, and lends a right to one pupil from the cell', async () => {
+  it('counts who is here, lends a right by one press, and other minutes by choosing', async () => {
     const give = vi.fn<(order: Order) => void>()
     const shown = desk({ pupils: [pupil('Ines Carrow'), pupil('Ciro Vance', { whereabouts: 'MISSING', stays: [] })] })
     show(<Score desk={shown} now={NOW} give={give} onWhy={() => {}} onShow={() => {}} />)
@@ -357,10 +389,40 @@ describe('the score', () => {
     expect(screen.getByText('1 of 2 here')).toBeTruthy()
     expect(screen.getByText('1 missing')).toBeTruthy()
     const row = screen.getByRole('row', { name: 'Ines Carrow' })
-    await userEvent.click(within(row).getByRole('button', { name: 'Ines Carrow, Speak: on request' }))
-    await userEvent.click(await screen.findByRole('menuitem', { name: 'pass for 5 min' }))
+    const sign = within(row).getByRole('button', { name: 'Ines Carrow, Speak: on request' })
+    await userEvent.click(sign)
+    expect(give).toHaveBeenLastCalledWith({ do: 'pass', person: 'ines-carrow', rule: 'voice.speak', minutes: 5 })
 
-    expect(give).toHaveBeenCalledWith({ do: 'pass', person: 'ines-carrow', rule: 'voice.speak', minutes: 5 })
+    await userEvent.pointer({ keys: '[MouseRight]', target: sign })
+    await userEvent.click(await screen.findByRole('menuitem', { name: 'pass for 15 min' }))
+    expect(give).toHaveBeenLastCalledWith({ do: 'pass', person: 'ines-carrow', rule: 'voice.speak', minutes: 15 })
+    expect(give).toHaveBeenCalledTimes(2)
+  })
+
+  it('takes back by one press, and asks before it closes what is open or lends what is bound or not there', () => {
+    const cell = (value: string, more = {}) => ({ rule: 'share.draw', value, bound: false, loan: 'NONE' as const, ...more })
+    const ines = pupil('Ines Carrow')
+    expect(likely(ines, cell('open', { loan: 'PASS' }), 5)).toEqual({
+      do: 'end-loan',
+      person: 'ines-carrow',
+      rule: 'share.draw',
+    })
+    expect(likely(ines, cell('closed', { loan: 'CURB' }), 5)).toMatchObject({ do: 'end-loan' })
+    expect(likely(ines, cell('closed'), 5)).toMatchObject({ do: 'pass', minutes: 5 })
+    expect(likely(ines, cell('on-request', { bound: true }), 2)).toMatchObject({ do: 'pass', minutes: 2 })
+    expect(likely(ines, cell('closed', { bound: true }), 5)).toBeUndefined()
+    expect(likely(ines, cell('open'), 5)).toBeUndefined()
+    expect(likely(pupil('Ciro Vance', { whereabouts: 'MISSING' }), cell('closed'), 5)).toBeUndefined()
+  })
+
+  it('plans a right of the class before the lesson by one choice, as a rule of that lesson', async () => {
+    const shown = desk({ pupils: [pupil('Ines Carrow')], phase: 'PLANNED' })
+    const asked = serve({ [`PUT /api/rules/lesson%3A${shown.lesson}/at-once`]: {} })
+    show(<Score desk={shown} now={NOW} give={() => {}} onWhy={() => {}} onShow={() => {}} />)
+    await userEvent.click(screen.getByTitle('Speak'))
+    await userEvent.click(await screen.findByRole('menuitem', { name: /closed in this lesson/ }))
+    await waitFor(() => expect(asked).toHaveLength(1))
+    expect(asked[0]?.body).toMatchObject({ rule: 'voice.speak', role: 'PUPIL', value: 'closed', binding: false })
   })
 
   it('nudges who is missing, and says until when who lost the line is expected back', async () => {
@@ -385,6 +447,7 @@ describe('the score', () => {
     expect(items).toEqual([
       'Mute',
       'Put in focus for everyone',
+      'A private word…',
       'Merit for a good question',
       'Merit for helping others',
       'Merit for good work',
@@ -395,10 +458,28 @@ describe('the score', () => {
     ])
   })
 
-  it('asks what happened before it removes anybody', async () => {
+  it('everything about one pupil is done by a control of full size, too: the rights in the rows are small', async () => {
     const give = vi.fn<(order: Order) => void>()
     show(<Score desk={desk()} now={NOW} give={give} onWhy={() => {}} onShow={() => {}} />)
+    await userEvent.selectOptions(screen.getByLabelText('Everything about one pupil'), 'Jory Pell')
+    expect(await screen.findByRole('menuitem', { name: 'Remove from the lesson…' })).toBeTruthy()
+    await userEvent.click(screen.getByRole('menuitem', { name: /Speak…$/ }))
+    await userEvent.click(await screen.findByRole('menuitem', { name: /pass for 5 min/ }))
+    expect(give).toHaveBeenCalledWith({ do: 'pass', person: 'jory-pell', rule: 'voice.speak', minutes: 5 })
+  })
 
+  it('begins a private word from a row, and asks what happened before it removes anybody', async () => {
+    const give = vi.fn<(order: Order) => void>()
+    const setTo = vi.fn()
+    show(
+      <WriteTo.Provider value={{ to: '', setTo }}>
+        <Score desk={desk()} now={NOW} give={give} onWhy={() => {}} onShow={() => {}} />
+      </WriteTo.Provider>,
+    )
+
+    await userEvent.click(screen.getByRole('button', { name: 'More for Jory Pell' }))
+    await userEvent.click(await screen.findByRole('menuitem', { name: 'A private word…' }))
+    expect(setTo).toHaveBeenCalledWith('jory-pell')
     await userEvent.click(screen.getByRole('button', { name: 'More for Jory Pell' }))
     await userEvent.click(await screen.findByRole('menuitem', { name: 'Remove from the lesson…' }))
     await userEvent.type(await screen.findByLabelText('What happened'), 'shouting')
@@ -421,6 +502,16 @@ describe('the opening', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Open the lesson' }))
 
     expect(give).toHaveBeenCalledWith({ do: 'open' })
+  })
+
+  it('opens and tells who is not there by one act', async () => {
+    const shown = desk({ phase: 'PLANNED' })
+    const path = `/api/lessons/${shown.lesson}`
+    const asked = serve({ [`POST ${path}/open`]: {}, [`POST ${path}/nudges`]: { missing: 2, nudged: 2 } })
+    show(<OpeningNote desk={shown} now={NOW} give={() => {}} busy={false} />)
+    await userEvent.click(screen.getByRole('button', { name: 'Open, and tell who is not there' }))
+    const sent = () => asked.filter((one) => one.method === 'POST').map((one) => one.path)
+    await waitFor(() => expect(sent()).toEqual([`${path}/open`, `${path}/nudges`]))
   })
 })
 
@@ -561,7 +652,7 @@ describe('lending and ending', () => {
     show(
       <>
         <Adults desk={helping} live give={vi.fn()} />
-        <RoomBanner desk={helping} now={NOW} give={vi.fn()} />
+        <RoomBanner desk={helping} give={vi.fn()} />
       </>,
     )
     expect(screen.queryByTitle(/Lend/)).toBeNull()
@@ -618,12 +709,12 @@ describe('lending and ending', () => {
     const give = vi.fn()
     const press = userEvent.setup()
     const stopped = (because?: string) => desk({ supervision: { stoppedAt: at('10:16:00'), stoppedBecause: because } })
-    const { unmount } = show(<RoomBanner desk={stopped('')} now={NOW} give={give} />)
+    const { unmount } = show(<RoomBanner desk={stopped('')} give={give} />)
     await press.type(screen.getByLabelText('Why everything is stopped, for the record'), 'shouting{Enter}')
     expect(give).toHaveBeenCalledWith({ do: 'stop', why: 'shouting' })
     unmount()
 
-    show(<RoomBanner desk={stopped('shouting')} now={NOW} give={give} />)
+    show(<RoomBanner desk={stopped('shouting')} give={give} />)
     expect(screen.getByText('Because: shouting')).toBeTruthy()
     expect(screen.queryByLabelText('Why everything is stopped, for the record')).toBeNull()
   })

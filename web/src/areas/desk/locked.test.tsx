@@ -26,7 +26,7 @@ describe('somebody on no list', () => {
   it('is let in as a guest with a note to the lead, also when everyone on the list is here', async () => {
     const give = vi.fn<(order: Order) => void>()
     const desk = aDesk({ waiting: [waiting], needs: [aNeed('UNSURE', 'Somebody waits', { visits: ['v'] })] })
-    show(<NeedsYou desk={desk} now={NOW} give={give} onWhy={() => {}} />)
+    show(<NeedsYou desk={desk} give={give} onWhy={() => {}} />)
 
     await userEvent.click(screen.getByRole('button', { name: 'Let in as…' }))
     expect(screen.getByText(/Everyone on the class list is here/)).toBeTruthy()
@@ -78,7 +78,7 @@ describe('a safeguarding lead', () => {
   })
 
   it('is seen by the adults while looking on', () => {
-    show(<RoomBanner desk={aDesk({ observers: ['Maren Oddlund'] })} now={NOW} give={() => {}} />)
+    show(<RoomBanner desk={aDesk({ observers: ['Maren Oddlund'] })} give={() => {}} />)
     expect(screen.getByText('Maren Oddlund looks on.')).toBeTruthy()
   })
 })

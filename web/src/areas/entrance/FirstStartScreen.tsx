@@ -22,7 +22,7 @@ export default function FirstStartScreen() {
     onSuccess: (now) => cache.setQueryData(standing.queryKey, now),
   })
   if (!data) return <LoadingNote what="the school" />
-  if (data.me) return <Navigate to="/charter" replace />
+  if (data.me) return <Navigate to="/today" replace />
   if (data.founded) return <Navigate to="/sign-in" replace />
   const box = (field: keyof typeof form) => ({
     value: form[field],

@@ -43,7 +43,7 @@ describe('how lessons kept to their plan', () => {
 
     expect(await screen.findByText('3 of 6')).toBeTruthy()
     expect(within(screen.getByRole('note')).getByText(/Class chat \(3 of 6\)/)).toBeTruthy()
-    const lesson = screen.getByRole('listitem')
+    const lesson = within(screen.getByRole('main')).getByRole('listitem')
     expect(lesson.textContent).toMatch(/4 min without an adult.*Class chat set to closed, by Orla Venn, for 12 min/)
     expect(lesson.textContent).toMatch(/Share a screen lent to Ines Carrow/)
     expect(within(lesson).getByRole('link').getAttribute('href')).toBe('/lessons/l1/replay')

@@ -84,8 +84,8 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
               {(id) => (
                 <Select id={id} value={chosen.unit} onChange={(event) => look({ ...chosen, unit: event.target.value })}>
                   <option value="">Say which…</option>
-                  <option value="MINUTES">minutes</option>
-                  <option value="SECONDS">seconds</option>
+                  <option value="MINUTES">minutes, as 45 or 0:45</option>
+                  <option value="SECONDS">seconds, as 2700 or 45:00</option>
                 </Select>
               )}
             </Labelled>

@@ -13,7 +13,7 @@ import { MARKS } from '../../shared/ui/MarkBox'
 import { Correct } from './parts/Correct'
 import { Line } from './parts/Line'
 import { Logs } from './parts/Logs'
-import { COLUMNS, KEYS } from './parts/marks'
+import { COLUMNS, KEYS, ON_A_PHONE } from './parts/marks'
 import { SignOff } from './parts/SignOff'
 
 /** The register of one lesson: computed marks, corrections beside them, and the presence they come from. */
@@ -49,6 +49,12 @@ function Shown({ id }: { id: string }) {
                 {' '}
                 · <Link to={`/lessons/${id}/replay`}>the lesson again</Link> ·{' '}
                 <Link to={`/lessons/${id}/results`}>what was answered</Link>
+                {!data.draft && (
+                  <>
+                    {' '}
+                    · <Link to={`/lessons/${id}/afterwards`}>words, board and material</Link>
+                  </>
+                )}
               </>
             )}
             {data.calledOff && '. This lesson was called off; nobody was expected.'}
@@ -58,7 +64,7 @@ function Shown({ id }: { id: string }) {
           </chakra.p>
         </Box>
         <Box flex="1" />
-        <Flex gap="18px" align="baseline" aria-label="Sums" role="group">
+        <Flex gap={{ base: '4px 12px', md: '4px 18px' }} wrap="wrap" align="baseline" aria-label="Sums" role="group">
           {data.sums.map((sum) => (
             <Sum key={sum.mark} many={sum.count} what={MARKS[sum.mark]} />
           ))}
@@ -74,12 +80,19 @@ function Shown({ id }: { id: string }) {
       <SignOff page={data} lesson={id} />
       <Logs page={data} lesson={id} />
       <Box overflowX="auto" tabIndex={0} role="region" aria-label="Register">
-        <Box role="table" aria-label="Register by pupil" bg="sheet" minW="980px" borderTop="1.5px solid" borderColor="ink">
+        <Box
+          role="table"
+          aria-label="Register by pupil"
+          bg="sheet"
+          minW={{ md: '980px' }}
+          borderTop="1.5px solid"
+          borderColor="ink"
+        >
           <Box role="rowgroup">
             <Box
               role="row"
               display="grid"
-              gridTemplateColumns={COLUMNS}
+              gridTemplateColumns={{ base: ON_A_PHONE, md: COLUMNS }}
               px="12px"
               py="5px"
               fontSize="12px"
@@ -98,7 +111,12 @@ function Shown({ id }: { id: string }) {
                 'At door',
                 '',
               ].map((head, place) => (
-                <Box role="columnheader" key={head || place} textAlign={place > 2 && place < 8 ? 'right' : 'left'}>
+                <Box
+                  role="columnheader"
+                  key={head || place}
+                  hideBelow={place > 1 && place < 8 ? 'md' : undefined}
+                  textAlign={place > 2 && place < 8 ? 'right' : 'left'}
+                >
                   {head || <chakra.span srOnly>Correct</chakra.span>}
                 </Box>
               ))}

@@ -36,7 +36,7 @@ const REPLAY: Replay = {
 const desk = (stopped: boolean) =>
   aDesk({
     door: { value: 'open', bound: false },
-    columns: [{ rule: 'voice.speak', title: 'Speak', value: 'open', bound: false }],
+    columns: [{ rule: 'voice.speak', title: 'Speak', value: 'open', bound: false, usualMinutes: 5 }],
     pupils: [
       aPupil('Ines Carrow', {
         microphone: true,

@@ -12,6 +12,7 @@ import { Button } from '../../shared/ui/Button'
 import { TextField } from '../../shared/ui/Fields'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Quiet } from './Quiet'
+import { OutsideAccount, RingIn } from './WaysIn'
 
 /** Where a link leads: who one is, the join word, and a knock. */
 export default function DoorstepScreen() {
@@ -22,6 +23,7 @@ export default function DoorstepScreen() {
   const [name, setName] = useState('')
   const [word, setWord] = useState('')
   const [agreed, setAgreed] = useState(false)
+  const [elsewhere, setElsewhere] = useState<{ ticket: string; address: string }>()
   const [mayBeRecorded, setMayBeRecorded] = useState<boolean>()
   const school = useQuery(standing)
   const { data, error } = useQuery({
@@ -37,6 +39,7 @@ export default function DoorstepScreen() {
         name: data?.name ?? name,
         word,
         agreed,
+        ...(elsewhere ? { outsideTicket: elsewhere.ticket } : {}),
         ...(mayBeRecorded !== undefined && data?.asksConsent ? { mayBeRecorded } : {}),
       }),
     onSuccess: (knocked) => navigate(`/seat/${knocked.visit}`),
@@ -92,75 +95,81 @@ export default function DoorstepScreen() {
         </Box>
       )}
       {data.lesson && data.starts && data.ends && !data.desk && data.kind !== 'STAFF' && (
-        <chakra.form
-          mt="14px"
-          onSubmit={(event) => {
-            event.preventDefault()
-            knock.mutate()
-          }}
-        >
-          <chakra.p mb="14px">
-            {time.clock(data.starts)} to {time.clock(data.ends)} at the school.
-          </chakra.p>
-          {data.name ? (
-            <chakra.p mb="14px">
-              You come as <strong>{data.name}</strong>
-              {data.kind === 'VISITOR' ? ', a visitor of this lesson. An adult lets you in.' : '.'}
-            </chakra.p>
-          ) : (
-            <TextField
-              label="Your first and last name"
-              autoComplete="name"
-              value={name}
-              maxLength={300}
-              onChange={(event) => setName(event.target.value)}
-              required
-            />
+        <>
+          {!data.name && (
+            <OutsideAccount address={elsewhere?.address} onSignedIn={(ticket, address) => setElsewhere({ ticket, address })} />
           )}
-          {data.needsWord && (
-            <TextField
-              label="Join word"
-              hint="Two words and a number, from your joining note."
-              autoComplete="off"
-              value={word}
-              onChange={(event) => setWord(event.target.value)}
-              required
-            />
-          )}
-          <WelcomeNote welcome={data.welcome} />
-          <Box my="14px" borderTop="1px solid" borderColor="line" pt="10px">
-            <chakra.h2 fontSize="18px" mb="4px">
-              House rules
-            </chakra.h2>
-            <chakra.ul pl="18px" listStyleType="disc" fontSize="15.5px">
-              {data.houseRules.map((rule) => (
-                <li key={rule}>{rule}</li>
-              ))}
-            </chakra.ul>
-            <chakra.label display="flex" gap="8px" mt="8px" alignItems="baseline" fontWeight="600">
-              <input type="checkbox" checked={agreed} onChange={(event) => setAgreed(event.target.checked)} />I have read them and
-              keep to them
-            </chakra.label>
-          </Box>
-          {data.asksConsent && (
-            <MayBeRecorded value={mayBeRecorded} onChange={setMayBeRecorded} always={data.recording === 'REQUIRED'} />
-          )}
-          <Box mb="14px">
-            <DeviceCheck />
-          </Box>
-          <ProblemNote problem={knock.error} />
-          <Button
-            type="submit"
-            size="large"
-            bg="mark"
-            color="onMark"
-            borderColor="ink"
-            fontWeight="650"
-            disabled={knock.isPending}
+          <chakra.form
+            mt="14px"
+            onSubmit={(event) => {
+              event.preventDefault()
+              knock.mutate()
+            }}
           >
-            Knock
-          </Button>
-        </chakra.form>
+            <chakra.p mb="14px">
+              {time.clock(data.starts)} to {time.clock(data.ends)} at the school.
+            </chakra.p>
+            {data.name ? (
+              <chakra.p mb="14px">
+                You come as <strong>{data.name}</strong>
+                {data.kind === 'VISITOR' ? ', a visitor of this lesson. An adult lets you in.' : '.'}
+              </chakra.p>
+            ) : (
+              <TextField
+                label="Your first and last name"
+                autoComplete="name"
+                value={name}
+                maxLength={300}
+                onChange={(event) => setName(event.target.value)}
+                required
+              />
+            )}
+            {data.needsWord && (
+              <TextField
+                label="Join word"
+                hint="Two words and a number, from your joining note."
+                autoComplete="off"
+                value={word}
+                onChange={(event) => setWord(event.target.value)}
+                required
+              />
+            )}
+            <WelcomeNote welcome={data.welcome} />
+            <Box my="14px" borderTop="1px solid" borderColor="line" pt="10px">
+              <chakra.h2 fontSize="18px" mb="4px">
+                House rules
+              </chakra.h2>
+              <chakra.ul pl="18px" listStyleType="disc" fontSize="15.5px">
+                {data.houseRules.map((rule) => (
+                  <li key={rule}>{rule}</li>
+                ))}
+              </chakra.ul>
+              <chakra.label display="flex" gap="8px" mt="8px" alignItems="baseline" fontWeight="600">
+                <input type="checkbox" checked={agreed} onChange={(event) => setAgreed(event.target.checked)} />I have read them
+                and keep to them
+              </chakra.label>
+            </Box>
+            {data.asksConsent && (
+              <MayBeRecorded value={mayBeRecorded} onChange={setMayBeRecorded} always={data.recording === 'REQUIRED'} />
+            )}
+            <Box mb="14px">
+              <DeviceCheck />
+            </Box>
+            <ProblemNote problem={knock.error} />
+            <Button
+              type="submit"
+              size="large"
+              bg="mark"
+              color="onMark"
+              borderColor="ink"
+              fontWeight="650"
+              disabled={knock.isPending}
+            >
+              Knock
+            </Button>
+          </chakra.form>
+          {!data.name && <RingIn doorstep={path} />}
+        </>
       )}
     </Quiet>
   )

@@ -1,5 +1,6 @@
-import { Box, chakra } from '@chakra-ui/react'
+import { Box, chakra, Flex } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
+import { Guide } from '../../shared/ui/Guide'
 
 /** A calm page with one message, for somebody at the door or on the way out. */
 export function Quiet({ title, children }: { title: string; children: ReactNode }) {
@@ -17,9 +18,12 @@ export function Quiet({ title, children }: { title: string; children: ReactNode 
         px={{ base: '18px', md: '32px' }}
         py="24px"
       >
-        <chakra.h1 fontSize={{ base: '24px', md: '29px' }} mb="8px">
-          {title}
-        </chakra.h1>
+        <Flex justify="space-between" align="start" gap="10px">
+          <chakra.h1 fontSize={{ base: '24px', md: '29px' }} mb="8px">
+            {title}
+          </chakra.h1>
+          <Guide />
+        </Flex>
         {children}
       </Box>
     </Box>

@@ -1,14 +1,18 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
-import { useEffect, useState, type ReactNode } from 'react'
+import { useContext, useEffect, useState, type ReactNode } from 'react'
+import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
 import type { Heard, Seat } from '../../shared/api/types'
 import { SeatBoard } from '../../lesson/board/SeatBoard'
 import { WelcomeNote } from '../../lesson/notices/notices'
+import { standing } from '../../shared/standing'
 import { StrokesOf } from '../../shared/live/strokes'
 import { useLive } from '../../shared/live/useLive'
 import { countdown, useNow, useSchoolTime } from '../../shared/time'
+import { Guide } from '../../shared/ui/Guide'
 import { Button } from '../../shared/ui/Button'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { Refused } from '../../shared/ui/Refused'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { WhySheet } from '../../shared/ui/Why'
 import { useActs } from '../../lesson/orders'
@@ -19,13 +23,17 @@ import { PAGES } from '../../lesson/parts'
 import { Signals } from '../../lesson/signals/SeatSigns'
 import { Now } from '../../lesson/supervision/Now'
 import { Rights } from '../../lesson/rights/SeatRights'
+import { PrivateWordToMe } from '../../lesson/chat/PrivateWord'
 import { SeatWords } from '../../lesson/chat/SeatWords'
+import { KnockAgain, LeaveButton } from './Leaving'
 import { Quiet } from './Quiet'
+import { useTellLine } from '../../lesson/lines/useTellLine'
+import { OnTheTelephone } from './WaysIn'
 
 /** A pupil's place in a lesson, from the wait at the door to the goodbye. */
 export default function SeatScreen() {
   const { visit = '' } = useParams()
-  const { view: seat, connected, lost, drawn } = useLive<Heard, Seat>(`/api/seats/${encodeURIComponent(visit)}/stream`)
+  const { view: seat, connected, lost, drawn, weak } = useLive<Heard, Seat>(`/api/seats/${encodeURIComponent(visit)}/stream`)
   const now = useNow(seat?.now)
   useEffect(() => {
     if (seat) document.title = seat.title
@@ -39,9 +47,10 @@ export default function SeatScreen() {
   )
   switch (seat.mine.door.status) {
     case 'IN':
+      if (seat.mine.door.byTelephone) return <Calling seat={seat} visit={visit} line={line} />
       return (
         <StrokesOf.Provider value={drawn}>
-          <Inside seat={seat} visit={visit} line={line} now={now} />
+          <Inside seat={seat} visit={visit} line={line} now={now} weak={connected ? weak : undefined} />
         </StrokesOf.Provider>
       )
     case 'WAITING':
@@ -54,6 +63,17 @@ export default function SeatScreen() {
     default:
       return <Outside seat={seat} visit={visit} />
   }
+}
+
+function Calling({ seat, visit, line }: { seat: Seat; visit: string; line: ReactNode }) {
+  const acts = useActs(visit)
+  return (
+    <>
+      {line}
+      <ProblemNote problem={acts.error} />
+      <OnTheTelephone seat={seat} act={acts.mutate} />
+    </>
+  )
 }
 
 /** Signed out, or somebody else uses this device now: nothing of the lesson stays on the screen. */
@@ -130,6 +150,8 @@ const GOODBYE: Record<string, string> = {
 function Outside({ seat, visit }: { seat: Seat; visit: string }) {
   const { mutate: act } = useActs(visit)
   const dismissed = seat.mine.door.status === 'DISMISSED'
+  const signedIn = !!useQuery(standing).data?.me
+  const time = useSchoolTime()
   // The teacher sees who has not gone yet: this page says that it has.
   useEffect(() => {
     if (dismissed) act({ do: 'leave' })
@@ -167,8 +189,13 @@ function Outside({ seat, visit }: { seat: Seat; visit: string }) {
           Your teacher lets you come back. Open the link in your joining note again and knock.
         </chakra.p>
       )}
+      {seat.mine.door.status === 'LEFT' && seat.help && (
+        <chakra.p role="status" my="12px" bg="markSoft" px="12px" py="8px">
+          The lesson is over. Your teacher stays for questions until {time.clock(seat.help.until)}.
+        </chakra.p>
+      )}
       {seat.mine.door.status !== 'DISMISSED' && seat.mine.door.status !== 'REMOVED' && (
-        <chakra.p my="12px">You can open the link in your joining note again and knock.</chakra.p>
+        <KnockAgain visit={visit} signedIn={signedIn} />
       )}
       <chakra.a href="/today" textDecoration="underline">
         To your own page
@@ -177,14 +204,37 @@ function Outside({ seat, visit }: { seat: Seat; visit: string }) {
   )
 }
 
-function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: ReactNode; now: number }) {
+/** Whether something was drawn on a board while nobody looked at it. */
+function useDrawn(closed: boolean): boolean {
+  const { strokes } = useContext(StrokesOf)
+  const [drawn, setDrawn] = useState(false)
+  useEffect(() => {
+    if (!closed) return
+    setDrawn(false)
+    return strokes.listen((came) => came.some((one) => one.sheet.startsWith('board ')) && setDrawn(true))
+  }, [closed, strokes])
+  return closed && drawn
+}
+
+interface InsideProps {
+  seat: Seat
+  visit: string
+  line: ReactNode
+  now: number
+  /** Whether news comes late; nothing while none comes. */
+  weak: boolean | undefined
+}
+
+function Inside({ seat, visit, line, now, weak }: InsideProps) {
   const acts = useActs(visit)
+  useTellLine(visit, weak, !!seat.mine.line?.weakSince)
   const time = useSchoolTime()
   const [why, setWhy] = useState<string | null>(null)
   // A picture that the teacher turned to is there to be looked at.
   const hasPicture = seat.board.pages.some((page) => page.under)
   const [chosen, setBoard] = useState<boolean | null>(null)
   const board = chosen ?? hasPicture
+  const news = useDrawn(!board)
   const left = Date.parse(seat.ends) - now
   return (
     <Flex direction="column" minH="100%" h={{ base: 'auto', md: '100vh' }} fontSize="16px">
@@ -206,10 +256,11 @@ function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: R
         </chakra.span>
         {PAGES.map(({ Sign }, place) => Sign && <Sign key={place} seat={seat} now={now} />)}
         <Box flex="1" />
+        <Guide />
         <chakra.span fontSize="14px" color="ink2">
           {seat.mine.door.shownName ?? seat.mine.door.name}
         </chakra.span>
-        <Button onClick={() => acts.mutate({ do: 'leave' })}>Leave the lesson</Button>
+        <LeaveButton onLeave={() => acts.mutate({ do: 'leave' })} />
       </Flex>
       {line}
       {seat.observers.length > 0 && (
@@ -225,35 +276,53 @@ function Inside({ seat, visit, line, now }: { seat: Seat; visit: string; line: R
         </chakra.p>
       )}
       <Now seat={seat} />
+      <PrivateWordToMe seat={seat} visit={visit} now={now} />
       {PAGES.map(({ Banner }, place) => Banner && <Banner key={place} seat={seat} now={now} act={acts.mutate} />)}
-      <Grid as="main" templateColumns={{ base: '1fr', md: '320px 1fr' }} flex="1" minH="0">
-        <Box
-          as="section"
-          borderRight={{ md: '1px solid' }}
-          borderColor={{ md: 'lineStrong' }}
-          py="16px"
-          overflowY="auto"
-          aria-label="What you may do now"
-        >
+      {/* On a phone what is shown and written comes before the list of rights; the hand is always first. */}
+      <Grid
+        as="main"
+        templateColumns={{ base: 'minmax(0, 1fr)', md: '320px minmax(0, 1fr)' }}
+        templateRows={{ md: 'auto minmax(0, 1fr)' }}
+        templateAreas={{ base: '"hand" "shown" "rights"', md: '"hand shown" "rights shown"' }}
+        flex="1"
+        minH="0"
+      >
+        <Box gridArea="hand" borderRight={{ md: '1px solid' }} borderColor={{ md: 'lineStrong' }} pt="16px">
           <HandButton
             seat={seat}
             onRaise={() => acts.mutate({ do: 'raise-hand' })}
             onLower={() => acts.mutate({ do: 'lower-hand' })}
           />
-          <Box px="16px">
-            <ProblemNote problem={acts.error} />
-          </Box>
+          <Refused problem={acts.error} onClose={acts.reset} />
+        </Box>
+        <Box
+          as="section"
+          gridArea="rights"
+          borderRight={{ md: '1px solid' }}
+          borderColor={{ md: 'lineStrong' }}
+          pb="16px"
+          overflowY="auto"
+          aria-label="What you may do now"
+        >
           {PAGES.map(({ AtSeat }, place) => AtSeat && <AtSeat key={place} seat={seat} act={acts.mutate} />)}
           <Helping seat={seat} act={acts.mutate} />
           <Signals seat={seat} act={acts.mutate} />
           <Rights seat={seat} act={acts.mutate} onWhy={(rule) => setWhy(`/api/seats/${encodeURIComponent(visit)}/why/${rule}`)} />
         </Box>
-        <Flex direction="column" px={{ base: '14px', md: '22px' }} py="16px" minH="0" gap="12px" overflowY="auto">
+        <Flex
+          gridArea="shown"
+          direction="column"
+          px={{ base: '14px', md: '22px' }}
+          py="16px"
+          minH="0"
+          gap="12px"
+          overflowY="auto"
+        >
           <HandedOut seat={seat} />
           <Flex justify="space-between" align="start" gap="10px" wrap="wrap">
             <Captions seat={seat} />
-            <Button size="small" aria-expanded={board} onClick={() => setBoard(!board)}>
-              {board ? 'Close the board' : 'Look at the board'}
+            <Button size="small" aria-expanded={board} onClick={() => setBoard(!board)} look={news ? 'main' : 'plain'}>
+              {board ? 'Close the board' : news ? 'Look at the board: something new' : 'Look at the board'}
             </Button>
           </Flex>
           {board && <SeatBoard seat={seat} visit={visit} />}

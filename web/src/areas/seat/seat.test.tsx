@@ -1,17 +1,23 @@
-import { screen, waitFor } from '@testing-library/react'
+import { cleanup, screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'
-import type { Seat, SeatRight } from '../../shared/api/types'
+import type { Heard, Seat, SeatRight } from '../../shared/api/types'
 import { serve, show, standingOf } from '../../shared/testing'
 import DoorstepScreen from './DoorstepScreen'
 import type { Act } from '../../lesson/orders'
+import { aDesk } from '../../lesson/testing'
+import { PrivateWordToMe } from '../../lesson/chat/PrivateWord'
+import { FocusAsked, focusMarks } from '../../lesson/signals/Focus'
 import { HandButton } from '../../lesson/signals/HandButton'
 import { Helping } from '../../lesson/rights/Helping'
 import { Captions, HandedOut } from '../../lesson/material/SeatMaterial'
 import { Signals } from '../../lesson/signals/SeatSigns'
 import { Now } from '../../lesson/supervision/Now'
 import { Rights } from '../../lesson/rights/SeatRights'
+import { AtSeat, Banner } from '../../lesson/rights/SeatCompany'
 import { SeatWords } from '../../lesson/chat/SeatWords'
+import { KnockAgain, LeaveButton } from './Leaving'
+import { OnTheTelephone, OutsideAccount, RingIn } from './WaysIn'
 
 function right(rule: string, title: string, value: string, more: Partial<SeatRight> = {}): SeatRight {
   return { rule, title, value, bound: false, loan: 'NONE', line: 'as you like', ...more }
@@ -32,6 +38,8 @@ interface Otherwise {
   signals?: Partial<NonNullable<Seat['mine']['signals']>>
   chat?: Partial<NonNullable<Seat['mine']['chat']>>
   words?: Seat['words']
+  company?: Seat['company']
+  byTelephone?: boolean
 }
 
 function seat(more: Otherwise = {}): Seat {
@@ -50,6 +58,7 @@ function seat(more: Otherwise = {}): Seat {
       ...(more.stance ? { stance: more.stance } : {}),
       ...(more.showing ? { showing: more.showing } : {}),
     },
+    company: more.company ?? { people: [], passedOn: [] },
     signals: more.focus ? { focus: more.focus } : {},
     board: { place: 'together', shown: 0, pages: [{ id: 0 }] },
     clocks: {},
@@ -62,15 +71,94 @@ function seat(more: Otherwise = {}): Seat {
     conduct: { leadOnly: false },
     recording: { shown: 'NOT', announced: true, watch: [], ask: [], keptDays: 60 },
     mine: {
-      door: { status: 'IN', why: [], name: 'Ines Carrow', allowedBack: false },
-      rights: { microphone: false, camera: false, screen: false, ...more.on },
+      door: { status: 'IN', why: [], name: 'Ines Carrow', allowedBack: false, byTelephone: more.byTelephone ?? false },
+      rights: { microphone: false, camera: false, screen: false, background: false, ...more.on },
       signals: { handsBefore: 0, ...more.signals },
-      chat: { classmates: [], held: 0, ...more.chat },
+      chat: { classmates: [], held: 0, mayKeep: false, ...more.chat },
       merits: { reasons: [] },
     },
     words: more.words ?? [],
   }
 }
+
+describe('who is here too', () => {
+  const people = [
+    { name: 'Jory Pell', camera: true, background: false },
+    { name: 'Kester Vane', camera: false, background: false },
+  ]
+
+  it('is said by number, then by name, with the cameras that may be seen, and not at all where nothing may', async () => {
+    const me = { name: 'Ines Carrow', camera: true, background: false }
+    const { unmount } = show(<AtSeat seat={seat({ company: { people: [me, ...people], passedOn: [] } })} />)
+    expect(screen.getByText('2 here with you')).toBeTruthy()
+    expect(screen.getAllByRole('figure')).toHaveLength(1)
+    await userEvent.click(screen.getByRole('button', { name: 'who?' }))
+    expect(screen.getByText('Jory Pell, Kester Vane')).toBeTruthy()
+    unmount()
+    // Where there are no names, one's own camera is not counted among the others either.
+    const nameless = [{ ...me, name: '' }]
+    show(<AtSeat seat={seat({ on: { camera: true }, company: { people: nameless, passedOn: [] } })} />)
+    expect(screen.queryByLabelText('Who is here')).toBeNull()
+    cleanup()
+    show(<AtSeat seat={seat()} />)
+    expect(screen.queryByLabelText('Who is here')).toBeNull()
+  })
+
+  it('is told when the lesson is passed on to people outside', () => {
+    show(<Banner seat={seat({ company: { people: [], passedOn: ['Orla Venn'] } })} />)
+    expect(screen.getByRole('status').textContent).toContain('passed on to people outside the room, by Orla Venn')
+  })
+})
+
+describe('leaving', () => {
+  it('asks once, and the way back is one press for who is signed in', async () => {
+    const leave = vi.fn()
+    const { unmount } = show(<LeaveButton onLeave={leave} />)
+    await userEvent.click(screen.getByRole('button', { name: 'Leave the lesson' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Stay' }))
+    expect(leave).not.toHaveBeenCalled()
+    await userEvent.click(screen.getByRole('button', { name: 'Leave the lesson' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Leave' }))
+    expect(leave).toHaveBeenCalledOnce()
+    unmount()
+
+    const asked = serve({ 'POST /api/seats/v1/knock-again': { visit: 'v2' } })
+    const left = show(<KnockAgain visit="v1" signedIn={false} />)
+    expect(screen.queryByRole('button')).toBeNull()
+    left.unmount()
+    show(<KnockAgain visit="v1" signedIn />)
+    await userEvent.click(screen.getByRole('button', { name: 'Knock again' }))
+    await waitFor(() => expect(asked).toHaveLength(1))
+  })
+})
+
+describe('other ways in', () => {
+  it('signs in elsewhere before knocking, and rings with a number alone', async () => {
+    const asked = serve({
+      'POST /api/outside/accounts': { ticket: 'T1' },
+      'POST /api/doorsteps/token/ring': { visit: 'v9' },
+    })
+    const signedIn = vi.fn()
+    const { unmount } = show(<OutsideAccount onSignedIn={signedIn} />)
+    await userEvent.type(screen.getByLabelText(/Address of that account/), 'jory@north-holm.example')
+    await userEvent.click(screen.getByRole('button', { name: 'Sign in there' }))
+    await waitFor(() => expect(signedIn).toHaveBeenCalledWith('T1', 'jory@north-holm.example'))
+    unmount()
+
+    show(<RingIn doorstep="/api/doorsteps/token" />)
+    await userEvent.type(screen.getByLabelText(/Your number/), '07700 900123')
+    await userEvent.click(screen.getByRole('button', { name: /ring/ }))
+    await waitFor(() => expect(asked.at(-1)?.body).toEqual({ number: '07700 900123', agreed: true }))
+  })
+
+  it('on the telephone there is a voice, a hand and a way out, and nothing to see', async () => {
+    const act = vi.fn()
+    show(<OnTheTelephone seat={seat({ byTelephone: true })} act={act} />)
+    for (const name of ['Speak', 'Raise my hand', 'Hang up']) await userEvent.click(screen.getByRole('button', { name }))
+    expect(act.mock.calls.map(([one]) => one.do)).toEqual(['on', 'raise-hand', 'leave'])
+    expect(screen.queryByText(/board/i)).toBeNull()
+  })
+})
 
 describe('the hand', () => {
   it('goes up and down by button and by key, and tells how many are before', async () => {
@@ -174,6 +262,57 @@ describe('what I may do', () => {
   })
 })
 
+describe('being put in focus', () => {
+  it('is asked at the seat, and answered by one press; nothing stands there unasked', async () => {
+    const act = vi.fn<(one: Act) => void>()
+    const { unmount } = show(<FocusAsked seat={seat()} act={act} />)
+    expect(screen.queryByRole('group')).toBeNull()
+    unmount()
+    show(<FocusAsked seat={seat({ signals: { asks: 'Orla Venn' } })} act={act} />)
+    expect(screen.getByRole('status').textContent).toMatch(/^Orla Venn asks: may everyone see you large/)
+    await userEvent.click(screen.getByRole('button', { name: 'Rather not' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Yes, show me' }))
+    expect(act.mock.calls.map(([one]) => one)).toEqual([
+      { do: 'answer-focus', yes: false },
+      { do: 'answer-focus', yes: true },
+    ])
+  })
+
+  it('shows in the row of who was asked, and how it was answered', () => {
+    const asked = (declined: boolean) => ({
+      ...aDesk(),
+      signals: { ...aDesk().signals, asked: { person: 'jory-pell', declined } },
+    })
+    expect(focusMarks(asked(false), 'jory-pell')[0]?.short).toBe('asked')
+    expect(focusMarks(asked(true), 'jory-pell')[0]?.words).toBe('would rather not be shown to everyone')
+    expect(focusMarks(asked(true), 'ines-carrow')).toEqual([])
+  })
+})
+
+describe('a private word', () => {
+  it('arrives where it is seen at once, until it was read; an old one, and what goes to all, do not', async () => {
+    const word = (number: number, at: string, more: Partial<Heard> = {}): Heard => ({
+      number,
+      at: `2026-09-14T${at}Z`,
+      mine: false,
+      from: 'Orla Venn',
+      to: 'ONE',
+      toName: 'Ines Carrow',
+      text: `word ${number}`,
+      ...more,
+    })
+    const now = Date.parse('2026-09-14T10:20:00Z')
+    const told = (words: Heard[]) => show(<PrivateWordToMe seat={seat({ words })} visit="v1" now={now} />)
+    const old = told([word(2, '10:05:00'), word(3, '10:19:00', { to: 'CLASS' }), word(4, '10:19:30', { mine: true })])
+    expect(screen.queryByRole('group')).toBeNull()
+    old.unmount()
+    told([word(5, '10:18:00'), word(6, '10:19:00'), word(7, '10:19:40', { to: 'CLASS' })])
+    expect(screen.getByRole('status').textContent).toBe('Orla Venn to you alone: word 5Orla Venn to you alone: word 6')
+    await userEvent.click(screen.getByRole('button', { name: 'I have read it' }))
+    expect(screen.queryByRole('group')).toBeNull()
+  })
+})
+
 describe('writing', () => {
   const refusal = {
     problem: {
@@ -181,7 +320,7 @@ describe('writing', () => {
       title: 'Not sent',
       status: 409,
       detail: 'Your teacher has closed that for now.',
-      whatToDo: 'Your text is still here. You can always write to your teachers.',
+      whatToDo: 'Nothing is lost. You can always write to your teachers.',
       wrong: [],
     },
   }
@@ -198,6 +337,9 @@ describe('writing', () => {
 
   it('empties the box when the server has the text, and sends it where it was meant to go', async () => {
     const asked = serve({ 'POST /api/seats/v/words': seat() })
+    show(<SeatWords seat={seat({ chat: { mayKeep: true } })} visit="w" />)
+    expect(screen.getByRole('link', { name: 'Keep a copy' }).getAttribute('href')).toBe('/api/seats/w/words.txt')
+    cleanup()
     show(<SeatWords seat={seat({ chat: { classmates: [{ id: 'jory', name: 'Jory Pell', readAlong: false }] } })} visit="v" />)
 
     await userEvent.selectOptions(screen.getByLabelText('To whom'), 'to Jory Pell alone')

@@ -38,7 +38,7 @@ function Shown({ me }: { me: Me }) {
   const from = oneDay ? asked : monday(asked)
   const days = oneDay ? 1 : 7
   const { data, error, isPlaceholderData } = useTimetable(from, days)
-  const [chosen, setChosen] = useState<string | null>(null)
+  const [chosen, setChosen] = useState<string | null>(search.get('lesson'))
   const [move, setMove] = useState<Move | null>(null)
   const [told, setTold] = useState<PlanChanged | null>(null)
   const [exchanging, setExchanging] = useState(false)
@@ -112,10 +112,10 @@ function Shown({ me }: { me: Me }) {
             New lessons… <Key>n</Key>
           </Button>
         )}
-        <Button onClick={() => setExchanging(true)}>Files and calendars…</Button>
-        <Link to="/calendar">
-          <chakra.span textDecoration="underline">Terms and holidays</chakra.span>
+        <Link to="/classes/new">
+          <Button as="span">Make a class…</Button>
         </Link>
+        <Button onClick={() => setExchanging(true)}>Files…</Button>
       </Flex>
       <Sheet title="Files and calendars" wide open={exchanging} onClose={() => setExchanging(false)}>
         <Exchange
@@ -162,6 +162,7 @@ function Shown({ me }: { me: Me }) {
             <LessonPanel
               key={box.id}
               box={box}
+              covering={search.get('do') === 'cover' && search.get('lesson') === box.id}
               move={move}
               dayLabel={dayLabel}
               onMove={setMove}

@@ -3,9 +3,9 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { get } from '../../shared/api/http'
-import type { Me, MyDay, MyLesson } from '../../shared/api/types'
+import type { LessonBehind, Me, MyDay, MyLesson } from '../../shared/api/types'
 import { standing } from '../../shared/standing'
-import { countdown, useNow, useSchoolTime } from '../../shared/time'
+import { countdown, until, useNow, useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 import { CalendarAddress } from '../../shared/ui/CalendarAddress'
 import { MyMerits } from '../results/MyMerits'
@@ -15,7 +15,7 @@ import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 const HOUR = 3_600_000
 
 /** A pupil's own day: the next lesson large, with its door when it is time; then what else there is (need C2). */
-export function PupilsDay({ me }: { me: Me }) {
+export default function PupilsDay({ me }: { me: Me }) {
   const { data: school } = useQuery(standing)
   const now = useNow(school?.now)
   const time = useSchoolTime()
@@ -58,6 +58,7 @@ export function PupilsDay({ me }: { me: Me }) {
           ))}
         </>
       )}
+      <Behind />
       <MyRecordings />
       <MyMerits />
       <Box mt="24px" fontSize="14px">
@@ -100,7 +101,7 @@ function Next({ lesson, now }: { lesson: MyLesson; now: number }) {
           </chakra.p>
           {before > 0 && (
             <chakra.p fontFamily="mono" fontSize={{ base: '24px', md: '30px' }} lineHeight="1.1" role="timer">
-              {before < HOUR ? countdown(before) : `${Math.floor(before / HOUR)} h ${Math.floor((before % HOUR) / 60_000)} min`}
+              {until(before)}
             </chakra.p>
           )}
         </Box>
@@ -119,6 +120,38 @@ function Next({ lesson, now }: { lesson: MyLesson; now: number }) {
               }.`
             : 'Come with the link and the word that your teacher gives you.'}
         </chakra.p>
+      )}
+    </Box>
+  )
+}
+
+const FIRST_BEHIND = 3
+
+/** Lessons of the last days: what was handed out, drawn and written, as far as the rules leave it to pupils. */
+function Behind() {
+  const time = useSchoolTime()
+  const [all, setAll] = useState(false)
+  const { data: lessons } = useQuery({ queryKey: ['my-day-behind'], queryFn: () => get<LessonBehind[]>('/api/my-day/behind') })
+  if (!lessons || lessons.length === 0) return null
+  return (
+    <Box as="section" aria-label="Lessons behind you" mt="22px">
+      <chakra.h2 fontSize="17px" mb="2px">
+        Read again
+      </chakra.h2>
+      {lessons.slice(0, all ? undefined : FIRST_BEHIND).map((one) => (
+        <Flex key={one.id} py="6px" gap="12px" borderBottom="1px solid" borderColor="line" align="baseline">
+          <chakra.span fontFamily="mono" fontSize="14px" flexShrink={0}>
+            {time.day(one.starts)} {time.clock(one.starts)}
+          </chakra.span>
+          <Link to={`/lessons/${one.id}/afterwards`}>
+            <u>{one.title}</u>
+          </Link>
+        </Flex>
+      ))}
+      {lessons.length > FIRST_BEHIND && !all && (
+        <Button look="quiet" mt="6px" onClick={() => setAll(true)}>
+          {lessons.length - FIRST_BEHIND} more
+        </Button>
       )}
     </Box>
   )

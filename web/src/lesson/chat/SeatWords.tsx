@@ -31,9 +31,21 @@ export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {
       minH="0"
     >
       <Flex direction="column" minH="0" maxH={{ base: '260px', md: '250px' }} px="14px">
-        <chakra.h2 fontSize="17px" py="8px">
-          Words
-        </chakra.h2>
+        <Flex justify="space-between" align="baseline">
+          <chakra.h2 fontSize="17px" py="8px">
+            Words
+          </chakra.h2>
+          {seat.mine.chat?.mayKeep && (
+            <chakra.a
+              fontSize="14px"
+              textDecoration="underline"
+              href={`/api/seats/${encodeURIComponent(visit)}/words.txt`}
+              download
+            >
+              Keep a copy
+            </chakra.a>
+          )}
+        </Flex>
         <Box ref={log} overflowY="auto" flex="1" role="log" aria-label="What is written" tabIndex={0}>
           {seat.words.length === 0 && <Box color="ink2">Nothing is written yet.</Box>}
           {seat.words.map((heard) => (

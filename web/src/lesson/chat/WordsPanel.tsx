@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import { useState } from 'react'
+import { useContext, useState } from 'react'
 import type { Desk, Message } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
@@ -9,9 +9,8 @@ import { ProblemNote } from '../../shared/ui/Notes'
 import { FileChooser, SentFile } from '../../shared/ui/SentFile'
 import { useLatestInSight } from '../../shared/ui/useLatestInSight'
 import { useOrders } from '../orders'
-
-/** Where the keys write: the box with this id gets the focus. */
-export const WRITE_BOX = 'write-to-the-class'
+import { whom } from './whom'
+import { WRITE_BOX, WriteTo } from './writing'
 
 const CHAT: Record<string, string> = {
   open: 'pupils write to all',
@@ -22,7 +21,7 @@ const CHAT: Record<string, string> = {
 /** What is written, and the box to write in. Text stays in the box until the server has it. */
 export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string; onWhy: () => void }) {
   const [text, setText] = useState('')
-  const [to, setTo] = useState('')
+  const { to, setTo } = useContext(WriteTo)
   const say = useOrders(lesson)
   const here = desk.groups.tables.find((one) => one.id === (desk.mine.groups.in ?? desk.mine.groups.looking))
   const [all, setAll] = useState(false)
@@ -40,7 +39,11 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
     say.mutate(
       { do: 'say', ...whom, text },
       {
-        onSuccess: () => setText(''),
+        // A private word is one word: the next is for all again, as the box says.
+        onSuccess: () => {
+          setText('')
+          if (whom.to === 'ONE') setTo('')
+        },
       },
     )
   return (
@@ -128,13 +131,12 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
 }
 
 function Said({ words, clock, href }: { words: Message; clock: string; href: string }) {
-  const whom = words.to === 'CLASS' ? 'to all' : words.to === 'ADULTS' ? 'to adults' : `to ${words.toName}`
   return (
     <Box py="2px" borderBottom="1px dotted" borderColor="line" overflowWrap="anywhere">
       <chakra.span fontFamily="mono" fontSize="12px" color="ink3" mr="6px">
         {clock}
       </chakra.span>
-      <strong>{words.fromName}</strong> <chakra.span color="ink2">{whom}:</chakra.span>{' '}
+      <strong>{words.fromName}</strong> <chakra.span color="ink2">{whom(words)}:</chakra.span>{' '}
       <SentFile text={words.text} file={words.file} href={href} />
     </Box>
   )

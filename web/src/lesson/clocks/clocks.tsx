@@ -19,4 +19,8 @@ function keys(desk: Desk, give: Give, open: (what: 'clock' | 'first') => void): 
   }
 }
 
-export const clocks = { orders: clocksOrders, acts: clocksActs, page: { UnderHead, Banner, keys } }
+export const clocks = {
+  orders: clocksOrders,
+  acts: clocksActs,
+  page: { UnderHead, Banner, keys, hurries: (desk: Desk) => !!desk.clocks.clock?.running },
+}

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { get } from '../../shared/api/http'
 import type { Desk, LadderBody, StepSheetPage } from '../../shared/api/types'
+import { CURBED, RIGHT } from '../../shared/rights'
 import { Button } from '../../shared/ui/Button'
 import { Select, TextInput } from '../../shared/ui/Fields'
 import { Key } from '../../shared/ui/Key'
@@ -221,9 +222,9 @@ function Steps({
                 value={right ?? step.right ?? ''}
                 onChange={(event) => setRight(event.target.value)}
               >
-                {RIGHTS.map(([key, name]) => (
+                {CURBED.map((key) => (
                   <option key={key} value={key}>
-                    {name}
+                    {RIGHT[key]}
                   </option>
                 ))}
               </Select>
@@ -261,15 +262,6 @@ function Steps({
     </chakra.form>
   )
 }
-
-const RIGHTS = [
-  ['chat.class', 'Writing to all'],
-  ['chat.private', 'Writing to one'],
-  ['voice.speak', 'Speaking'],
-  ['voice.camera', 'The camera'],
-  ['share.draw', 'Drawing'],
-  ['share.screen', 'Sharing'],
-] as const
 
 function Rung({
   step,

@@ -1,11 +1,33 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import type { Desk } from '../../shared/api/types'
-import { countdown, useSchoolTime } from '../../shared/time'
+import { useMutation } from '@tanstack/react-query'
+import { post } from '../../shared/api/http'
+import type { Desk, Nudged } from '../../shared/api/types'
+import { countdown, until, useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 import { DeviceCheck } from '../../shared/devices/DeviceCheck'
+import { ProblemNote } from '../../shared/ui/Notes'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import type { Give } from '../orders'
 import { RunningOrderPlan } from '../rights/RunningOrderPlan'
+
+/** One act for both: it opens, and those of the class who are not there are told that it begins. */
+function OpenAndTell({ lesson, busy }: { lesson: string; busy: boolean }) {
+  const path = `/api/lessons/${encodeURIComponent(lesson)}`
+  const open = useMutation({
+    mutationFn: async () => {
+      await post(`${path}/open`, {})
+      return post<Nudged>(`${path}/nudges`, {})
+    },
+  })
+  return (
+    <>
+      <Button disabled={busy || open.isPending} onClick={() => open.mutate()}>
+        Open, and tell who is not there
+      </Button>
+      <ProblemNote problem={open.error} compact />
+    </>
+  )
+}
 
 /** Getting ready: who knocks is seen, nobody is let in, and looking opens nothing (need D1). */
 export function OpeningNote({ desk, now, give, busy }: { desk: Desk; now: number; give: Give; busy: boolean }) {
@@ -18,13 +40,16 @@ export function OpeningNote({ desk, now, give, busy }: { desk: Desk; now: number
       </chakra.h2>
       <chakra.p color="ink2" mb="12px">
         {before > 0
-          ? `Begins in ${countdown(before)}, at ${time.clock(desk.starts)}.`
+          ? `Begins in ${until(before)}, at ${time.clock(desk.starts)}.`
           : `Should have begun at ${time.clock(desk.starts)}.`}{' '}
         Nobody is in. When you open, you are in first; pupils then wait or walk in as the door says.
       </chakra.p>
       <Button look="main" size="large" disabled={busy} onClick={() => give({ do: 'open' })}>
         Open the lesson
       </Button>
+      <Box mt="8px">
+        <OpenAndTell lesson={desk.lesson} busy={busy} />
+      </Box>
       <Box mt="12px">
         <DeviceCheck />
       </Box>

@@ -9,6 +9,7 @@ import { Sheet } from '../../shared/ui/Sheet'
 import type { Give } from '../orders'
 import { PAGES } from '../parts'
 import { Choice, MenuHead, Opener } from '../DeskMenu'
+import { FocusChoice } from '../signals/Focus'
 import { FOR_PUPILS, Lend } from '../rights/Lending'
 
 const OFF = [
@@ -61,11 +62,7 @@ export function RowMenu({ desk, pupil, give, onRemove, onKeep, onTrust }: RowMen
           Lower the hand
         </Choice>
       )}
-      {pupil.whereabouts === 'IN' && (
-        <Choice value="focus" onSelect={() => give({ do: 'focus', person: pupil.id })}>
-          Put in focus for everyone
-        </Choice>
-      )}
+      {isIn && <FocusChoice desk={desk} pupil={pupil} give={give} />}
       {isIn && PAGES.map(({ InRowMenu }, place) => InRowMenu && <InRowMenu key={place} desk={desk} pupil={pupil} give={give} />)}
       {isIn && desk.mine.door.leading && (
         <Choice value="trust" stays onSelect={onTrust}>

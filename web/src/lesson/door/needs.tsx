@@ -28,6 +28,7 @@ function Lost({ need, desk }: CardProps) {
 function Listed({ need, desk, give, onWhy }: CardProps) {
   const waiting = desk.door.waiting.filter((one) => need.visits.includes(one.visit))
   const [single, setSingle] = useState(false)
+  const { oneByOne } = desk.door
   return (
     <>
       <Title mark>{waiting.length === 1 ? waiting[0]?.name + ' waits' : `${waiting.length} on the class list wait`}</Title>
@@ -36,14 +37,19 @@ function Listed({ need, desk, give, onWhy }: CardProps) {
         {waiting[0] && <Reasons reasons={waiting[0].reasons.slice(0, 1)} onWhy={onWhy} />}
       </Small>
       <Actions>
-        <Button look="main" onClick={() => give({ do: 'admit-all-listed' })}>
-          {waiting.length === 1 ? 'Let in' : `Let all ${waiting.length} in`} <Key>A</Key>
-        </Button>
-        <Button onClick={() => setSingle(!single)} aria-expanded={single}>
-          {waiting.length === 1 ? 'More' : 'One by one'}
-        </Button>
+        {!oneByOne && (
+          <Button look="main" onClick={() => give({ do: 'admit-all-listed' })}>
+            {waiting.length === 1 ? 'Let in' : `Let all ${waiting.length} in`} <Key>A</Key>
+          </Button>
+        )}
+        {!oneByOne && (
+          <Button onClick={() => setSingle(!single)} aria-expanded={single}>
+            {waiting.length === 1 ? 'More' : 'One by one'}
+          </Button>
+        )}
       </Actions>
-      {single &&
+      {oneByOne && <Small>The rules let in one by one: look at each.</Small>}
+      {(single || oneByOne) &&
         waiting.map((one) => (
           <Flex key={one.visit} align="center" gap="6px" mt="4px">
             <Box flex="1">{one.personName}</Box>
@@ -67,7 +73,7 @@ function Unsure({ need, desk, give, onWhy }: CardProps) {
   if (!waiting) return null
   return (
     <>
-      <Title mark>“{waiting.name}”</Title>
+      <Title mark>{waiting.way === 'TELEPHONE' ? `A call from ${waiting.name}` : `“${waiting.name}”`}</Title>
       <Small>
         <Reasons reasons={waiting.reasons.filter((one) => one.matters)} onWhy={onWhy} />
       </Small>

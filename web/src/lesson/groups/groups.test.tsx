@@ -1,11 +1,13 @@
 import { screen, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
+import { useState } from 'react'
 import { describe, expect, it, vi } from 'vitest'
 import { Score } from '../../areas/desk/parts/Score'
 import type { Desk, Seat } from '../../shared/api/types'
 import { serve, show } from '../../shared/testing'
 import type { Order } from '../orders'
 import { WordsPanel } from '../chat/WordsPanel'
+import { WriteTo } from '../chat/writing'
 import { aDesk, aNeed, aPupil, aTable, at, NOW } from '../testing'
 import { GroupBanner } from './AtSeat'
 import { Drawing } from './Drawing'
@@ -201,7 +203,15 @@ describe('words while the class is apart', () => {
     })
     const desk = { ...out(), words: [words(1, 'in the reef', 'g1'), words(2, 'in the holm', 'g3'), words(3, 'to everybody')] }
     desk.mine = { ...desk.mine, groups: { looking: 'g1' } }
-    show(<WordsPanel desk={desk} lesson="tidal" onWhy={() => {}} />)
+    function Words() {
+      const [to, setTo] = useState('')
+      return (
+        <WriteTo.Provider value={{ to, setTo }}>
+          <WordsPanel desk={desk} lesson="tidal" onWhy={() => {}} />
+        </WriteTo.Provider>
+      )
+    }
+    show(<Words />)
 
     const log = screen.getByRole('log')
     expect(log.textContent).toContain('in the reef')

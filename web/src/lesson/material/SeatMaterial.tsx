@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { Seat } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
+import { Handouts } from './Handouts'
 
 /** What was handed out, for latecomers too. */
 export function HandedOut({ seat }: { seat: Seat }) {
@@ -9,18 +10,7 @@ export function HandedOut({ seat }: { seat: Seat }) {
   return (
     <Box as="section" aria-label="Handed out" bg="sheet" border="1px solid" borderColor="lineStrong" px="14px" py="8px">
       <chakra.h2 fontSize="17px">Handed out</chakra.h2>
-      {seat.material.handouts.map((one) => (
-        <Box key={one.number} py="3px" overflowWrap="anywhere">
-          <strong>{one.title}</strong>{' '}
-          {/^https?:\/\//.test(one.body) ? (
-            <chakra.a href={one.body} target="_blank" rel="noreferrer noopener" textDecoration="underline">
-              {one.body}
-            </chakra.a>
-          ) : (
-            one.body
-          )}
-        </Box>
-      ))}
+      <Handouts of={seat.material.handouts} />
     </Box>
   )
 }

@@ -15,4 +15,8 @@ function keys(desk: Desk, give: Give, open: (what: 'question') => void): Record<
   }
 }
 
-export const questions = { orders: questionsOrders, acts: questionsActs, page: { UnderHead, Banner, keys } }
+export const questions = {
+  orders: questionsOrders,
+  acts: questionsActs,
+  page: { UnderHead, Banner, keys, hurries: (desk: Desk) => !!desk.questions.now?.until },
+}

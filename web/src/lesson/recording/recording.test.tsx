@@ -90,7 +90,7 @@ it('a recorder that fails and a pause that lasts ask the adult', async () => {
       aNeed('RECORDING_FAILS', 'The recorder does not record: its disk is full'),
     ],
   })
-  show(<NeedsYou desk={desk} now={NOW} give={give} onWhy={() => {}} />)
+  show(<NeedsYou desk={desk} give={give} onWhy={() => {}} />)
 
   await userEvent.click(screen.getByRole('button', { name: 'Try again now' }))
   expect(give).toHaveBeenCalledWith({ do: 'record' })

@@ -1,9 +1,13 @@
 import type { Desk } from '../../shared/api/types'
 import type { Mark } from '../part'
-import { InMore, UnderHead } from './DeskRecording'
+import { InMore, penOf, UnderHead } from './DeskRecording'
 import { recordingNeeds } from './needs'
 import { recordingOrders } from './orders'
 import { AtSeat, Sign } from './SeatRecording'
+
+function hurries({ recording }: Desk): boolean {
+  return !!recording.paused || penOf(recording) === 'soon'
+}
 
 /** Beside the name of who may not be recorded, while it matters. */
 function marks(desk: Desk, person: string): Mark[] {
@@ -17,5 +21,5 @@ function marks(desk: Desk, person: string): Mark[] {
 export const recording = {
   orders: recordingOrders,
   acts: {},
-  page: { cards: recordingNeeds, marks, InMore, UnderHead, Sign, AtSeat },
+  page: { cards: recordingNeeds, marks, InMore, UnderHead, Sign, AtSeat, hurries },
 }

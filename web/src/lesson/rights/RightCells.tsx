@@ -2,10 +2,11 @@ import { Box, chakra } from '@chakra-ui/react'
 import { memo } from 'react'
 import type { Desk, DeskCell } from '../../shared/api/types'
 import type { PupilRow } from '../rows'
-import { countdown, useNow } from '../../shared/time'
+import { Left } from '../../shared/ui/Clocks'
 import { Shutter, shutterWords } from '../../shared/ui/Shutter'
 import type { Give } from '../orders'
-import { Choice, MenuHead, Opener } from '../DeskMenu'
+import type { Order } from '../orders'
+import { Choice, MenuHead, Opener, Presser } from '../DeskMenu'
 
 const VALUES = ['open', 'on-request', 'closed']
 
@@ -30,21 +31,45 @@ export function ClassRight({ column, short, onOpen }: { column: Column; short: s
         <chakra.span fontSize="10.5px" color="ink2">
           {column.value.replace('-', ' ')}
         </chakra.span>
+        {column.until && <Clock until={column.until} pass={column.value !== 'closed'} />}
         {column.bound && <chakra.span srOnly>, binding</chakra.span>}
       </Box>
     </Opener>
   )
 }
 
-/** What can be ordered about a right of the whole class. */
-export function ClassRightMenu({ column, live, give, onWhy }: MenuProps & { column: Column }) {
+interface ClassMenuProps extends MenuProps {
+  column: Column
+  /** Before the lesson: what is chosen is a rule of this lesson, not an order in it. */
+  onPlan?: (value: string) => void
+}
+
+/** What can be ordered about a right of the whole class, or planned for this one lesson. */
+export function ClassRightMenu({ column, live, give, onPlan, onWhy }: ClassMenuProps) {
   return (
     <>
       <MenuHead>{column.title}</MenuHead>
+      {onPlan &&
+        VALUES.filter((value) => value !== column.value).map((value) => (
+          <Choice key={value} value={value} onSelect={() => onPlan(value)}>
+            <Shutter value={value} /> {value.replace('-', ' ')} in this lesson
+          </Choice>
+        ))}
       {live &&
         VALUES.filter((value) => value !== column.value).map((value) => (
           <Choice key={value} value={value} onSelect={() => give({ do: 'set', rule: column.rule, value })}>
             <Shutter value={value} /> {value.replace('-', ' ')} for all pupils
+          </Choice>
+        ))}
+      {live &&
+        column.value !== 'closed' &&
+        [5, 15].map((minutes) => (
+          <Choice
+            key={minutes}
+            value={`closed ${minutes}`}
+            onSelect={() => give({ do: 'set', rule: column.rule, value: 'closed', minutes })}
+          >
+            <Shutter value="closed" /> closed for {minutes} min, then as now
           </Choice>
         ))}
       <Choice value="why" onSelect={() => onWhy(column.rule)}>
@@ -54,24 +79,38 @@ export function ClassRightMenu({ column, live, give, onWhy }: MenuProps & { colu
   )
 }
 
+/**
+ * What one press on the sign of a pupil's right does: what is lent or closed ends, what is not open is lent for the usual
+ * minutes. To close what is open is no slip of the hand, and what is bound cannot be lent: both ask by the menu.
+ */
+export function likely(pupil: PupilRow, cell: DeskCell, usualMinutes: number): Order | undefined {
+  if (pupil.whereabouts !== 'IN') return undefined
+  if (cell.loan !== 'NONE') return { do: 'end-loan', person: pupil.id, rule: cell.rule }
+  if (cell.value === 'open' || (cell.value === 'closed' && cell.bound)) return undefined
+  return { do: 'pass', person: pupil.id, rule: cell.rule, minutes: usualMinutes }
+}
+
 interface PupilRightProps {
   name: string
   cell: DeskCell
   title: string
+  /** What one press does, in words; nothing if it opens the menu. */
+  does?: string
+  onPress?: () => void
   onOpen: (at: HTMLElement) => void
 }
 
 /** A cell: a right of one pupil, with the clock of a pass or curb. */
-export const PupilRight = memo(function PupilRight({ name, cell, title, onOpen }: PupilRightProps) {
+export const PupilRight = memo(function PupilRight({ name, cell, title, does, onPress, onOpen }: PupilRightProps) {
   const label = `${name}, ${title}: ${shutterWords(cell.value, cell.bound, cell.loan)}`
   return (
-    <Opener title={label} onOpen={onOpen}>
+    <Presser title={does ? `${label}\n${does}` : label} onPress={onPress} onOpen={onOpen}>
       <chakra.span whiteSpace="nowrap">
         <chakra.span srOnly>{label}</chakra.span>
         <Shutter value={cell.value} bound={cell.bound} loan={cell.loan} size={13} />
         {cell.until && <Clock until={cell.until} pass={cell.loan === 'PASS'} />}
       </chakra.span>
-    </Opener>
+    </Presser>
   )
 })
 
@@ -118,10 +157,9 @@ export function PupilRightMenu({
 }
 
 function Clock({ until, pass }: { until: string; pass: boolean }) {
-  const now = useNow()
   return (
     <chakra.span fontFamily="mono" fontSize="11px" ml="3px" color={pass ? 'verdict.in' : 'verdict.away'}>
-      {countdown(Date.parse(until) - now)}
+      <Left until={until} near={60_000} />
     </chakra.span>
   )
 }

@@ -6,8 +6,7 @@ import { Button } from '../../shared/ui/Button'
 import { TextInput } from '../../shared/ui/Fields'
 import { Shutter, shutterWords } from '../../shared/ui/Shutter'
 import type { Act } from '../orders'
-
-type Appliance = 'MICROPHONE' | 'CAMERA' | 'SCREEN'
+import type { Appliance } from './orders'
 
 const APPLIANCES: Record<string, { what: Appliance; is: 'microphone' | 'camera' | 'screen'; on: string; off: string }> = {
   'voice.speak': { what: 'MICROPHONE', is: 'microphone', on: 'Switch my microphone on', off: 'Mute me' },
@@ -73,9 +72,26 @@ function Right({ right, seat, act, onWhy }: { right: SeatRight; seat: Seat; act:
             {isOn ? appliance.off : appliance.on}
           </Button>
         )}
+        {right.rule === 'voice.camera' && isOn && <Behind seat={seat} act={act} />}
         {right.rule === 'names.rename' && right.value === 'open' && <Rename act={act} />}
       </Box>
     </Flex>
+  )
+}
+
+/** What is behind oneself: plain for the asking, a picture where the rules let it. */
+function Behind({ seat, act }: { seat: Seat; act: (act: Act) => void }) {
+  const on = !!seat.mine.rights?.background
+  return (
+    <Button
+      mt="4px"
+      ml="6px"
+      aria-pressed={on}
+      onClick={() => act({ do: on ? 'off' : 'on', what: 'BACKGROUND' })}
+      title="Without a picture the background is plain: your home is not seen."
+    >
+      {on ? 'Plain background' : 'A picture behind me'}
+    </Button>
   )
 }
 

@@ -1,6 +1,6 @@
 import { client } from '../send'
 
-type Appliance = 'MICROPHONE' | 'CAMERA' | 'SCREEN'
+export type Appliance = 'MICROPHONE' | 'CAMERA' | 'SCREEN' | 'BACKGROUND' | 'PASSING_ON'
 
 interface Loan {
   person: string
@@ -15,8 +15,11 @@ export const rightsOrders = {
   'undo-mute-all': (lesson: string) => client.POST('/api/lessons/{lesson}/mute-all/undo', { params: { path: { lesson } } }),
   'turn-off': (lesson: string, { person, what }: { person: string; what: Appliance }) =>
     client.POST('/api/lessons/{lesson}/people/{person}/off/{what}', { params: { path: { lesson, person, what } } }),
-  set: (lesson: string, { rule, value }: { rule: string; value: string }) =>
-    client.PUT('/api/lessons/{lesson}/live-setting', { params: { path: { lesson } }, body: { rule, value } }),
+  set: (lesson: string, { rule, value, minutes }: { rule: string; value: string; minutes?: number }) =>
+    client.PUT('/api/lessons/{lesson}/live-setting', {
+      params: { path: { lesson } },
+      body: { rule, value, ...(minutes ? { minutes } : {}) },
+    }),
   pass: (lesson: string, { person, rule, minutes }: Loan) =>
     client.POST('/api/lessons/{lesson}/passes', { params: { path: { lesson } }, body: { person, rule, minutes } }),
   curb: (lesson: string, { person, rule, minutes }: Loan) =>
@@ -31,6 +34,8 @@ export const rightsOrders = {
   ) => client.PUT('/api/lessons/{lesson}/running-order', { params: { path: { lesson } }, body: { steps, byTheClock } }),
   light: (lesson: string, { on }: { on: boolean }) =>
     client.PUT('/api/lessons/{lesson}/light', { params: { path: { lesson } }, body: { on } }),
+  'pass-on': (lesson: string) =>
+    client.POST('/api/lessons/{lesson}/own/{what}', { params: { path: { lesson, what: 'PASSING_ON' } } }),
   show: (lesson: string) => client.POST('/api/lessons/{lesson}/own/{what}', { params: { path: { lesson, what: 'SCREEN' } } }),
   'stop-showing': (lesson: string) =>
     client.DELETE('/api/lessons/{lesson}/own/{what}', { params: { path: { lesson, what: 'SCREEN' } } }),

@@ -19,6 +19,8 @@ export const signalsActs = {
     sign
       ? client.PUT('/api/seats/{visit}/sign/{sign}', { params: { path: { visit, sign } } })
       : client.DELETE('/api/seats/{visit}/sign', { params: { path: { visit } } }),
+  'answer-focus': (visit: string, { yes }: { yes: boolean }) =>
+    client.PUT('/api/seats/{visit}/focus', { params: { path: { visit } }, body: { yes } }),
   lower: (visit: string, { person }: { person: string }) =>
     client.DELETE('/api/seats/{visit}/help/hands/{person}', { params: { path: { visit, person } } }),
 }

@@ -1,15 +1,16 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState, type ReactNode } from 'react'
 import type { Desk } from '../../shared/api/types'
-import { countdown, useSchoolTime } from '../../shared/time'
+import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
+import { Since } from '../../shared/ui/Clocks'
 import { TextInput } from '../../shared/ui/Fields'
 import { mayOrder } from '../mayOrder'
 import type { Give } from '../orders'
 import { titleOf } from '../rights/Lending'
 
 /** What holds for the whole room and must not be overlooked; nothing else stands here. */
-export function RoomBanner({ desk, now, give }: { desk: Desk; now: number; give: Give }) {
+export function RoomBanner({ desk, give }: { desk: Desk; give: Give }) {
   const time = useSchoolTime()
   const { stoppedAt, stoppedBecause, aloneSince, quiet } = desk.supervision
   const { light, showingName } = desk.rights
@@ -54,7 +55,7 @@ export function RoomBanner({ desk, now, give }: { desk: Desk; now: number; give:
       )}
       {aloneSince && (
         <Line grave>
-          No adult is in the room, for {countdown(now - Date.parse(aloneSince))} now.{' '}
+          No adult is in the room, for <Since at={aloneSince} /> now.{' '}
           {quiet ? 'It has gone quiet by itself; the lead was told.' : 'It will go quiet by itself.'}
         </Line>
       )}

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { get, Problem } from '../api/http'
 import type { Stroke } from '../api/types'
+import { Lateness } from './lateness'
 import { Strokes } from './strokes'
 
 interface View<W> {
@@ -16,6 +17,8 @@ export interface Live<V> {
   lost?: Problem
   /** What is drawn meanwhile, and how many lines there were. */
   drawn: { strokes: Strokes; line: number }
+  /** Whether news comes late. */
+  weak: boolean
 }
 
 const RETRY_MS = 1500
@@ -30,10 +33,11 @@ function changed<V extends object>(view: V | undefined, news: object) {
  * by itself from the number it saw last; words are joined by number, so none is lost or shown twice.
  */
 export function useLive<W extends { number: number }, V extends View<W>>(path: string | null): Live<V> {
-  const [live, setLive] = useState<Omit<Live<V>, 'drawn'>>({ view: undefined, connected: false })
+  const [live, setLive] = useState<Omit<Live<V>, 'drawn' | 'weak'>>({ view: undefined, connected: false })
   const [strokes] = useState(() => new Strokes())
   const [line, setLine] = useState(0)
   const drawn = useMemo(() => ({ strokes, line }), [strokes, line])
+  const [weak, setWeak] = useState(false)
   const words = useRef(new Map<number, W>())
   useEffect(() => {
     if (!path) return
@@ -41,12 +45,23 @@ export function useLive<W extends { number: number }, V extends View<W>>(path: s
     let source: EventSource
     let retry: ReturnType<typeof setTimeout> | undefined
     let left = false
+    const lateness = new Lateness()
+    const hear = (told: number) => {
+      // A page in the background gets its news when the browser pleases.
+      if (document.hidden) return lateness.forget()
+      lateness.heard(told, Date.now())
+      setWeak(lateness.weak)
+    }
     const open = () => {
       source = new EventSource(path)
       const tell = (whole: boolean) => (event: MessageEvent<string>) => {
-        const read = JSON.parse(event.data) as Partial<V> & { number: number; strokes?: Stroke[] }
+        const read = JSON.parse(event.data) as Partial<V> & { number: number; now?: string; strokes?: Stroke[] }
         const { words: heard = [], strokes: fresh = [], ...news } = read
-        if (whole) setLine((before) => before + 1)
+        if (whole) {
+          setLine((before) => before + 1)
+          lateness.forget()
+        }
+        if (read.now) hear(Date.parse(read.now))
         if (fresh.length > 0) strokes.tell(fresh)
         for (const one of heard as W[]) words.current.set(one.number, one)
         const all = [...words.current.values()].sort((a, b) => a.number - b.number)
@@ -59,6 +74,7 @@ export function useLive<W extends { number: number }, V extends View<W>>(path: s
       }
       source.addEventListener('view', tell(true))
       source.addEventListener('change', tell(false))
+      source.addEventListener('beat', (event: MessageEvent<string>) => hear(Number(event.data)))
       source.onerror = () => {
         setLive((before) => ({ ...before, connected: false }))
         if (source.readyState === EventSource.CLOSED) retry = setTimeout(() => void again(), RETRY_MS)
@@ -83,5 +99,5 @@ export function useLive<W extends { number: number }, V extends View<W>>(path: s
       source.close()
     }
   }, [path, strokes])
-  return { ...live, drawn }
+  return { ...live, drawn, weak }
 }

@@ -1,13 +1,20 @@
 import '@fontsource-variable/atkinson-hyperlegible-mono/index.css'
 import '@fontsource-variable/atkinson-hyperlegible-next/index.css'
 import '@fontsource-variable/bricolage-grotesque/index.css'
-import { createSystem, defaultConfig, defineConfig } from '@chakra-ui/react'
+import './fonts/first.css'
+import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react'
+import { dialog, menu } from './slots'
 
 const both = (light: string, dark: string) => ({ value: { base: light, _dark: dark } })
 
 /** Ledger paper, ink and one highlighter. Colours are named for what they mean; nothing else is saffron. */
 const config = defineConfig({
+  preflight: true,
+  cssVarsPrefix: 'chakra',
+  cssVarsRoot: ':where(html, .chakra-theme)',
   theme: {
+    breakpoints: { sm: '480px', md: '768px', lg: '1024px', xl: '1280px' },
+    slotRecipes: { dialog, menu },
     tokens: {
       fonts: {
         heading: { value: '"Bricolage Grotesque Variable", sans-serif' },
@@ -38,8 +45,13 @@ const config = defineConfig({
   },
   globalCss: {
     'html, body, #root': { height: '100%' },
+    // The label is the target, and as high as a fingertip.
+    'label:has(> input:is([type=checkbox], [type=radio]))': { minHeight: '24px' },
     html: {
       bg: 'paper',
+      '--global-color-border': 'colors.line',
+      '--global-font-body': 'fonts.body',
+      '--global-font-mono': 'fonts.mono',
       // The inks of what is drawn, for plain elements: a board has thousands of them.
       '--drawn-ink': 'colors.ink',
       '--drawn-green': 'colors.verdict.in',
@@ -57,8 +69,9 @@ const config = defineConfig({
     'body:has(.paper) *:not(:has(.paper), .paper, .paper *)': { '@media print': { display: 'none !important' } },
     '.paper': { '@media print': { border: 'none', bg: 'white', color: 'black' } },
     '.no-print': { '@media print': { display: 'none !important' } },
+    '*::placeholder': { color: 'ink3' },
     '::selection': { bg: 'mark', color: 'onMark' },
   },
 })
 
-export const system = createSystem(defaultConfig, config)
+export const system = createSystem(defaultBaseConfig, config)

@@ -44,7 +44,7 @@ export const Button = chakra(
       },
       size: {
         normal: {},
-        small: { fontSize: '13px', lineHeight: '18px', px: '7px', py: '1px' },
+        small: { fontSize: '13px', lineHeight: '18px', px: '7px', py: '1px', minH: '24px' },
         large: { fontSize: '17px', px: '16px', py: '9px' },
       },
     },

@@ -10,6 +10,7 @@ export const MARKS: Record<Mark, string> = {
   EXCUSED: 'excused',
   NOT_EXPECTED: 'not expected',
   WATCHED: 'watched the recording',
+  CAME: 'came to the help hour',
 }
 
 /** The part of a lesson's box that is filled, as time there fills a lesson: from where to where, and how high. */

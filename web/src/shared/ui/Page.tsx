@@ -1,28 +1,14 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useEffect, type ReactNode } from 'react'
-import { Link, Navigate, NavLink, useLocation, useNavigate } from 'react-router'
-import { remove } from '../api/http'
+import { Link, Navigate, useLocation } from 'react-router'
 import type { Me } from '../api/types'
 import { standing } from '../standing'
-import { Button } from './Button'
+import { FindLine } from './FindLine'
+import { Guide } from './Guide'
 import { LoadingNote, ProblemNote } from './Notes'
-
-const PLACES: { to: string; name: string; for: Me['position'][]; demo?: boolean }[] = [
-  { to: '/today', name: 'Today', for: ['LEAD', 'TEACHER', 'PUPIL'] },
-  { to: '/corridor', name: 'Corridor', for: ['LEAD'] },
-  { to: '/timetable', name: 'Timetable', for: ['LEAD', 'TEACHER'] },
-  { to: '/inspection', name: 'Inspection', for: ['LEAD', 'TEACHER'] },
-  { to: '/attendance', name: 'Attendance', for: ['LEAD', 'TEACHER'] },
-  { to: '/casebook', name: 'Casebook', for: ['LEAD', 'TEACHER'] },
-  { to: '/recordings', name: 'Recordings', for: ['LEAD', 'TEACHER'] },
-  { to: '/outbox', name: 'Outbox', for: ['LEAD', 'TEACHER'] },
-  { to: '/classes', name: 'Classes', for: ['LEAD', 'TEACHER'] },
-  { to: '/charter', name: 'Charter', for: ['LEAD', 'TEACHER'] },
-  { to: '/people', name: 'People', for: ['LEAD'] },
-  { to: '/upkeep', name: 'Upkeep', for: ['LEAD'] },
-  { to: '/stand-in', name: 'Stand-in', for: ['LEAD', 'TEACHER'], demo: true },
-]
+import { Places } from './Places'
+import { SignOut } from './SignOut'
 
 const POSITIONS: Record<Me['position'], string> = {
   LEAD: 'safeguarding lead',
@@ -51,78 +37,53 @@ export function Page({ title, bare = false, children }: PageProps) {
   const me = data.me
   // An account that lacks something opens nothing else before it has it.
   if (me.missing !== 'NOTHING' && here.pathname !== '/account') return <Navigate to="/account" replace />
-  if (bare) return <main>{children(me)}</main>
+  if (bare) {
+    return (
+      <main>
+        {children(me)}
+        {me.position !== 'PUPIL' && <FindLine me={me} demo={data.demo} shown={false} />}
+        <Guide shown={false} />
+      </main>
+    )
+  }
   return (
     <Flex direction="column" minH="100%">
-      <Flex
-        as="header"
-        align="center"
-        gap="22px"
-        px="18px"
-        h="50px"
-        bg="sheet"
-        borderBottom="3px double"
-        borderColor="ink"
-        flexShrink={0}
-      >
-        <chakra.span fontFamily="heading" fontWeight="700" fontSize="20px">
-          Juricast
-        </chakra.span>
-        <chakra.nav
-          display="flex"
-          gap={{ base: '13px', xl: '11px', '2xl': '18px' }}
-          whiteSpace="nowrap"
-          overflowX="auto"
-          aria-label="Places"
+      <Box as="header" position="relative" bg="sheet" borderBottom="3px double" borderColor="ink" flexShrink={0}>
+        <Flex
+          align={{ base: 'start', md: 'center' }}
+          gap={{ base: '8px', md: '18px' }}
+          px={{ base: '8px', md: '18px' }}
+          pb={{ base: '0', md: me.position === 'PUPIL' ? '0' : '29px' }}
+          minH="43px"
         >
-          {PLACES.filter((place) => place.for.includes(me.position) && (!place.demo || data.demo)).map((place) => (
-            <NavLink key={place.to} to={place.to}>
-              {({ isActive }) => (
-                <chakra.span
-                  py="4px"
-                  color={isActive ? 'ink' : 'ink2'}
-                  fontWeight={isActive ? 650 : 400}
-                  boxShadow={isActive ? '0 3px 0 var(--chakra-colors-mark)' : 'none'}
-                >
-                  {place.name}
-                </chakra.span>
-              )}
-            </NavLink>
-          ))}
-        </chakra.nav>
-        <Box flex="1" />
-        <chakra.span fontSize="12.5px" color="ink2" whiteSpace="nowrap" hideBelow="xl">
-          <chakra.span hideBelow="2xl">{data.school} · </chakra.span>
-          <Link to="/account" title="Your account: password, second factor, where you are signed in">
-            <chakra.span textDecoration="underline dotted">{me.name}</chakra.span>
-          </Link>
-          , {POSITIONS[me.position]}
-        </chakra.span>
-        <chakra.span hideFrom="xl" whiteSpace="nowrap">
-          <Link to="/account">Account</Link>
-        </chakra.span>
-        <SignOut />
-      </Flex>
+          <chakra.span fontFamily="heading" fontWeight="700" fontSize="20px" hideBelow="md">
+            Juricast
+          </chakra.span>
+          <Places me={me} demo={data.demo} />
+          <Box flex="1" />
+          {me.position !== 'PUPIL' && (
+            <Box flexShrink={0} pt={{ base: '7px', md: '0' }}>
+              <FindLine me={me} demo={data.demo} shown />
+            </Box>
+          )}
+          <Box flexShrink={0} pt={{ base: '7px', md: '0' }}>
+            <Guide />
+          </Box>
+          <chakra.span fontSize="12.5px" color="ink2" whiteSpace="nowrap" hideBelow="lg">
+            <chakra.span hideBelow="xl">{data.school} · </chakra.span>
+            <Link to="/account" title="Your account: password, second factor, where you are signed in">
+              <chakra.span textDecoration="underline dotted">{me.name}</chakra.span>
+            </Link>
+            , {POSITIONS[me.position]}
+          </chakra.span>
+          <Box flexShrink={0} pt={{ base: '8px', md: '0' }} hideBelow={me.position === 'PUPIL' ? undefined : 'md'}>
+            <SignOut />
+          </Box>
+        </Flex>
+      </Box>
       <Box as="main" flex="1" minH="0">
         {children(me)}
       </Box>
     </Flex>
-  )
-}
-
-function SignOut() {
-  const cache = useQueryClient()
-  const navigate = useNavigate()
-  return (
-    <Button
-      size="small"
-      onClick={async () => {
-        await remove('/api/session')
-        await navigate('/sign-in')
-        cache.clear()
-      }}
-    >
-      Sign out
-    </Button>
   )
 }

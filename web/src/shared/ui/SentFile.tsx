@@ -1,5 +1,6 @@
-import { Box, Link } from '@chakra-ui/react'
+import { Box, chakra } from '@chakra-ui/react'
 import { useRef } from 'react'
+import { smaller } from '../files/smaller'
 import { Button } from './Button'
 
 interface Sent {
@@ -20,9 +21,9 @@ export function SentFile({ text, file, href }: { text: string; file?: Sent; href
   if (!file) return <>{text}</>
   return (
     <>
-      <Link href={href} download={text} color="ink" textDecoration="underline">
+      <chakra.a href={href} download={text} color="ink" textDecoration="underline">
         {text}
-      </Link>{' '}
+      </chakra.a>{' '}
       <Box as="span" color="ink2">
         ({KINDS[file.kind] ?? file.kind}, {size(file.bytes)})
       </Box>
@@ -51,7 +52,7 @@ export function FileChooser({ onChoose, disabled }: { onChoose: (file: File) => 
           const file = event.target.files?.[0]
           // The same file may be chosen again after a refusal.
           event.target.value = ''
-          if (file) onChoose(file)
+          if (file) void smaller(file).then(onChoose)
         }}
       />
     </>

@@ -53,7 +53,8 @@ export function Chapters({ rules, shown, filter, onFilter }: ChaptersProps) {
                 href={`#${chapter.area}`}
                 display="flex"
                 justifyContent="space-between"
-                py="2px"
+                py="3px"
+                minH="24px"
                 color={left === 0 ? 'ink3' : 'ink2'}
                 _hover={{ color: 'ink' }}
               >

@@ -8,6 +8,7 @@ const FACTS = [
   { text: 'recording', words: 'recording' },
   { text: 'not recording', words: 'not recording' },
   { text: 'in-groups', words: 'in groups' },
+  { text: 'help-hour', words: 'in a help hour' },
   { text: 'not adult-present', words: 'no adult is present' },
   { text: 'school-account', words: 'with a school account' },
   { text: 'not school-account', words: 'without a school account' },

@@ -163,7 +163,8 @@ function Cases({ cases, chosen, onChoose }: { cases: RuleCase[]; chosen: RuleCas
             textAlign="left"
             w="100%"
             px="4px"
-            py="1px"
+            py="2px"
+            minH="24px"
             bg={chosen === one ? 'markSoft' : undefined}
             aria-pressed={chosen === one}
             onClick={() => onChoose(one)}

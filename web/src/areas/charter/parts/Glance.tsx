@@ -55,7 +55,7 @@ function Section({ title, children }: { title: string; children: ReactNode }) {
         display="flex"
         flexWrap="wrap"
         gap="2px 14px"
-        css={{ '& a': { textDecoration: 'underline', textUnderlineOffset: '2px' } }}
+        css={{ '& a': { textDecoration: 'underline', textUnderlineOffset: '2px' }, '& a, & button': { minHeight: '24px' } }}
       >
         {children}
       </Box>

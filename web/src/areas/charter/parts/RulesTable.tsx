@@ -18,10 +18,12 @@ interface RulesTableProps {
   layered: boolean
   chosen: Chosen | null
   onChoose: (chosen: Chosen) => void
+  /** Which value the pointer or the focus is on; nothing if it is on none. */
+  onOver: (chosen: Chosen | undefined) => void
 }
 
 /** Rules as a document: what each is about and why, and what it is for each role. */
-export function RulesTable({ chapters, role, layered, chosen, onChoose }: RulesTableProps) {
+export function RulesTable({ chapters, role, layered, chosen, onChoose, onOver }: RulesTableProps) {
   const roles = role === '' ? ROLES : ROLES.filter((one) => one.role === role)
   return chapters.map((chapter) => (
     <chakra.section key={chapter.area} id={chapter.area} mb="22px" aria-label={chapter.title} scrollMarginTop="12px">
@@ -64,6 +66,7 @@ export function RulesTable({ chapters, role, layered, chosen, onChoose }: RulesT
               layered={layered}
               chosen={chosen}
               onChoose={onChoose}
+              onOver={onOver}
             />
           ))}
         </tbody>
@@ -78,10 +81,12 @@ interface LinesProps {
   layered: boolean
   chosen: Chosen | null
   onChoose: (chosen: Chosen) => void
+  /** Which value the pointer or the focus is on; nothing if it is on none. */
+  onOver: (chosen: Chosen | undefined) => void
 }
 
 /** A rule, and under it what is different under conditions. */
-function Lines({ rule, roles, layered, chosen, onChoose }: LinesProps) {
+function Lines({ rule, roles, layered, chosen, onChoose, onOver }: LinesProps) {
   const always = { rule, when: '', whenWords: '', from: '', cells: rule.cells }
   const rows = [always, ...rule.conditions.map((one) => ({ ...one, rule, whenWords: one.words }))]
   return rows.map((row, place) => {
@@ -116,6 +121,7 @@ function Lines({ rule, roles, layered, chosen, onChoose }: LinesProps) {
                 cell={cell}
                 chosen={chosen}
                 onChoose={onChoose}
+                onOver={onOver}
               />
             ))}
           </chakra.td>
@@ -134,6 +140,7 @@ function Lines({ rule, roles, layered, chosen, onChoose }: LinesProps) {
                     cell={cell}
                     chosen={chosen}
                     onChoose={onChoose}
+                    onOver={onOver}
                   />
                 ) : (
                   row === always && <chakra.span color="ink3">–</chakra.span>
@@ -186,9 +193,11 @@ interface CellProps {
   layered: boolean
   chosen: Chosen | null
   onChoose: (chosen: Chosen) => void
+  /** Which value the pointer or the focus is on; nothing if it is on none. */
+  onOver: (chosen: Chosen | undefined) => void
 }
 
-function Cell({ rule, cell, when, whenWords, from, layered, chosen, onChoose }: CellProps) {
+function Cell({ rule, cell, when, whenWords, from, layered, chosen, onChoose, onOver }: CellProps) {
   const isChosen = chosen?.rule.key === rule.key && chosen.cell.role === cell.role && chosen.when === when
   const held = cell.binding || cell.bound
   const below = cell.overruled ? 'overruled' : rule.right ? cell.words : cell.bound ? 'bound' : cell.binding ? 'binding' : ''
@@ -213,6 +222,10 @@ function Cell({ rule, cell, when, whenWords, from, layered, chosen, onChoose }: 
       outline={isChosen ? '2px solid' : undefined}
       outlineColor="ink"
       onClick={() => onChoose({ rule, cell, when, whenWords })}
+      onPointerEnter={() => onOver({ rule, cell, when, whenWords })}
+      onPointerLeave={() => onOver(undefined)}
+      onFocus={() => onOver({ rule, cell, when, whenWords })}
+      onBlur={() => onOver(undefined)}
       aria-label={`${rule.title}${whose}${from && `, from ${from}`}${whenWords && `, ${whenWords}`}: ${heard}${force}`}
       _hover={{ bg: 'markSoft' }}
     >

@@ -1,7 +1,7 @@
 import type { Activity } from '../../../lesson/activities/Activities'
 import { PAGES } from '../../../lesson/parts'
 import { useLayoutEffect, useRef } from 'react'
-import { WRITE_BOX } from '../../../lesson/chat/WordsPanel'
+import { WRITE_BOX } from '../../../lesson/chat/writing'
 import type { Desk } from '../../../shared/api/types'
 import { mayOrder } from '../../../lesson/mayOrder'
 import type { Give } from '../../../lesson/orders'

@@ -3,8 +3,9 @@ import { ArrowLeft } from 'lucide-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { Desk } from '../../../shared/api/types'
-import { countdown, useSchoolTime } from '../../../shared/time'
+import { useSchoolTime } from '../../../shared/time'
 import { Button } from '../../../shared/ui/Button'
+import { Left, Since } from '../../../shared/ui/Clocks'
 import { Key } from '../../../shared/ui/Key'
 import { Sheet } from '../../../shared/ui/Sheet'
 import { mayOrder } from '../../../lesson/mayOrder'
@@ -49,7 +50,16 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
         <Adults desk={desk} live={live} give={give} />
         {!live && `${time.weekday(desk.starts)} `}
         {time.clock(desk.starts)} to {time.clock(desk.ends)}
-        {live && (left > 0 ? `, ${countdown(left)} left` : `, over by ${countdown(-left)}`)}
+        {live &&
+          (left > 0 ? (
+            <>
+              , <Left until={desk.ends} /> left
+            </>
+          ) : (
+            <>
+              , over by <Since at={desk.ends} />
+            </>
+          ))}
       </Box>
       <Box flex="1" />
       <Line connected={connected} />
@@ -218,6 +228,10 @@ function MoreButton({ desk, give }: { desk: Desk; give: Give }) {
           </Choice>
         )}
         {PAGES.map(({ InMore }, place) => InMore && <InMore key={place} desk={desk} give={give} />)}
+        {/* In a page of its own: whoever leaves the desk counts as out. */}
+        <Choice value="rules" onSelect={() => window.open(`/rules/lesson:${desk.lesson}`, '_blank')}>
+          Rules and visitors of this lesson (another tab)
+        </Choice>
         <Choice value="out" onSelect={() => give({ do: 'leave' })}>
           Step out (another adult stays)
         </Choice>

@@ -1,8 +1,8 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
 import type { Desk, Need } from '../../../shared/api/types'
-import { countdown } from '../../../shared/time'
 import { Button } from '../../../shared/ui/Button'
+import { Since, Until } from '../../../shared/ui/Clocks'
 import { VerdictMark } from '../../../shared/ui/VerdictMark'
 import type { Give } from '../../../lesson/orders'
 import { useArrivalSound } from '../../../lesson/door/useArrivalSound'
@@ -11,18 +11,17 @@ import { SignCounts } from '../../../lesson/signals/SignCounts'
 
 interface NeedsYouProps {
   desk: Desk
-  now: number
   give: Give
   onWhy: (rule: string) => void
 }
 
 /** The only place that asks for attention: oldest first, with what is known and the likely actions. */
-export function NeedsYou({ desk, now, give, onWhy }: NeedsYouProps) {
+export function NeedsYou({ desk, give, onWhy }: NeedsYouProps) {
   const queue = desk.needs
   const refused = desk.door.refused.slice(0, 3)
   const [sounds, setSounds] = useArrivalSound(desk.door.waiting)
   return (
-    <Box flex="1 1 74%" minH="0" overflowY="auto" pb="4px" tabIndex={0} role="region" aria-label="Needs you">
+    <Box flex="0 1 auto" minH="120px" overflowY="auto" pb="4px" tabIndex={0} role="region" aria-label="Needs you">
       <Flex as="h2" justify="space-between" align="baseline" px="14px" pt="9px" pb="5px" fontSize="15px">
         Needs you
         <chakra.span fontFamily="body" fontWeight="400" fontSize="12px" color="ink2">
@@ -40,7 +39,7 @@ export function NeedsYou({ desk, now, give, onWhy }: NeedsYouProps) {
           </Box>
         )}
         {queue.map((need, place) => (
-          <Card key={need.key} first={place === 0} brief={place > 1 && BRIEF.has(need.kind)} age={age(need, now)}>
+          <Card key={need.key} first={place === 0} brief={place > 1 && BRIEF.has(need.kind)} need={need}>
             <Body need={need} desk={desk} give={give} onWhy={onWhy} />
           </Card>
         ))}
@@ -61,21 +60,17 @@ export function NeedsYou({ desk, now, give, onWhy }: NeedsYouProps) {
   )
 }
 
-function age(need: Need, now: number): string {
-  return need.until ? `in ${countdown(Date.parse(need.until) - now)}` : countdown(now - Date.parse(need.since))
-}
-
 /** What is said in full only near the top: the actions tell enough. At the door the reason always stands. */
 const BRIEF = new Set<Need['kind']>(['HAND', 'ENDING', 'LOST', 'STANCE', 'SIGN'])
 
 interface CardProps {
   first: boolean
   brief: boolean
-  age: string
+  need: Need
   children: ReactNode
 }
 
-function Card({ first, brief, age: shown, children }: CardProps) {
+function Card({ first, brief, need, children }: CardProps) {
   return (
     <Box
       as="article"
@@ -92,7 +87,13 @@ function Card({ first, brief, age: shown, children }: CardProps) {
       borderLeftColor="mark"
     >
       <chakra.span position="absolute" right="9px" top="6px" fontFamily="mono" fontSize="12px" color="ink2">
-        {shown}
+        {need.until ? (
+          <>
+            in <Until at={need.until} />
+          </>
+        ) : (
+          <Since at={need.since} />
+        )}
       </chakra.span>
       {children}
     </Box>

@@ -2,22 +2,26 @@ import { Box, chakra } from '@chakra-ui/react'
 import { memo } from 'react'
 import type { Mark } from '../../../lesson/part'
 import { type PupilRow } from '../../../lesson/rows'
-import { useSchoolTime } from '../../../shared/time'
+import { RIGHT } from '../../../shared/rights'
+import { useNow, useSchoolTime, useShown } from '../../../shared/time'
 import { Strip } from '../../../shared/ui/Strip'
-import { PupilRight } from '../../../lesson/rights/RightCells'
+import { likely, PupilRight } from '../../../lesson/rights/RightCells'
 import { MoreForPupil } from '../../../lesson/door/RowMenu'
-import { COLUMNS, SHORT } from './columns'
+import type { Give } from '../../../lesson/orders'
+import { COLUMNS } from './columns'
 
 interface RowProps {
   pupil: PupilRow
   from: number
   until: number
-  now: number
   live: boolean
   /** Nobody is missing from a lesson that nobody has opened. */
   begun: boolean
   fifth: boolean
+  /** How long each right is usually lent, by its rule. */
+  usual: Record<string, number>
   ask: (anchor: HTMLElement, rule?: string, person?: string) => void
+  give: Give
 }
 
 const WHERE: Partial<Record<PupilRow['whereabouts'], string>> = {
@@ -30,9 +34,8 @@ const WHERE: Partial<Record<PupilRow['whereabouts'], string>> = {
 
 /** One pupil: a line of presence, and what they may do beside it. */
 export const Row = memo(
-  function Row({ pupil, from, until, now, live, begun, fifth, ask }: RowProps) {
+  function Row({ pupil, from, until, live, begun, fifth, usual, ask, give }: RowProps) {
     const isIn = pupil.whereabouts === 'IN'
-    const time = useSchoolTime()
     return (
       <Box
         role="row"
@@ -67,7 +70,7 @@ export const Row = memo(
           {WHERE[pupil.whereabouts] && (begun || pupil.whereabouts !== 'MISSING') && (
             <chakra.span fontSize="11.5px" flexShrink={0} color={pupil.whereabouts === 'REMOVED' ? 'verdict.away' : 'ink3'}>
               {WHERE[pupil.whereabouts]}
-              {pupil.backBy && Date.parse(pupil.backBy) > now && `, back by ${time.clock(pupil.backBy)}`}
+              {pupil.backBy && <BackBy at={pupil.backBy} />}
             </chakra.span>
           )}
           {pupil.marks.map((mark) => (
@@ -75,46 +78,72 @@ export const Row = memo(
           ))}
         </Box>
         <Box role="cell" position="relative" h="20px" mr="14px">
-          <Strip
-            stays={instants(pupil.stays, now)}
-            waits={instants(pupil.waits, now)}
-            from={from}
-            until={until}
-            now={now}
-            cut={pupil.whereabouts === 'REMOVED'}
-            ticks={pupil.ticks.map((tick) => ({ at: Date.parse(tick.at), words: tick.words }))}
-          />
+          <Presence pupil={pupil} from={from} until={until} />
         </Box>
-        {pupil.cells.map((cell) => (
-          <Box role="cell" key={cell.rule} textAlign="center" opacity={isIn ? 1 : 0.35}>
-            <PupilRight
-              name={pupil.name}
-              cell={cell}
-              title={SHORT[cell.rule] ?? cell.rule}
-              onOpen={(anchor) => ask(anchor, cell.rule, pupil.id)}
-            />
-          </Box>
-        ))}
+        {pupil.cells.map((cell) => {
+          const order = live ? likely(pupil, cell, usual[cell.rule] ?? 5) : undefined
+          return (
+            <Box role="cell" key={cell.rule} textAlign="center" opacity={isIn ? 1 : 0.35}>
+              <PupilRight
+                name={pupil.name}
+                cell={cell}
+                title={RIGHT[cell.rule] ?? cell.rule}
+                does={
+                  order &&
+                  (order.do === 'pass' ? `Press: lend it for ${order.minutes} min. Hold: more.` : 'Press: end it. Hold: more.')
+                }
+                onPress={order && (() => give(order))}
+                onOpen={(anchor) => ask(anchor, cell.rule, pupil.id)}
+              />
+            </Box>
+          )
+        })}
         <Box role="cell">{live && <MoreForPupil pupil={pupil} onOpen={(anchor) => ask(anchor, undefined, pupil.id)} />}</Box>
       </Box>
     )
   },
   (before, after) =>
     isSame(before.pupil, after.pupil) &&
-    before.now === after.now &&
     before.live === after.live &&
     before.begun === after.begun &&
+    before.from === after.from &&
     before.until === after.until,
 )
 
+/** The line grows by itself, so that the row it stands in rests. A minute of a lesson is some pixels wide. */
+const GROWS_MS = 30_000
+
+function Presence({ pupil, from, until }: Pick<RowProps, 'pupil' | 'from' | 'until'>) {
+  const now = useNow(undefined, GROWS_MS)
+  return (
+    <Strip
+      stays={instants(pupil.stays, now)}
+      waits={instants(pupil.waits, now)}
+      from={from}
+      until={until}
+      now={now}
+      cut={pupil.whereabouts === 'REMOVED'}
+      ticks={pupil.ticks.map((tick) => ({ at: Date.parse(tick.at), words: tick.words }))}
+    />
+  )
+}
+
+function BackBy({ at }: { at: string }) {
+  const time = useSchoolTime()
+  return <>{useShown((now) => (Date.parse(at) > now ? `, back by ${time.clock(at)}` : ''))}</>
+}
+
 /** Whether a row is what it was: what no part has news of is told as it was. */
 function isSame(before: PupilRow, after: PupilRow) {
-  return JSON.stringify(before) === JSON.stringify(after)
+  return before === after || JSON.stringify(before) === JSON.stringify(after)
 }
 
 /** What goes on has no end yet. */
 function instants(stretches: { from: string; until?: string }[], now: number) {
-  return stretches.map((one) => ({ from: Date.parse(one.from), until: one.until ? Date.parse(one.until) : now }))
+  return stretches.map((one) => ({
+    from: Date.parse(one.from),
+    until: one.until ? Date.parse(one.until) : Math.max(now, Date.parse(one.from)),
+  }))
 }
 
 function On({ mark }: { mark: Mark }) {

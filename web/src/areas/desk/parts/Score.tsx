@@ -1,19 +1,25 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useMutation } from '@tanstack/react-query'
 import { useCallback, useMemo, useState } from 'react'
+import { setAtOnce } from '../../../shared/api/rules'
 import type { Desk } from '../../../shared/api/types'
 import { rows, type PupilRow } from '../../../lesson/rows'
+import { RIGHT } from '../../../shared/rights'
 import { useSchoolTime } from '../../../shared/time'
 import { Button } from '../../../shared/ui/Button'
+import { Select } from '../../../shared/ui/Fields'
+import { ProblemNote } from '../../../shared/ui/Notes'
+import { Shutter } from '../../../shared/ui/Shutter'
 import { Strip } from '../../../shared/ui/Strip'
 import { Launcher, type Activity } from '../../../lesson/activities/Activities'
 import { mayOrder } from '../../../lesson/mayOrder'
 import type { Give } from '../../../lesson/orders'
-import { DeskMenu } from '../../../lesson/DeskMenu'
+import { Choice, DeskMenu } from '../../../lesson/DeskMenu'
 import { ClassRight, ClassRightMenu, PupilRightMenu } from '../../../lesson/rights/RightCells'
 import { Nudge } from '../../../lesson/door/Nudge'
 import { LastWord, Removal, RowMenu, TrustMenu } from '../../../lesson/door/RowMenu'
 import { Axis } from './Axis'
-import { COLUMNS, SHORT } from './columns'
+import { COLUMNS } from './columns'
 import { Row } from './Row'
 
 interface ScoreProps {
@@ -38,13 +44,17 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
     setAsked(null)
   }
   const pupils = useMemo(() => rows(desk), [desk])
+  const usual = Object.fromEntries(desk.rights.columns.map((one) => [one.rule, one.usualMinutes]))
+  const planned = usePlanned(desk)
   const pupilOf = (id: string | null | undefined) => pupils.find((pupil) => pupil.id === id)
   const count = (where: PupilRow['whereabouts']) => pupils.filter((pupil) => pupil.whereabouts === where).length
   const here = count('IN')
   const live = desk.door.phase === 'OPEN' && mayOrder(desk)
+  // To a help hour nobody has to come.
+  const nobodyMissing = desk.door.phase === 'PLANNED' || !!desk.help
   const rest = [
     [count('WAITING'), 'wait'],
-    [desk.door.phase === 'PLANNED' ? 0 : count('MISSING'), 'missing'],
+    [nobodyMissing ? 0 : count('MISSING'), 'missing'],
     [count('CONNECTION_LOST'), 'lost the line'],
     [count('REMOVED'), 'removed'],
     [count('GONE'), 'gone'],
@@ -88,7 +98,7 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
                   .filter(([many]) => many > 0)
                   .map(([many, what]) => `${many} ${what}`)
                   .join(' · ') || (desk.door.phase === 'OPEN' ? 'everyone is in' : 'nobody is at the door')}
-                {live && count('MISSING') > 0 && <Nudge lesson={desk.lesson} />}
+                {live && !nobodyMissing && count('MISSING') > 0 && <Nudge lesson={desk.lesson} />}
               </chakra.span>
             </Box>
             <Box role="columnheader" aria-label="Presence over time">
@@ -98,7 +108,7 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
               <Box role="columnheader" key={column.rule} textAlign="center">
                 <ClassRight
                   column={column}
-                  short={SHORT[column.rule] ?? column.title}
+                  short={RIGHT[column.rule] ?? column.title}
                   onOpen={(anchor) => ask(anchor, column.rule)}
                 />
               </Box>
@@ -108,7 +118,7 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
             </Box>
           </Box>
         </Box>
-        <Box role="rowgroup" flex="1" overflowY="auto" minH="0">
+        <Box role="rowgroup" flex="1" overflowY="auto" minH="0" data-large-elsewhere>
           {pupils.length === 0 && <Box p="14px">Nobody is on the class list yet. Import a roster on the class page.</Box>}
           {pupils.map((pupil, place) => (
             <Row
@@ -116,11 +126,12 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
               pupil={pupil}
               from={from}
               until={until}
-              now={Math.floor(now / 5000) * 5000}
               live={live}
-              begun={desk.door.phase !== 'PLANNED'}
+              begun={!nobodyMissing}
               fifth={place % 5 === 4}
+              usual={usual}
               ask={ask}
+              give={give}
             />
           ))}
         </Box>
@@ -129,17 +140,25 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
         as="footer"
         gap="3px 12px"
         px="14px"
-        py="5px"
+        py="2px"
         borderTop="1.5px solid"
         borderColor="ink"
         fontSize="12px"
         color="ink2"
         wrap="wrap"
+        align="center"
       >
         <StanceLine desk={desk} now={now} />
         {live ? <Launcher onShow={onShow} /> : <span>heading: whole class · cell: one pupil</span>}
+        {live && <OnePupil pupils={pupils} onChoose={(anchor, person) => ask(anchor, LARGE, person)} />}
         <Legend />
       </Flex>
+      <ProblemNote problem={planned.problem} compact />
+      {planned.said && (
+        <chakra.p role="status" px="14px" py="3px" bg="verdict.inSoft" fontSize="13px">
+          {planned.said}
+        </chakra.p>
+      )}
       <DeskMenu anchor={asked?.anchor ?? null} onClose={closed}>
         <Orders
           asked={asked}
@@ -148,9 +167,11 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
           live={live}
           give={give}
           onWhy={onWhy}
+          onPlan={planned.onPlan}
           onRemove={setRemoving}
           onKeep={setKeeping}
           onTrust={() => setAsked((one) => one && { ...one, rule: TRUST })}
+          onRight={(rule) => setAsked((one) => one && { ...one, rule })}
         />
       </DeskMenu>
       <Removal pupil={pupilOf(removing)} give={give} onClose={() => setRemoving(null)} />
@@ -161,6 +182,33 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
 
 /** Not a right of the score: what a pupil may be trusted with. */
 const TRUST = 'trust'
+
+/** Nor this: everything about one pupil in choices of full size, for whom the signs in the rows are too small. */
+const LARGE = 'large'
+
+/** Rows are as low as a class of thirty asks for; here a pupil is chosen in a control of full size. */
+function OnePupil({ pupils, onChoose }: { pupils: PupilRow[]; onChoose: (anchor: HTMLElement, person: string) => void }) {
+  return (
+    <Select
+      w="88px"
+      h="24px"
+      py="0"
+      px="4px"
+      aria-label="Everything about one pupil"
+      value=""
+      onChange={(event) => onChoose(event.currentTarget, event.target.value)}
+    >
+      <option value="">A pupil…</option>
+      {pupils
+        .filter((one) => one.whereabouts === 'IN' || one.whereabouts === 'CONNECTION_LOST')
+        .map((one) => (
+          <option key={one.id} value={one.id}>
+            {one.name}
+          </option>
+        ))}
+    </Select>
+  )
+}
 
 /** A place of the score that was pressed: a heading has no person, the end of a row no rule. */
 interface Asked {
@@ -173,33 +221,62 @@ interface OrdersProps extends Omit<ScoreProps, 'now' | 'onShow'> {
   asked: Asked | null
   pupil: PupilRow | undefined
   live: boolean
+  onPlan: ((rule: string, value: string) => void) | undefined
   onRemove: (person: string) => void
   onKeep: (person: string) => void
   onTrust: () => void
+  onRight: (rule: string) => void
 }
 
 /** What can be ordered where the menu was opened, as things stand now. */
-function Orders({ asked, desk, pupil, live, give, onWhy, onRemove, onKeep, onTrust }: OrdersProps) {
+function Orders(props: OrdersProps) {
+  const { asked, desk, pupil, live, give, onWhy, onPlan, onRemove, onKeep, onTrust } = props
   const column = desk.rights.columns.find((one) => one.rule === asked?.rule)
   const cell = pupil?.cells.find((one) => one.rule === asked?.rule)
   if (pupil && cell) {
-    const title = SHORT[cell.rule] ?? cell.rule
+    const title = RIGHT[cell.rule] ?? cell.rule
     return <PupilRightMenu pupil={pupil} cell={cell} title={title} live={live} give={give} onWhy={onWhy} />
   }
   if (pupil && asked?.rule === TRUST) return <TrustMenu desk={desk} pupil={pupil} give={give} />
   if (pupil) {
     return (
-      <RowMenu
-        desk={desk}
-        pupil={pupil}
-        give={give}
-        onRemove={() => onRemove(pupil.id)}
-        onKeep={() => onKeep(pupil.id)}
-        onTrust={onTrust}
-      />
+      <>
+        <RowMenu
+          desk={desk}
+          pupil={pupil}
+          give={give}
+          onRemove={() => onRemove(pupil.id)}
+          onKeep={() => onKeep(pupil.id)}
+          onTrust={onTrust}
+        />
+        {asked?.rule === LARGE &&
+          pupil.cells.map((one) => (
+            <Choice key={one.rule} value={one.rule} stays onSelect={() => props.onRight(one.rule)}>
+              <Shutter value={one.value} bound={one.bound} loan={one.loan} /> {RIGHT[one.rule] ?? one.rule}…
+            </Choice>
+          ))}
+      </>
     )
   }
-  return column ? <ClassRightMenu column={column} live={live} give={give} onWhy={onWhy} /> : null
+  if (!column) return null
+  const plan = onPlan && ((value: string) => onPlan(column.rule, value))
+  return <ClassRightMenu column={column} live={live} give={give} onPlan={plan} onWhy={onWhy} />
+}
+
+/** Before the lesson, who runs it says by one choice what pupils may in it; the desk shows it when the rules are read again. */
+function usePlanned(desk: Desk) {
+  const plan = useMutation({
+    mutationFn: ({ rule, value }: { rule: string; value: string; title: string }) =>
+      setAtOnce(`lesson:${desk.lesson}`, { rule, role: 'PUPIL', when: '', value, binding: false, note: '', until: '' }),
+  })
+  const mayPlan = desk.door.phase === 'PLANNED' && !desk.mine.door.observing
+  return {
+    problem: plan.error,
+    said: plan.isSuccess
+      ? `Planned for this lesson: ${plan.variables.title}, ${plan.variables.value.replace('-', ' ')}. It counts as soon as an adult is in.`
+      : undefined,
+    onPlan: mayPlan ? (rule: string, value: string) => plan.mutate({ rule, value, title: RIGHT[rule] ?? rule }) : undefined,
+  }
 }
 
 /** The stance and what follows it, in words. */
@@ -218,14 +295,13 @@ function StanceLine({ desk, now }: { desk: Desk; now: number }) {
 
 function Legend() {
   return (
-    <Flex gap="9px" ml="auto">
+    <Flex gap="9px" ml="auto" hideBelow="xl">
       <span>
         <Sample kind="in" /> in
       </span>
       <span>
         <Sample kind="wait" /> waits
       </span>
-      <span title="A double sill under a sign: bound by the charter">sill: bound</span>
     </Flex>
   )
 }

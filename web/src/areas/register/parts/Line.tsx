@@ -5,7 +5,7 @@ import { useSchoolTime } from '../../../shared/time'
 import { Button } from '../../../shared/ui/Button'
 import { Strip } from '../../../shared/ui/Strip'
 import { MarkBox } from '../../../shared/ui/MarkBox'
-import { COLOURS, COLUMNS, KEYS, words } from './marks'
+import { COLOURS, COLUMNS, KEYS, ON_A_PHONE, words } from './marks'
 
 interface LineProps {
   line: RegisterLine
@@ -30,7 +30,7 @@ export function Line({ line, from, until, editable, onCorrect, onMark }: LinePro
     <Box
       role="row"
       display="grid"
-      gridTemplateColumns={COLUMNS}
+      gridTemplateColumns={{ base: ON_A_PHONE, md: COLUMNS }}
       px="12px"
       py="2px"
       alignItems="center"
@@ -67,11 +67,11 @@ export function Line({ line, from, until, editable, onCorrect, onMark }: LinePro
           </chakra.span>
         )}
       </Box>
-      <Box role="cell" position="relative" h="20px">
+      <Box role="cell" position="relative" h="20px" hideBelow="md">
         <Strip stays={line.stays.map(instants)} waits={line.waits.map(instants)} from={from} until={until} />
       </Box>
       {numbers.map((number, place) => (
-        <Box role="cell" key={place} fontFamily="mono" fontSize="13px" textAlign="right">
+        <Box role="cell" key={place} hideBelow="md" fontFamily="mono" fontSize="13px" textAlign="right">
           {number}
         </Box>
       ))}

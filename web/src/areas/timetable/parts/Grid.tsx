@@ -163,6 +163,8 @@ export function Grid({ page, by, now, dayLabel, chosen, move, onChoose, onMove, 
                   borderLeft="1px solid"
                   borderColor="lineStrong"
                   minH={`${row.lanes * height + 1}px`}
+                  // In the view of a day each of them is large.
+                  data-large-elsewhere={by === 'day' ? undefined : true}
                   backgroundImage="repeating-linear-gradient(to right, var(--chakra-colors-line) 0 1px, transparent 1px 100%)"
                   backgroundSize={`${60 * perMinute}px 100%`}
                   backgroundPosition={`${(Math.ceil(span.from / 60) * 60 - span.from) * perMinute}px 0`}

@@ -12,6 +12,8 @@ import { clock, type Move } from '../rows'
 
 interface LessonPanelProps {
   box: LessonBox
+  /** Whether somebody came to arrange a cover. */
+  covering?: boolean
   move: Move | null
   dayLabel: (day: string) => string
   onMove: (move: Move | null) => void
@@ -22,8 +24,8 @@ interface LessonPanelProps {
 type Doing = 'looking' | 'moving' | 'cancelling' | 'covering'
 
 /** One lesson of the timetable: what it is, what is wrong with it, and what may be done. */
-export function LessonPanel({ box, move, dayLabel, onMove, onChanged, onClose }: LessonPanelProps) {
-  const [doing, setDoing] = useState<Doing>('looking')
+export function LessonPanel({ box, covering = false, move, dayLabel, onMove, onChanged, onClose }: LessonPanelProps) {
+  const [doing, setDoing] = useState<Doing>(covering ? 'covering' : 'looking')
   const moving = move?.lesson === box.id
   const now: Doing = moving ? 'moving' : doing
   const clockNow = useNow()
@@ -93,8 +95,18 @@ export function LessonPanel({ box, move, dayLabel, onMove, onChanged, onClose }:
             <Button as="span">Class</Button>
           </Link>
           {box.state === 'OVER' && (
-            <Link to={`/lessons/${box.id}/register`}>
-              <Button as="span">Register</Button>
+            <>
+              <Link to={`/lessons/${box.id}/register`}>
+                <Button as="span">Register</Button>
+              </Link>
+              <Link to={`/lessons/${box.id}/afterwards`}>
+                <Button as="span">After the lesson</Button>
+              </Link>
+            </>
+          )}
+          {box.state !== 'OVER' && box.state !== 'CANCELLED' && (
+            <Link to={`/rules/lesson:${box.id}`}>
+              <Button as="span">Rules and visitors</Button>
             </Link>
           )}
           {box.mine && box.state !== 'OVER' && box.state !== 'CANCELLED' && (

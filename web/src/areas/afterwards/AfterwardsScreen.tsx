@@ -1,0 +1,152 @@
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { useQuery } from '@tanstack/react-query'
+import type { ReactNode } from 'react'
+import { Link, useParams } from 'react-router'
+import { whom } from '../../lesson/chat/whom'
+import { Handouts } from '../../lesson/material/Handouts'
+import { get } from '../../shared/api/http'
+import type { AfterLesson, BoardKept, Heard } from '../../shared/api/types'
+import { useSchoolTime } from '../../shared/time'
+import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { Page } from '../../shared/ui/Page'
+import { SentFile } from '../../shared/ui/SentFile'
+
+/** What was kept of a lesson that is over: for its adults all of it, for a pupil what the rules leave. */
+export default function AfterwardsScreen() {
+  const { id = '' } = useParams()
+  return <Page title="After the lesson">{() => <Shown id={id} />}</Page>
+}
+
+function Shown({ id }: { id: string }) {
+  const path = `/api/lessons/${encodeURIComponent(id)}/afterwards`
+  const time = useSchoolTime()
+  const { data, error } = useQuery({ queryKey: ['afterwards', id], queryFn: () => get<AfterLesson>(path) })
+  if (error) return <ProblemNote problem={error} />
+  if (!data) return <LoadingNote what="what was kept of the lesson" />
+  const gone = (kind: 'WORDS' | 'BOARD') => data.erased[kind] ?? data.erased.REGISTERS
+  return (
+    <Box maxW="1180px" mx="auto" px="20px" py="16px">
+      <chakra.h1 fontSize="25px" overflowWrap="anywhere">
+        After the lesson: {data.title}
+      </chakra.h1>
+      <chakra.p color="ink2" mb="12px">
+        {time.longDay(data.from)}, {time.clock(data.from)} to {time.clock(data.until)}
+        {data.isAdult && (
+          <>
+            {' '}
+            ·{' '}
+            <Link to={`/lessons/${id}/register`}>
+              <u>the register</u>
+            </Link>{' '}
+            ·{' '}
+            <Link to={`/lessons/${id}/replay`}>
+              <u>the lesson again</u>
+            </Link>
+          </>
+        )}
+      </chakra.p>
+      <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 420px' }} gap="22px" alignItems="start">
+        <Box minW="0">
+          <Part
+            name="Handed out"
+            what={data.material}
+            gone={undefined}
+            kept="What was handed out stays with your teacher. Ask there."
+            none="Nothing was handed out."
+          >
+            {(all) => <Handouts of={all} />}
+          </Part>
+          <Part
+            name="The board"
+            what={data.boards}
+            gone={gone('BOARD')}
+            kept="By the rules of your school the board stays with your teacher. Ask there."
+            none="Nothing was left on the board."
+          >
+            {(boards) => boards.map((board) => <Board key={board.place} board={board} path={path} />)}
+          </Part>
+        </Box>
+        <Part
+          name="Words"
+          what={data.words}
+          gone={gone('WORDS')}
+          kept="The school keeps what was written; by its rules pupils do not keep a copy."
+          none="Nothing was written."
+        >
+          {(words) => words.map((one) => <Said key={one.number} words={one} path={path} />)}
+        </Part>
+      </Grid>
+    </Box>
+  )
+}
+
+/** One kind of what was kept, or in one sentence why there is none of it. */
+function Part<T>(props: {
+  name: string
+  what?: T[]
+  gone?: string
+  kept: string
+  none: string
+  children: (what: T[]) => ReactNode
+}) {
+  const time = useSchoolTime()
+  const { name, what, gone } = props
+  return (
+    <Box as="section" aria-label={name} mb="20px">
+      <chakra.h2 fontSize="17px" mb="4px">
+        {name}
+      </chakra.h2>
+      {what && what.length > 0 ? (
+        props.children(what)
+      ) : (
+        <chakra.p color="ink2">
+          {!what ? props.kept : gone ? `Erased on ${time.day(gone)}: it was kept for as long as the rules say.` : props.none}
+        </chakra.p>
+      )}
+    </Box>
+  )
+}
+
+function Board({ board, path }: { board: BoardKept; path: string }) {
+  return (
+    <Box mb="10px">
+      {board.name && (
+        <chakra.h3 fontSize="15px" mb="2px">
+          {board.name}
+        </chakra.h3>
+      )}
+      <Grid templateColumns={{ base: '1fr', md: board.pages.length > 1 ? '1fr 1fr' : '1fr' }} gap="12px">
+        {board.pages.map((page, at) => {
+          const drawing = `${path}/board.svg?place=${encodeURIComponent(board.place)}&page=${page}`
+          const name = `Page ${at + 1}${board.name ? ` of ${board.name}` : ''}`
+          return (
+            <chakra.figure key={page} bg="sheet" border="1px solid" borderColor="lineStrong">
+              <chakra.img src={drawing} alt={name} w="100%" display="block" />
+              <chakra.figcaption fontSize="13.5px" px="8px" py="4px" borderTop="1px solid" borderColor="line">
+                {name} ·{' '}
+                <chakra.a href={drawing} download textDecoration="underline">
+                  save
+                </chakra.a>
+              </chakra.figcaption>
+            </chakra.figure>
+          )
+        })}
+      </Grid>
+    </Box>
+  )
+}
+
+function Said({ words, path }: { words: Heard; path: string }) {
+  const time = useSchoolTime()
+  return (
+    <Flex gap="8px" py="4px" borderBottom="1px dotted" borderColor="line" align="baseline">
+      <chakra.span fontFamily="mono" fontSize="12.5px" color="ink2" flexShrink={0}>
+        {time.clock(words.at)}
+      </chakra.span>
+      <Box minW="0" overflowWrap="anywhere">
+        <strong>{words.mine ? 'You' : words.from}</strong> <chakra.span color="ink2">{whom(words)}:</chakra.span>{' '}
+        <SentFile text={words.text} file={words.file} href={`${path}/files/${words.number}`} />
+      </Box>
+    </Flex>
+  )
+}

@@ -1,0 +1,125 @@
+import { chakra, Flex } from '@chakra-ui/react'
+import { useMutation } from '@tanstack/react-query'
+import { useState, type ReactNode } from 'react'
+import { useNavigate } from 'react-router'
+import type { Seat } from '../../shared/api/types'
+import { post } from '../../shared/api/http'
+import { Button } from '../../shared/ui/Button'
+import { TextField } from '../../shared/ui/Fields'
+import { ProblemNote } from '../../shared/ui/Notes'
+import type { Act } from '../../lesson/orders'
+import { Quiet } from './Quiet'
+
+interface OutsideAccountProps {
+  /** The address that is signed in, if one is. */
+  address?: string
+  onSignedIn: (ticket: string, address: string) => void
+}
+
+/** Signed in at another place. Its sign-in is a stand-in that ships with the program. */
+export function OutsideAccount({ address, onSignedIn }: OutsideAccountProps) {
+  const [wanted, setWanted] = useState('')
+  const signIn = useMutation({
+    mutationFn: () => post<{ ticket: string }>('/api/outside/accounts', { address: wanted }),
+    onSuccess: ({ ticket }) => onSignedIn(ticket, wanted),
+  })
+  if (address)
+    return (
+      <chakra.p role="status" mb="14px">
+        Signed in elsewhere as <strong>{address}</strong>. Knock, and the rules of this school say what that is worth here.
+      </chakra.p>
+    )
+  return (
+    <Way title="I have an account of another school" onSubmit={() => signIn.mutate()}>
+      <TextField
+        label="Address of that account"
+        hint="As name@place. The other school’s sign-in is simulated here."
+        inputMode="email"
+        value={wanted}
+        onChange={(event) => setWanted(event.target.value)}
+      />
+      <ProblemNote problem={signIn.error} />
+      <Button type="submit" disabled={!wanted || signIn.isPending}>
+        Sign in there
+      </Button>
+    </Way>
+  )
+}
+
+/** A call instead of a browser, also a stand-in: a number, and a voice that reads the house rules. */
+export function RingIn({ doorstep }: { doorstep: string }) {
+  const navigate = useNavigate()
+  const [number, setNumber] = useState('')
+  const ring = useMutation({
+    mutationFn: () => post<{ visit: string }>(`${doorstep}/ring`, { number, agreed: true }),
+    onSuccess: (rung) => navigate(`/seat/${rung.visit}`),
+  })
+  return (
+    <Way title="No line for pictures? Ring in by telephone" onSubmit={() => ring.mutate()}>
+      <TextField
+        label="Your number"
+        hint="The telephone is simulated here. An adult of the lesson asks who you are."
+        type="tel"
+        value={number}
+        onChange={(event) => setNumber(event.target.value)}
+      />
+      <ProblemNote problem={ring.error} />
+      <Button type="submit" disabled={!number || ring.isPending}>
+        I keep to the house rules: ring
+      </Button>
+    </Way>
+  )
+}
+
+/** Shut until it is wanted; a form of its own, so that Enter in it does not knock. */
+function Way({ title, onSubmit, children }: { title: string; onSubmit: () => void; children: ReactNode }) {
+  return (
+    <chakra.details my="10px" borderTop="1px solid" borderColor="line" pt="8px">
+      <chakra.summary cursor="pointer" fontSize="15.5px" py="4px">
+        {title}
+      </chakra.summary>
+      <chakra.form
+        pt="8px"
+        onSubmit={(event) => {
+          event.preventDefault()
+          onSubmit()
+        }}
+      >
+        {children}
+      </chakra.form>
+    </chakra.details>
+  )
+}
+
+/** Who rings in hears and speaks; there is nothing to see. */
+export function OnTheTelephone({ seat, act }: { seat: Seat; act: (act: Act) => void }) {
+  const speaking = !!seat.mine.rights?.microphone
+  const mayLine = seat.rights.rights.find((right) => right.rule === 'voice.speak')?.line
+  const handUp = !!seat.mine.signals?.handSince
+  return (
+    <Quiet title="You are on the line">
+      <chakra.p mb="10px">
+        {seat.title}, with {seat.adults.join(' and ')}. You are in as {seat.mine.door.name}.
+      </chakra.p>
+      <chakra.p color="ink2" mb="14px">
+        {mayLine}
+      </chakra.p>
+      <Flex gap="10px" wrap="wrap">
+        <Button
+          size="large"
+          look={speaking ? 'main' : 'plain'}
+          aria-pressed={speaking}
+          onClick={() => act({ do: speaking ? 'off' : 'on', what: 'MICROPHONE' })}
+        >
+          {speaking ? 'Mute me' : 'Speak'}
+        </Button>
+        <Button size="large" aria-pressed={handUp} onClick={() => act({ do: handUp ? 'lower-hand' : 'raise-hand' })}>
+          {handUp ? 'Take my hand down' : 'Raise my hand'}
+        </Button>
+        <Button size="large" onClick={() => act({ do: 'leave' })}>
+          Hang up
+        </Button>
+      </Flex>
+    </Quiet>
+  )
+}

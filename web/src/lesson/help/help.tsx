@@ -1,0 +1,116 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useState } from 'react'
+import type { Desk, Seat } from '../../shared/api/types'
+import { useSchoolTime } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+import { Select } from '../../shared/ui/Fields'
+import { mayOrder } from '../mayOrder'
+import type { OrderOf } from '../send'
+import { helpOrders } from './orders'
+
+type Give = (order: OrderOf<typeof helpOrders>) => void
+
+/** As the core has it: from then on a lesson can go over into a help hour. */
+const BEFORE_THE_END_MS = 10 * 60_000
+
+const MINUTES = [10, 20, 30, 45, 60]
+
+/** The help hour over the class list; near the end of a lesson the one press that makes it one. */
+function UnderHead({ desk, now, give }: { desk: Desk; now: number; give: Give }) {
+  if (desk.help) return <HelpHour desk={desk} help={desk.help} />
+  const near = now >= Date.parse(desk.ends) - BEFORE_THE_END_MS
+  return near && mayOrder(desk) ? <Stay give={give} /> : null
+}
+
+function Line({ children }: { children: React.ReactNode }) {
+  return (
+    <Flex
+      as="section"
+      aria-label="Help hour"
+      align="center"
+      gap="10px"
+      wrap="wrap"
+      px="18px"
+      py="4px"
+      bg="sheet"
+      borderBottom="1px solid"
+      borderColor="lineStrong"
+    >
+      {children}
+    </Flex>
+  )
+}
+
+function Stay({ give }: { give: Give }) {
+  const [minutes, setMinutes] = useState(20)
+  return (
+    <Line>
+      <Button size="small" onClick={() => give({ do: 'stay-for-questions', minutes })}>
+        Stay for questions
+      </Button>
+      <Select
+        w="92px"
+        py="1px"
+        aria-label="How long you stay"
+        value={minutes}
+        onChange={(event) => setMinutes(Number(event.target.value))}
+      >
+        {MINUTES.map((one) => (
+          <option key={one} value={one}>
+            {one} min
+          </option>
+        ))}
+      </Select>
+      <chakra.span color="ink2" fontSize="13px">
+        The lesson is over for the class; whoever has a hand up stays, others may knock again.
+      </chakra.span>
+    </Line>
+  )
+}
+
+function HelpHour({ desk, help }: { desk: Desk; help: NonNullable<Desk['help']> }) {
+  const time = useSchoolTime()
+  const [first, ...others] = help.row
+  return (
+    <Line>
+      <strong>Help hour until {time.clock(help.until)}</strong>
+      <span>
+        {help.came === 1 ? '1 has come' : `${help.came} have come`} ·{' '}
+        {help.places === 1 ? 'one at a time' : `${help.places} at once`}
+      </span>
+      {first && (
+        <span>
+          In the row: <strong>{first.name}</strong>
+          {others.map((one) => `, ${one.name}`).join('')}
+        </span>
+      )}
+      <Box flex="1" />
+      <chakra.span color="ink2" fontSize="13px">
+        {desk.door.adults.filter((one) => one.in).length > 1 ? 'It ends when the last adult goes.' : 'It ends when you go.'}
+      </chakra.span>
+    </Line>
+  )
+}
+
+const ORDER = ['', 'first', 'second', 'third']
+
+/** For who stands in the row: the own place and how long it may take; for who has gone, that questions can still be asked. */
+function Sign({ seat }: { seat: Seat }) {
+  const time = useSchoolTime()
+  const { help } = seat
+  if (!help) return null
+  const mine = seat.mine.help
+  return (
+    <chakra.p role="status" my="2px" px="9px" py="3px" borderLeft="4px solid" borderColor="mark">
+      Help hour until {time.clock(help.until)}.{' '}
+      {mine && (
+        <strong>
+          You are {ORDER[mine.place] ?? `number ${mine.place}`} in the row
+          {mine.minutes > 0 && `, about ${mine.minutes} min`}.
+        </strong>
+      )}
+    </chakra.p>
+  )
+}
+
+export const help = { orders: helpOrders, acts: {}, page: { UnderHead, Sign } }

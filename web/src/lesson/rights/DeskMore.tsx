@@ -1,0 +1,64 @@
+import { Box } from '@chakra-ui/react'
+import type { Desk } from '../../shared/api/types'
+import { Choice } from '../DeskMenu'
+import type { Give } from '../orders'
+
+const SAYS: Record<string, { open: string; closed: string }> = {
+  'names.see-list': { open: 'Let pupils see who is here', closed: 'Hide from pupils who is here' },
+  'voice.see-cameras': { open: 'Let pupils see each other’s cameras', closed: 'Hide cameras from each other' },
+}
+
+/** What pupils see of each other, and whether the lesson is passed on: switched now and then. */
+export function InMore({ desk, give }: { desk: Desk; give: Give }) {
+  const { seen, passedOn, mayPassOn } = desk.rights
+  return (
+    <>
+      {seen
+        .filter((one) => !one.bound || one.value === 'open')
+        .map((one) => {
+          const next = one.value === 'open' ? 'closed' : 'open'
+          return (
+            <Choice key={one.rule} value={one.rule} onSelect={() => give({ do: 'set', rule: one.rule, value: next })}>
+              {SAYS[one.rule]?.[next] ?? one.title}
+            </Choice>
+          )
+        })}
+      {passedOn.map((one) => (
+        <Choice
+          key={one.id}
+          value={`not on ${one.id}`}
+          onSelect={() => give({ do: 'turn-off', person: one.id, what: 'PASSING_ON' })}
+        >
+          End passing the lesson on ({one.name})
+        </Choice>
+      ))}
+      {mayPassOn && passedOn.length === 0 && (
+        <Choice value="pass-on" onSelect={() => give({ do: 'pass-on' })}>
+          Pass the lesson on to people outside
+        </Choice>
+      )}
+    </>
+  )
+}
+
+/** That people outside watch must not be overlooked. */
+export function UnderHead({ desk }: { desk: Desk }) {
+  return desk.rights.passedOn.length > 0 ? <PassedOn by={desk.rights.passedOn.map((one) => one.name)} /> : null
+}
+
+/** Said to everybody in the room. */
+export function PassedOn({ by }: { by: string[] }) {
+  return (
+    <Box
+      role="status"
+      px="14px"
+      py="5px"
+      bg="verdict.waitSoft"
+      borderBottom="1px solid"
+      borderColor="verdict.wait"
+      fontSize="14px"
+    >
+      This lesson is passed on to people outside the room, by {by.join(' and ')}.
+    </Box>
+  )
+}

@@ -1,0 +1,137 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { useEffect, useState } from 'react'
+import { useNavigate } from 'react-router'
+import { get } from '../api/http'
+import type { FoundLine, Me } from '../api/types'
+import { useNow } from '../time'
+import { Button } from './Button'
+import { TextInput } from './Fields'
+import { hitOf, pagesFor, type Hit } from './find'
+import { Key } from './Key'
+import { ProblemNote } from './Notes'
+import { Sheet } from './Sheet'
+import { useOpenKey } from './useOpenKey'
+import { WhyHere } from './Why'
+
+const PAUSE_MS = 120
+
+/** One key opens a line in which one types a name or what one means to do; the likely act stands first. */
+export function FindLine({ me, demo, shown }: { me: Me; demo: boolean; shown: boolean }) {
+  const [open, setOpen] = useOpenKey('/')
+  return (
+    <>
+      {shown && (
+        <Button size="small" onClick={() => setOpen(true)} aria-label="Find and do">
+          <chakra.span hideBelow="lg">Find and do</chakra.span>
+          <chakra.span hideFrom="lg">Find</chakra.span>{' '}
+          <chakra.span hideBelow="md">
+            <Key>/</Key>
+          </chakra.span>
+        </Button>
+      )}
+      <Sheet title="Find and do" wide open={open} onClose={() => setOpen(false)}>
+        {open && <Line me={me} demo={demo} onDone={() => setOpen(false)} />}
+      </Sheet>
+    </>
+  )
+}
+
+function Line({ me, demo, onDone }: { me: Me; demo: boolean; onDone: () => void }) {
+  const [typed, setTyped] = useState('')
+  const [asked, setAsked] = useState('')
+  const [at, setAt] = useState(0)
+  const [why, setWhy] = useState<Hit | null>(null)
+  const navigate = useNavigate()
+  const now = useNow()
+  useEffect(() => {
+    const timer = setTimeout(() => setAsked(typed.trim()), PAUSE_MS)
+    return () => clearTimeout(timer)
+  }, [typed])
+  const { data, error, isFetching } = useQuery({
+    queryKey: ['find', asked],
+    queryFn: () => get<FoundLine[]>(`/api/find?typed=${encodeURIComponent(asked)}`),
+    enabled: asked !== '',
+    placeholderData: keepPreviousData,
+  })
+  const hits = typed.trim() === '' ? [] : [...pagesFor(typed, me, demo), ...(data ?? []).map((one) => hitOf(one, now))]
+  const chosen = Math.min(at, hits.length - 1)
+  const go = (hit: Hit | undefined) => {
+    if (!hit) return
+    if (hit.to) {
+      onDone()
+      void navigate(hit.to)
+    } else setWhy(hit)
+  }
+  return (
+    <Box>
+      <TextInput
+        aria-label="Find and do"
+        role="combobox"
+        aria-expanded={hits.length > 0}
+        aria-controls="found"
+        aria-activedescendant={hits[chosen] && `found-${chosen}`}
+        autoFocus
+        autoComplete="off"
+        placeholder="A name, a class, a rule; or: cover Tidal, why may Ines not write"
+        value={typed}
+        onChange={(event) => {
+          setTyped(event.target.value)
+          setAt(0)
+          setWhy(null)
+        }}
+        onKeyDown={(event) => {
+          const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0
+          if (step) {
+            event.preventDefault()
+            setAt(Math.max(0, Math.min(hits.length - 1, chosen + step)))
+          }
+          if (event.key === 'Enter') {
+            event.preventDefault()
+            go(hits[chosen])
+          }
+        }}
+      />
+      <ProblemNote problem={error} compact />
+      <Box as="ul" id="found" role="listbox" aria-label="Found" listStyleType="none" mt="8px" minH={why ? undefined : '190px'}>
+        {(why ? [why] : hits).map((hit, place) => (
+          <Flex
+            as="li"
+            role="option"
+            id={`found-${place}`}
+            key={hit.key}
+            aria-selected={!!why || place === chosen}
+            bg={why || place === chosen ? 'markSoft' : 'transparent'}
+            borderBottom="1px solid"
+            borderColor="line"
+            px="8px"
+            py="5px"
+            gap="12px"
+            justify="space-between"
+            cursor="pointer"
+            onClick={() => go(hit)}
+          >
+            <chakra.span fontWeight="600">{hit.says}</chakra.span>
+            <chakra.span color="ink2" fontSize="13px" textAlign="right">
+              {hit.detail}
+            </chakra.span>
+          </Flex>
+        ))}
+        {hits.length === 0 && (
+          <chakra.li color="ink2" px="8px" py="6px">
+            {typed.trim() === ''
+              ? 'Type the beginning of a name. “cover”, “register”, “rules”, “link” or “why” before it say what to do.'
+              : isFetching || asked !== typed.trim()
+                ? 'Looking…'
+                : 'Nothing of yours is called so. Try the beginning of a name, or fewer words.'}
+          </chakra.li>
+        )}
+      </Box>
+      {why?.why && <WhyHere path={why.why} />}
+      {why && !why.why && <p>There is no lesson near in which it could be asked.</p>}
+      <chakra.p fontSize="12.5px" color="ink2" mt="8px">
+        <Key>↑</Key> <Key>↓</Key> choose, <Key>Enter</Key> goes there, <Key>Esc</Key> closes
+      </chakra.p>
+    </Box>
+  )
+}
