@@ -57,6 +57,7 @@ public final class Bench {
             try (RunningJar demo = RunningJar.start(jar)) {
                 System.out.println("Weight of each screen at the first visit:");
                 PageWeight.measure(demo.address());
+                AtRest.measure(demo.address());
                 System.out.println("From an order on the desk to its effect at 30 seats:");
                 OrderToSeat.measure(demo.address());
             }

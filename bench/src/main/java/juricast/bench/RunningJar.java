@@ -14,6 +14,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.BooleanSupplier;
 import java.util.regex.Pattern;
 
 /** The packaged application with demo data, in a process of its own. */
@@ -31,25 +32,44 @@ record RunningJar(Process process, int port, Path file, Duration startedIn) impl
     /** On a port of its own, as after a restart. */
     static RunningJar start(Path jar, Path file, int port) throws IOException {
         Instant began = Instant.now();
-        var command = new ArrayList<>(
-                List.of("java", "@" + jar.resolve("../../java.options").normalize()));
-        // Such as a recording of where its time goes; nothing for a measurement.
-        command.addAll(Arrays.stream(System.getProperty("bench.java", "").split(" "))
-                .filter(option -> !option.isEmpty())
-                .toList());
-        command.addAll(List.of(
-                "-jar", jar.toString(), "--server.port=" + port, "--juricast.demo=true", "--juricast.data=" + file));
+        var command = new ArrayList<>(java(jar));
+        command.addAll(List.of("--server.port=" + port, "--juricast.demo=true", "--juricast.data=" + file));
+        Process process = started(command, () -> isReady(address(port)));
+        return new RunningJar(process, port, file, Duration.between(began, Instant.now()));
+    }
+
+    /** A process that is ready. */
+    static Process started(List<String> command, BooleanSupplier isReady) throws IOException {
         Process process = new ProcessBuilder(command)
                 .redirectErrorStream(true)
                 .redirectOutput(ProcessBuilder.Redirect.DISCARD)
                 .start();
-        while (!isReady(address(port))) {
+        while (!isReady.getAsBoolean()) {
             if (!process.isAlive()) {
-                throw new IllegalStateException("The application did not start");
+                throw new IllegalStateException("It did not start: " + String.join(" ", command));
             }
             pause(); // asking without a pause would slow down what is measured
         }
-        return new RunningJar(process, port, file, Duration.between(began, Instant.now()));
+        return process;
+    }
+
+    /** How the one command starts it: with its options, and with the classes that were put ready when it was built. */
+    static List<String> java(Path jar) {
+        Path options = jar;
+        while (!Files.exists(options.resolveSibling("java.options"))) {
+            options = options.getParent();
+        }
+        var command = new ArrayList<>(List.of("java", "@" + options.resolveSibling("java.options")));
+        Path classes = jar.resolveSibling("classes.jsa");
+        if (Files.exists(classes)) {
+            command.add("-XX:SharedArchiveFile=" + classes);
+        }
+        // Such as a recording of where its time goes; nothing for a measurement.
+        command.addAll(Arrays.stream(System.getProperty("bench.java", "").split(" "))
+                .filter(option -> !option.isEmpty())
+                .toList());
+        command.addAll(List.of("-jar", jar.toString()));
+        return command;
     }
 
     String address() {
@@ -135,7 +155,7 @@ record RunningJar(Process process, int port, Path file, Duration startedIn) impl
                 .orElse(0);
     }
 
-    private static int freePort() throws IOException {
+    static int freePort() throws IOException {
         try (ServerSocket any = new ServerSocket(0)) {
             return any.getLocalPort();
         }

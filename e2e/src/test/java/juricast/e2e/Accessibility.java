@@ -17,6 +17,16 @@ final class Accessibility {
               const found = await axe.run(document, { resultTypes: ['violations'] })
               return found.violations.map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160)).slice(0, 3).join(' | ')).join('\\n')
             }""";
+    /** Targets of 24 pixels (WCAG 2.2, 2.5.8), except where the page says that the same can be done by a large control. */
+    private static final String TARGETS =
+            """
+            async () => {
+              const found = await axe.run(document, { runOnly: ['target-size'], rules: { 'target-size': { enabled: true } } })
+              return found.violations
+                  .flatMap(v => v.nodes)
+                  .filter(n => !document.querySelector(n.target[0])?.closest('[data-large-elsewhere]'))
+                  .map(n => n.html.slice(0, 160)).join(' | ')
+            }""";
 
     private Accessibility() {}
 
@@ -25,6 +35,12 @@ final class Accessibility {
         page.locator("h1").first().waitFor();
         page.evaluate(AXE);
         assertThat(page.evaluate(RUN)).as("axe on %s", page.url()).isEqualTo("");
+    }
+
+    /** Whether everything that is pressed on a page is large enough for a hand that trembles. */
+    static void checkTargets(Page page) {
+        page.evaluate(AXE);
+        assertThat(page.evaluate(TARGETS)).as("small targets on %s", page.url()).isEqualTo("");
     }
 
     private static String read(Path file) {

@@ -111,11 +111,36 @@ class EveryScreenTest {
                 .isEmpty();
         orla.button("More for Hanne Ruud").tap();
         orla.choice("Put in focus for everyone").tap();
-        orla.text("Hanne Ruud is in focus").waitFor();
+        orla.text("is asked to be shown to everyone").waitFor();
         orla.exactly("Stop everything Esc Esc").tap();
         orla.button("Bring back what was").tap();
         orla.text("Everything is stopped since")
                 .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
+    }
+
+    @Test
+    void what_adults_need_away_from_a_desk_fits_a_phone() {
+        Screen orla = signedIn("Orla Venn", 390, 844, ColorScheme.LIGHT);
+        for (String path : List.of(
+                "/today",
+                "/lessons/seabird-ecology-8-1.1-2/register",
+                "/casebook",
+                "/classes/new",
+                "/attendance",
+                "/account")) {
+            fits(orla, path);
+        }
+        Screen maren = signedIn("Maren Oddlund", 390, 844, ColorScheme.DARK);
+        for (String path : List.of("/today", "/corridor", "/casebook/1", "/upkeep")) {
+            fits(maren, path);
+        }
+    }
+
+    /** Nothing goes sideways but what is a table by nature, within its own frame. */
+    private static void fits(Screen screen, String path) {
+        screen.open(path);
+        screen.page.locator("h1").first().waitFor();
+        checkHere(screen);
     }
 
     @Test
@@ -155,12 +180,9 @@ class EveryScreenTest {
 
         Screen orla = signedIn("Orla Venn", 1024, 768, ColorScheme.LIGHT);
         orla.open("/lessons/tidal-navigation-8-1.3-2/desk");
-        orla.button("Let in as Bo Lindqvar")
-                .or(orla.exactly("One by one"))
-                .first()
-                .waitFor();
+        bo.text("Your teacher sees you and will let you in.").waitFor();
+        orla.button("Let all").or(orla.button("Let in")).first().waitFor();
         orla.page.keyboard().press("a");
-        orla.button("Let in as Bo Lindqvar").click();
         bo.text("Raise my hand").waitFor();
         checkHere(bo);
         assertThat(bo.page.evaluate("window.scrollY"))
@@ -176,6 +198,7 @@ class EveryScreenTest {
 
     private static void checkHere(Screen screen) {
         Accessibility.check(screen.page);
+        Accessibility.checkTargets(screen.page);
         assertThat(screen.page.evaluate("document.documentElement.scrollWidth <= innerWidth"))
                 .as("nothing sticks out sideways on %s", screen.page.url())
                 .isEqualTo(true);

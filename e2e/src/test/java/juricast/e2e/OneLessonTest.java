@@ -70,25 +70,28 @@ class OneLessonTest {
         assertThat(maren.alert()).containsText("setup word");
         maren.field("Setup word").fill(RunningSchool.SETUP_WORD);
         maren.button("Begin").click();
-        maren.page.waitForURL("**/charter");
+        maren.page.waitForURL("**/today");
+        assertThat(maren.region("First steps")).isVisible();
+        Accessibility.check(maren.page);
+        maren.link("Rules").click();
     }
 
     private void writeTheCharter(Screen maren) {
         maren.field("Search the rules").fill("privately");
-        maren.button("Write privately to another pupil, Pupil").click();
+        maren.button("Whisper to one pupil, Pupil").click();
         maren.checkbox("Binding What stands below").check();
         Accessibility.check(maren.page);
         maren.button("Add to the draft").click();
         maren.button("Put in force").click();
         assertThat(maren.text("1 change counts from now on.")).isVisible();
-        assertThat(maren.button("Write privately to another pupil, Pupil: closed, binding"))
-                .isVisible();
-        maren.button("Write privately to another pupil, Pupil").click();
+        assertThat(maren.button("Whisper to one pupil, Pupil: closed, binding")).isVisible();
+        maren.button("Whisper to one pupil, Pupil").click();
         assertThat(maren.text("Charter, binding, by Maren Oddlund")).isVisible();
         Accessibility.check(maren.page);
     }
 
     private String giveAnAccount(Screen maren) {
+        maren.link("School").click();
         maren.link("People").click();
         maren.field("Name").fill("Orla Venn");
         maren.field("Name to sign in with").fill("orla");
@@ -120,10 +123,20 @@ class OneLessonTest {
     private String planALesson(Screen orla) {
         assertThat(orla.text("No lesson today")).isVisible();
         Accessibility.check(orla.page);
+        orla.link("Plan").click();
         orla.link("Classes").click();
-        orla.button("Make a class").click();
+        orla.link("Make a class").click();
         orla.field("Title").fill("Tidal Navigation 8");
-        orla.button("Make the class").click();
+        assertThat(orla.field("Year group")).hasValue("8");
+        Accessibility.check(orla.page);
+        orla.exactly("Mon").click();
+        orla.exactly("Thu").click();
+        orla.field("First date").fill("2026-09-14");
+        orla.field("Last date").fill("2026-10-30");
+        orla.field("Begins at").fill("10:20");
+        orla.button("Make the class and its lessons").click();
+        assertThat(orla.text("14 lessons are planned.")).isVisible();
+        orla.link("Its roster").click();
 
         orla.field("Roster file")
                 .setInputFiles(new FilePayload("roster.csv", "text/csv", ROSTER.getBytes(StandardCharsets.UTF_8)));
@@ -136,21 +149,18 @@ class OneLessonTest {
         assertThat(orla.text("2 pupils")).isVisible();
 
         orla.tab("Lessons").click();
-        orla.field("First date").fill("2026-09-14");
-        orla.field("Last date").fill("2026-10-30");
-        orla.exactly("Mon").click();
-        orla.exactly("Thu").click();
-        orla.field("Begins at").fill("10:20");
+        orla.field("On").fill("2026-09-15");
+        orla.field("Begins at").fill("08:20");
         orla.button("Schedule").click();
-        assertThat(orla.text("14 lessons are planned.")).isVisible();
+        assertThat(orla.text("1 lesson is planned.")).isVisible();
         Accessibility.check(orla.page);
 
         orla.link("Rules of this class").click();
         orla.field("Search the rules").fill("privately");
-        orla.button("Write privately to another pupil, Pupil").click();
+        orla.button("Whisper to one pupil, Pupil").click();
         orla.page.locator("input[value=open]").check();
         orla.button("Add to the draft").click();
-        assertThat(orla.alert()).containsText("Charter binds this: Write privately to another pupil");
+        assertThat(orla.alert()).containsText("Charter binds this: Whisper to one pupil");
         Accessibility.check(orla.page);
         orla.page.goBack();
 

@@ -6,6 +6,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
@@ -17,6 +18,7 @@ import org.junit.jupiter.api.TestMethodOrder;
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class Screenshots {
     private static final Path PICTURES = Path.of(System.getProperty("juricast.pictures", "../docs/screenshots"));
+    private static final Pattern FETCHING = Pattern.compile("^Fetching ");
     private static final String TIDAL = "tidal-navigation-8-1.3-2";
 
     private static RunningSchool school;
@@ -36,6 +38,9 @@ class Screenshots {
     void pages_of_a_teacher() {
         Page orla = signedIn("Orla Venn", 1280, 800, ColorScheme.LIGHT);
         orla.getByText("live now").first().waitFor();
+        orla.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Registers to sign"))
+                .waitFor();
+        orla.getByText("Weak spots of today").waitFor();
         take(orla, "today");
         orla.navigate("/lessons/" + TIDAL + "/desk");
         orla.getByText("of 30 here").waitFor();
@@ -84,8 +89,7 @@ class Screenshots {
     void charter_and_what_a_draft_changes() {
         Page maren = signedIn("Maren Oddlund", 1280, 800, ColorScheme.LIGHT);
         maren.navigate("/charter#CHAT");
-        var value = maren.getByRole(
-                        AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Write privately to another pupil, Pupil"))
+        var value = maren.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Whisper to one pupil, Pupil"))
                 .first();
         value.click();
         maren.locator("input[value=closed]").check();
@@ -139,8 +143,7 @@ class Screenshots {
         assertThat(una.getByText("Raise my hand")).isVisible();
         orla.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Ciro Vance, Speak"))
                 .click();
-        orla.getByText("pass for 5 min").click();
-        una.getByText("until 10:22").waitFor();
+        una.getByText("until 10:19").waitFor();
         una.getByLabel("To whom").selectOption("ADULTS");
         una.getByLabel("Write", new Page.GetByLabelOptions().setExact(true))
                 .fill("my boat had to wait for the tide, sorry");
@@ -206,6 +209,8 @@ class Screenshots {
     }
 
     private static void take(Page page, String name) {
+        // A picture is of a finished page.
+        assertThat(page.getByText(FETCHING)).hasCount(0);
         page.evaluate("document.fonts.ready");
         page.screenshot(new Page.ScreenshotOptions().setPath(PICTURES.resolve(name + ".png")));
     }

@@ -52,7 +52,7 @@ class TimetableTest {
     /** Two extra lessons on Saturdays, one of a class nobody knows, and one that is not understood. */
     private void bringInACalendar(Screen orla) {
         orla.open("/timetable");
-        orla.button("Files and calendars…").click();
+        orla.button("Files…").click();
         orla.field("Timetable file")
                 .setInputFiles(file(
                         "autumn.ics",
