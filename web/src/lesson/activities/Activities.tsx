@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import type { Desk } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { Key } from '../../shared/ui/Key'
+import { useTypedAhead } from '../../shared/useDigits'
 import { Sheet } from '../../shared/ui/Sheet'
 import { CallMaker, ClockMaker } from '../clocks/DeskClocks'
 import { MeritMaker } from '../merits/Merits'
@@ -56,6 +57,7 @@ interface ActivitiesProps {
 
 /** The one place where anything is started with the class. Each has a key of its own, and most need one press more. */
 export function Activities({ desk, open, onOpen, give }: ActivitiesProps) {
+  useTypedAhead(open)
   const start: Give = (order) => {
     give(order)
     if (order.do !== 'merit' && order.do !== 'take-merit-back') onOpen(null)

@@ -129,6 +129,8 @@ class ActivitiesTest {
 
     private void slates(Screen thora) {
         thora.page.keyboard().press("e");
+        // The sheet has the keys of what it offers from when it is there to be read.
+        assertThat(thora.text("Or leave it empty and say it.")).isVisible();
         thora.page.keyboard().press("4");
         assertThat(thora.text("0 of 5 in")).isVisible();
         draw(ines(), "Your slate");
