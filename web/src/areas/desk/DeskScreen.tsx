@@ -29,6 +29,7 @@ import { WriteTo } from '../../lesson/chat/writing'
 import { ActOn } from '../../lesson/conduct/acting'
 import { MarkMoment } from '../../lesson/conduct/conduct'
 import { StepSheet } from '../../lesson/conduct/StepSheet'
+import { RehearsalLine, RehearsalOver } from '../../lesson/rehearsal/Rehearsal'
 import { Wall } from '../../lesson/slates/Wall'
 import { StrokesOf } from '../../shared/live/strokes'
 import { NoDesk } from './parts/NoDesk'
@@ -108,6 +109,7 @@ function LiveDesk({ lesson }: { lesson: string }) {
               busy={orders.isPending}
               onWhy={(rule) => setWhy(rightsPath(rule))}
             />
+            {desk.rehearses && <RehearsalLine desk={desk} />}
             {live && (
               <EachSecond each={hurried ? undefined : RESTS_MS}>
                 {(second) => (
@@ -138,7 +140,8 @@ function LiveDesk({ lesson }: { lesson: string }) {
                     {(second) => <OpeningNote desk={desk} now={second} give={give} busy={orders.isPending} />}
                   </EachSecond>
                 )}
-                {desk.door.phase === 'OVER' && <OverNote desk={desk} />}
+                {desk.door.phase === 'OVER' &&
+                  (desk.rehearses ? <RehearsalOver desk={{ ...desk, rehearses: desk.rehearses }} /> : <OverNote desk={desk} />)}
                 {live && <NeedsYou desk={desk} give={give} onWhy={(rule) => setWhy(rightsPath(rule))} />}
                 {live && <Panels desk={desk} lesson={lesson} give={give} onWhy={() => setWhy(rightsPath('chat.class'))} />}
               </Flex>

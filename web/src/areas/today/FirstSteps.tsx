@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { get, post } from '../../shared/api/http'
+import { RehearseButton } from '../../lesson/rehearsal/RehearseButton'
 import type { FirstStep, ReadyCharter, Rules } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { ProblemNote } from '../../shared/ui/Notes'
@@ -26,9 +27,7 @@ const STEPS: Record<FirstStep['step'], { say: string; why: string; act?: string;
   LESSON: { say: 'A first lesson', why: 'One date is enough.', act: 'Plan one', to: '/timetable' },
   TRIED: {
     say: 'Tried once',
-    why: 'Open it some minutes before, look at the door and the desk, then dismiss it.',
-    act: 'To the lesson',
-    to: '/today',
+    why: 'A simulated class comes to the door; try the desk, let something go wrong, dismiss. Nothing is kept.',
   },
 }
 
@@ -72,6 +71,7 @@ export function FirstSteps() {
                 )}
               </Flex>
               {!one.done && one.step === 'CHARTER' && <Charters />}
+              {!one.done && one.lesson && <RehearseButton lesson={one.lesson} look={isNext ? 'main' : 'plain'} />}
             </Box>
           )
         })}

@@ -8,6 +8,7 @@ import { DeviceCheck } from '../../shared/devices/DeviceCheck'
 import { ProblemNote } from '../../shared/ui/Notes'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import type { Give } from '../orders'
+import { RehearseButton } from '../rehearsal/RehearseButton'
 import { RunningOrderPlan } from '../rights/RunningOrderPlan'
 
 /** One act for both: it opens, and those of the class who are not there are told that it begins. */
@@ -47,9 +48,16 @@ export function OpeningNote({ desk, now, give, busy }: { desk: Desk; now: number
       <Button look="main" size="large" disabled={busy} onClick={() => give({ do: 'open' })}>
         Open the lesson
       </Button>
-      <Box mt="8px">
-        <OpenAndTell lesson={desk.lesson} busy={busy} />
-      </Box>
+      {!desk.rehearses && (
+        <>
+          <Box mt="8px">
+            <OpenAndTell lesson={desk.lesson} busy={busy} />
+          </Box>
+          <Box mt="8px">
+            <RehearseButton lesson={desk.lesson}>Rehearse it with a simulated class</RehearseButton>
+          </Box>
+        </>
+      )}
       <Box mt="12px">
         <DeviceCheck />
       </Box>

@@ -129,7 +129,9 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
       )}
       <Sheet title="Dismiss the class?" open={dismissing} onClose={() => setDismissing(false)}>
         <p>
-          Everyone is out at once, the door is shut, chat and board are kept, and the register is drafted from what was counted.
+          {desk.rehearses
+            ? 'The rehearsal ends: everyone is out at once, and nothing is kept.'
+            : 'Everyone is out at once, the door is shut, chat and board are kept, and the register is drafted from what was counted.'}
           {desk.door.waiting.length > 0 && ` ${desk.door.waiting.length} who wait at the door are told that the lesson is over.`}
         </p>
         <Flex gap="8px" mt="14px">
@@ -152,7 +154,7 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
 /** Back to one's own page; not out of a room one is in without a word about what becomes of it. */
 function WayBack({ desk }: { desk: Desk }) {
   const [asked, setAsked] = useState(false)
-  const holds = desk.door.phase === 'OPEN' && desk.mine.door.in && !desk.mine.door.observing
+  const holds = !desk.rehearses && desk.door.phase === 'OPEN' && desk.mine.door.in && !desk.mine.door.observing
   const others = desk.door.adults.filter((adult) => adult.in && adult.id !== desk.mine.me).length
   return (
     <>
@@ -229,7 +231,7 @@ function MoreButton({ desk, give }: { desk: Desk; give: Give }) {
         )}
         {PAGES.map(({ InMore }, place) => InMore && <InMore key={place} desk={desk} give={give} />)}
         {/* In a page of its own: whoever leaves the desk counts as out. */}
-        <Choice value="rules" onSelect={() => window.open(`/rules/lesson:${desk.lesson}`, '_blank')}>
+        <Choice value="rules" onSelect={() => window.open(`/rules/lesson:${desk.rehearses ?? desk.lesson}`, '_blank')}>
           Rules and visitors of this lesson (another tab)
         </Choice>
         <Choice value="out" onSelect={() => give({ do: 'leave' })}>

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState, type FormEvent } from 'react'
 import { Link } from 'react-router'
+import { RehearseButton } from '../../../lesson/rehearsal/RehearseButton'
 import type { LessonBox, PlanChanged } from '../../../shared/api/types'
 import { useNow } from '../../../shared/time'
 import { Button } from '../../../shared/ui/Button'
@@ -109,6 +110,7 @@ export function LessonPanel({ box, covering = false, move, dayLabel, onMove, onC
               <Button as="span">Rules and visitors</Button>
             </Link>
           )}
+          {box.mine && toCome && box.state === 'PLANNED' && <RehearseButton lesson={box.id} />}
           {box.mine && box.state !== 'OVER' && box.state !== 'CANCELLED' && (
             <Link to={`/lessons/${box.id}/desk`}>
               <Button as="span">Desk</Button>

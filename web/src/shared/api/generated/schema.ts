@@ -4568,6 +4568,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/rehearsal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Whether this is a rehearsal, what can go wrong in it, and when the lesson was rehearsed.
+         * @description For teachers, safeguarding leads, signed in.
+         */
+        get: operations["rehearsal.rehearsing"];
+        put?: never;
+        /**
+         * Begins a rehearsal of a lesson; one that the same adult has left open ends.
+         * @description For teachers, safeguarding leads, signed in.
+         */
+        post: operations["rehearsal.begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/rehearsal/mischief/{script}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Lets the cast of an open rehearsal do something wrong.
+         * @description For teachers, safeguarding leads, signed in.
+         */
+        post: operations["rehearsal.mischief"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/replay": {
         parameters: {
             query?: never;
@@ -7600,6 +7644,10 @@ export interface components {
             bytes: number;
             file: string;
         };
+        /** @description A rehearsal that has begun. @param lesson its own id, by which its desk is reached */
+        Begun: {
+            lesson: string;
+        };
         BehindLesson: {
             adult: string;
             lesson: string;
@@ -8166,6 +8214,8 @@ export interface components {
             ofClass: string;
             questions: components["schemas"]["DeskQuestions"];
             recording: components["schemas"]["DeskRecording"];
+            /** @description the lesson that it is a rehearsal of, if it is one */
+            rehearses?: string;
             rights: components["schemas"]["DeskRights"];
             signals: components["schemas"]["DeskSignals"];
             slates: components["schemas"]["DeskSlates"];
@@ -9044,6 +9094,11 @@ export interface components {
             /** @enum {string} */
             to: "CLASS" | "ADULTS" | "ONE" | "PLACE";
             toName: string;
+        };
+        Held: {
+            /** Format: date-time */
+            at: string;
+            by: string;
         };
         HeldBackLine: {
             by: string;
@@ -10776,6 +10831,15 @@ export interface components {
             codes: components["schemas"]["CodeLine"][];
             limits: components["schemas"]["Limits"];
         };
+        /** @description What there is to know about rehearsing a lesson. */
+        Rehearsing: {
+            /** @description when the lesson was rehearsed, the latest first */
+            held: components["schemas"]["Held"][];
+            /** @description what the cast can be told to do wrong */
+            mischief: components["schemas"]["Trick"][];
+            /** @description the lesson that this one is a rehearsal of; null for a lesson */
+            rehearses?: string;
+        };
         RemoveRequest: {
             why?: string;
         };
@@ -11795,6 +11859,12 @@ export interface components {
              */
             line: number;
             message: string;
+        };
+        Trick: {
+            about: string;
+            /** @enum {string} */
+            id: "OPEN_MICROPHONES" | "SHOUTING" | "FLOODING" | "LINKS_AND_FILES" | "SHARING" | "SCRIBBLING" | "BAD_WEATHER" | "STRANGERS" | "FAILING_RECORDER" | "INTRUDER";
+            title: string;
         };
         /** @description Every right in one situation. */
         Tried: {
@@ -30269,6 +30339,206 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["RegisterPage"];
                 };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none, or none that whoever asks may see. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things are; nothing was changed, and what to do is said. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be kept just now; nothing was changed. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "rehearsal.rehearsing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Rehearsing"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none, or none that whoever asks may see. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "rehearsal.begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Begun"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none, or none that whoever asks may see. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things are; nothing was changed, and what to do is said. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be kept just now; nothing was changed. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "rehearsal.mischief": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+                script: "OPEN_MICROPHONES" | "SHOUTING" | "FLOODING" | "LINKS_AND_FILES" | "SHARING" | "SCRIBBLING" | "BAD_WEATHER" | "STRANGERS" | "FAILING_RECORDER" | "INTRUDER";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Nobody is signed in. */
             401: {

@@ -18,6 +18,7 @@ import juricast.core.joining.JoinWord;
 import juricast.core.joining.LinkKey;
 import juricast.core.live.LessonPlan;
 import juricast.core.live.Sequel;
+import juricast.core.rehearsal.Rehearsal;
 import juricast.core.rules.Fact;
 import juricast.core.rules.Setting;
 import juricast.core.time.Span;
@@ -33,8 +34,10 @@ public class Classes {
     private final School school;
     private final Planning planning;
     private final Calendar calendar;
+    private final Rehearsals rehearsals;
 
-    Classes(Database database, School school, Planning planning, Calendar calendar) {
+    Classes(Database database, School school, Planning planning, Calendar calendar, Rehearsals rehearsals) {
+        this.rehearsals = rehearsals;
         this.database = database;
         this.school = school;
         this.planning = planning;
@@ -98,7 +101,7 @@ public class Classes {
 
     /** Whether somebody is in charge of this lesson without being an adult of its class. */
     public boolean isCoveredBy(LessonId lesson, PersonId person) {
-        return planning.covers(lesson).stream()
+        return planning.covers(rehearsals.planned(lesson)).stream()
                 .anyMatch(one -> one.adult().person().equals(person));
     }
 
@@ -127,7 +130,12 @@ public class Classes {
                 .list();
     }
 
+    /** A lesson, or the rehearsal of one. */
     public Optional<Planned> lesson(LessonId id) {
+        if (Rehearsal.isOne(id)) {
+            return rehearsals.find(id).flatMap(one -> lesson(one.of())
+                    .map(planned -> new Planned(id, planned.ofClass, planned.title, one.time(), false)));
+        }
         return database.read()
                 .sql(
                         "SELECT lesson.*, class.title FROM lesson JOIN class ON class.id = lesson.class WHERE lesson.id = :id")
@@ -223,13 +231,14 @@ public class Classes {
 
     /** Who belongs to one lesson: the class of that moment, and who covers in place of those who do. */
     public List<Member> membersOf(Planned lesson, Instant moment) {
-        var members = new ArrayList<>(members(lesson.ofClass, lesson.id.value(), moment));
-        for (Planning.Cover cover : planning.covers(lesson.id)) {
+        LessonId planned = rehearsals.planned(lesson.id);
+        var members = new ArrayList<>(members(lesson.ofClass, planned.value(), moment));
+        for (Planning.Cover cover : planning.covers(planned)) {
             members.removeIf(one -> cover.insteadOf().equals(Optional.of(one.person()))
                     || one.person().equals(cover.adult().person()));
             members.add(cover.adult());
         }
-        return members;
+        return rehearsals.find(lesson.id).map(one -> one.members(members)).orElse(members);
     }
 
     /**

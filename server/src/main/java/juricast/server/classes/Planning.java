@@ -20,6 +20,7 @@ import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
+import juricast.core.rehearsal.Rehearsal;
 import juricast.core.rules.Fact;
 import juricast.core.rules.Setting;
 import juricast.core.time.Span;
@@ -43,9 +44,11 @@ public class Planning {
     private static final String GUEST = "guest-";
 
     private final Database database;
+    private final Rehearsals rehearsals;
     private volatile Known known = new Known(-1, Map.of(), new Timetable(List.of(), List.of()));
 
-    Planning(Database database) {
+    Planning(Database database, Rehearsals rehearsals) {
+        this.rehearsals = rehearsals;
         this.database = database;
     }
 
@@ -57,8 +60,12 @@ public class Planning {
         return Optional.ofNullable(classes().get(id)).orElseThrow();
     }
 
-    /** @throws java.util.NoSuchElementException if there is no such lesson */
+    /** A lesson; a rehearsal is as its lesson, at its own time. @throws java.util.NoSuchElementException if there is no such lesson */
     public PlannedLesson lesson(LessonId id) {
+        if (Rehearsal.isOne(id)) {
+            Rehearsal one = rehearsals.find(id).orElseThrow();
+            return one.asPlanned(lesson(one.of()));
+        }
         return database.read()
                 .sql(LESSONS + "WHERE lesson.id = :id")
                 .param("id", id.value())

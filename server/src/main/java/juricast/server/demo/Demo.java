@@ -21,6 +21,9 @@ import juricast.core.live.LessonRules;
 import juricast.core.live.LessonState;
 import juricast.core.rules.PlannedRules;
 import juricast.core.time.Span;
+import juricast.server.cast.Cast;
+import juricast.server.cast.Script;
+import juricast.server.cast.StandIn;
 import juricast.server.classes.Classes;
 import juricast.server.consent.KeptConsents;
 import juricast.server.data.Database;
@@ -120,13 +123,11 @@ class Demo implements SmartLifecycle {
         if (fresh) {
             new DemoSchool(database, school, passwords, clock).fill();
             watched.become(
-                    List.of("loser", "losers", "idiot", "stupid", "shut up"),
-                    List.of(),
-                    DemoSchool.idOf("Maren Oddlund"));
+                    List.of("loser", "losers", "idiot", "stupid", "shut up"), List.of(), Cast.idOf("Maren Oddlund"));
             groups.keep();
             consents.keep();
             questions.keep();
-            DemoFile.read("running-orders.csv").stream()
+            Script.read("running-orders.csv").stream()
                     .collect(Collectors.groupingBy(row -> row.get("class"), LinkedHashMap::new, Collectors.toList()))
                     .forEach((id, rows) -> stances.write(
                             Place.of(new ClassId(id)),
@@ -278,15 +279,14 @@ class Demo implements SmartLifecycle {
     private static List<CSVRecord> script(Classes.Planned planned, Instant now) {
         if (!planned.time().until().isAfter(now)) {
             // Of a class whose lessons are recorded, two of three went by a script of their own.
-            Optional<List<CSVRecord>> own = DemoFile.find("cast/finished-" + planned.ofClass() + ".csv")
+            Optional<List<CSVRecord>> own = Script.find("cast/finished-" + planned.ofClass() + ".csv")
                     .filter(found -> Math.floorMod(planned.id().hashCode(), 3) != 0);
             if (own.isPresent()) {
                 return own.get();
             }
-            return DemoFile.read(
-                    "cast/" + FINISHED.get(Math.floorMod(planned.id().hashCode(), FINISHED.size())));
+            return Script.read("cast/" + FINISHED.get(Math.floorMod(planned.id().hashCode(), FINISHED.size())));
         }
-        return DemoFile.find("cast/" + planned.ofClass() + ".csv")
-                .orElseGet(() -> DemoFile.read("cast/any-live-lesson.csv"));
+        return Script.find("cast/" + planned.ofClass() + ".csv")
+                .orElseGet(() -> Script.read("cast/any-live-lesson.csv"));
     }
 }

@@ -10,6 +10,8 @@ import juricast.core.consent.Consent;
 import juricast.core.identity.PersonId;
 import juricast.core.rules.Setting;
 import juricast.server.access.Position;
+import juricast.server.cast.Cast;
+import juricast.server.cast.Script;
 import juricast.server.consent.KeptConsents;
 import juricast.server.people.People;
 import org.apache.commons.csv.CSVRecord;
@@ -36,13 +38,13 @@ class DemoConsents {
     /** Writes them into a new file. */
     void keep() {
         Map<String, CSVRecord> otherwise = new HashMap<>();
-        DemoFile.read("consents.csv").forEach(row -> otherwise.put(row.get("name"), row));
+        Script.read("consents.csv").forEach(row -> otherwise.put(row.get("name"), row));
         Instant now = clock.instant();
         consents.note(
                 people.inPosition(Position.PUPIL).stream()
                         .flatMap(pupil -> said(pupil, otherwise.get(pupil.name()), now))
                         .toList(),
-                DemoSchool.idOf("Maren Oddlund"));
+                Cast.idOf("Maren Oddlund"));
     }
 
     private static Stream<Consent> said(People.Person pupil, @Nullable CSVRecord otherwise, Instant now) {

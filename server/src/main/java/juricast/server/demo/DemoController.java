@@ -23,6 +23,9 @@ import juricast.server.access.AccessLog;
 import juricast.server.access.For;
 import juricast.server.access.Position;
 import juricast.server.access.Sessions;
+import juricast.server.cast.Mischief;
+import juricast.server.cast.Script;
+import juricast.server.cast.StandIn;
 import juricast.server.classes.Classes;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.people.People;
@@ -172,7 +175,7 @@ class DemoController {
             return List.of();
         }
         Map<String, String> about = new HashMap<>();
-        for (CSVRecord row : DemoFile.read("staff.csv")) {
+        for (CSVRecord row : Script.read("staff.csv")) {
             about.put(row.get("name"), row.get("about"));
         }
         return Stream.of(Position.values())

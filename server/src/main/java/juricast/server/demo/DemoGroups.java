@@ -14,6 +14,8 @@ import juricast.core.grouping.Wishes;
 import juricast.core.identity.ClassId;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
+import juricast.server.cast.Cast;
+import juricast.server.cast.Script;
 import juricast.server.classes.Classes;
 import juricast.server.grouping.ClassWishes;
 import juricast.server.grouping.PreparedGroups;
@@ -43,11 +45,11 @@ class DemoGroups {
 
     /** Wishes, prepared groups, and levels in the class that is in groups when the demo begins. */
     void keep() {
-        for (CSVRecord row : DemoFile.read("wishes.csv")) {
+        for (CSVRecord row : Script.read("wishes.csv")) {
             var ofClass = new ClassId(row.get("class"));
             List<PersonId> pupils = pupils(ofClass);
             Set<PersonId> people = Arrays.stream(row.get("people").split("; "))
-                    .map(one -> one.matches("\\d+") ? pupils.get(Integer.parseInt(one) - 1) : DemoSchool.idOf(one))
+                    .map(one -> one.matches("\\d+") ? pupils.get(Integer.parseInt(one) - 1) : Cast.idOf(one))
                     .collect(Collectors.toSet());
             wishes.add(
                     ofClass,
@@ -56,9 +58,9 @@ class DemoGroups {
                             people,
                             row.get("binding").equals("yes"),
                             row.get("reason"),
-                            DemoSchool.idOf(row.get("by"))));
+                            Cast.idOf(row.get("by"))));
         }
-        DemoFile.read("prepared-groups.csv").stream()
+        Script.read("prepared-groups.csv").stream()
                 .collect(Collectors.groupingBy(row -> row.get("set"), LinkedHashMap::new, Collectors.toList()))
                 .forEach(this::prepare);
         for (String ofClass : List.of("weather-lab-9", "tidal-navigation-8")) {

@@ -23,6 +23,8 @@ import juricast.core.reading.Tie;
 import juricast.core.time.Span;
 import juricast.server.casebook.Casebook;
 import juricast.server.casebook.FromLessons;
+import juricast.server.cast.Cast;
+import juricast.server.cast.Script;
 import juricast.server.classes.Classes;
 import juricast.server.data.School;
 import juricast.server.ladder.Ladders;
@@ -56,7 +58,7 @@ class DemoIncidents {
     /** Finds the lesson of each row: so many lessons back. */
     void plan(Duration history) {
         var found = new HashMap<LessonId, List<CSVRecord>>();
-        for (CSVRecord row : DemoFile.read("incidents.csv")) {
+        for (CSVRecord row : Script.read("incidents.csv")) {
             List<Classes.Planned> held =
                     classes.lessons(new Span(clock.instant().minus(history), clock.instant())).stream()
                             .filter(one -> one.ofClass().value().equals(row.get("class"))
@@ -90,7 +92,7 @@ class DemoIncidents {
     void write() {
         fromLessons.takeNotice();
         rows.forEach((lesson, all) -> all.forEach(row -> casebook.openOf(lesson).stream()
-                .filter(one -> one.in(CasePart.DID).contains(DemoSchool.idOf(row.get("pupil"))))
+                .filter(one -> one.in(CasePart.DID).contains(Cast.idOf(row.get("pupil"))))
                 .findFirst()
                 .ifPresent(one -> write(one, row))));
     }
@@ -98,9 +100,7 @@ class DemoIncidents {
     private void write(Incident incident, CSVRecord row) {
         PersonId adult = incident.in(CasePart.ACTED).stream().findFirst().orElse(MAREN);
         if (!row.get("to").isEmpty()) {
-            order(
-                    incident,
-                    new CaseOrder.TakePart(DemoSchool.idOf(row.get("to")), Optional.of(CasePart.SUFFERED), adult));
+            order(incident, new CaseOrder.TakePart(Cast.idOf(row.get("to")), Optional.of(CasePart.SUFFERED), adult));
         }
         if (!row.get("note").isEmpty()) {
             order(incident, new CaseOrder.Note(row.get("note"), false, Optional.empty(), adult));

@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.List;
 import juricast.core.identity.ClassId;
+import juricast.server.cast.Cast;
 import juricast.server.classes.Welcomes;
 import juricast.server.questions.QuestionSets;
 import org.springframework.stereotype.Component;
@@ -25,7 +26,7 @@ class DemoQuestions {
     void keep() {
         for (ClassId of : List.of(TIDAL, new ClassId("harbour-law-10"))) {
             try (InputStream file = DemoQuestions.class.getResourceAsStream("/demo/questions-" + of.value() + ".csv")) {
-                sets.addTable(of, "Before the test", file.readAllBytes(), DemoSchool.idOf("Orla Venn"));
+                sets.addTable(of, "Before the test", file.readAllBytes(), Cast.idOf("Orla Venn"));
             } catch (IOException impossible) {
                 throw new UncheckedIOException(impossible);
             }
@@ -33,6 +34,6 @@ class DemoQuestions {
         welcomes.writeOfClass(
                 TIDAL,
                 "Good morning. Open the blue folder at page 4, and have a pencil at hand.",
-                DemoSchool.idOf("Orla Venn"));
+                Cast.idOf("Orla Venn"));
     }
 }

@@ -35,6 +35,8 @@ import juricast.core.rules.Setting;
 import juricast.core.time.Span;
 import juricast.core.timetable.SchoolCalendar;
 import juricast.server.access.Position;
+import juricast.server.cast.Cast;
+import juricast.server.cast.Script;
 import juricast.server.classes.Calendar;
 import juricast.server.classes.Classes;
 import juricast.server.classes.Planning;
@@ -96,7 +98,7 @@ final class DemoSchool {
             covers(sql);
             RegisterSettings.write(
                     sql,
-                    new RegisterCodes(DemoFile.read("register-codes.csv").stream()
+                    new RegisterCodes(Script.read("register-codes.csv").stream()
                             .map(row -> new RegisterCodes.Code(
                                     row.get("code"), row.get("meaning"), Mark.valueOf(row.get("mark"))))
                             .toList()));
@@ -111,22 +113,18 @@ final class DemoSchool {
         return ahead == 0 ? ZoneId.of("UTC") : ZoneId.of("Etc/GMT" + (ahead > 0 ? "-" : "+") + Math.abs(ahead));
     }
 
-    static PersonId idOf(String name) {
-        return new PersonId(name.toLowerCase(Locale.ROOT).replaceAll("[^a-z]+", "-"));
-    }
-
     private void people(JdbcClient sql) {
-        for (CSVRecord row : DemoFile.read("staff.csv")) {
+        for (CSVRecord row : Script.read("staff.csv")) {
             String name = row.get("name");
             var position = Position.valueOf(row.get("position"));
-            People.add(sql, new People.Person(idOf(name), name, position, "", 0, signIn(name)), passwordHash);
+            People.add(sql, new People.Person(Cast.idOf(name), name, position, "", 0, signIn(name)), passwordHash);
         }
-        for (CSVRecord row : DemoFile.read("pupils.csv")) {
+        for (CSVRecord row : Script.read("pupils.csv")) {
             String name = row.get("name");
             People.add(
                     sql,
                     new People.Person(
-                            idOf(name),
+                            Cast.idOf(name),
                             name,
                             Position.PUPIL,
                             row.get("number"),
@@ -141,7 +139,7 @@ final class DemoSchool {
     }
 
     private void charter(JdbcClient sql) {
-        for (CSVRecord row : DemoFile.read("charter.csv")) {
+        for (CSVRecord row : Script.read("charter.csv")) {
             var value = RuleValue.of(row.get("rule"), row.get("value")).orElseThrow();
             Instant from = now.minus(Duration.ofDays(Long.parseLong(row.get("days_ago"))));
             var edit = new Edit(
@@ -153,15 +151,15 @@ final class DemoSchool {
                     row.get("binding").equals("yes"),
                     row.get("note"),
                     Setting.FOR_EVER);
-            Settings.write(sql, edit, idOf(row.get("by")), from, from);
+            Settings.write(sql, edit, Cast.idOf(row.get("by")), from, from);
         }
     }
 
     /** Sets in use, and what is planned for single lessons: after the classes, for they belong to them. */
     private void plans(JdbcClient sql) {
-        ReadyMadeSets.use(sql, new ClassId("seabird-ecology-8"), "discussion", idOf("Orla Venn"), termBegan);
-        ReadyMadeSets.use(sql, new ClassId("harbour-law-9"), "discussion", idOf("Ruben Stavely"), termBegan);
-        for (CSVRecord row : DemoFile.read("visitors.csv")) {
+        ReadyMadeSets.use(sql, new ClassId("seabird-ecology-8"), "discussion", Cast.idOf("Orla Venn"), termBegan);
+        ReadyMadeSets.use(sql, new ClassId("harbour-law-9"), "discussion", Cast.idOf("Ruben Stavely"), termBegan);
+        for (CSVRecord row : Script.read("visitors.csv")) {
             Planning.invite(sql, new LessonId(row.get("lesson")), row.get("name"));
         }
     }
@@ -204,10 +202,10 @@ final class DemoSchool {
         String what = "%s covers for %s".formatted(by, insteadOf);
         Plan.cover(
                 sql,
-                Plan.begin(sql, what, why, idOf(insteadOf), now.minus(Duration.ofHours(20))),
+                Plan.begin(sql, what, why, Cast.idOf(insteadOf), now.minus(Duration.ofHours(20))),
                 new LessonId(lesson),
                 new InspectedLesson.Cover(
-                        idOf(by), Optional.of(idOf(insteadOf)), ends.minus(Duration.ofMinutes(earlier))),
+                        Cast.idOf(by), Optional.of(Cast.idOf(insteadOf)), ends.minus(Duration.ofMinutes(earlier))),
                 now);
     }
 
@@ -215,12 +213,12 @@ final class DemoSchool {
         var random = new Random(11);
         var taken = new java.util.HashSet<JoinWord>();
         int number = 0;
-        for (CSVRecord row : DemoFile.read("classes.csv")) {
+        for (CSVRecord row : Script.read("classes.csv")) {
             number++;
             JoinWord word = number == WEAK_WORD ? new JoinWord("otter-7") : JoinWord.choose(random, taken);
             taken.add(word);
             String title = row.get("title");
-            var id = new ClassId(idOf(title).value() + row.get("year"));
+            var id = new ClassId(Cast.idOf(title).value() + row.get("year"));
             Classes.insert(
                     sql,
                     new Classes.SchoolClass(
@@ -230,9 +228,9 @@ final class DemoSchool {
                             title.replaceAll(" \\d+$", ""),
                             new LinkKey.Link(number, 0),
                             word));
-            Classes.join(sql, id, idOf(row.get("lead")), Role.LEAD_ADULT, termBegan);
+            Classes.join(sql, id, Cast.idOf(row.get("lead")), Role.LEAD_ADULT, termBegan);
             if (!row.get("second").isEmpty()) {
-                Classes.join(sql, id, idOf(row.get("second")), Role.SECOND_ADULT, termBegan);
+                Classes.join(sql, id, Cast.idOf(row.get("second")), Role.SECOND_ADULT, termBegan);
             }
             pupilsOf(row).forEach(pupil -> Classes.join(sql, id, pupil, Role.PUPIL, termBegan));
             lessons(sql, id, row.get("slots"));
@@ -241,9 +239,9 @@ final class DemoSchool {
 
     /** The pupils "1-30" of a year, in the order of the file. */
     private static List<PersonId> pupilsOf(CSVRecord ofClass) {
-        List<PersonId> year = DemoFile.read("pupils.csv").stream()
+        List<PersonId> year = Script.read("pupils.csv").stream()
                 .filter(row -> row.get("year").equals(ofClass.get("year")))
-                .map(row -> idOf(row.get("name")))
+                .map(row -> Cast.idOf(row.get("name")))
                 .toList();
         String[] range = ofClass.get("pupils").split("-");
         return year.subList(Integer.parseInt(range[0]) - 1, Math.min(year.size(), Integer.parseInt(range[1])));

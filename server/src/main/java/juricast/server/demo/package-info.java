@@ -1,5 +1,2 @@
-/**
- * Halvorn Reach, the made-up school of the demo, laid around today from the readable files under {@code demo/}, and its
- * cast: simulated people who come through the same door as real ones.
- */
+/** Halvorn Reach, the made-up school of the demo, laid around today from the readable files under {@code demo/}. */
 package juricast.server.demo;

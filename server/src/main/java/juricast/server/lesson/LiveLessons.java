@@ -22,8 +22,10 @@ import juricast.core.live.Decision;
 import juricast.core.live.LessonEvent;
 import juricast.core.live.LessonOrder;
 import juricast.core.live.LessonState;
+import juricast.core.rehearsal.Rehearsal;
 import juricast.core.telling.Due;
 import juricast.server.access.SignedOut;
+import juricast.server.classes.Rehearsals;
 import juricast.server.data.Causes;
 import juricast.server.problems.Problem;
 import juricast.server.record.Erasing;
@@ -57,13 +59,21 @@ public class LiveLessons implements DisposableBean {
             .maximumSize(100_000)
             .build();
     private final Planned planned;
+    private final Rehearsals rehearsals;
     private final Journal journal;
     private final ObjectProvider<Follower> followers;
     private final Causes causes;
     private final Clock clock;
     private final Tellers tellers = new Tellers();
 
-    LiveLessons(Planned planned, Journal journal, ObjectProvider<Follower> followers, Causes causes, Clock clock) {
+    LiveLessons(
+            Planned planned,
+            Rehearsals rehearsals,
+            Journal journal,
+            ObjectProvider<Follower> followers,
+            Causes causes,
+            Clock clock) {
+        this.rehearsals = rehearsals;
         this.planned = planned;
         this.journal = journal;
         this.followers = followers;
@@ -116,7 +126,7 @@ public class LiveLessons implements DisposableBean {
         if (events.isEmpty()) {
             return;
         }
-        followers.forEach(one -> {
+        followers.stream().filter(one -> one.isFor(id)).forEach(one -> {
             try {
                 one.after(id, events);
             } catch (RuntimeException failed) {
@@ -147,9 +157,10 @@ public class LiveLessons implements DisposableBean {
         return List.copyOf(lessons.keySet());
     }
 
-    /** Those that are open. */
+    /** Those that are open, rehearsals left out: what is done for every lesson is not done for them. */
     public List<LessonId> open() {
         return lessons.entrySet().stream()
+                .filter(one -> !Rehearsal.isOne(one.getKey()))
                 .filter(one -> one.getValue().snapshot().state().there().isOpen())
                 .map(Map.Entry::getKey)
                 .toList();
@@ -157,6 +168,10 @@ public class LiveLessons implements DisposableBean {
 
     private void keep(LessonId id, LiveLesson lesson, List<LessonEvent> events) {
         if (events.isEmpty()) {
+            return;
+        }
+        if (Rehearsal.isOne(id)) {
+            lesson.happened(events, lesson.hash());
             return;
         }
         int after = lesson.snapshot().events().size();
@@ -261,7 +276,7 @@ public class LiveLessons implements DisposableBean {
 
     private LiveLesson read(LessonId id) {
         long revision = planned.revision();
-        Journal.Record record = journal.read(id);
+        Journal.Record record = Rehearsal.isOne(id) ? new Journal.Record(List.of(), new byte[0]) : journal.read(id);
         LessonState state = Parts.NEW.after(record.events());
         return new LiveLesson(planned.plan(id, state, now()), planned.rules(id), record, revision);
     }
@@ -305,7 +320,7 @@ public class LiveLessons implements DisposableBean {
         Instant now = now();
         lessons.forEach((id, lesson) -> {
             Snapshot seen = lesson.snapshot();
-            boolean isPast = !seen.state().there().isOpen()
+            boolean isPast = (Rehearsal.isOne(id) || !seen.state().there().isOpen())
                     && seen.plan().time().until().plus(REMEMBERED).isBefore(now);
             if (seen.state().there().isOver() || isPast) {
                 leave(id);
@@ -317,6 +332,7 @@ public class LiveLessons implements DisposableBean {
         LiveLesson lesson = lessons.get(id);
         if (lesson != null && lesson.leaves()) {
             lessons.remove(id, lesson);
+            rehearsals.forget(id);
         }
     }
 

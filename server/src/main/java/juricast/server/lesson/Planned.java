@@ -4,14 +4,18 @@ import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
+import juricast.core.grouping.Wishes;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
+import juricast.core.rehearsal.Rehearsal;
 import juricast.core.rules.PlannedRules;
 import juricast.server.classes.Classes;
+import juricast.server.classes.Rehearsals;
 import juricast.server.classes.Welcomes;
 import juricast.server.consent.KeptConsents;
 import juricast.server.data.Database;
@@ -28,6 +32,7 @@ import org.springframework.stereotype.Component;
 @Component
 class Planned {
     private final Classes classes;
+    private final Rehearsals rehearsals;
     private final Settings settings;
     private final Stances stances;
     private final Watched watched;
@@ -39,6 +44,7 @@ class Planned {
 
     Planned(
             Classes classes,
+            Rehearsals rehearsals,
             Settings settings,
             Stances stances,
             Watched watched,
@@ -48,6 +54,7 @@ class Planned {
             Ladders ladders,
             Database database) {
         this.classes = classes;
+        this.rehearsals = rehearsals;
         this.settings = settings;
         this.stances = stances;
         this.watched = watched;
@@ -81,10 +88,12 @@ class Planned {
         Classes.Planned planned = classes.lesson(id).orElseThrow();
         int year = classes.find(planned.ofClass()).orElseThrow().year();
         List<PersonId> pupils = whole.classList().stream().map(Member::person).toList();
-        return whole.with(stances.of(id, now), watched.now())
-                .wishing(wishes.of(planned.ofClass()))
-                .consenting(consents.all())
-                .welcoming(welcomes.of(id, planned.ofClass()))
+        LessonId asPlanned = rehearsals.planned(id);
+        Optional<Rehearsal> rehearsal = rehearsals.find(id);
+        return whole.with(stances.of(asPlanned, now), watched.now())
+                .wishing(rehearsal.isPresent() ? Wishes.NONE : wishes.of(planned.ofClass()))
+                .consenting(rehearsal.map(Rehearsal::consents).orElseGet(consents::all))
+                .welcoming(welcomes.of(asPlanned, planned.ofClass()))
                 .meeting(ladders.conduct(id, planned.ofClass(), year, pupils, now));
     }
 }

@@ -7,6 +7,7 @@ import juricast.core.live.PlaceId;
 import juricast.server.board.BoardJson;
 import juricast.server.chat.ChatJson;
 import juricast.server.classes.Classes;
+import juricast.server.classes.Rehearsals;
 import juricast.server.clocks.ClocksJson;
 import juricast.server.conduct.ConductJson;
 import juricast.server.door.DoorJson;
@@ -41,6 +42,7 @@ class DeskJson {
     private final MeritsJson merits;
     private final Strokes strokes;
     private final Classes classes;
+    private final Rehearsals rehearsals;
 
     DeskJson(
             DoorJson door,
@@ -50,7 +52,9 @@ class DeskJson {
             NeedsJson needs,
             MeritsJson merits,
             Strokes strokes,
-            Classes classes) {
+            Classes classes,
+            Rehearsals rehearsals) {
+        this.rehearsals = rehearsals;
         this.classes = classes;
         this.merits = merits;
         this.strokes = strokes;
@@ -65,6 +69,7 @@ class DeskJson {
      * A live lesson for its adults.
      *
      * @param ofClass the id of its class
+     * @param rehearses the lesson that it is a rehearsal of, if it is one
      * @param course stances, switched and planned
      * @param needs what asks for an adult now, oldest first
      * @param words those written after the number the browser knows
@@ -75,6 +80,7 @@ class DeskJson {
             Instant now,
             String lesson,
             String ofClass,
+            @Nullable String rehearses,
             String title,
             Instant starts,
             Instant ends,
@@ -125,6 +131,7 @@ class DeskJson {
                         .orElseThrow()
                         .ofClass()
                         .value()),
+                rehearsals.find(at.plan().lesson()).map(one -> one.of().value()).orElse(null),
                 at.plan().title(),
                 at.plan().time().from(),
                 at.plan().time().until(),

@@ -6,6 +6,7 @@ import java.time.Duration;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
 import juricast.server.access.Position;
+import juricast.server.cast.Mischief;
 import juricast.server.lesson.ASmallClass;
 import juricast.server.people.People;
 import org.junit.jupiter.api.Test;

@@ -2,6 +2,7 @@ package juricast.server.lesson;
 
 import java.time.Clock;
 import juricast.server.RunningServer;
+import juricast.server.classes.Rehearsals;
 import juricast.server.data.Causes;
 import juricast.server.record.Follower;
 import juricast.server.record.Journal;
@@ -13,6 +14,7 @@ public final class LessonsOnJournal {
     public static LiveLessons of(RunningServer server, Journal journal) {
         return new LiveLessons(
                 server.bean(Planned.class),
+                server.bean(Rehearsals.class),
                 journal,
                 server.provider(Follower.class),
                 server.bean(Causes.class),

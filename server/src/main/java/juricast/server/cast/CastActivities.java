@@ -1,4 +1,4 @@
-package juricast.server.demo;
+package juricast.server.cast;
 
 import static juricast.core.clocks.ClocksPart.CLOCKS;
 import static juricast.core.questions.QuestionsPart.QUESTIONS;
@@ -41,7 +41,7 @@ final class CastActivities {
             return visit.map(one -> new BoardOrder.Draw(one, page(me, state), inInk(does.substring(9), with)));
         }
         if (does.startsWith("gives a merit to ")) {
-            return Optional.of(new MeritsOrder.Give(List.of(DemoSchool.idOf(does.substring(17))), with, me));
+            return Optional.of(new MeritsOrder.Give(List.of(Cast.idOf(does.substring(17))), with, me));
         }
         return switch (does) {
             case "asks" -> Optional.of(question(with, me));

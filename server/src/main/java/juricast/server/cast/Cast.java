@@ -1,4 +1,4 @@
-package juricast.server.demo;
+package juricast.server.cast;
 
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
@@ -59,7 +59,7 @@ import org.apache.commons.csv.CSVRecord;
  * The simulated cast of one lesson: reads its script and gives the core the same orders that browsers give. The same
  * script and seed give the same lesson.
  */
-final class Cast {
+public final class Cast {
     private static final String VISIT = "cast-";
 
     private final LessonPlan plan;
@@ -78,7 +78,7 @@ final class Cast {
     }
 
     /** An order with its time; what it is may depend on how the lesson stands then. @param text what happens, in words */
-    record Cue(Instant at, String text, Supplier<Optional<LessonOrder>> order) implements Comparable<Cue> {
+    public record Cue(Instant at, String text, Supplier<Optional<LessonOrder>> order) implements Comparable<Cue> {
         @Override
         public int compareTo(Cue other) {
             return at.compareTo(other.at);
@@ -90,7 +90,7 @@ final class Cast {
      * @param stances finds a stance by the id of its ready-made set
      * @param files keeps a file of the demo by its name
      */
-    Cast(
+    public Cast(
             LessonPlan plan,
             Instant zero,
             List<CSVRecord> script,
@@ -161,7 +161,7 @@ final class Cast {
     }
 
     /** What is to happen, in order. @param state how the lesson stands when an order is due */
-    List<Cue> cues(Supplier<LessonState> state) {
+    public List<Cue> cues(Supplier<LessonState> state) {
         return steps.stream()
                 .map(step -> new Cue(step.at, step.text(), () -> order(step, state.get())))
                 .toList();
@@ -363,7 +363,7 @@ final class Cast {
     }
 
     /** Whoever opens comes in at once. */
-    Optional<LessonOrder> follows(LessonOrder order) {
+    public Optional<LessonOrder> follows(LessonOrder order) {
         return order instanceof DoorOrder.Open open
                 ? Optional.of(new DoorOrder.Join(
                         new VisitId(VISIT + plan.lesson() + "-desk-of-" + open.by()),
@@ -412,7 +412,14 @@ final class Cast {
     }
 
     private PersonId personOf(String name) {
-        return name.equals("the lead adult") ? plan.adults().get(0).person() : DemoSchool.idOf(name);
+        if (name.equals("the lead adult")) {
+            return plan.adults().get(0).person();
+        }
+        return plan.members().stream()
+                .filter(one -> one.name().equals(name))
+                .map(Member::person)
+                .findFirst()
+                .orElseGet(() -> idOf(name));
     }
 
     /** A line as "x,y x,y": from 0 to 1000 of the board's width and height. */
@@ -424,8 +431,13 @@ final class Cast {
         return switch (whom) {
             case "all" -> Readers.CLASS;
             case "adults" -> Readers.ADULTS;
-            default -> Readers.only(DemoSchool.idOf(whom));
+            default -> Readers.only(personOf(whom));
         };
+    }
+
+    /** Who somebody of the demo is, by name. */
+    public static PersonId idOf(String name) {
+        return new PersonId(name.toLowerCase(Locale.ROOT).replaceAll("[^a-z]+", "-"));
     }
 
     private static Rule<Permission> right(String key) {

@@ -1,4 +1,4 @@
-package juricast.server.demo;
+package juricast.server.cast;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -10,8 +10,8 @@ import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 
-/** Reads the files of the demo: CSV with a heading; lines that begin with # are remarks. */
-final class DemoFile {
+/** Reads the scripts of the cast and the other files of the demo: CSV with a heading; lines that begin with # are remarks. */
+public final class Script {
     private static final CSVFormat FORMAT = CSVFormat.DEFAULT
             .builder()
             .setHeader()
@@ -20,11 +20,11 @@ final class DemoFile {
             .setIgnoreEmptyLines(true)
             .get();
 
-    private DemoFile() {}
+    private Script() {}
 
     /** A file that somebody of the cast sends. */
-    static byte[] bytes(String name) {
-        try (InputStream file = DemoFile.class.getResourceAsStream("/demo/" + name)) {
+    public static byte[] bytes(String name) {
+        try (InputStream file = Script.class.getResourceAsStream("/demo/" + name)) {
             if (file == null) {
                 throw missing(name);
             }
@@ -34,7 +34,7 @@ final class DemoFile {
         }
     }
 
-    static List<CSVRecord> read(String name) {
+    public static List<CSVRecord> read(String name) {
         return find(name).orElseThrow(() -> missing(name));
     }
 
@@ -42,8 +42,8 @@ final class DemoFile {
         return new IllegalStateException("The demo has no file " + name);
     }
 
-    static Optional<List<CSVRecord>> find(String name) {
-        try (InputStream file = DemoFile.class.getResourceAsStream("/demo/" + name)) {
+    public static Optional<List<CSVRecord>> find(String name) {
+        try (InputStream file = Script.class.getResourceAsStream("/demo/" + name)) {
             return file == null
                     ? Optional.empty()
                     : Optional.of(FORMAT.parse(new InputStreamReader(file, StandardCharsets.UTF_8))

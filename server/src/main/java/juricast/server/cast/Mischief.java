@@ -1,9 +1,9 @@
-package juricast.server.demo;
+package juricast.server.cast;
 
 import java.util.Locale;
 
 /** What the cast can be told to do wrong, each a readable script in {@code demo/mischief}. */
-enum Mischief {
+public enum Mischief {
     OPEN_MICROPHONES("Microphones left open", "Six pupils forget to mute; some of them again after they were muted."),
     SHOUTING("Shouting", "One pupil speaks without being asked and writes in capitals."),
     FLOODING("Flooding the chat", "One pupil writes faster than anyone can read, another joins in."),
@@ -23,11 +23,11 @@ enum Mischief {
         this.about = about;
     }
 
-    String title() {
+    public String title() {
         return title;
     }
 
-    String about() {
+    public String about() {
         return about;
     }
 

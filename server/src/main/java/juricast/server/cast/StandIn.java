@@ -1,4 +1,4 @@
-package juricast.server.demo;
+package juricast.server.cast;
 
 import static juricast.core.door.DoorPart.DOOR;
 import static juricast.core.groups.GroupsPart.GROUPS;
@@ -30,6 +30,9 @@ import juricast.core.live.LessonOrder;
 import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
 import juricast.core.live.Visit;
+import juricast.core.recording.RecordingEvent;
+import juricast.core.recording.RecordingOrder;
+import juricast.core.rehearsal.Rehearsal;
 import juricast.core.rights.Appliance;
 import juricast.core.rights.RightsEvent;
 import juricast.core.rights.RightsOrder;
@@ -38,13 +41,13 @@ import juricast.core.signals.SignalsEvent;
 import juricast.core.signals.SignalsOrder;
 import juricast.server.chat.LessonFiles;
 import juricast.server.classes.Classes;
+import juricast.server.classes.Rehearsals;
 import juricast.server.lesson.Classroom;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.problems.Problem;
 import juricast.server.record.Follower;
 import juricast.server.rules.Stances;
 import org.apache.commons.csv.CSVRecord;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
@@ -53,16 +56,17 @@ import org.springframework.stereotype.Component;
  * decided. All it can do is give orders, as browsers do. The same scripts and the same orders give the same lesson.
  */
 @Component
-@ConditionalOnProperty("juricast.demo")
-class StandIn implements Classroom, Follower {
+public class StandIn implements Classroom, Follower {
     private final LiveLessons lessons;
     private final Classes classes;
     private final Stances stances;
     private final LessonFiles files;
+    private final Rehearsals rehearsals;
     private final Map<LessonId, Playing> stage = new ConcurrentHashMap<>();
     private volatile Pace pace;
 
-    StandIn(LiveLessons lessons, Classes classes, Stances stances, LessonFiles files) {
+    StandIn(LiveLessons lessons, Classes classes, Stances stances, LessonFiles files, Rehearsals rehearsals) {
+        this.rehearsals = rehearsals;
         this.lessons = lessons;
         this.classes = classes;
         this.stances = stances;
@@ -92,29 +96,30 @@ class StandIn implements Classroom, Follower {
     }
 
     /** A lesson whose cast plays, with what comes next. */
-    record OnStage(LessonId lesson, List<Cast.Cue> next) {}
+    public record OnStage(LessonId lesson, List<Cast.Cue> next) {}
 
     /** Takes a lesson on the stage. */
-    void take(Cast cast, List<Cast.Cue> cues) {
+    public void take(Cast cast, List<Cast.Cue> cues) {
         var playing = new Playing(cast);
         playing.toCome.addAll(cues);
         stage.put(cast.lesson(), playing);
     }
 
-    int speed() {
+    public int speed() {
         return pace.speed;
     }
 
     /** Lets the cast play faster or slower from now on; what is past is not played again. @param speed 0 to 60 */
-    void speed(int speed) {
+    public void speed(int speed) {
         Instant now = lessons.now();
         pace = new Pace(speed, now, pace.scriptTime(now));
     }
 
     /** What is on the stage, with the cues to come; lessons that are over are not. */
-    List<OnStage> onStage() {
+    public List<OnStage> onStage() {
         return stage.entrySet().stream()
-                .filter(one -> !lessons.state(one.getKey()).there().isOver())
+                .filter(one -> !Rehearsal.isOne(one.getKey())
+                        && !lessons.state(one.getKey()).there().isOver())
                 .map(one -> {
                     synchronized (one.getValue()) {
                         return new OnStage(
@@ -126,7 +131,7 @@ class StandIn implements Classroom, Follower {
     }
 
     /** Plays the next cue of a lesson at once. @return whether there was one */
-    boolean next(LessonId lesson) {
+    public boolean next(LessonId lesson) {
         Playing playing = stage.get(lesson);
         if (playing == null) {
             return false;
@@ -142,25 +147,30 @@ class StandIn implements Classroom, Follower {
     }
 
     /** Starts a script of mischief. One of an intruder is played at several doors, one after the other. */
-    void mischief(LessonId at, Mischief script) {
+    public void mischief(LessonId at, Mischief script) {
         var doors = new ArrayList<>(List.of(at));
-        if (script.isEverywhere()) {
+        if (script.isEverywhere() && !Rehearsal.isOne(at)) {
             stage.keySet().stream()
-                    .filter(other ->
-                            !other.equals(at) && lessons.state(other).there().isOpen())
+                    .filter(other -> !other.equals(at)
+                            && !Rehearsal.isOne(other)
+                            && lessons.state(other).there().isOpen())
                     .sorted((a, b) -> a.value().compareTo(b.value()))
                     .forEach(doors::add);
         }
         Instant from = pace.scriptTime(lessons.now());
         for (LessonId door : doors) {
-            stage(door, script, from);
+            stage(door, Script.read("mischief/" + script.file()), from);
             from = from.plusSeconds(20);
         }
     }
 
-    private void stage(LessonId lesson, Mischief script, Instant from) {
+    /** Lets the cast of a rehearsal come to it. */
+    public void rehearse(LessonId rehearsal) {
+        stage(rehearsal, Script.read("cast/rehearsal.csv"), pace.scriptTime(lessons.now()));
+    }
+
+    private void stage(LessonId lesson, List<CSVRecord> rows, Instant from) {
         LessonPlan plan = classes.plan(lesson, lessons.now()).orElseThrow();
-        List<CSVRecord> rows = DemoFile.read("mischief/" + script.file());
         var cast = new Cast(
                 plan, from, rows, List.of(), id -> stances.find(id, lessons.now()), name -> file(lesson, name));
         Playing playing = stage.computeIfAbsent(lesson, id -> new Playing(cast));
@@ -169,16 +179,20 @@ class StandIn implements Classroom, Follower {
         }
     }
 
-    SentFile file(LessonId lesson, String name) {
-        byte[] bytes = DemoFile.bytes("files/" + name);
+    /** A file that somebody of the cast sends. Of a rehearsal nothing is kept. */
+    public SentFile file(LessonId lesson, String name) {
+        byte[] bytes = Script.bytes("files/" + name);
         SentFile file = files.told(name, bytes);
-        files.keep(lesson, file, bytes);
+        if (!Rehearsal.isOne(lesson)) {
+            files.keep(lesson, file, bytes);
+        }
         return file;
     }
 
     /** The cast goes on. Each lesson plays its cues in order, so a clock that jumps plays none twice and skips none. */
     @Scheduled(fixedDelay = 250)
     void goOn() {
+        stage.keySet().removeIf(id -> Rehearsal.isOne(id) && rehearsals.find(id).isEmpty());
         Instant now = pace.scriptTime(lessons.now());
         for (Playing playing : stage.values()) {
             for (Cast.Cue cue = due(playing, now); cue != null; cue = due(playing, now)) {
@@ -219,6 +233,11 @@ class StandIn implements Classroom, Follower {
     }
 
     @Override
+    public boolean isFor(LessonId lesson) {
+        return true;
+    }
+
+    @Override
     public boolean carries(VisitId visit) {
         return Cast.isCast(visit);
     }
@@ -233,6 +252,8 @@ class StandIn implements Classroom, Follower {
         for (LessonEvent event : events) {
             if (event instanceof DoorEvent.Dismissed || event instanceof DoorEvent.KeptBack) {
                 goHome(playing);
+            } else if (event instanceof RecordingEvent.Asked && Rehearsal.isOne(lesson)) {
+                later(playing, 1, "the recorder answers", () -> Optional.of(RecordingOrder.Answer.BEGUN));
             } else if (event instanceof DoorEvent.Knocked knocked) {
                 stepsAside(playing, knocked);
             } else if (event instanceof GroupsEvent.SentOut sent) {

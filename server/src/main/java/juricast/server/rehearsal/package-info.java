@@ -1,0 +1,2 @@
+/** Rehearsals of planned lessons, against the cast. */
+package juricast.server.rehearsal;
