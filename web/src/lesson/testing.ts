@@ -46,6 +46,7 @@ export interface Otherwise {
   held?: Desk['chat']['held']
   handouts?: Desk['material']['handouts']
   captions?: Desk['material']['captions']
+  listens?: boolean
   supervision?: Partial<Desk['supervision']>
   ending?: Partial<Desk['ending']>
   merits?: Desk['merits']['of']
@@ -145,7 +146,7 @@ export function aDesk(more: Otherwise = {}): Desk {
     notices: { up: [], ...more.notices },
     strokes: [],
     ofClass: 'tidal-navigation-8',
-    material: { handouts: more.handouts ?? [], captions: more.captions ?? [] },
+    material: { handouts: more.handouts ?? [], captions: more.captions ?? [], serviceListens: more.listens ?? false },
     supervision: { quiet: false, ...more.supervision },
     ending: { leaving: [], closing: [], ...more.ending },
     merits: {

@@ -32,6 +32,7 @@ interface Otherwise {
   focus?: string
   handouts?: Seat['material']['handouts']
   captions?: Seat['material']['captions']
+  listens?: boolean
   quiet?: boolean
   stopped?: boolean
   on?: Partial<NonNullable<Seat['mine']['rights']>>
@@ -66,7 +67,7 @@ function seat(more: Otherwise = {}): Seat {
     notices: { up: [] },
     merits: { all: [] },
     strokes: [],
-    material: { handouts: more.handouts ?? [], captions: more.captions ?? [] },
+    material: { handouts: more.handouts ?? [], captions: more.captions ?? [], serviceListens: more.listens ?? false },
     supervision: { quiet: more.quiet ?? false, stopped: more.stopped ?? false },
     conduct: { leadOnly: false },
     recording: { shown: 'NOT', announced: true, watch: [], ask: [], keptDays: 60 },
@@ -227,12 +228,20 @@ describe('what is happening', () => {
   })
 
   it('shows captions only to who switches them on', async () => {
-    show(<Captions seat={seat({ captions: [{ number: 1, at: '', by: 'Orla Venn', text: 'The tide turns.' }] })} />)
+    show(<Captions seat={seat({ captions: [{ number: 1, at: '', by: 'Orla Venn', text: 'The tide turns.', heard: false }] })} />)
 
     expect(screen.queryByText('The tide turns.')).toBeNull()
     await userEvent.click(screen.getByRole('button', { name: 'Captions on' }))
 
     expect(screen.getByText('The tide turns.')).toBeTruthy()
+  })
+
+  it('says to everybody that a service listens, and whom it heard', async () => {
+    const heard = { number: 1, at: '', by: 'Orla Venn', text: 'The tide turns.', heard: true }
+    show(<Captions seat={seat({ captions: [heard], listens: true })} />)
+    screen.getByText(/A service writes down what is said/)
+    await userEvent.click(screen.getByRole('button', { name: 'Captions on' }))
+    screen.getByText('Orla Venn: The tide turns.')
   })
 })
 

@@ -8,22 +8,38 @@ import type { Give } from '../orders'
 /** What is said, in writing, and the box to write it in. */
 export function Captions({ desk, lesson, give }: { desk: Desk; lesson: string; give: Give }) {
   const [text, setText] = useState('')
+  const { captions, serviceListens } = desk.material
+  const may = desk.mine.door.in && !desk.mine.door.observing
   return (
     <Flex direction="column" flex="1" minH="0" px="14px" pb="8px">
       <Box flex="1" overflowY="auto" tabIndex={0} role="log" aria-label="Captions">
-        {desk.material.captions.length === 0 && (
-          <Box color="ink2">No captions yet. Each reader switches them on for themselves.</Box>
+        {captions.length === 0 && (
+          <Box color="ink2">
+            {serviceListens
+              ? 'The service listens. It writes what is said into open microphones.'
+              : 'No captions yet. Each reader switches them on for themselves.'}
+          </Box>
         )}
-        {desk.material.captions.map((one) => (
-          <Box key={one.number}>{one.text}</Box>
+        {captions.map((one) => (
+          <Box key={one.number}>
+            {one.heard && <chakra.strong fontWeight="650">{one.by}: </chakra.strong>}
+            {one.text}
+          </Box>
         ))}
-        {desk.material.captions.length > 0 && (
+        {captions.length > 0 && (
           <a href={`/api/lessons/${encodeURIComponent(lesson)}/captions.vtt`} download={`${desk.title}.vtt`}>
             All of them as a WebVTT file
           </a>
         )}
       </Box>
-      {desk.mine.door.in && !desk.mine.door.observing && (
+      {may && (
+        <Box py="4px">
+          <Button size="small" aria-pressed={serviceListens} onClick={() => give({ do: 'caption-service', on: !serviceListens })}>
+            {serviceListens ? 'Let the service stop listening' : 'Let the service write along'}
+          </Button>
+        </Box>
+      )}
+      {may && (
         <chakra.form
           display="flex"
           gap="6px"

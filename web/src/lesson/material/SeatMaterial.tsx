@@ -20,14 +20,23 @@ export function Captions({ seat }: { seat: Seat }) {
   const [on, setOn] = useState(false)
   return (
     <Box>
+      {seat.material.serviceListens && (
+        <chakra.p fontSize="13px" mb="4px">
+          A service writes down what is said into open microphones. It may mishear.
+        </chakra.p>
+      )}
       <Button size="small" aria-pressed={on} onClick={() => setOn(!on)}>
         {on ? 'Captions off' : 'Captions on'}
       </Button>
       {on && (
         <Box role="log" aria-label="Captions" bg="ink" color="sheet" px="12px" py="6px" mt="6px" fontSize="18px">
-          {seat.material.captions.length === 0 && 'Nobody writes captions at the moment.'}
+          {seat.material.captions.length === 0 &&
+            (seat.material.serviceListens ? 'The service listens.' : 'Nobody writes captions at the moment.')}
           {seat.material.captions.map((one) => (
-            <Box key={one.number}>{one.text}</Box>
+            <Box key={one.number}>
+              {one.heard && `${one.by}: `}
+              {one.text}
+            </Box>
           ))}
         </Box>
       )}

@@ -40,6 +40,7 @@ export function Panels({ desk, lesson, give, onWhy }: { desk: Desk; lesson: stri
           >
             {name}
             {counts[name] > 0 && ` ${counts[name]}`}
+            {name === 'Captions' && desk.material.serviceListens && ' on'}
           </chakra.button>
         ))}
       </Flex>

@@ -3040,6 +3040,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/captions/service": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Lets the caption service listen and write along, or not any more.
+         * @description For teachers, safeguarding leads, signed in.
+         */
+        put: operations["material.service"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/clock": {
         parameters: {
             query?: never;
@@ -7732,6 +7752,8 @@ export interface components {
             /** Format: date-time */
             at: string;
             by: string;
+            /** @description whether the caption service wrote what it heard, which it may have misheard */
+            heard: boolean;
             /** Format: int32 */
             number: number;
             text: string;
@@ -9800,6 +9822,8 @@ export interface components {
         MaterialShown: {
             captions: components["schemas"]["CaptionLine"][];
             handouts: components["schemas"]["Handout"][];
+            /** @description whether the caption service writes along: it hears every voice, so everybody is told */
+            serviceListens: boolean;
         };
         /** @description The person who is signed in. */
         Me: {
@@ -11367,6 +11391,9 @@ export interface components {
             /** @description empty for one lesson on the first date @param everyWeeks 1 for every week, 2 for every second one, and so on; 1 if it is not said @param helpHour whether it is no lesson but an hour for questions */
             until?: string;
         };
+        ServiceRequest: {
+            on: boolean;
+        };
         /** @description A ready-made set that a class uses. */
         SetLine: {
             id: string;
@@ -11627,6 +11654,8 @@ export interface components {
         };
         StepLine: {
             done: boolean;
+            /** @description the one to try, where there is one to come */
+            lesson?: string;
             /** @enum {string} */
             step: "CALENDAR" | "CHARTER" | "PEOPLE" | "CLASS" | "LESSON" | "TRIED";
         };
@@ -23911,6 +23940,95 @@ export interface operations {
             };
             /** @description There is none, or none that whoever asks may see. */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "material.service": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ServiceRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ordered"];
+                };
+            };
+            /** @description What was sent cannot be read; which field, and why, is said. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not theirs to do. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is none, or none that whoever asks may see. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things are; nothing was changed, and what to do is said. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be kept just now; nothing was changed. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -15,6 +15,8 @@ public sealed interface MaterialEvent extends LessonEvent {
         R takenBack(TakenBack event);
 
         R captioned(Captioned event);
+
+        R serviceListens(ServiceListens event);
     }
 
     /** Material was hung up. */
@@ -33,11 +35,19 @@ public sealed interface MaterialEvent extends LessonEvent {
         }
     }
 
-    /** Something that was said, in writing. */
-    record Captioned(PersonId by, String text, Instant at) implements MaterialEvent {
+    /** Something that was said, in writing. @param by who wrote it, or who was heard @param heard whether by the caption service */
+    record Captioned(PersonId by, String text, boolean heard, Instant at) implements MaterialEvent {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.captioned(this);
+        }
+    }
+
+    /** From now on the caption service listens and writes along, or not any more. */
+    record ServiceListens(boolean on, PersonId by, Instant at) implements MaterialEvent {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.serviceListens(this);
         }
     }
 }

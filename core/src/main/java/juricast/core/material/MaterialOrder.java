@@ -15,6 +15,10 @@ public sealed interface MaterialOrder extends LessonOrder {
         R takeBack(TakeBack order);
 
         R caption(Caption order);
+
+        R letServiceListen(LetServiceListen order);
+
+        R heard(Heard order);
     }
 
     /** Somebody hangs up material that latecomers still find (need F9). */
@@ -38,6 +42,22 @@ public sealed interface MaterialOrder extends LessonOrder {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.caption(this);
+        }
+    }
+
+    /** An adult lets the caption service listen, or not any more (need F13). */
+    record LetServiceListen(boolean on, PersonId by) implements MaterialOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.letServiceListen(this);
+        }
+    }
+
+    /** The caption service has heard somebody say something. */
+    record Heard(PersonId speaker, String text) implements MaterialOrder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.heard(this);
         }
     }
 }

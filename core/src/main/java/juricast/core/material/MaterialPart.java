@@ -5,14 +5,18 @@ import static juricast.core.live.Refusal.Common.LESSON_OVER;
 import static juricast.core.live.Refusal.Common.NOT_PRESENT;
 import static juricast.core.live.Refusal.Common.TEXT_TOO_LONG;
 import static juricast.core.live.Refusal.Common.TOO_MUCH;
+import static juricast.core.rights.RightsPart.RIGHTS;
 
 import java.util.Optional;
 import juricast.core.door.Acting;
+import juricast.core.identity.PersonId;
 import juricast.core.limits.Limits;
 import juricast.core.live.Decision;
 import juricast.core.live.Part;
+import juricast.core.live.PlaceId;
 import juricast.core.live.Refusal;
 import juricast.core.live.Room;
+import juricast.core.rights.Appliance;
 import juricast.core.rules.Catalogue;
 
 /** What hangs for everybody to find, latecomers too, and what is said in writing (needs F9, F13). */
@@ -85,7 +89,30 @@ public final class MaterialPart implements Part<MaterialState, MaterialOrder, Ma
             return Refusal.ofText(text, Limits.MESSAGE)
                     .orElseGet(() -> Acting.present(room, order.visit(), person -> room.who()
                             .right(person, Catalogue.WRITE_CAPTIONS)
-                            .orElseGet(() -> done(new MaterialEvent.Captioned(person, text, room.now())))));
+                            .orElseGet(() -> done(new MaterialEvent.Captioned(person, text, false, room.now())))));
+        }
+
+        @Override
+        public Decision letServiceListen(MaterialOrder.LetServiceListen order) {
+            return room.who()
+                    .adult(order.by(), Catalogue.CAPTION_SERVICE)
+                    .orElseGet(() -> is.serviceListens() == order.on()
+                            ? done()
+                            : done(new MaterialEvent.ServiceListens(order.on(), order.by(), room.now())));
+        }
+
+        /** Only what everybody hears: a voice in a group is not for those outside it, and one that is off was not heard. */
+        @Override
+        public Decision heard(MaterialOrder.Heard order) {
+            PersonId speaker = order.speaker();
+            String text = order.text().strip();
+            boolean isHeardByAll = is.serviceListens()
+                    && room.there().isPresent(speaker)
+                    && room.where().placeOf(speaker).equals(PlaceId.TOGETHER)
+                    && room.of(RIGHTS).on(speaker).contains(Appliance.MICROPHONE);
+            return isHeardByAll && Refusal.ofText(text, Limits.MESSAGE).isEmpty()
+                    ? done(new MaterialEvent.Captioned(speaker, text, true, room.now()))
+                    : done();
         }
     }
 }

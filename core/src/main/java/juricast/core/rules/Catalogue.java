@@ -450,6 +450,17 @@ public final class Catalogue {
             .enforced(IN_THE_LESSON)
             .usual(rights(OPEN, OPEN, ON_REQUEST, CLOSED, CLOSED, CLOSED));
 
+    public static final Rule<Permission> CAPTION_SERVICE = rule(
+                    "signals.caption-service", SIGNALS, ValueType.PERMISSION)
+            .titled("Have captions written by a service")
+            .meaning("Whether an adult may let the caption service listen and write along.")
+            .because("Nobody has a hand free to write; but it hears every voice in the room, and some of it wrongly.")
+            .pupilsCallIt("have captions written by a service")
+            .enforced(IN_THE_LESSON)
+            .usual(LEAD_ADULT, OPEN)
+            .usual(SECOND_ADULT, OPEN)
+            .written();
+
     public static final Rule<Permission> START_ACTIVITY = rule("activities.start", ACTIVITIES, ValueType.PERMISSION)
             .titled("Start questions, clocks and slates")
             .meaning("Whether a person may ask the class a question, start a clock or give out slates.")

@@ -89,7 +89,7 @@ final class AnyOrder {
                 new DoorOrder.Join(visitOf(by), new DeviceId("desk of " + by), by),
                 knock(pupil),
                 new DoorOrder.Admit(visit, Optional.of(pupil), by),
-                new DoorOrder.AdmitGuest(visit, pupil, "her cousin", by),
+                new DoorOrder.AdmitGuest(visit, new PersonId("guest-" + pupil), "her cousin", by),
                 new DoorOrder.AdmitAllListed(by),
                 new DoorOrder.TurnAway(visit, by),
                 new DoorOrder.Leave(who % 3 == 0 ? visitOf(by) : visit),
@@ -216,6 +216,8 @@ final class AnyOrder {
                 new MaterialOrder.HandOut(by, "Chart", "page 4"),
                 new MaterialOrder.TakeBack(1 + who * 5, by),
                 new MaterialOrder.Caption(visitOf(by), "the tide turns"),
+                new MaterialOrder.LetServiceListen(who % 2 == 0, by),
+                new MaterialOrder.Heard(pupil, "it turns at five"),
                 new RecordingOrder.Start(by),
                 who == 3
                         ? new RecordingOrder.Answer(Optional.of(Failure.values()[whom]), Optional.of(at("10:00:30")))

@@ -29,6 +29,7 @@ import juricast.core.chat.Words;
 import juricast.core.door.DoorOrder;
 import juricast.core.drawing.Drawing;
 import juricast.core.drawing.Mark;
+import juricast.core.groups.GroupsOrder;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.limits.Limits;
@@ -504,6 +505,58 @@ class TeachingTest {
 
         var closed = lesson.school("signals.captions", "closed", Force.USUAL).seat("ines");
         assertThat(closed.captions()).isEmpty();
+    }
+
+    @Test
+    void the_caption_service_writes_what_everybody_hears_and_nothing_else() {
+        var lesson = open().present(INES)
+                .order(new MaterialOrder.Heard(ORLA, "not yet"))
+                .order(new MaterialOrder.LetServiceListen(true, ORLA))
+                .order(new MaterialOrder.Heard(ORLA, "a microphone that is off"))
+                .order(new RightsOrder.TurnOn(visitOf(ORLA), Appliance.MICROPHONE))
+                .order(new MaterialOrder.Heard(ORLA, "  The tide turns at five. "))
+                .order(new MaterialOrder.Heard(ORLA, " "))
+                .order(new MaterialOrder.Heard(INES, "whispered"));
+        assertThat(lesson.seat("ines").captions()).extracting(Caption::text).containsExactly("The tide turns at five.");
+        assertThat(lesson.seat("ines").captions().get(0).heard()).isTrue();
+        assertThat(lesson.order(new MaterialOrder.LetServiceListen(false, ORLA))
+                        .order(new MaterialOrder.Heard(ORLA, "not any more"))
+                        .seat("ines")
+                        .captions())
+                .hasSize(1);
+        assertThat(lesson.order(new MaterialOrder.LetServiceListen(false, INES)).refused())
+                .contains(Refusal.Common.NOT_AN_ADULT_HERE);
+        assertThat(lesson.school("signals.caption-service", "closed", Force.BINDING)
+                        .order(new MaterialOrder.LetServiceListen(true, TAM))
+                        .refused())
+                .isPresent();
+    }
+
+    @Test
+    void what_is_said_in_a_group_is_no_caption_of_the_class() {
+        var lesson = open().school("groups.smallest", "2", Force.USUAL)
+                .school("voice.speak", "open", Force.USUAL)
+                .ofMore(1)
+                .present(INES)
+                .present(KESTER)
+                .present(JORY)
+                .present(pupil(1))
+                .order(new MaterialOrder.LetServiceListen(true, ORLA))
+                .order(new GroupsOrder.DrawUp(
+                        List.of(
+                                new GroupsOrder.Wanted("Reef", List.of(INES, pupil(1))),
+                                new GroupsOrder.Wanted("Skerry", List.of(KESTER, JORY))),
+                        "by hand",
+                        0,
+                        ORLA))
+                .order(new GroupsOrder.SendOut(Optional.of(minutes(5)), false, ORLA))
+                .order(new RightsOrder.TurnOn(visitOf(INES), Appliance.MICROPHONE));
+        assertThat(lesson.state().of(RIGHTS).on(INES)).contains(Appliance.MICROPHONE);
+        assertThat(lesson.order(new MaterialOrder.Heard(INES, "only for us"))
+                        .state()
+                        .of(MATERIAL)
+                        .captions())
+                .isEmpty();
     }
 
     @Test

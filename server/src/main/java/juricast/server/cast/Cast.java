@@ -274,6 +274,7 @@ public final class Cast {
                     .map(visit ->
                             new BoardOrder.Draw(visit, CastActivities.page(me, state), Drawing.pen(line(step.with))));
             case "captions" -> visitOf(me, state).map(visit -> new MaterialOrder.Caption(visit, step.with));
+            case "lets the service write captions" -> Optional.of(new MaterialOrder.LetServiceListen(true, me));
             case "stops everything" -> Optional.of(new SupervisionOrder.StopEverything(step.with, me));
             case "brings back what was" -> Optional.of(new SupervisionOrder.Resume(me));
             case "opens" -> Optional.of(new DoorOrder.Open(me));

@@ -73,8 +73,7 @@ class FirstStepsController {
     }
 
     private @Nullable String next() {
-        return database
-                .read()
+        return database.read()
                 .sql("SELECT id FROM lesson WHERE cancelled = 0 AND ends > :now ORDER BY starts LIMIT 1")
                 .param("now", clock.millis())
                 .query(String.class)

@@ -23,6 +23,7 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -42,6 +43,8 @@ class MaterialController {
     record MaterialRequest(@Nullable String title, @Nullable String body) {}
 
     record CaptionRequest(@Nullable String text) {}
+
+    record ServiceRequest(boolean on) {}
 
     /** Hands something out. */
     @PostMapping("/lessons/{lesson}/materials")
@@ -66,6 +69,14 @@ class MaterialController {
             @PathVariable String lesson, @RequestBody CaptionRequest said, @AuthenticationPrincipal SignedIn caller) {
         VisitId visit = desk.presence(desk.known(lesson, caller), caller);
         return desk.order(lesson, caller, new MaterialOrder.Caption(visit, text(said.text)));
+    }
+
+    /** Lets the caption service listen and write along, or not any more. */
+    @PutMapping("/lessons/{lesson}/captions/service")
+    @For({TEACHER, LEAD})
+    Ordered service(
+            @PathVariable String lesson, @RequestBody ServiceRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+        return desk.order(lesson, caller, new MaterialOrder.LetServiceListen(wanted.on, caller.person()));
     }
 
     /** All captions of the lesson as WebVTT, timed from its opening. */

@@ -23,14 +23,19 @@ public final class MaterialJson {
 
     private MaterialJson() {}
 
-    /** What hangs for everybody to find, and the latest captions where they may be read. */
-    public record MaterialShown(List<Handout> handouts, List<CaptionLine> captions) {}
+    /**
+     * What hangs for everybody to find, and the latest captions where they may be read.
+     *
+     * @param serviceListens whether the caption service writes along: it hears every voice, so everybody is told
+     */
+    public record MaterialShown(List<Handout> handouts, List<CaptionLine> captions, boolean serviceListens) {}
 
     public record Handout(int number, Instant at, String by, String title, String body) {}
 
-    public record CaptionLine(int number, Instant at, String by, String text) {}
+    /** @param heard whether the caption service wrote what it heard, which it may have misheard */
+    public record CaptionLine(int number, Instant at, String by, String text, boolean heard) {}
 
-    public static final MaterialShown FROM_OUTSIDE = new MaterialShown(List.of(), List.of());
+    public static final MaterialShown FROM_OUTSIDE = new MaterialShown(List.of(), List.of(), false);
 
     public static MaterialShown desk(Snapshot at) {
         return at.piece(
@@ -56,8 +61,9 @@ public final class MaterialJson {
                 captions.stream()
                         .skip(Math.max(0, captions.size() - LATEST))
                         .map(one -> new CaptionLine(
-                                one.number(), one.at(), at.plan().nameOf(one.by()), one.text()))
-                        .toList());
+                                one.number(), one.at(), at.plan().nameOf(one.by()), one.text(), one.heard()))
+                        .toList(),
+                at.state().of(MATERIAL).serviceListens());
     }
 
     public static List<Handout> handouts(List<Material> all, LessonPlan plan) {

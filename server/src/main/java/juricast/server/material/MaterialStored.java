@@ -7,6 +7,7 @@ import juricast.core.material.MaterialPart;
 import juricast.server.record.StoredKind;
 import juricast.server.record.StoredPart;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.node.BooleanNode;
 
 /** Under which names events of this part stand on the disk, for ever. */
 @Component
@@ -14,7 +15,9 @@ class MaterialStored implements StoredPart {
     private static final List<StoredKind> KINDS = List.of(
             StoredKind.named("handed-out", "HandedOut", MaterialEvent.HandedOut.class),
             StoredKind.named("taken-back", "TakenBack", MaterialEvent.TakenBack.class),
-            StoredKind.named("captioned", "Captioned", MaterialEvent.Captioned.class));
+            StoredKind.named("captioned", "Captioned", MaterialEvent.Captioned.class)
+                    .missing("", "heard", BooleanNode.FALSE),
+            StoredKind.named("caption-service", MaterialEvent.ServiceListens.class));
 
     @Override
     public Part<?, ?, ?> part() {

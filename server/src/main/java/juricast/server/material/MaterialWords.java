@@ -37,7 +37,16 @@ class MaterialWords implements PartWords {
 
         @Override
         public PartWords.Told captioned(MaterialEvent.Captioned event) {
-            return little("A caption was written" + story.by(event.by()));
+            return little(
+                    event.heard()
+                            ? "The caption service wrote down what %s said".formatted(story.name(event.by()))
+                            : "A caption was written" + story.by(event.by()));
+        }
+
+        @Override
+        public PartWords.Told serviceListens(MaterialEvent.ServiceListens event) {
+            return some((event.on() ? "The caption service listens" : "The caption service listens no more")
+                    + story.by(event.by()));
         }
     }
 }

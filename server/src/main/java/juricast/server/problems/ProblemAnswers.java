@@ -1,6 +1,8 @@
 package juricast.server.problems;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import juricast.core.identity.NoSuchId;
 import juricast.server.data.Ids;
@@ -8,6 +10,7 @@ import org.apache.catalina.connector.ClientAbortException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.TypeMismatchException;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -28,6 +31,12 @@ class ProblemAnswers {
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAnswers.class);
     /** Bytes of a file in a form, as application.yaml has it. */
     private static final int FILE = 2_000_000;
+
+    private final ObjectProvider<Explanation> explanations;
+
+    ProblemAnswers(ObjectProvider<Explanation> explanations) {
+        this.explanations = explanations;
+    }
 
     @ExceptionHandler
     ResponseEntity<Problem.Body> problem(Problem problem) {
@@ -97,7 +106,13 @@ class ProblemAnswers {
     void goneAway() {}
 
     @ExceptionHandler
-    ResponseEntity<Problem.Body> other(Exception other) {
+    ResponseEntity<Problem.Body> other(Exception other, HttpServletRequest request) {
+        Optional<Problem> explained = explanations.stream()
+                .flatMap(one -> one.of(other, request.getRequestURI()).stream())
+                .findFirst();
+        if (explained.isPresent()) {
+            return answer(explained.get().body());
+        }
         if (other instanceof ErrorResponse known && known.getStatusCode().is4xxClientError()) {
             HttpStatusCode status = known.getStatusCode();
             return answer(Problem.of(

@@ -1,35 +1,25 @@
 package juricast.server.rehearsal;
 
-import jakarta.servlet.http.HttpServletRequest;
+import java.util.Optional;
+import juricast.server.problems.Explanation;
 import juricast.server.problems.Problem;
-import org.springframework.core.Ordered;
-import org.springframework.core.annotation.Order;
-import org.springframework.dao.DataIntegrityViolationException;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
-import org.springframework.web.bind.annotation.ExceptionHandler;
-import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.dao.DataAccessException;
+import org.springframework.stereotype.Component;
 
 /**
  * A rehearsal is in no table, so the database itself refuses whatever would keep something of one. Here it is said in words; no act
  * has to know of rehearsals.
  */
-@RestControllerAdvice
-@Order(Ordered.HIGHEST_PRECEDENCE)
-class NotInRehearsals {
-    @ExceptionHandler
-    ResponseEntity<Problem.Body> kept(DataIntegrityViolationException refused, HttpServletRequest request) {
-        if (!request.getRequestURI().contains("/lessons/rehearsal-")) {
-            throw refused;
-        }
-        Problem.Body body = Problem.refused(
+@Component
+class NotInRehearsals implements Explanation {
+    @Override
+    public Optional<Problem> of(Exception failed, String path) {
+        return failed instanceof DataAccessException && path.contains("/lessons/rehearsal-")
+                ? Optional.of(Problem.refused(
                         "not-in-a-rehearsal",
                         "In a rehearsal nothing is kept",
                         "This is kept with a lesson, so it was not done.",
-                        "Do it in the lesson itself.")
-                .body();
-        return ResponseEntity.status(body.status())
-                .contentType(MediaType.APPLICATION_PROBLEM_JSON)
-                .body(body);
+                        "Do it in the lesson itself."))
+                : Optional.empty();
     }
 }

@@ -84,7 +84,7 @@ class RehearsalOverHttpTest {
         done(small.thora.post(rehearsal + "/open", "{}"));
         done(small.thora.post(rehearsal + "/join", "{}"));
         SERVER.advance(Duration.ofMinutes(3));
-        eventually(() -> desk(small.thora, rehearsal).at("/door/waiting").size() >= 6);
+        eventually(() -> desk(small.thora, rehearsal).at("/door/waiting").size() >= 4);
         String waiting = desk(small.thora, rehearsal).at("/door/waiting").toString();
         assertThat(waiting).contains("kestrel-phone-9").doesNotContain("Ines", "Jory");
         done(small.thora.post(rehearsal + "/admit-all-listed", "{}"));
