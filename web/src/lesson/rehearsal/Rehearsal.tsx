@@ -58,7 +58,7 @@ export function RehearsalLine({ desk }: { desk: Desk }) {
         </chakra.select>
       )}
       <chakra.span role="status" color="ink2">
-        {play.isSuccess && played && `${played.title}: ${played.about}`}
+        {desk.door.phase === 'OPEN' && play.isSuccess && played && `${played.title}: ${played.about}`}
       </chakra.span>
       <ProblemNote problem={play.error} compact />
     </Flex>

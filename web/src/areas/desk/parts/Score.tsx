@@ -21,6 +21,7 @@ import { LastWord, Removal, RowMenu, TrustMenu } from '../../../lesson/door/RowM
 import { Axis } from './Axis'
 import { COLUMNS } from './columns'
 import { Row } from './Row'
+import { ToCome, toComeInWords } from './ToCome'
 
 interface ScoreProps {
   desk: Desk
@@ -49,6 +50,7 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
   const pupilOf = (id: string | null | undefined) => pupils.find((pupil) => pupil.id === id)
   const count = (where: PupilRow['whereabouts']) => pupils.filter((pupil) => pupil.whereabouts === where).length
   const here = count('IN')
+  const time = useSchoolTime()
   const live = desk.door.phase === 'OPEN' && mayOrder(desk)
   // To a help hour nobody has to come.
   const nobodyMissing = desk.door.phase === 'PLANNED' || !!desk.help
@@ -98,10 +100,10 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
                   .filter(([many]) => many > 0)
                   .map(([many, what]) => `${many} ${what}`)
                   .join(' · ') || (desk.door.phase === 'OPEN' ? 'everyone is in' : 'nobody is at the door')}
-                {live && !nobodyMissing && count('MISSING') > 0 && <Nudge lesson={desk.lesson} />}
+                {live && !nobodyMissing && !desk.rehearses && count('MISSING') > 0 && <Nudge lesson={desk.lesson} />}
               </chakra.span>
             </Box>
-            <Box role="columnheader" aria-label="Presence over time">
+            <Box role="columnheader" aria-label={`Presence over time. ${toComeInWords(desk, now, time.clock)}`}>
               <Axis desk={desk} from={from} until={until} now={now} />
             </Box>
             {desk.rights.columns.map((column) => (
@@ -118,7 +120,8 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
             </Box>
           </Box>
         </Box>
-        <Box role="rowgroup" flex="1" overflowY="auto" minH="0" data-large-elsewhere>
+        <Box role="rowgroup" position="relative" flex="1" overflowY="auto" minH="0" data-large-elsewhere>
+          {desk.door.phase !== 'OVER' && <ToCome desk={desk} from={from} until={until} now={now} />}
           {pupils.length === 0 && <Box p="14px">Nobody is on the class list yet. Import a roster on the class page.</Box>}
           {pupils.map((pupil, place) => (
             <Row
