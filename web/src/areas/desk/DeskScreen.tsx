@@ -1,8 +1,10 @@
 import { Flex, Grid } from '@chakra-ui/react'
+import { useQuery } from '@tanstack/react-query'
 import { useEffect, useMemo, useState } from 'react'
 import { useParams } from 'react-router'
 import { useLive } from '../../shared/live/useLive'
 import type { Desk, Message } from '../../shared/api/types'
+import { standing } from '../../shared/standing'
 import { useNow } from '../../shared/time'
 import { EachSecond } from '../../shared/ui/Clocks'
 import { LoadingNote } from '../../shared/ui/Notes'
@@ -30,6 +32,7 @@ import { ActOn } from '../../lesson/conduct/acting'
 import { MarkMoment } from '../../lesson/conduct/conduct'
 import { StepSheet } from '../../lesson/conduct/StepSheet'
 import { RehearsalLine, RehearsalOver } from '../../lesson/rehearsal/Rehearsal'
+import { Tour } from '../../lesson/tour/Tour'
 import { Wall } from '../../lesson/slates/Wall'
 import { StrokesOf } from '../../shared/live/strokes'
 import { NoDesk } from './parts/NoDesk'
@@ -51,6 +54,7 @@ function LiveDesk({ lesson }: { lesson: string }) {
   const path = `/api/lessons/${encodeURIComponent(lesson)}/desk`
   const { view: desk, connected, lost, drawn } = useLive<Message, Desk>(`${path}/stream`)
   const orders = useOrders(lesson)
+  const { data } = useQuery(standing)
   const now = useNow(desk?.now, RESTS_MS)
   const [why, setWhy] = useState<string | null>(null)
   const [muted, setMuted] = useState<{ passes: number; at: number } | null>(null)
@@ -110,6 +114,7 @@ function LiveDesk({ lesson }: { lesson: string }) {
               onWhy={(rule) => setWhy(rightsPath(rule))}
             />
             {desk.rehearses && <RehearsalLine desk={desk} />}
+            {(desk.rehearses ?? data?.demo) && <Tour desk={desk} />}
             {live && (
               <EachSecond each={hurried ? undefined : RESTS_MS}>
                 {(second) => (

@@ -1,13 +1,14 @@
 import { Box, chakra, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { Navigate, useLocation } from 'react-router'
+import { Navigate, useLocation, useNavigate } from 'react-router'
 import { get, post, Problem } from '../../shared/api/http'
-import type { DemoPerson, Standing } from '../../shared/api/types'
+import type { DemoPerson, LessonLine, Standing } from '../../shared/api/types'
 import { standing } from '../../shared/standing'
 import { Button } from '../../shared/ui/Button'
 import { TextField, TextInput } from '../../shared/ui/Fields'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+import { TOUR } from '../../lesson/tour/asked'
 import { Entrance } from './Entrance'
 
 export default function SignInScreen() {
@@ -77,6 +78,9 @@ export default function SignInScreen() {
   )
 }
 
+/** Whose lesson is live in the demo, with a bit of everything. */
+const GUIDED = 'orla-venn'
+
 const POSITIONS = { LEAD: 'Safeguarding lead', TEACHER: 'Teachers', PUPIL: 'Pupils' }
 
 /** In the demo, everybody is one click away. */
@@ -91,12 +95,27 @@ function DemoPeople() {
     mutationFn: (id: string) => post(`/api/demo/session/${id}`),
     onSuccess: () => cache.invalidateQueries({ queryKey: standing.queryKey }),
   })
+  const navigate = useNavigate()
+  const tour = useMutation({
+    mutationFn: async () => {
+      await post(`/api/demo/session/${GUIDED}`)
+      const live = (await get<LessonLine[]>('/api/today')).find((one) => one.mine && one.phase === 'OPEN')
+      await navigate(live ? `/lessons/${encodeURIComponent(live.id)}/desk?${TOUR}` : '/today')
+      await cache.invalidateQueries({ queryKey: standing.queryKey })
+    },
+  })
   const found = (data ?? []).filter((one) => one.name.toLowerCase().includes(wanted.toLowerCase()))
   return (
     <chakra.section aria-label="People of the demo">
       <chakra.h2 fontSize="17px" mb="6px">
         This is the demo: be anybody
       </chakra.h2>
+      <chakra.p mb="8px">
+        <Button disabled={tour.isPending} onClick={() => tour.mutate()}>
+          Show me around in a live lesson
+        </Button>
+      </chakra.p>
+      <ProblemNote problem={tour.error} compact />
       <TextInput
         aria-label="Find a person"
         placeholder="Find a person"

@@ -1,10 +1,11 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery } from '@tanstack/react-query'
-import { Link } from 'react-router'
+import { Link, useSearchParams } from 'react-router'
 import { get, post } from '../../shared/api/http'
 import type { Desk, Rehearsing } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { ProblemNote } from '../../shared/ui/Notes'
+import { TOUR } from '../tour/asked'
 import { RehearseButton } from './RehearseButton'
 
 const STANDS: Record<Desk['door']['phase'], string> = {
@@ -17,6 +18,7 @@ const STANDS: Record<Desk['door']['phase'], string> = {
 export function RehearsalLine({ desk }: { desk: Desk }) {
   const path = `/api/lessons/${encodeURIComponent(desk.lesson)}/rehearsal`
   const { data } = useQuery({ queryKey: ['rehearsal', desk.lesson], queryFn: () => get<Rehearsing>(path) })
+  const [address, setAddress] = useSearchParams()
   const play = useMutation({ mutationFn: (id: string) => post(`${path}/mischief/${id}`) })
   const played = data?.mischief.find((one) => one.id === play.variables)
   return (
@@ -37,6 +39,11 @@ export function RehearsalLine({ desk }: { desk: Desk }) {
       <span>
         <chakra.strong fontWeight="650">Rehearsal.</chakra.strong> {STANDS[desk.door.phase]} Nothing is kept, and nobody is told.
       </span>
+      {desk.door.phase !== 'OVER' && !address.has(TOUR) && (
+        <Button size="small" onClick={() => setAddress({ [TOUR]: '' }, { replace: true })}>
+          Show me around
+        </Button>
+      )}
       {desk.door.phase === 'OPEN' && data && (
         <chakra.select
           aria-label="Let something go wrong"
