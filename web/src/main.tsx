@@ -2,6 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { createRoot } from 'react-dom/client'
 import { BrowserRouter } from 'react-router'
 import { App } from './App'
+import { speakAsChosen } from './languages/language'
 import { Problem } from './shared/api/http'
 import { Look } from './shared/theme/Look'
 
@@ -15,6 +16,7 @@ const cache = new QueryClient({
   },
 })
 
+await speakAsChosen()
 createRoot(document.getElementById('root')!).render(
   <QueryClientProvider client={cache}>
     <Look>

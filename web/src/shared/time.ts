@@ -1,3 +1,4 @@
+import { words } from '../languages/language'
 import { createContext, useContext, useEffect, useSyncExternalStore } from 'react'
 
 /** The school's zone: every time on every screen is told in it. */
@@ -7,7 +8,7 @@ export const SchoolZone = createContext('UTC')
 export function useSchoolTime() {
   const zone = useContext(SchoolZone)
   const format = (options: Intl.DateTimeFormatOptions) => (instant: string | number) =>
-    new Intl.DateTimeFormat('en-GB', { timeZone: zone, ...options }).format(new Date(instant))
+    new Intl.DateTimeFormat(words().tag, { timeZone: zone, ...options }).format(new Date(instant))
   return {
     clock: format({ hour: '2-digit', minute: '2-digit' }),
     day: format({ weekday: 'short', day: 'numeric', month: 'short' }),

@@ -134,7 +134,7 @@ function Said({ page, field, says, title, hint }: SaidProps) {
   const label = field === 'title' ? 'Title' : 'Subject'
   return (
     <>
-      <Button look="quiet" onClick={() => setWanted(page[field])}>
+      <Button look="quiet" minH="24px" onClick={() => setWanted(page[field])}>
         {says}
       </Button>
       <Sheet title={title} open={wanted !== null} onClose={() => setWanted(null)}>

@@ -1,10 +1,12 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { get, post, put } from '../../shared/api/http'
 import type { ClassPage, Joining as JoiningPage } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { CalendarAddress } from '../../shared/ui/CalendarAddress'
+import { LANGUAGE_NAMES } from '../../languages/language'
+import { Select } from '../../shared/ui/Fields'
 import { CopyButton } from '../../shared/ui/CopyButton'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Sheet } from '../../shared/ui/Sheet'
@@ -12,21 +14,32 @@ import { JoinWord } from './JoinWord'
 
 /** How a class is joined: the note to hand out, the word, the links, and whether pupils find them by themselves. */
 export function Joining({ page }: { page: ClassPage }) {
-  const key = ['joining', page.id]
+  const [language, setLanguage] = useState('en')
+  const key = ['joining', page.id, language]
   const path = `/api/classes/${page.id}`
   const cache = useQueryClient()
-  const { data, error } = useQuery({ queryKey: key, queryFn: () => get<JoiningPage>(`${path}/joining`) })
-  const again = () => cache.invalidateQueries({ queryKey: key })
+  const { data, error } = useQuery({
+    queryKey: key,
+    queryFn: () => get<JoiningPage>(`${path}/joining?language=${language}`),
+    placeholderData: keepPreviousData,
+  })
+  const again = () => cache.invalidateQueries({ queryKey: ['joining', page.id] })
   if (error) return <ProblemNote problem={error} />
   if (!data) return <LoadingNote what="the joining note" />
   return (
     <Grid templateColumns={{ base: '1fr', lg: '1fr 400px' }} gap="32px" alignItems="start">
-      <Note joining={data} title={page.title} path={path} />
+      <Note joining={data} title={page.title} path={path} language={language} onLanguage={setLanguage} />
       <Box>
         <Heading>Join word</Heading>
         <JoinWord path={path} mine={page.mine} onChanged={again} />
         <Heading>On the pupils' own pages</Heading>
-        <Shown joining={data} path={path} mine={page.mine} onChanged={(next) => cache.setQueryData(key, next)} />
+        <Shown
+          joining={data}
+          path={path}
+          mine={page.mine}
+          language={language}
+          onChanged={(next) => cache.setQueryData(key, next)}
+        />
         <Heading>Links</Heading>
         <Links joining={data} path={path} mine={page.mine} onChanged={again} />
         <Heading>In calendar programs</Heading>
@@ -44,7 +57,15 @@ function Heading({ children }: { children: string }) {
   )
 }
 
-function Note({ joining, title, path }: { joining: JoiningPage; title: string; path: string }) {
+interface NoteProps {
+  joining: JoiningPage
+  title: string
+  path: string
+  language: string
+  onLanguage: (tag: string) => void
+}
+
+function Note({ joining, title, path, language, onLanguage }: NoteProps) {
   const [full, setFull] = useState(false)
   const note = full ? joining.inFull : joining.forPupils
   return (
@@ -65,6 +86,13 @@ function Note({ joining, title, path }: { joining: JoiningPage; title: string; p
             {one ? 'For parents and visitors' : 'For pupils'}
           </chakra.button>
         ))}
+        <Select w="auto" aria-label="Language of the note" value={language} onChange={(event) => onLanguage(event.target.value)}>
+          {LANGUAGE_NAMES.map((one) => (
+            <option key={one.tag} value={one.tag}>
+              {one.name}
+            </option>
+          ))}
+        </Select>
       </Flex>
       <Flex
         className="paper"
@@ -80,6 +108,7 @@ function Note({ joining, title, path }: { joining: JoiningPage; title: string; p
         wrap={{ base: 'wrap', sm: 'nowrap' }}
       >
         <chakra.pre
+          lang={language}
           fontFamily="body"
           fontSize="15.5px"
           lineHeight="1.55"
@@ -115,15 +144,18 @@ function Shown({
   joining,
   path,
   mine,
+  language,
   onChanged,
 }: {
   joining: JoiningPage
   path: string
   mine: boolean
+  /** In which the note of the answer is written. */
+  language: string
   onChanged: (next: JoiningPage) => void
 }) {
   const change = useMutation({
-    mutationFn: (shown: boolean) => put<JoiningPage>(`${path}/link/shown`, { shown }),
+    mutationFn: (shown: boolean) => put<JoiningPage>(`${path}/link/shown?language=${language}`, { shown }),
     onSuccess: onChanged,
   })
   return (

@@ -255,7 +255,7 @@ describe('joining', () => {
     lessons: [],
   }
   const answers = {
-    'GET /api/classes/c/joining': JOINING,
+    'GET /api/classes/c/joining?language=en': JOINING,
     'GET /api/classes/c/word': WORD,
     'GET /api/classes/c/feed': { address: 'http://school.example/feeds/x.ics' },
     'GET /api/classes/c/word/suggestions': [{ ...WORD, word: 'brisk-gull-40' }],
@@ -288,11 +288,19 @@ describe('joining', () => {
     expect(Object.keys((written[1] as { parts: object }).parts)).toEqual(['text/plain', 'text/html'])
   })
 
+  it('has a note in each language, to be copied like the others', async () => {
+    const german = { ...JOINING, forPupils: { text: 'Tidal Navigation 8\nKennwort: calm-otter-21\n', html: '<p>kurz</p>' } }
+    serve({ ...answers, 'GET /api/classes/c/joining?language=de': german })
+    show(<Joining page={PAGE} />)
+    await userEvent.selectOptions(await screen.findByRole('combobox', { name: 'Language of the note' }), 'Deutsch')
+    expect((await screen.findByText(/Kennwort: calm-otter-21/)).lang).toBe('de')
+  })
+
   it('renews only after asking, and hides the link from pupils', async () => {
     const asked = serve({
       ...answers,
       'POST /api/classes/c/link/renew': PAGE,
-      'PUT /api/classes/c/link/shown': { ...JOINING, shown: false },
+      'PUT /api/classes/c/link/shown?language=en': { ...JOINING, shown: false },
     })
     show(<Joining page={PAGE} />)
 

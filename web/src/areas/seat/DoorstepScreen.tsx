@@ -3,6 +3,8 @@ import { Box, chakra } from '@chakra-ui/react'
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { Link, Navigate, useNavigate, useParams } from 'react-router'
+import { ChooseLanguage } from '../../languages/ChooseLanguage'
+import { words } from '../../languages/language'
 import { get, post } from '../../shared/api/http'
 import type { Doorstep } from '../../shared/api/types'
 import { standing } from '../../shared/standing'
@@ -26,6 +28,7 @@ export default function DoorstepScreen() {
   const [elsewhere, setElsewhere] = useState<{ ticket: string; address: string }>()
   const [mayBeRecorded, setMayBeRecorded] = useState<boolean>()
   const school = useQuery(standing)
+  const say = words()
   const { data, error } = useQuery({
     queryKey: ['doorstep', token],
     queryFn: () => get<Doorstep>(path),
@@ -45,25 +48,25 @@ export default function DoorstepScreen() {
     onSuccess: (knocked) => navigate(`/seat/${knocked.visit}`),
   })
   useEffect(() => {
-    document.title = data ? `${data.title} · door` : 'Door'
-  }, [data])
+    document.title = data ? say.titleOfDoor(data.title) : say.door
+  }, [data, say])
   if (error)
     return (
-      <Quiet title="This door cannot be found">
+      <Quiet title={say.doorNotFound}>
         <ProblemNote problem={error} />
       </Quiet>
     )
-  if (!data) return <LoadingNote what="the door" />
+  if (!data) return <LoadingNote says={say.fetching} />
   if (data.visit) return <Navigate to={`/seat/${data.visit}`} replace />
   return (
     <Quiet title={data.title}>
-      <chakra.p color="ink2">with {data.adults.join(' and ') || 'your teacher'}</chakra.p>
+      <chakra.p color="ink2">{say.with(data.adults.join(say.and) || say.yourTeacher)}</chakra.p>
       {data.desk && (
         <Box my="14px" bg="markSoft" borderLeft="4px solid" borderColor="ink" px="12px" py="8px">
-          <p>You are in charge of this lesson, so you need no seat.</p>
+          <p>{say.inCharge}</p>
           <Link to={data.desk}>
             <Button as="span" size="large" mt="8px" look="main">
-              Go to the desk
+              {say.toTheDesk}
             </Button>
           </Link>
         </Box>
@@ -71,13 +74,17 @@ export default function DoorstepScreen() {
       {data.kind === 'STAFF' && !data.desk && (
         <Box my="14px" borderLeft="4px solid" borderColor="ink" px="12px" py="8px">
           {school.data?.me ? (
-            <p>This link is for the adults of the class. You are not in charge of a lesson of it now.</p>
+            <p>
+              {say.linkOfAdults} {say.notInChargeNow}
+            </p>
           ) : (
             <>
-              <p>This link is for the adults of the class. Sign in, and it leads to the desk.</p>
+              <p>
+                {say.linkOfAdults} {say.signInForDesk}
+              </p>
               <Link to="/sign-in" state={{ from: window.location.pathname }}>
                 <Button as="span" mt="8px" look="main">
-                  Sign in
+                  {say.signIn}
                 </Button>
               </Link>
             </>
@@ -86,12 +93,8 @@ export default function DoorstepScreen() {
       )}
       {!data.lesson && (
         <Box my="16px">
-          <chakra.p fontWeight="650">There is no lesson now.</chakra.p>
-          <p>
-            {data.next
-              ? `The next one is on ${time.longDay(data.next)} at ${time.clock(data.next)}. Come back shortly before.`
-              : 'None is planned for the next weeks.'}
-          </p>
+          <chakra.p fontWeight="650">{say.noLessonNow}</chakra.p>
+          <p>{data.next ? say.nextOne(time.longDay(data.next), time.clock(data.next)) : say.nonePlanned}</p>
         </Box>
       )}
       {data.lesson && data.starts && data.ends && !data.desk && data.kind !== 'STAFF' && (
@@ -106,17 +109,15 @@ export default function DoorstepScreen() {
               knock.mutate()
             }}
           >
-            <chakra.p mb="14px">
-              {time.clock(data.starts)} to {time.clock(data.ends)} at the school.
-            </chakra.p>
+            <chakra.p mb="14px">{say.timesAtSchool(time.clock(data.starts), time.clock(data.ends))}</chakra.p>
             {data.name ? (
               <chakra.p mb="14px">
-                You come as <strong>{data.name}</strong>
-                {data.kind === 'VISITOR' ? ', a visitor of this lesson. An adult lets you in.' : '.'}
+                {say.youComeAs} <strong>{data.name}</strong>
+                {data.kind === 'VISITOR' ? say.asVisitor : '.'}
               </chakra.p>
             ) : (
               <TextField
-                label="Your first and last name"
+                label={say.yourName}
                 autoComplete="name"
                 value={name}
                 maxLength={300}
@@ -126,8 +127,8 @@ export default function DoorstepScreen() {
             )}
             {data.needsWord && (
               <TextField
-                label="Join word"
-                hint="Two words and a number, from your joining note."
+                label={say.joinWord}
+                hint={say.joinWordHint}
                 autoComplete="off"
                 value={word}
                 onChange={(event) => setWord(event.target.value)}
@@ -137,7 +138,7 @@ export default function DoorstepScreen() {
             <WelcomeNote welcome={data.welcome} />
             <Box my="14px" borderTop="1px solid" borderColor="line" pt="10px">
               <chakra.h2 fontSize="18px" mb="4px">
-                House rules
+                {say.houseRules}
               </chakra.h2>
               <chakra.ul pl="18px" listStyleType="disc" fontSize="15.5px">
                 {data.houseRules.map((rule) => (
@@ -145,8 +146,8 @@ export default function DoorstepScreen() {
                 ))}
               </chakra.ul>
               <chakra.label display="flex" gap="8px" mt="8px" alignItems="baseline" fontWeight="600">
-                <input type="checkbox" checked={agreed} onChange={(event) => setAgreed(event.target.checked)} />I have read them
-                and keep to them
+                <input type="checkbox" checked={agreed} onChange={(event) => setAgreed(event.target.checked)} />
+                {say.agreed}
               </chakra.label>
             </Box>
             {data.asksConsent && (
@@ -165,12 +166,13 @@ export default function DoorstepScreen() {
               fontWeight="650"
               disabled={knock.isPending}
             >
-              Knock
+              {say.knock}
             </Button>
           </chakra.form>
           {!data.name && <RingIn doorstep={path} />}
         </>
       )}
+      <ChooseLanguage />
     </Quiet>
   )
 }
@@ -187,14 +189,14 @@ function MayBeRecorded({ value, onChange, always }: MayBeRecordedProps) {
   return (
     <chakra.fieldset my="14px" borderTop="1px solid" borderColor="line" pt="10px">
       <chakra.legend fontFamily="heading" fontSize="18px" fontWeight="650">
-        May you be recorded?
+        {words().mayBeRecorded}
       </chakra.legend>
       <chakra.p fontSize="15.5px" mb="4px">
-        This lesson {always ? 'is' : 'may be'} recorded. Without your yes your microphone and camera are closed meanwhile.
+        {always ? words().isRecorded : words().maybeRecorded}
       </chakra.p>
       {[
-        { may: true, says: 'Yes, I may be recorded' },
-        { may: false, says: 'No, I am not to be recorded' },
+        { may: true, says: words().yesRecord },
+        { may: false, says: words().noRecord },
       ].map(({ may, says }) => (
         <chakra.label key={says} display="flex" gap="8px" alignItems="baseline" py="2px">
           <input type="radio" name="may-be-recorded" checked={value === may} onChange={() => onChange(may)} />

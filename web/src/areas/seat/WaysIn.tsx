@@ -3,6 +3,7 @@ import { useMutation } from '@tanstack/react-query'
 import { useState, type ReactNode } from 'react'
 import { useNavigate } from 'react-router'
 import type { Seat } from '../../shared/api/types'
+import { words } from '../../languages/language'
 import { post } from '../../shared/api/http'
 import { Button } from '../../shared/ui/Button'
 import { TextField } from '../../shared/ui/Fields'
@@ -18,6 +19,7 @@ interface OutsideAccountProps {
 
 /** Signed in at another place. Its sign-in is a stand-in that ships with the program. */
 export function OutsideAccount({ address, onSignedIn }: OutsideAccountProps) {
+  const say = words()
   const [wanted, setWanted] = useState('')
   const signIn = useMutation({
     mutationFn: () => post<{ ticket: string }>('/api/outside/accounts', { address: wanted }),
@@ -26,21 +28,21 @@ export function OutsideAccount({ address, onSignedIn }: OutsideAccountProps) {
   if (address)
     return (
       <chakra.p role="status" mb="14px">
-        Signed in elsewhere as <strong>{address}</strong>. Knock, and the rules of this school say what that is worth here.
+        {say.signedInElsewhere} <strong>{address}</strong>. {say.whatItIsWorth}
       </chakra.p>
     )
   return (
-    <Way title="I have an account of another school" onSubmit={() => signIn.mutate()}>
+    <Way title={say.otherSchool} onSubmit={() => signIn.mutate()}>
       <TextField
-        label="Address of that account"
-        hint="As name@place. The other school’s sign-in is simulated here."
+        label={say.addressThere}
+        hint={say.addressHint}
         inputMode="email"
         value={wanted}
         onChange={(event) => setWanted(event.target.value)}
       />
       <ProblemNote problem={signIn.error} />
       <Button type="submit" disabled={!wanted || signIn.isPending}>
-        Sign in there
+        {say.signInThere}
       </Button>
     </Way>
   )
@@ -49,23 +51,24 @@ export function OutsideAccount({ address, onSignedIn }: OutsideAccountProps) {
 /** A call instead of a browser, also a stand-in: a number, and a voice that reads the house rules. */
 export function RingIn({ doorstep }: { doorstep: string }) {
   const navigate = useNavigate()
+  const say = words()
   const [number, setNumber] = useState('')
   const ring = useMutation({
     mutationFn: () => post<{ visit: string }>(`${doorstep}/ring`, { number, agreed: true }),
     onSuccess: (rung) => navigate(`/seat/${rung.visit}`),
   })
   return (
-    <Way title="No line for pictures? Ring in by telephone" onSubmit={() => ring.mutate()}>
+    <Way title={say.ringIn} onSubmit={() => ring.mutate()}>
       <TextField
-        label="Your number"
-        hint="The telephone is simulated here. An adult of the lesson asks who you are."
+        label={say.yourNumber}
+        hint={say.numberHint}
         type="tel"
         value={number}
         onChange={(event) => setNumber(event.target.value)}
       />
       <ProblemNote problem={ring.error} />
       <Button type="submit" disabled={!number || ring.isPending}>
-        I keep to the house rules: ring
+        {say.ring}
       </Button>
     </Way>
   )

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useEffect, useRef, useState } from 'react'
+import { words } from '../../languages/language'
 import { Button } from '../ui/Button'
 
 type State = 'unasked' | 'asking' | 'on' | 'stand-in' | 'refused'
@@ -9,6 +10,7 @@ type State = 'unasked' | 'asking' | 'on' | 'stand-in' | 'refused'
  * no devices a stand-in moves the meter, so that the page can be learnt.
  */
 export function DeviceCheck() {
+  const say = words()
   const [state, setState] = useState<State>('unasked')
   const [level, setLevel] = useState(0)
   const stream = useRef<MediaStream | null>(null)
@@ -37,29 +39,23 @@ export function DeviceCheck() {
   useEffect(() => () => stream.current?.getTracks().forEach((track) => track.stop()), [])
   return (
     <Box>
-      {state === 'unasked' && <Button onClick={ask}>Check my microphone and camera</Button>}
-      {state === 'asking' && <p role="status">Your browser asks whether it may. Nothing is sent to anyone.</p>}
-      {state === 'refused' && (
-        <p role="status">
-          The browser may not use them. You can come in without, and allow it later beside the address of this page.
-        </p>
-      )}
+      {state === 'unasked' && <Button onClick={ask}>{say.checkDevices}</Button>}
+      {state === 'asking' && <p role="status">{say.browserAsks}</p>}
+      {state === 'refused' && <p role="status">{say.browserRefuses}</p>}
       {(state === 'on' || state === 'stand-in') && (
         <Box>
           <Flex align="center" gap="10px">
-            <chakra.span fontSize="14px">Say something:</chakra.span>
-            <chakra.meter min={0} max={1} value={level} aria-label="How loud your microphone hears you" flex="1" h="14px" />
+            <chakra.span fontSize="14px">{say.saySomething}</chakra.span>
+            <chakra.meter min={0} max={1} value={level} aria-label={say.howLoud} flex="1" h="14px" />
           </Flex>
-          {state === 'on' && (
-            <chakra.video ref={picture} muted playsInline w="160px" mt="6px" aria-label="Your camera, seen by you only" />
-          )}
+          {state === 'on' && <chakra.video ref={picture} muted playsInline w="160px" mt="6px" aria-label={say.yourCamera} />}
           {state === 'stand-in' && (
             <chakra.p fontSize="13px" color="ink2">
-              No microphone is here; a stand-in moves the meter.
+              {say.meterStandsIn}
             </chakra.p>
           )}
           <chakra.p fontSize="13px" color="ink2">
-            Only you see and hear this.
+            {say.onlyYou}
           </chakra.p>
         </Box>
       )}

@@ -38,10 +38,11 @@ export function EmptyNote({ children }: { children: ReactNode }) {
 }
 
 /** While something is fetched: words, never a bare spinner. */
-export function LoadingNote({ what }: { what: string }) {
+/** @param says the whole sentence, where the page speaks other languages too */
+export function LoadingNote({ what, says = `Fetching ${what}…` }: { what?: string; says?: string }) {
   return (
     <Box role="status" px="14px" py="18px" color="ink2">
-      Fetching {what}…
+      {says}
     </Box>
   )
 }

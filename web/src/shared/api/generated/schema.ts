@@ -16257,7 +16257,9 @@ export interface operations {
     };
     "note.joining": {
         parameters: {
-            query?: never;
+            query?: {
+                language?: string;
+            };
             header?: never;
             path: {
                 id: string;
@@ -16273,6 +16275,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Joining"];
+                };
+            };
+            /** @description What was sent cannot be read; which field, and why, is said. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -16431,7 +16442,9 @@ export interface operations {
     };
     "note.show": {
         parameters: {
-            query?: never;
+            query?: {
+                language?: string;
+            };
             header?: never;
             path: {
                 id: string;

@@ -8,7 +8,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 
-/** Asks axe whether everybody can use a page. */
+/** Asks axe whether everybody can use a page as it stands, also with a hand that trembles. */
 final class Accessibility {
     private static final String AXE = read(Path.of("../web/node_modules/axe-core/axe.min.js"));
     private static final String RUN =
@@ -35,11 +35,6 @@ final class Accessibility {
         page.locator("h1").first().waitFor();
         page.evaluate(AXE);
         assertThat(page.evaluate(RUN)).as("axe on %s", page.url()).isEqualTo("");
-    }
-
-    /** Whether everything that is pressed on a page is large enough for a hand that trembles. */
-    static void checkTargets(Page page) {
-        page.evaluate(AXE);
         assertThat(page.evaluate(TARGETS)).as("small targets on %s", page.url()).isEqualTo("");
     }
 

@@ -198,7 +198,6 @@ class EveryScreenTest {
 
     private static void checkHere(Screen screen) {
         Accessibility.check(screen.page);
-        Accessibility.checkTargets(screen.page);
         assertThat(screen.page.evaluate("document.documentElement.scrollWidth <= innerWidth"))
                 .as("nothing sticks out sideways on %s", screen.page.url())
                 .isEqualTo(true);

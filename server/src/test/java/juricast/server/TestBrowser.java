@@ -82,6 +82,15 @@ public final class TestBrowser {
         };
     }
 
+    /** The same browser once somebody has chosen a language in it. */
+    public TestBrowser speaking(String language) {
+        var cookie = new HttpCookie("language", language);
+        cookie.setPath("/");
+        cookie.setVersion(0);
+        cookies.getCookieStore().add(URI.create(address), cookie);
+        return this;
+    }
+
     public Answer get(String path) {
         return send("GET", path, null, "application/json");
     }

@@ -38,7 +38,6 @@ import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.SeatOrders;
 import juricast.server.notices.NoticesJson;
 import juricast.server.outside.OutsideAccounts;
-import juricast.server.problems.Problem;
 import juricast.server.words.HouseRules;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -65,6 +64,7 @@ class DoorstepController {
     private final KeptConsents consents;
     private final KnockLimits limits;
     private final OutsideAccounts accounts;
+    private final DoorstepWords words;
 
     DoorstepController(
             LiveLessons lessons,
@@ -74,7 +74,9 @@ class DoorstepController {
             HouseRules houseRules,
             KeptConsents consents,
             KnockLimits limits,
-            OutsideAccounts accounts) {
+            OutsideAccounts accounts,
+            DoorstepWords words) {
+        this.words = words;
         this.lessons = lessons;
         this.orders = orders;
         this.classes = classes;
@@ -215,11 +217,7 @@ class DoorstepController {
             HttpServletResponse response) {
         String number = String.valueOf(wanted.number).strip();
         if (!NUMBER.matcher(number).matches()) {
-            throw Problem.notReadable(
-                    "This is no telephone number",
-                    "Nobody was called.",
-                    "Write digits, with spaces if you like, and + before the country.",
-                    List.of());
+            throw words.noNumber();
         }
         var asKnock = new KnockRequest(number, null, wanted.agreed, null, null);
         var outside = new Arrival.Outside(Arrival.Way.TELEPHONE, number.replace(" ", ""));
@@ -230,12 +228,7 @@ class DoorstepController {
         if (wanted.outsideTicket == null || wanted.outsideTicket.isEmpty()) {
             return Optional.empty();
         }
-        String address = accounts.address(wanted.outsideTicket)
-                .orElseThrow(() -> Problem.refused(
-                        "outside-ticket-over",
-                        "You are no longer signed in at the other place",
-                        "Its word counts for ten minutes.",
-                        "Sign in there again, then knock."));
+        String address = accounts.address(wanted.outsideTicket).orElseThrow(() -> words.refused("outside-ticket-over"));
         return Optional.of(new Arrival.Outside(Arrival.Way.ACCOUNT, address));
     }
 
@@ -269,7 +262,7 @@ class DoorstepController {
                 new VisitId(Ids.next()),
                 new Doorstep.Counted(() -> limits.isRight(counted, word), () -> limits.takeKnock(counted)));
         answer.refusal().ifPresent(why -> {
-            throw DoorstepWords.problem(why);
+            throw words.problem(why);
         });
         noteConsent(led, wanted);
         // Whoever used this device before them is out of the lesson by this knock.
@@ -322,11 +315,7 @@ class DoorstepController {
                 // Who comes with an old link of pupils or visitors is told at the door; staff need no door to be told
                 // at.
                 .filter(led -> led.current() || led.kind() != JoinLinks.Kind.STAFF)
-                .orElseThrow(() -> Problem.refused(
-                        "unknown-link",
-                        "This link leads nowhere",
-                        "A letter may be missing, or it is not a link of this school.",
-                        "Open the link in your joining note again, or ask your teacher for it."));
+                .orElseThrow(() -> words.refused("unknown-link"));
     }
 
     /** Who is signed in and comes in by the door of this class. */

@@ -1,43 +1,46 @@
 package juricast.server.door;
 
 import java.util.List;
+import java.util.Locale;
 import juricast.core.entry.Doorstep;
 import juricast.core.limits.Limits;
 import juricast.server.problems.Problem;
+import juricast.server.words.Sentences;
+import org.springframework.stereotype.Component;
 
-/** What is said to somebody who has not knocked yet, in words for everybody. */
-final class DoorstepWords {
-    private DoorstepWords() {}
+/** What is said to somebody who has not knocked yet, in words for everybody, in the language they chose. */
+@Component
+class DoorstepWords {
+    private final Sentences sentences;
 
-    static Problem problem(Doorstep.Refusal why) {
+    DoorstepWords(Sentences sentences) {
+        this.sentences = sentences;
+    }
+
+    Problem problem(Doorstep.Refusal why) {
         return switch (why) {
-            case FOR_STAFF -> Problem.refused(
-                    "for-staff",
-                    "This link is for the adults of the class",
-                    "You have not knocked.",
-                    "Sign in; it then leads to the desk. Pupils use the link in their joining note.");
             case NO_NAME -> Problem.notReadable(
-                    "Please give your name",
-                    "You have not knocked yet.",
-                    "First and last name, up to " + Limits.NAME + " characters.",
-                    List.of(new Problem.Wrong("name", "1 to " + Limits.NAME + " characters")));
-            case WRONG_WORD -> Problem.refused(
-                    "wrong-word",
-                    "That is not the join word of this class",
-                    "You have not knocked yet. Your name is still here.",
-                    "Look at your joining note again: two words and a number, such as amber-kelp-47.");
-            case HOUSE_RULES -> Problem.refused(
-                    "house-rules",
-                    "Please read the house rules first",
-                    "You have not knocked yet. Your name is still here.",
-                    "Tick that you have read them and keep to them.");
-            case NO_LESSON_NOW -> Problem.refused(
-                    "no-lesson-now",
-                    "There is no lesson now",
-                    "Nobody is there to let you in.",
-                    "Come back shortly before your lesson begins.");
-            case TOO_MANY_KNOCKS -> Problem.tooMany(
-                    "Too many tries", "Wait two minutes, then try again with the word your teacher gave you.");
+                    say("no-name", "title"),
+                    say("no-name", "detail"),
+                    say("no-name", "do", Limits.NAME),
+                    List.of(new Problem.Wrong("name", sentences.say("doorstep.characters", Limits.NAME))));
+            case TOO_MANY_KNOCKS -> Problem.tooMany(say("too-many-knocks", "title"), say("too-many-knocks", "do"));
+            case FOR_STAFF, WRONG_WORD, HOUSE_RULES, NO_LESSON_NOW -> refused(
+                    why.name().toLowerCase(Locale.ROOT).replace('_', '-'));
         };
+    }
+
+    /** By the name of the refusal, which is also its kind on the wire. */
+    Problem refused(String kind) {
+        return Problem.refused(kind, say(kind, "title"), say(kind, "detail"), say(kind, "do"));
+    }
+
+    Problem noNumber() {
+        return Problem.notReadable(
+                say("no-number", "title"), say("no-number", "detail"), say("no-number", "do"), List.of());
+    }
+
+    private String say(String kind, String what, Object... with) {
+        return sentences.say("doorstep.%s.%s".formatted(kind, what), with);
     }
 }

@@ -21,8 +21,10 @@ class KnockAgainController {
     private final SeatOrders seats;
     private final Classes classes;
     private final KnockLimits limits;
+    private final DoorstepWords words;
 
-    KnockAgainController(SeatOrders seats, Classes classes, KnockLimits limits) {
+    KnockAgainController(SeatOrders seats, Classes classes, KnockLimits limits, DoorstepWords words) {
+        this.words = words;
         this.seats = seats;
         this.classes = classes;
         this.limits = limits;
@@ -51,7 +53,7 @@ class KnockAgainController {
                 .orElseThrow(() -> Problem.notThere("This lesson"));
         var counted = limits.comer(ofClass, before.device(), request.getRemoteAddr(), before.account());
         if (!limits.takeKnock(counted)) {
-            throw DoorstepWords.problem(Doorstep.Refusal.TOO_MANY_KNOCKS);
+            throw words.problem(Doorstep.Refusal.TOO_MANY_KNOCKS);
         }
         var arrival = new Arrival(
                 new VisitId(Ids.next()),

@@ -24,13 +24,15 @@ class KnockLimits {
     private static final int CROWD = 120;
 
     private final KnownDevices devices;
+    private final DoorstepWords doorstep;
     private final TryLimit words;
     private final TryLimit guesses;
     private final TryLimit knocks;
     private final TryLimit crowds;
     private final TryLimit toldOfCrowd;
 
-    KnockLimits(KnownDevices devices, Clock clock) {
+    KnockLimits(KnownDevices devices, DoorstepWords doorstep, Clock clock) {
+        this.doorstep = doorstep;
         this.devices = devices;
         this.words = new TryLimit(6, Duration.ofMinutes(2), clock);
         // Somebody who drops the cookie that tells a device is held by this one.
@@ -76,7 +78,7 @@ class KnockLimits {
     /** Whether the word is right; counted before it is compared. @throws Problem if there were too many tries */
     boolean isRight(Comer comer, String said) {
         if (!words.take(comer.key()) || !comer.isTrusted && !guesses.take(comer.place())) {
-            throw DoorstepWords.problem(Doorstep.Refusal.TOO_MANY_KNOCKS);
+            throw doorstep.problem(Doorstep.Refusal.TOO_MANY_KNOCKS);
         }
         boolean isRight = comer.at.word().isSaidBy(said);
         if (isRight) {

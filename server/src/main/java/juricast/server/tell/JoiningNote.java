@@ -2,11 +2,11 @@ package juricast.server.tell;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.format.DateTimeFormatter;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -16,6 +16,8 @@ import juricast.core.rules.Rulebook;
 import juricast.core.time.Span;
 import juricast.server.classes.Classes;
 import juricast.server.data.School;
+import juricast.server.words.Language;
+import juricast.server.words.Sentences;
 import org.springframework.stereotype.Component;
 import org.springframework.web.util.HtmlUtils;
 
@@ -26,45 +28,66 @@ import org.springframework.web.util.HtmlUtils;
 @Component
 class JoiningNote {
     private final School school;
+    private final Sentences sentences;
 
-    JoiningNote(School school) {
+    JoiningNote(School school, Sentences sentences) {
         this.school = school;
+        this.sentences = sentences;
     }
 
     /** A note. @param html the same as rich text */
     record Note(String text, String html) {}
 
-    /** What a note is about. @param lesson the next one @param address of the link @param word empty for who needs none */
+    /** What a note is about, and in which language. @param lesson the next one @param address of the link @param word empty for who needs none */
     record About(
             Classes.SchoolClass ofClass,
             List<String> adults,
             Optional<Span> lesson,
             Weeks weeks,
             String address,
-            String word) {}
+            String word,
+            Language language) {}
 
     /** What comes again every week, in words: lessons, and help hours. Empty where nothing does. */
     record Weeks(String lessons, String helpHours) {}
 
     /** For pupils: what, when, where, the word. */
     Note shortOne(About about) {
+        var say = new Said(about.language);
         var lines = new ArrayList<Line>();
-        lines.add(new Line("", when(about.lesson)));
-        weekly(about, lines);
-        lines.add(new Line("Join", about.address));
-        if (!about.word.isEmpty()) {
-            lines.add(new Line("Join word", about.word));
-        }
-        lines.add(new Line("", "Come with your first and last name. You are let in when your teacher is there."));
+        lines.add(new Line("", when(about.lesson, say)));
+        weekly(about, lines, say);
+        join(about, lines, say);
+        lines.add(new Line("", say.it("come")));
         return written(about.ofClass.title(), lines, List.of());
     }
 
-    private static void weekly(About about, List<Line> lines) {
+    /** The sentences of notes in one language. */
+    private final class Said {
+        private final Language language;
+
+        Said(Language language) {
+            this.language = language;
+        }
+
+        String it(String key, Object... with) {
+            return sentences.in(language, "note." + key, with);
+        }
+    }
+
+    private static void weekly(About about, List<Line> lines, Said say) {
         if (!about.weeks.lessons.isEmpty()) {
-            lines.add(new Line("Every week", about.weeks.lessons));
+            lines.add(new Line(say.it("every-week"), about.weeks.lessons));
         }
         if (!about.weeks.helpHours.isEmpty()) {
-            lines.add(new Line("Help hour, if you have a question", about.weeks.helpHours));
+            lines.add(new Line(say.it("help-hour"), about.weeks.helpHours));
+        }
+    }
+
+    private static void join(About about, List<Line> lines, Said say) {
+        lines.add(new Line(say.it("join"), about.address, true));
+        if (!about.word.isEmpty()) {
+            lines.add(new Line(say.it("word"), about.word));
         }
     }
 
@@ -73,18 +96,19 @@ class JoiningNote {
      *
      * @param times in order of time
      */
-    String weekly(List<Span> times) {
+    String weekly(List<Span> times, Language language) {
+        var say = new Said(language);
         var counted = new LinkedHashMap<String, Integer>();
         for (Span time : times) {
             counted.merge(
-                    "%s, %s to %s"
-                            .formatted(
-                                    time.from()
-                                            .atZone(school.zone())
-                                            .getDayOfWeek()
-                                            .getDisplayName(TextStyle.FULL, Locale.UK),
-                                    school.clockTime(time.from()),
-                                    school.clockTime(time.until())),
+                    say.it(
+                            "weekly",
+                            time.from()
+                                    .atZone(school.zone())
+                                    .getDayOfWeek()
+                                    .getDisplayName(TextStyle.FULL, language.locale()),
+                            school.clockTime(time.from()),
+                            school.clockTime(time.until())),
                     1,
                     Integer::sum);
         }
@@ -96,34 +120,37 @@ class JoiningNote {
 
     /** For parents and visitors: also who teaches, what is kept, and what is expected. */
     Note fullOne(About about, Rulebook rules, Instant at) {
+        var say = new Said(about.language);
         var lines = new ArrayList<Line>();
-        lines.add(new Line("When", when(about.lesson)));
-        weekly(about, lines);
+        lines.add(new Line(say.it("when"), when(about.lesson, say)));
+        weekly(about, lines, say);
         lines.add(new Line(
-                "With", about.adults.isEmpty() ? "the teachers of the class" : String.join(" and ", about.adults)));
-        lines.add(new Line("Join", about.address));
-        if (!about.word.isEmpty()) {
-            lines.add(new Line("Join word", about.word));
-        }
-        lines.add(new Line("Recording", recording(rules, at)));
+                say.it("with"),
+                about.adults.isEmpty() ? say.it("the-teachers") : String.join(say.it("and"), about.adults)));
+        join(about, lines, say);
+        lines.add(new Line(say.it("recording"), recording(rules, at, about.language)));
         var more = List.of(
-                "At the door the house rules of this lesson are shown, and microphone and camera can be tried.",
-                "Nobody is let in before an adult of the school is in the room; visitors are let in one by one.",
-                "Please do not pass the link on: it is for this class only.",
-                school.identity().map(School.Identity::name).orElse("The school"));
+                say.it("door"),
+                say.it("adult"),
+                say.it("pass-on"),
+                school.identity().map(School.Identity::name).orElse(say.it("the-school")));
         return written(about.ofClass.title(), lines, more);
     }
 
     /** What is kept of the lesson, as ruled. */
-    static String recording(Rulebook rules, Instant at) {
-        return switch (rules.value(Catalogue.RECORDING_MODE, Rule.ANSWERS, at).text()) {
-            case "required" -> "This lesson is recorded from beginning to end: sound, picture and what is shown.";
-            case "optional" -> "This lesson may be recorded; everybody is told when it begins and ends.";
-            default -> "This lesson is not recorded, and nobody may record it.";
-        };
+    String recording(Rulebook rules, Instant at, Language language) {
+        return new Said(language)
+                .it("recorded."
+                        + rules.value(Catalogue.RECORDING_MODE, Rule.ANSWERS, at)
+                                .text());
     }
 
-    private record Line(String name, String value) {}
+    /** @param isLink whether it can be followed */
+    private record Line(String name, String value, boolean isLink) {
+        Line(String name, String value) {
+            this(name, value, false);
+        }
+    }
 
     private static Note written(String title, List<Line> lines, List<String> more) {
         var text = new StringBuilder(title).append('\n');
@@ -136,7 +163,7 @@ class JoiningNote {
                     .append('\n');
             String value = HtmlUtils.htmlEscape(line.value);
             html.append(line.name.isEmpty() ? "" : HtmlUtils.htmlEscape(line.name) + ": ")
-                    .append(line.name.equals("Join") ? "<a href=\"" + value + "\">" + value + "</a>" : value)
+                    .append(line.isLink ? "<a href=\"" + value + "\">" + value + "</a>" : value)
                     .append("<br>");
         }
         html.append("</p>");
@@ -147,13 +174,14 @@ class JoiningNote {
         return new Note(text.toString(), html.toString());
     }
 
-    private String when(Optional<Span> next) {
-        return next.map(lesson -> "%s, %s to %s (%d min)"
-                        .formatted(
-                                school.day(lesson.from()),
-                                school.clockTime(lesson.from()),
-                                school.clockTime(lesson.until()),
-                                Duration.between(lesson.from(), lesson.until()).toMinutes()))
-                .orElse("The time will follow.");
+    private String when(Optional<Span> next, Said say) {
+        var day = DateTimeFormatter.ofPattern(say.it("day"), say.language.locale());
+        return next.map(lesson -> say.it(
+                        "time",
+                        day.format(lesson.from().atZone(school.zone())),
+                        school.clockTime(lesson.from()),
+                        school.clockTime(lesson.until()),
+                        Duration.between(lesson.from(), lesson.until()).toMinutes()))
+                .orElse(say.it("later"));
     }
 }

@@ -42,6 +42,7 @@ import juricast.server.data.Database;
 import juricast.server.files.QrCode;
 import juricast.server.problems.Problem;
 import juricast.server.rules.Settings;
+import juricast.server.words.Language;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
@@ -128,18 +129,25 @@ class NoteController {
     record ShownRequest(boolean shown) {}
 
     /** Of the next weeks, so that a change of the timetable far away does not stand in today's note. */
-    private String weekly(List<Classes.Planned> coming, Predicate<Classes.Planned> which, Instant now) {
-        return notes.weekly(coming.stream()
-                .filter(which)
-                .map(Classes.Planned::time)
-                .filter(time -> time.from().isBefore(now.plus(WEEKS)))
-                .toList());
+    private String weekly(
+            List<Classes.Planned> coming, Predicate<Classes.Planned> which, Instant now, Language language) {
+        return notes.weekly(
+                coming.stream()
+                        .filter(which)
+                        .map(Classes.Planned::time)
+                        .filter(time -> time.from().isBefore(now.plus(WEEKS)))
+                        .toList(),
+                language);
     }
 
-    /** How a class is joined: link, word, and what may be written of them. */
+    /** How a class is joined: link, word, and what may be written of them. @param language of the notes, as "en" or "de" */
     @GetMapping("/joining")
     @For({TEACHER, LEAD})
-    Joining joining(@PathVariable String id, @AuthenticationPrincipal SignedIn caller) {
+    Joining joining(
+            @PathVariable String id,
+            @RequestParam(defaultValue = "en") String language,
+            @AuthenticationPrincipal SignedIn caller) {
+        var inLanguage = Language.of(language);
         Classes.SchoolClass found = reading.ofClass(caller, Matter.WAY_IN, id);
         Instant now = clock.instant();
         List<Classes.Planned> coming = classes.lessonsOf(found.id()).stream()
@@ -160,10 +168,11 @@ class NoteController {
                         .toList(),
                 next.map(Classes.Planned::time),
                 new JoiningNote.Weeks(
-                        weekly(coming, one -> !helpHours.contains(one.id()), now),
-                        weekly(coming, one -> helpHours.contains(one.id()), now)),
+                        weekly(coming, one -> !helpHours.contains(one.id()), now, inLanguage),
+                        weekly(coming, one -> helpHours.contains(one.id()), now, inLanguage)),
                 link,
-                found.word().text());
+                found.word().text(),
+                inLanguage);
         WayIn way = WayIn.of(
                 rules, Role.PUPIL, next.map(Classes.Planned::time).orElse(new Span(at, at.plusSeconds(60))), now);
         return new Joining(
@@ -291,7 +300,11 @@ class NoteController {
     /** Shows the link on the pupils' own pages, or hides it: a setting of this class, kept with who and when. */
     @PutMapping("/link/shown")
     @For({TEACHER, LEAD})
-    Joining show(@PathVariable String id, @RequestBody ShownRequest wanted, @AuthenticationPrincipal SignedIn caller) {
+    Joining show(
+            @PathVariable String id,
+            @RequestBody ShownRequest wanted,
+            @RequestParam(defaultValue = "en") String language,
+            @AuthenticationPrincipal SignedIn caller) {
         Classes.SchoolClass found = access.runBy(caller, id);
         Instant now = clock.instant();
         database.write(sql -> {
@@ -309,6 +322,6 @@ class NoteController {
             }
             return null;
         });
-        return joining(id, caller);
+        return joining(id, language, caller);
     }
 }

@@ -204,7 +204,7 @@ class SetsAndFilesTest {
                     new PersonId("maren-oddlund"),
                     SERVER.now());
             var rules = Rulebook.of(List.of(setting));
-            assertThat(String.join(" ", new HouseRules().of(rules, SERVER.now())))
+            assertThat(String.join(" ", SERVER.bean(HouseRules.class).of(rules, SERVER.now())))
                     .as(mode)
                     .contains(told.get(mode));
         }
