@@ -17,7 +17,7 @@ export type Cards = Partial<Record<Need['kind'], (props: CardProps) => ReactNode
 
 export function Title({ mark, children }: { mark?: boolean; children: ReactNode }) {
   return (
-    <Flex gap="7px" align="baseline" pr="52px" fontWeight="650" overflowWrap="anywhere">
+    <Flex gap="7px" align="baseline" pe="52px" fontWeight="650" overflowWrap="anywhere">
       {mark && <VerdictMark verdict="wait" />}
       <span>{children}</span>
     </Flex>

@@ -88,7 +88,7 @@ function Shown({ isLead }: { isLead: boolean }) {
               all again
             </Button>
           )}
-          <chakra.label display="flex" gap="6px" alignItems="center" ml="8px">
+          <chakra.label display="flex" gap="6px" alignItems="center" ms="8px">
             <input type="checkbox" checked={onlyOpen} onChange={() => set({ open: onlyOpen ? '' : 'true' })} /> only what is open
           </chakra.label>
         </chakra.form>
@@ -107,7 +107,7 @@ function Shown({ isLead }: { isLead: boolean }) {
           </Button>
         )}
       </Box>
-      <Box as="aside" borderLeft={{ lg: '1px solid' }} borderColor="lineStrong" px="16px" py="14px" aria-label="To do">
+      <Box as="aside" borderInlineStart={{ lg: '1px solid' }} borderColor="lineStrong" px="16px" py="14px" aria-label="To do">
         <chakra.h2 fontSize="16px" mb="6px">
           {isLead ? 'To do' : 'Yours to do'}
         </chakra.h2>

@@ -80,7 +80,7 @@ function Checked({ checked }: { checked: PackChecked }) {
         gap="10px"
         align="baseline"
         bg={good ? 'verdict.inSoft' : 'verdict.awaySoft'}
-        borderLeft="5px solid"
+        borderInlineStart="5px solid"
         borderColor={good ? 'verdict.in' : 'verdict.away'}
         px="14px"
         py="9px"

@@ -59,7 +59,16 @@ function Shown() {
         <Box flex="1" />
         <Period from={data.from} until={data.until} onChange={(next) => set({ ...next })} />
       </Flex>
-      <Box bg="sheet" borderLeft="4px solid" borderColor="lineStrong" px="12px" py="7px" mb="14px" fontSize="13.5px" maxW="860px">
+      <Box
+        bg="sheet"
+        borderInlineStart="4px solid"
+        borderColor="lineStrong"
+        px="12px"
+        py="7px"
+        mb="14px"
+        fontSize="13.5px"
+        maxW="860px"
+      >
         <strong>What this page cannot know:</strong> what was not written down, how an act felt to whom it was done, and what an
         adult saw that the record did not. The school keeps no marks of groups of pupils, so it cannot be told apart by them. The
         bars say how often a kind of act ended outside the lesson, with the range in which the true share may well lie (Wilson,
@@ -180,7 +189,7 @@ function Range({ low, high, share, all }: { low: number; high: number; share: nu
         position="absolute"
         top="0"
         bottom="0"
-        borderLeft="1.5px dashed"
+        borderInlineStart="1.5px dashed"
         borderColor="verdict.away"
         style={{ left: `${100 * all}%` }}
       />

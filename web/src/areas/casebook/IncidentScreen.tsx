@@ -71,7 +71,7 @@ function Shown({ number }: { number: string }) {
       </Box>
       <Box
         as="aside"
-        borderLeft={{ lg: '1px solid' }}
+        borderInlineStart={{ lg: '1px solid' }}
         borderColor="lineStrong"
         px="16px"
         py="14px"
@@ -214,10 +214,10 @@ function Told({
         {line.quote && (
           <chakra.q
             display="inline-block"
-            ml="6px"
+            ms="6px"
             px="8px"
             bg="paper"
-            borderLeft="3px solid"
+            borderInlineStart="3px solid"
             borderColor="lineStrong"
             quotes="none"
           >
@@ -237,7 +237,7 @@ function Told({
           </chakra.span>
         )}
         {mayCorrect && line.number > 0 && (
-          <Button data-correct look="quiet" ml="8px" fontSize="12.5px" opacity="0" className="no-print" onClick={onCorrect}>
+          <Button data-correct look="quiet" ms="8px" fontSize="12.5px" opacity="0" className="no-print" onClick={onCorrect}>
             correct
           </Button>
         )}
@@ -281,7 +281,7 @@ function Due({ page, onAct }: { page: IncidentPage; onAct: (act: Act) => void })
   return (
     <Box mb="14px">
       {page.followUps.map((one) => (
-        <Box key={one.number} bg="markSoft" borderLeft="5px solid" borderColor="mark" px="12px" py="8px" mb="8px">
+        <Box key={one.number} bg="markSoft" borderInlineStart="5px solid" borderColor="mark" px="12px" py="8px" mb="8px">
           <strong>{one.late ? 'Was due' : 'To do'}</strong>
           <p>
             {one.what} · {one.whoName} · until {time.day(`${one.until}T12:00:00Z`)}
@@ -297,7 +297,15 @@ function Due({ page, onAct }: { page: IncidentPage; onAct: (act: Act) => void })
         </Box>
       ))}
       {page.out.map((one) => (
-        <Box key={one.id} borderLeft="5px solid" borderColor="verdict.away" bg="verdict.awaySoft" px="12px" py="8px" mb="8px">
+        <Box
+          key={one.id}
+          borderInlineStart="5px solid"
+          borderColor="verdict.away"
+          bg="verdict.awaySoft"
+          px="12px"
+          py="8px"
+          mb="8px"
+        >
           <strong>{one.name} is not let into these lessons</strong> until somebody has talked.
           {page.may.includes('TALK') && (
             <Box mt="5px">
@@ -371,7 +379,7 @@ function WhyProposed({ why }: { why: NonNullable<IncidentPage['why']> }) {
       <chakra.h2 fontSize="15px" borderBottom="1px solid" borderColor="ink" mb="4px">
         Why step {why.step} was proposed
       </chakra.h2>
-      <Box borderLeft="2px solid" borderColor="ink" pl="10px" fontSize="13.5px">
+      <Box borderInlineStart="2px solid" borderColor="ink" ps="10px" fontSize="13.5px">
         {why.says.map((one) => (
           <p key={one}>{one}</p>
         ))}

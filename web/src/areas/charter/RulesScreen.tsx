@@ -208,7 +208,15 @@ function Head({ rules, on, onDay, said }: { rules: Rules; on: string; onDay: (da
         </chakra.p>
       )}
       {said && (
-        <chakra.p role="status" bg="verdict.inSoft" borderLeft="4px solid" borderColor="verdict.in" px="10px" py="4px" mt="6px">
+        <chakra.p
+          role="status"
+          bg="verdict.inSoft"
+          borderInlineStart="4px solid"
+          borderColor="verdict.in"
+          px="10px"
+          py="4px"
+          mt="6px"
+        >
           ✓ {said}
         </chakra.p>
       )}

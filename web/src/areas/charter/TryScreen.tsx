@@ -279,7 +279,7 @@ function Outcome({ left, right, onWhy }: OutcomeProps) {
 
 function TriedCell({ one, onWhy }: { one: TriedRight; onWhy: () => void }) {
   return (
-    <chakra.button type="button" textAlign="left" cursor="pointer" onClick={onWhy} _hover={{ bg: 'markSoft' }}>
+    <chakra.button type="button" textAlign="start" cursor="pointer" onClick={onWhy} _hover={{ bg: 'markSoft' }}>
       {one.right && <Shutter value={one.value} bound={one.bound} />} <strong>{one.words}</strong>{' '}
       <chakra.span fontSize="12.5px" color="ink2">
         {one.because}

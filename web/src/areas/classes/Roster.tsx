@@ -42,10 +42,10 @@ export function Roster({ page }: { page: ClassPage }) {
                 borderColor="line"
                 breakInside="avoid"
               >
-                <chakra.span fontFamily="mono" fontSize="12px" color="ink3" w="20px" textAlign="right">
+                <chakra.span fontFamily="mono" fontSize="12px" color="ink3" w="20px" textAlign="end">
                   {place + 1}
                 </chakra.span>
-                <Button look="quiet" textAlign="left" whiteSpace="normal" onClick={() => setChosen(one.id)}>
+                <Button look="quiet" textAlign="start" whiteSpace="normal" onClick={() => setChosen(one.id)}>
                   {one.name}
                 </Button>
                 {trust(page, one).length > 0 && (

@@ -28,7 +28,15 @@ function UpkeepLine() {
       <Link to="/upkeep">{backup}</Link>
     </chakra.p>
   ) : (
-    <Box role="status" bg="verdict.awaySoft" borderLeft="4px solid" borderColor="verdict.away" px="12px" py="5px" mb="10px">
+    <Box
+      role="status"
+      bg="verdict.awaySoft"
+      borderInlineStart="4px solid"
+      borderColor="verdict.away"
+      px="12px"
+      py="5px"
+      mb="10px"
+    >
       {worries.map((one) => one.say).join(' ')} <Link to="/upkeep">Look after it</Link>
     </Box>
   )

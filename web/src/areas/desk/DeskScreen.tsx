@@ -136,7 +136,7 @@ function LiveDesk({ lesson }: { lesson: string }) {
                 as="section"
                 direction="column"
                 minH="0"
-                borderRight="1px solid"
+                borderInlineEnd="1px solid"
                 borderColor="lineStrong"
                 aria-label="What needs you"
               >

@@ -154,7 +154,7 @@ function DemoPeople() {
                   borderBottom="1px solid"
                   borderColor="line"
                   _hover={{ bg: 'markSoft' }}
-                  textAlign="left"
+                  textAlign="start"
                   onClick={() => become.mutate(one.id)}
                 >
                   <chakra.span fontWeight="600" whiteSpace="nowrap">

@@ -127,7 +127,7 @@ function Kind({
           gridTemplateColumns="108px minmax(0, 190px) minmax(0, 1fr)"
           gap="10px"
           w="100%"
-          textAlign="left"
+          textAlign="start"
           px="8px"
           py="3px"
           cursor="pointer"
@@ -149,7 +149,7 @@ function Kind({
         </chakra.button>
       ))}
       {kind.spots.length > SHOWN && (
-        <Button look="quiet" mt="3px" ml="8px" onClick={() => setAll(!all)}>
+        <Button look="quiet" mt="3px" ms="8px" onClick={() => setAll(!all)}>
           {all ? 'Show fewer' : `Show all ${kind.spots.length}`}
         </Button>
       )}
@@ -185,7 +185,7 @@ function Mended({ mended, onClose }: { mended: { change: string; mends: number }
     <Flex
       role="status"
       bg="markSoft"
-      borderLeft="4px solid"
+      borderInlineStart="4px solid"
       borderColor="ink"
       px="12px"
       py="7px"

@@ -81,7 +81,7 @@ function Shown({ isLead }: { isLead: boolean }) {
             />
           </Flex>
           {data.habits.length > 0 && (
-            <Box borderLeft="5px solid" borderColor="mark" pl="12px" mb="14px" role="note">
+            <Box borderInlineStart="5px solid" borderColor="mark" ps="12px" mb="14px" role="note">
               <strong>The plan may not fit.</strong> In every third lesson or more, adults set otherwise:{' '}
               {data.habits.map((one, place) => (
                 <span key={one.id}>

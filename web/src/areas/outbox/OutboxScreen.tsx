@@ -127,7 +127,7 @@ function Group({ group, open, onToggle }: { group: SentLine[]; open: boolean; on
         gridTemplateColumns={{ base: '1fr', md: '142px 78px minmax(0, 1.3fr) minmax(0, 1fr)' }}
         gap={{ base: '0', md: '12px' }}
         w="100%"
-        textAlign="left"
+        textAlign="start"
         px="8px"
         py="4px"
         cursor="pointer"

@@ -37,7 +37,7 @@ export function Leaving({ person }: { person: PersonLine }) {
       </Flex>
       <ProblemNote problem={look.error ?? erase.error} compact />
       {open && shown && (
-        <Box mt="8px" borderLeft="4px solid" borderColor={erase.data ? 'ink' : 'verdict.away'} pl="12px">
+        <Box mt="8px" borderInlineStart="4px solid" borderColor={erase.data ? 'ink' : 'verdict.away'} ps="12px">
           <p>
             <strong>{erase.data ? 'Erased:' : 'Erased at once:'}</strong>{' '}
             {shown.goes.map((one) => `${one.what} (${one.count})`).join(', ') || 'nothing more'}.

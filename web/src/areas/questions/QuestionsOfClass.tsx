@@ -156,7 +156,7 @@ function SetView({ path, set, sums, editable, onEdit, onDrop }: SetViewProps) {
           </Button>
         )}
       </Flex>
-      <chakra.ol mt="6px" pl="22px" listStyleType="decimal">
+      <chakra.ol mt="6px" ps="22px" listStyleType="decimal">
         {set.questions.map((one) => (
           <chakra.li key={one.id} py="3px">
             {one.ask.text || 'A spoken question'}{' '}
@@ -255,11 +255,11 @@ function Writing({ path, draft, read, onChange, onKept }: WritingProps) {
   const change = (place: number, ask: Asking) =>
     onChange({ ...draft, questions: draft.questions.map((one, i) => (i === place ? { ...one, ask } : one)) })
   return (
-    <Box maxH="66vh" overflowY="auto" pr="6px">
+    <Box maxH="66vh" overflowY="auto" pe="6px">
       {read && read.leftOut.length > 0 && (
         <Box role="status" bg="verdict.waitSoft" px="12px" py="8px" mb="10px" fontSize="13px">
           <strong>Not everything of the file is taken:</strong>
-          <chakra.ul pl="18px" listStyleType="disc" maxH="120px" overflowY="auto">
+          <chakra.ul ps="18px" listStyleType="disc" maxH="120px" overflowY="auto">
             {read.leftOut.map((line) => (
               <li key={line}>{line}</li>
             ))}

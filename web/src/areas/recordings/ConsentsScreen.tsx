@@ -82,7 +82,7 @@ function Shown({ isLead }: { isLead: boolean }) {
         <EmptyNote>No pupil fits.</EmptyNote>
       ) : (
         <chakra.table w="100%">
-          <chakra.thead textAlign="left" fontSize="12.5px" color="ink2">
+          <chakra.thead textAlign="start" fontSize="12.5px" color="ink2">
             <tr>
               <th scope="col">Pupil</th>
               <th scope="col">May be recorded</th>
@@ -96,7 +96,7 @@ function Shown({ isLead }: { isLead: boolean }) {
           <tbody>
             {lines.map((one) => (
               <chakra.tr key={one.person} borderBottom="1px solid" borderColor="line">
-                <chakra.th scope="row" textAlign="left" fontWeight="600" py="4px">
+                <chakra.th scope="row" textAlign="start" fontWeight="600" py="4px">
                   {one.name}
                   <chakra.span display="block" fontWeight="400" fontSize="12px" color="ink2">
                     {one.classes[0]}
@@ -114,7 +114,7 @@ function Shown({ isLead }: { isLead: boolean }) {
                   {one.since}
                   {one.until && ` to ${one.until}`}
                 </chakra.td>
-                <chakra.td textAlign="right">
+                <chakra.td textAlign="end">
                   <Button size="small" onClick={() => setChosen(one)}>
                     {isLead ? 'Note a word' : 'What was said'}
                   </Button>

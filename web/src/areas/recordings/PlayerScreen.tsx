@@ -74,7 +74,15 @@ function Player({ id, played }: { id: string; played: Played }) {
         </Link>
       </Flex>
       {failed && (
-        <Box role="alert" bg="verdict.awaySoft" borderLeft="4px solid" borderColor="verdict.away" px="12px" py="6px" mb="8px">
+        <Box
+          role="alert"
+          bg="verdict.awaySoft"
+          borderInlineStart="4px solid"
+          borderColor="verdict.away"
+          px="12px"
+          py="6px"
+          mb="8px"
+        >
           The sound cannot be played. Reload the page; if it was deleted meanwhile, that is said there.
         </Box>
       )}

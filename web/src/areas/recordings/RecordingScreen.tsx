@@ -33,7 +33,7 @@ function Shown({ id, isLead }: { id: string; isLead: boolean }) {
         {data.lengthSeconds > 0 && `, ${length(data.lengthSeconds)} long`}.
       </chakra.p>
       {data.erasedAt ? (
-        <Box borderLeft="4px solid" borderColor="ink" pl="12px" py="6px" mb="14px">
+        <Box borderInlineStart="4px solid" borderColor="ink" ps="12px" py="6px" mb="14px">
           <strong>Deleted on {time.longDay(data.erasedAt)}.</strong> Nothing of it is kept{' '}
           {data.adult?.erasedWhy && `(${data.adult.erasedWhy})`}. This line stays.
         </Box>
@@ -55,7 +55,7 @@ function Shown({ id, isLead }: { id: string; isLead: boolean }) {
           {!data.isAsked && data.watch === 'ASK' && <Ask path={path} id={id} copy={false} />}
           {!data.isAsked && data.copy === 'ASK' && data.watch === 'YES' && <Ask path={path} id={id} copy />}
           {data.keptUntil && (
-            <chakra.span color="ink2" ml="6px">
+            <chakra.span color="ink2" ms="6px">
               Kept until {time.longDay(data.keptUntil)}.
             </chakra.span>
           )}
@@ -173,7 +173,7 @@ function ForAdults({ id, path, one, adult, isLead }: ForAdultsProps) {
           <tbody>
             {adult.watchers.map((each) => (
               <chakra.tr key={each.name} borderBottom="1px solid" borderColor="line">
-                <chakra.th scope="row" textAlign="left" fontWeight="400" py="2px">
+                <chakra.th scope="row" textAlign="start" fontWeight="400" py="2px">
                   {each.name}
                 </chakra.th>
                 <chakra.td w="120px">
@@ -181,7 +181,7 @@ function ForAdults({ id, path, one, adult, isLead }: ForAdultsProps) {
                     <Box h="100%" bg="verdict.in" style={{ width: `${each.percent}%` }} />
                   </Box>
                 </chakra.td>
-                <chakra.td w="56px" textAlign="right" fontFamily="mono">
+                <chakra.td w="56px" textAlign="end" fontFamily="mono">
                   {each.percent} %
                 </chakra.td>
               </chakra.tr>

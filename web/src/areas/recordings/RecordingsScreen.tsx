@@ -57,7 +57,7 @@ function Shown({ isLead }: { isLead: boolean }) {
       </Flex>
       <Sum page={data} />
       {asks > 0 && (
-        <Box borderLeft="5px solid" borderColor="mark" pl="12px" mb="12px" role="note">
+        <Box borderInlineStart="5px solid" borderColor="mark" ps="12px" mb="12px" role="note">
           {asks === 1 ? 'Somebody asks' : `${asks} ask`} to watch a recording and {asks === 1 ? 'waits' : 'wait'} for an answer.
         </Box>
       )}
@@ -139,7 +139,7 @@ function Line({ one }: { one: RecordingLine }) {
         </Link>{' '}
         {one.isAhead && <chakra.span color="ink2">recorded ahead</chakra.span>}
         {one.asks > 0 && (
-          <chakra.span bg="mark" color="onMark" px="5px" ml="4px" fontSize="12.5px" fontWeight="650">
+          <chakra.span bg="mark" color="onMark" px="5px" ms="4px" fontSize="12.5px" fontWeight="650">
             {one.asks} {one.asks === 1 ? 'asks' : 'ask'} to watch
           </chakra.span>
         )}
@@ -153,7 +153,7 @@ function Line({ one }: { one: RecordingLine }) {
           </chakra.span>
         )}
       </Box>
-      <chakra.span fontFamily="mono" w="74px" textAlign="right">
+      <chakra.span fontFamily="mono" w="74px" textAlign="end">
         {one.isGoingOn ? 'goes on' : one.lengthSeconds > 0 ? length(one.lengthSeconds) : 'none'}
       </chakra.span>
       <chakra.span fontSize="13px" w="170px" color="ink2">

@@ -278,7 +278,7 @@ function Line({
         display="flex"
         gap="10px"
         w="100%"
-        textAlign="left"
+        textAlign="start"
         px="8px"
         py="2px"
         cursor="pointer"

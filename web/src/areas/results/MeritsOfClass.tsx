@@ -32,9 +32,9 @@ export function MeritsOfClass({ id }: { id: string }) {
         >
           <thead>
             <tr>
-              <chakra.th textAlign="left">Pupil</chakra.th>
-              <chakra.th textAlign="left">Week by week, this one last</chakra.th>
-              <chakra.th textAlign="right">Merits</chakra.th>
+              <chakra.th textAlign="start">Pupil</chakra.th>
+              <chakra.th textAlign="start">Week by week, this one last</chakra.th>
+              <chakra.th textAlign="end">Merits</chakra.th>
             </tr>
           </thead>
           <tbody>
@@ -44,7 +44,7 @@ export function MeritsOfClass({ id }: { id: string }) {
                   <Link to={`/pupils/${one.person}/attendance`}>{one.name}</Link>
                 </td>
                 <chakra.td fontFamily="mono">{one.byWeek.map((count) => (count === 0 ? '·' : count)).join(' ')}</chakra.td>
-                <chakra.td textAlign="right" fontFamily="mono">
+                <chakra.td textAlign="end" fontFamily="mono">
                   {one.count}
                 </chakra.td>
               </tr>

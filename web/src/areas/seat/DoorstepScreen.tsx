@@ -62,7 +62,7 @@ export default function DoorstepScreen() {
     <Quiet title={data.title}>
       <chakra.p color="ink2">{say.with(data.adults.join(say.and) || say.yourTeacher)}</chakra.p>
       {data.desk && (
-        <Box my="14px" bg="markSoft" borderLeft="4px solid" borderColor="ink" px="12px" py="8px">
+        <Box my="14px" bg="markSoft" borderInlineStart="4px solid" borderColor="ink" px="12px" py="8px">
           <p>{say.inCharge}</p>
           <Link to={data.desk}>
             <Button as="span" size="large" mt="8px" look="main">
@@ -72,7 +72,7 @@ export default function DoorstepScreen() {
         </Box>
       )}
       {data.kind === 'STAFF' && !data.desk && (
-        <Box my="14px" borderLeft="4px solid" borderColor="ink" px="12px" py="8px">
+        <Box my="14px" borderInlineStart="4px solid" borderColor="ink" px="12px" py="8px">
           {school.data?.me ? (
             <p>
               {say.linkOfAdults} {say.notInChargeNow}
@@ -140,7 +140,7 @@ export default function DoorstepScreen() {
               <chakra.h2 fontSize="18px" mb="4px">
                 {say.houseRules}
               </chakra.h2>
-              <chakra.ul pl="18px" listStyleType="disc" fontSize="15.5px">
+              <chakra.ul ps="18px" listStyleType="disc" fontSize="15.5px">
                 {data.houseRules.map((rule) => (
                   <li key={rule}>{rule}</li>
                 ))}

@@ -101,7 +101,7 @@ function Waiting({ seat, visit, now }: { seat: Seat; visit: string; now: number 
         {seat.title}, with {seat.adults.join(' and ')}.{' '}
         {before > 0 ? `Begins at ${time.clock(seat.starts)}, in ${countdown(before)}.` : `Began at ${time.clock(seat.starts)}.`}
       </chakra.p>
-      <Box aria-live="polite" bg="verdict.waitSoft" borderLeft="4px solid" borderColor="verdict.wait" px="14px" py="10px">
+      <Box aria-live="polite" bg="verdict.waitSoft" borderInlineStart="4px solid" borderColor="verdict.wait" px="14px" py="10px">
         {seat.mine.door.why.slice(0, 1).map((reason) => (
           <Flex key={reason} gap="10px" align="baseline" fontSize="18px">
             <VerdictMark verdict="wait" size={15} />
@@ -165,7 +165,7 @@ function Outside({ seat, visit }: { seat: Seat; visit: string }) {
           gap="10px"
           align="baseline"
           bg="verdict.awaySoft"
-          borderLeft="4px solid"
+          borderInlineStart="4px solid"
           borderColor="verdict.away"
           px="14px"
           py="10px"
@@ -287,7 +287,7 @@ function Inside({ seat, visit, line, now, weak }: InsideProps) {
         flex="1"
         minH="0"
       >
-        <Box gridArea="hand" borderRight={{ md: '1px solid' }} borderColor={{ md: 'lineStrong' }} pt="16px">
+        <Box gridArea="hand" borderInlineEnd={{ md: '1px solid' }} borderColor={{ md: 'lineStrong' }} pt="16px">
           <HandButton
             seat={seat}
             onRaise={() => acts.mutate({ do: 'raise-hand' })}
@@ -298,7 +298,7 @@ function Inside({ seat, visit, line, now, weak }: InsideProps) {
         <Box
           as="section"
           gridArea="rights"
-          borderRight={{ md: '1px solid' }}
+          borderInlineEnd={{ md: '1px solid' }}
           borderColor={{ md: 'lineStrong' }}
           pb="16px"
           overflowY="auto"

@@ -56,7 +56,7 @@ function Directing() {
               px="9px"
               py="3px"
               cursor="pointer"
-              borderLeft={speed === 0 ? 'none' : '1px solid'}
+              borderInlineStart={speed === 0 ? 'none' : '1px solid'}
               borderColor="lineStrong"
               bg={data.speed === speed ? 'ink' : 'sheet'}
               color={data.speed === speed ? 'sheet' : 'ink'}

@@ -79,7 +79,7 @@ function Shown({ me }: { me: Me }) {
   return (
     <Box px="20px" py="14px">
       <Flex align="center" gap="10px" wrap="wrap" mb="8px">
-        <chakra.h1 fontSize="24px" mr="6px">
+        <chakra.h1 fontSize="24px" me="6px">
           {oneDay ? time.longDay(`${from}T12:00:00Z`) : `Week of ${time.longDay(`${from}T12:00:00Z`).replace(/^\w+ /, '')}`}
         </chakra.h1>
         <Button onClick={() => show({ from: plusDays(from, -days) })} aria-label={oneDay ? 'The day before' : 'The week before'}>
@@ -242,7 +242,7 @@ function Choice<T extends string>({
 function Told({ changed, onClose }: { changed: PlanChanged; onClose: () => void }) {
   const undo = useUndo()
   return (
-    <Box role="status" bg="markSoft" borderLeft="4px solid" borderColor="ink" px="12px" py="7px" mb="10px">
+    <Box role="status" bg="markSoft" borderInlineStart="4px solid" borderColor="ink" px="12px" py="7px" mb="10px">
       <Flex gap="10px" align="center" wrap="wrap">
         <span>
           <strong>{changed.what}.</strong> {changed.lessons > 1 && `${changed.lessons} lessons. `}

@@ -92,7 +92,7 @@ function LessonRow({ lesson, now, me }: { lesson: LessonLine; now: number; me: M
           </Link>
         ) : lesson.mine ? (
           <>
-            <chakra.span fontSize="13px" mr="14px" hideBelow="md">
+            <chakra.span fontSize="13px" me="14px" hideBelow="md">
               <Link to={`/rules/lesson:${lesson.id}`} aria-label={`Rules and visitors of ${lesson.title}`}>
                 Rules and visitors
               </Link>

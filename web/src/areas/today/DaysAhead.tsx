@@ -24,7 +24,7 @@ export function DaysAhead() {
         borderColor="ink"
       >
         {days.map((day) => (
-          <Box key={day} px="10px" py="7px" borderRight="1px solid" borderColor="line">
+          <Box key={day} px="10px" py="7px" borderInlineEnd="1px solid" borderColor="line">
             <chakra.h3 fontSize="13px" mb="3px">
               {time.day(`${day}T12:00:00Z`)}
             </chakra.h3>

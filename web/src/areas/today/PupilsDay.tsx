@@ -95,7 +95,7 @@ function Next({ lesson, now }: { lesson: MyLesson; now: number }) {
             {lesson.adults.length > 0 && `, with ${lesson.adults.join(' and ')}`}
           </p>
         </Box>
-        <Box textAlign="right" whiteSpace="nowrap">
+        <Box textAlign="end" whiteSpace="nowrap">
           <chakra.p fontSize="13px" color="ink2">
             {before > 0 ? 'begins in' : lesson.state === 'OPEN' ? 'is on' : 'should begin'}
           </chakra.p>
@@ -113,7 +113,7 @@ function Next({ lesson, now }: { lesson: MyLesson; now: number }) {
           </Button>
         </Link>
       ) : (
-        <chakra.p mt="12px" borderLeft="4px solid" borderColor="lineStrong" pl="10px" color="ink2">
+        <chakra.p mt="12px" borderInlineStart="4px solid" borderColor="lineStrong" ps="10px" color="ink2">
           {lesson.shownFrom
             ? `The way to the door opens here at ${time.clock(lesson.shownFrom)}${
                 Date.parse(lesson.shownFrom) - now < HOUR ? `, in ${countdown(Date.parse(lesson.shownFrom) - now)}` : ''

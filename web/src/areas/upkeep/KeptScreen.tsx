@@ -55,15 +55,15 @@ function Shown() {
         </Link>
       </Flex>
       <chakra.table w="100%" mb="20px">
-        <chakra.thead textAlign="left" fontSize="12.5px" color="ink2">
+        <chakra.thead textAlign="start" fontSize="12.5px" color="ink2">
           <tr>
             <th scope="col">What</th>
             <th scope="col">Kept for</th>
             <th scope="col">By the rule</th>
-            <chakra.th scope="col" textAlign="right">
+            <chakra.th scope="col" textAlign="end">
               Goes next week
             </chakra.th>
-            <chakra.th scope="col" textAlign="right">
+            <chakra.th scope="col" textAlign="end">
               Held back
             </chakra.th>
           </tr>
@@ -71,7 +71,7 @@ function Shown() {
         <tbody>
           {data.kinds.map((one) => (
             <chakra.tr key={one.kind} borderBottom="1px solid" borderColor="line">
-              <chakra.th scope="row" textAlign="left" fontWeight="600" py="6px">
+              <chakra.th scope="row" textAlign="start" fontWeight="600" py="6px">
                 {KINDS[one.kind]}
               </chakra.th>
               <td>
@@ -82,10 +82,10 @@ function Shown() {
                   <u>{one.title}</u>
                 </Link>
               </td>
-              <chakra.td textAlign="right" fontFamily="mono" fontWeight={one.nextWeek > 0 ? 650 : 400}>
+              <chakra.td textAlign="end" fontFamily="mono" fontWeight={one.nextWeek > 0 ? 650 : 400}>
                 {one.nextWeek}
               </chakra.td>
-              <chakra.td textAlign="right" fontFamily="mono">
+              <chakra.td textAlign="end" fontFamily="mono">
                 {one.held}
               </chakra.td>
             </chakra.tr>

@@ -117,7 +117,7 @@ function State() {
                 <Box color="ink2" fontSize="13px" whiteSpace="nowrap">
                   {time.day(one.at)}, {time.clock(one.at)}
                 </Box>
-                <Box w="80px" textAlign="right" fontFamily="mono" fontSize="12.5px">
+                <Box w="80px" textAlign="end" fontFamily="mono" fontSize="12.5px">
                   {(one.bytes / 1_000_000).toFixed(1)} MB
                 </Box>
               </Flex>

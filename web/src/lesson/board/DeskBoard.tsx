@@ -134,7 +134,7 @@ function Author({
 }) {
   const isPupil = desk.door.pupils.some((one) => one.id === id)
   return (
-    <Flex align="center" border="1px solid" borderColor="lineStrong" borderRadius="3px" pl="7px">
+    <Flex align="center" border="1px solid" borderColor="lineStrong" borderRadius="3px" ps="7px">
       <strong>{name}</strong>
       {isPupil && (
         <Button look="quiet" size="small" mx="7px" onClick={() => give({ do: 'take-pen', person: id, minutes: 10 })}>

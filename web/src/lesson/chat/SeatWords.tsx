@@ -61,7 +61,7 @@ export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {
         </Box>
       </Flex>
       <chakra.form
-        borderLeft={{ lg: '1px solid' }}
+        borderInlineStart={{ lg: '1px solid' }}
         borderColor={{ lg: 'line' }}
         px="14px"
         py="10px"

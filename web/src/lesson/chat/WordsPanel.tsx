@@ -62,7 +62,7 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
           </>
         )}
         {desk.mine.door.in && !desk.mine.door.observing && (
-          <chakra.span ml="auto">
+          <chakra.span ms="auto">
             <FileChooser disabled={say.isPending} onChoose={(file) => say.mutate({ do: 'file', ...whom, file })} />
           </chakra.span>
         )}
@@ -133,7 +133,7 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
 function Said({ words, clock, href }: { words: Message; clock: string; href: string }) {
   return (
     <Box py="2px" borderBottom="1px dotted" borderColor="line" overflowWrap="anywhere">
-      <chakra.span fontFamily="mono" fontSize="12px" color="ink3" mr="6px">
+      <chakra.span fontFamily="mono" fontSize="12px" color="ink3" me="6px">
         {clock}
       </chakra.span>
       <strong>{words.fromName}</strong> <chakra.span color="ink2">{whom(words)}:</chakra.span>{' '}

@@ -200,7 +200,14 @@ function Steps({
           ))}
         </Box>
         <Box>
-          <Box borderLeft="2px solid" borderColor="ink" pl="10px" mb="10px" aria-label="Why this step is proposed" role="note">
+          <Box
+            borderInlineStart="2px solid"
+            borderColor="ink"
+            ps="10px"
+            mb="10px"
+            aria-label="Why this step is proposed"
+            role="note"
+          >
             <strong>
               Proposed: step {proposed.level}, {data.ladder.steps[proposed.level - 1]?.name.toLowerCase()}
             </strong>
@@ -285,7 +292,7 @@ function Rung({
         display="flex"
         gap="9px"
         w="100%"
-        textAlign="left"
+        textAlign="start"
         cursor="pointer"
         px="7px"
         py="3.5px"
@@ -302,7 +309,7 @@ function Rung({
           {proposed && <chakra.span srOnly>, proposed</chakra.span>}
         </span>
         {chosen && (
-          <chakra.span ml="auto" aria-hidden>
+          <chakra.span ms="auto" aria-hidden>
             ◆
           </chakra.span>
         )}

@@ -88,7 +88,7 @@ function AtSeat({ seat, act }: { seat: Seat; act?: (one: OrderOf<typeof conductA
           px="12px"
           py="8px"
           bg="verdict.waitSoft"
-          borderLeft="4px solid"
+          borderInlineStart="4px solid"
           borderColor="verdict.wait"
         >
           <strong>

@@ -284,12 +284,12 @@ function MarksList({
         {open ? 'Hide the list of marks' : `Whose marks are these? (${marks.length})`}
       </Button>
       {over && (
-        <chakra.span ml="12px">
+        <chakra.span ms="12px">
           This one is by <strong>{over.author === me ? 'you' : over.authorName}</strong>.
         </chakra.span>
       )}
       {open && (
-        <chakra.ul id={id} maxH="150px" overflowY="auto" mt="4px" pl="4px" listStyleType="none">
+        <chakra.ul id={id} maxH="150px" overflowY="auto" mt="4px" ps="4px" listStyleType="none">
           {marks
             .toReversed()
             .slice(0, 200)

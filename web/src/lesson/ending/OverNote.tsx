@@ -26,7 +26,7 @@ export function OverNote({ desk }: { desk: Desk }) {
       <chakra.p color="ink2" mb="12px">
         The door is shut. This was done by itself:
       </chakra.p>
-      <chakra.ul mb="12px" pl="18px" listStyleType="'✓  '">
+      <chakra.ul mb="12px" ps="18px" listStyleType="'✓  '">
         {desk.ending.closing.map((one) => (
           <li key={one.step}>{CLOSING[one.step](one.count)}</li>
         ))}

@@ -87,7 +87,7 @@ function Here({ groups, here, me, now, act }: HereProps) {
           my="8px"
           px="12px"
           py="8px"
-          borderLeft="4px solid"
+          borderInlineStart="4px solid"
           borderColor="ink"
           bg="paper"
           whiteSpace="pre-wrap"

@@ -108,7 +108,7 @@ export function Hall({ desk, now, give, onList }: HallProps) {
         <span>
           <strong>filled</strong> an adult is in · <strong>framed</strong> an adult looks in · <strong>line</strong> nobody
         </span>
-        <chakra.span ml="auto" hideBelow="xl">
+        <chakra.span ms="auto" hideBelow="xl">
           Each has its own words and board page. What is said there is not recorded.
         </chakra.span>
       </Flex>

@@ -45,16 +45,16 @@ export function HallLine({ table, desk, from, until, now, give }: LineProps) {
       minH="58px"
       borderBottom="1px solid"
       borderColor="line"
-      borderLeft="5px solid"
-      borderLeftColor={isCalling ? 'verdict.away' : next ? 'mark' : 'transparent'}
+      borderInlineStart="5px solid"
+      borderInlineStartColor={isCalling ? 'verdict.away' : next ? 'mark' : 'transparent'}
       bg={isCalling ? 'verdict.awaySoft' : next ? 'markSoft' : 'transparent'}
-      pl="9px"
+      ps="9px"
     >
       <Box role="rowheader" minW="0" lineHeight="1.25">
         <chakra.h3 fontSize="14.5px">
           {table.name}
           {isCalling && table.call && (
-            <chakra.span fontFamily="body" fontWeight="600" fontSize="12px" color="verdict.away" ml="6px">
+            <chakra.span fontFamily="body" fontWeight="600" fontSize="12px" color="verdict.away" ms="6px">
               calls for help, {countdown(now - Date.parse(table.call.since))}
             </chakra.span>
           )}

@@ -101,7 +101,7 @@ function Sign({ seat }: { seat: Seat }) {
   if (!help) return null
   const mine = seat.mine.help
   return (
-    <chakra.p role="status" my="2px" px="9px" py="3px" borderLeft="4px solid" borderColor="mark">
+    <chakra.p role="status" my="2px" px="9px" py="3px" borderInlineStart="4px solid" borderColor="mark">
       Help hour until {time.clock(help.until)}.{' '}
       {mine && (
         <strong>

@@ -113,7 +113,7 @@ export function WelcomeNote({ welcome }: { welcome: { text: string; by: string }
       px="14px"
       py="10px"
       bg="verdict.inSoft"
-      borderLeft="4px solid"
+      borderInlineStart="4px solid"
       borderColor="verdict.in"
       fontSize="17px"
     >

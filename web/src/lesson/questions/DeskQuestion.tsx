@@ -139,10 +139,10 @@ function Names({ question }: { question: Shown }) {
     <Box maxH="60vh" overflowY="auto">
       <chakra.table w="100%" fontSize="14px">
         <thead>
-          <chakra.tr textAlign="left" borderBottom="1.5px solid" borderColor="ink">
+          <chakra.tr textAlign="start" borderBottom="1.5px solid" borderColor="ink">
             <th>Pupil</th>
             <th>Answer</th>
-            <chakra.th textAlign="right">after</chakra.th>
+            <chakra.th textAlign="end">after</chakra.th>
           </chakra.tr>
         </thead>
         <tbody>
@@ -157,7 +157,7 @@ function Names({ question }: { question: Shown }) {
                 )}
                 {one.words || 'none of them'}
               </td>
-              <chakra.td textAlign="right" fontFamily="mono">
+              <chakra.td textAlign="end" fontFamily="mono">
                 {one.seconds} s
               </chakra.td>
             </chakra.tr>

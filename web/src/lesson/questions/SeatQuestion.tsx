@@ -28,8 +28,8 @@ export function Banner({ seat, now, act }: { seat: Seat; now: number; act: Act }
       bg="sheet"
       borderBottom="3px double"
       borderColor="ink"
-      borderLeft={waits ? '8px solid' : undefined}
-      borderLeftColor={waits ? 'mark' : undefined}
+      borderInlineStart={waits ? '8px solid' : undefined}
+      borderInlineStartColor={waits ? 'mark' : undefined}
     >
       <Flex align="baseline" gap="12px" wrap="wrap">
         <chakra.h2 fontSize={{ base: '21px', md: '24px' }}>
@@ -195,7 +195,7 @@ function Big({ pressed, onPress, children }: { pressed: boolean; onPress: () => 
       minW={{ md: '150px' }}
       px="16px"
       py="8px"
-      textAlign="left"
+      textAlign="start"
       fontSize="18px"
       fontWeight={pressed ? 700 : 500}
       border="1.5px solid"

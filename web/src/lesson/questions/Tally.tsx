@@ -32,9 +32,9 @@ export function Tally({ results, large = false }: { results: ResultLines; large?
       <tbody>
         {results.lines.map((line, place) => (
           <chakra.tr key={`${place} ${line.words}`} borderBottom="1px solid" borderColor="line">
-            <chakra.th scope="row" textAlign="left" fontWeight={line.right ? 700 : 400} pr="12px" py="1px" maxW="300px">
+            <chakra.th scope="row" textAlign="start" fontWeight={line.right ? 700 : 400} pe="12px" py="1px" maxW="300px">
               {line.right && (
-                <chakra.span color="verdict.in" mr="4px">
+                <chakra.span color="verdict.in" me="4px">
                   ✓<chakra.span srOnly> right:</chakra.span>
                 </chakra.span>
               )}
@@ -43,7 +43,7 @@ export function Tally({ results, large = false }: { results: ResultLines; large?
             <chakra.td py="1px">
               <Strokes count={line.count} />
             </chakra.td>
-            <chakra.td textAlign="right" fontFamily="mono" fontWeight="600" pl="8px" py="1px">
+            <chakra.td textAlign="end" fontFamily="mono" fontWeight="600" ps="8px" py="1px">
               {line.count}
             </chakra.td>
           </chakra.tr>

@@ -108,7 +108,17 @@ function About({ seat }: { seat: Seat }) {
 export function AtSeat({ seat }: { seat: Seat }) {
   if (seat.mine.recording?.now !== 'CLOSED') return null
   return (
-    <Box role="status" mx="16px" mb="14px" px="12px" py="8px" bg="sheet" borderLeft="4px solid" borderColor="ink" fontSize="15px">
+    <Box
+      role="status"
+      mx="16px"
+      mb="14px"
+      px="12px"
+      py="8px"
+      bg="sheet"
+      borderInlineStart="4px solid"
+      borderColor="ink"
+      fontSize="15px"
+    >
       You are not recorded. While the recording runs your microphone and camera are closed; write to your teachers instead. They
       open again when it is paused.
     </Box>

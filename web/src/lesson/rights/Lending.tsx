@@ -85,7 +85,7 @@ export function Lend({ desk, person, rule, cell, minutes, give }: LendProps) {
         {cell && <Shutter value={cell.value} bound={cell.bound} loan={cell.loan} size={13} />}
         {cell && <chakra.span srOnly>{shutterWords(cell.value, cell.bound, cell.loan)}</chakra.span>}
         <span>{titleOf(desk, rule)}</span>
-        <chakra.span color="ink2" fontSize="12px" ml="auto" pl="14px">
+        <chakra.span color="ink2" fontSize="12px" ms="auto" ps="14px">
           {says}
         </chakra.span>
       </Flex>

@@ -158,7 +158,7 @@ export function PupilRightMenu({
 
 function Clock({ until, pass }: { until: string; pass: boolean }) {
   return (
-    <chakra.span fontFamily="mono" fontSize="11px" ml="3px" color={pass ? 'verdict.in' : 'verdict.away'}>
+    <chakra.span fontFamily="mono" fontSize="11px" ms="3px" color={pass ? 'verdict.in' : 'verdict.away'}>
       <Left until={until} near={60_000} />
     </chakra.span>
   )

@@ -52,7 +52,7 @@ function Right({ right, seat, act, onWhy }: { right: SeatRight; seat: Seat; act:
         </chakra.strong>
         <chakra.span srOnly>: {shutterWords(right.value, right.bound, right.loan)}</chakra.span>
         {right.until && (
-          <chakra.span fontFamily="mono" fontSize="15px" ml="8px">
+          <chakra.span fontFamily="mono" fontSize="15px" ms="8px">
             {countdown(Date.parse(right.until) - now)}
           </chakra.span>
         )}
@@ -85,7 +85,7 @@ function Behind({ seat, act }: { seat: Seat; act: (act: Act) => void }) {
   return (
     <Button
       mt="4px"
-      ml="6px"
+      ms="6px"
       aria-pressed={on}
       onClick={() => act({ do: on ? 'off' : 'on', what: 'BACKGROUND' })}
       title="Without a picture the background is plain: your home is not seen."

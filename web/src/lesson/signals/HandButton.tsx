@@ -34,7 +34,7 @@ export function HandButton({ seat, onRaise, onLower }: HandButtonProps) {
       display="flex"
       gap="14px"
       alignItems="center"
-      textAlign="left"
+      textAlign="start"
       w="calc(100% - 32px)"
       mx="16px"
       mb="14px"

@@ -192,7 +192,7 @@ function Small({ one, marks, ground, isHeld, isShown, onHold }: SmallProps) {
         aria-pressed={isHeld}
         onClick={onHold}
         w="100%"
-        textAlign="left"
+        textAlign="start"
         bg={one.marks > 0 ? 'sheet' : 'transparent'}
         border="1px solid"
         borderColor="lineStrong"
@@ -245,7 +245,7 @@ function Held({ out, one, marks, go, give, may }: HeldProps) {
       gap="8px"
       p="12px"
       bg="sheet"
-      borderLeft="1px solid"
+      borderInlineStart="1px solid"
       borderColor="lineStrong"
       overflowY="auto"
       aria-label="The slate held"

@@ -13,7 +13,7 @@ export function Todos({ todos }: { todos: TodoLine[] }) {
           as="li"
           key={`${one.incident} ${one.number}`}
           bg={one.late ? 'markSoft' : 'transparent'}
-          borderLeft="4px solid"
+          borderInlineStart="4px solid"
           borderColor={one.late ? 'mark' : 'lineStrong'}
           px="9px"
           py="5px"

@@ -103,9 +103,9 @@ export function ItsLink({ id }: { id: string }) {
 export function Appearing({ spots }: { spots: string[] }) {
   if (spots.length === 0) return null
   return (
-    <Box role="alert" borderLeft="4px solid" borderColor="verdict.away" bg="verdict.awaySoft" px="12px" py="6px" mt="6px">
+    <Box role="alert" borderInlineStart="4px solid" borderColor="verdict.away" bg="verdict.awaySoft" px="12px" py="6px" mt="6px">
       <strong>Look at this before you go on:</strong>
-      <chakra.ul pl="18px" listStyleType="disc">
+      <chakra.ul ps="18px" listStyleType="disc">
         {spots.slice(0, SHOWN).map((one) => (
           <li key={one}>{one}</li>
         ))}

@@ -112,7 +112,7 @@ function Line({ me, demo, onDone }: { me: Me; demo: boolean; onDone: () => void 
             onClick={() => go(hit)}
           >
             <chakra.span fontWeight="600">{hit.says}</chakra.span>
-            <chakra.span color="ink2" fontSize="13px" textAlign="right">
+            <chakra.span color="ink2" fontSize="13px" textAlign="end">
               {hit.detail}
             </chakra.span>
           </Flex>

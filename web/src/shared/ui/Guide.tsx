@@ -41,7 +41,7 @@ function Text({ at }: { at: string }) {
       <chakra.p mb="8px">
         <strong>{data.title}.</strong> {data.what}
       </chakra.p>
-      <chakra.ul pl="18px" listStyleType="'– '" mb="10px">
+      <chakra.ul ps="18px" listStyleType="'– '" mb="10px">
         {data.how.map((one) => (
           <li key={one}>{one}</li>
         ))}

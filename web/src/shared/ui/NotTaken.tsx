@@ -17,7 +17,7 @@ export function NotTaken({
   return (
     <Box
       bg={mild ? 'paper' : 'verdict.awaySoft'}
-      borderLeft="4px solid"
+      borderInlineStart="4px solid"
       borderColor={mild ? 'line' : 'verdict.away'}
       px="10px"
       py="5px"

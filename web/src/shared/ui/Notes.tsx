@@ -10,7 +10,7 @@ export function ProblemNote({ problem, compact = false }: { problem: unknown; co
     <Box
       role="alert"
       bg="verdict.awaySoft"
-      borderLeft="4px solid"
+      borderInlineStart="4px solid"
       borderColor="verdict.away"
       px="12px"
       py={compact ? '4px' : '8px'}
@@ -18,7 +18,7 @@ export function ProblemNote({ problem, compact = false }: { problem: unknown; co
     >
       <chakra.strong fontWeight="650">{body?.title ?? 'Something went wrong'}.</chakra.strong> {body?.detail} {body?.whatToDo}
       {body && body.wrong.length > 0 && (
-        <chakra.ul pl="18px" listStyleType="disc">
+        <chakra.ul ps="18px" listStyleType="disc">
           {body.wrong.map((one) => (
             <li key={one.field + one.message}>{one.message}</li>
           ))}

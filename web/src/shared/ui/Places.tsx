@@ -68,7 +68,7 @@ export function Places({ me, demo }: { me: Me; demo: boolean }) {
             const count = waits.reduce((sum, one) => sum + one.count, 0)
             const isHere = place === now?.place
             return (
-              <Box as="li" key={place.to} borderRight="1px solid" borderColor="line" lineHeight="16px">
+              <Box as="li" key={place.to} borderInlineEnd="1px solid" borderColor="line" lineHeight="16px">
                 <Link to={place.to} aria-current={isHere ? 'page' : undefined}>
                   <chakra.span
                     display="inline-block"
@@ -90,7 +90,7 @@ export function Places({ me, demo }: { me: Me; demo: boolean }) {
             )
           })}
           {live && (
-            <Box as="li" ml={{ md: 'auto' }} lineHeight="16px">
+            <Box as="li" ms={{ md: 'auto' }} lineHeight="16px">
               <Link to={`/lessons/${live.id}/desk`}>
                 <chakra.span display="inline-block" py="4px" px="9px" bg="mark" color="onMark" fontWeight="600">
                   {live.title} is live: to the desk

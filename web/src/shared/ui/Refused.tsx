@@ -59,14 +59,14 @@ function Note({ problem, onClose }: { problem: unknown; onClose: () => void }) {
       bg="sheet"
       border="1px solid"
       borderColor="verdict.away"
-      pr="34px"
+      pe="34px"
       // Whoever is reading is not hurried.
       onPointerEnter={() => setRead(true)}
       onPointerLeave={() => setRead(false)}
       onFocus={() => setRead(true)}
       onBlur={() => setRead(false)}
     >
-      <Box my="-8px" mr="-34px">
+      <Box my="-8px" me="-34px">
         <ProblemNote problem={problem} />
       </Box>
       <Button

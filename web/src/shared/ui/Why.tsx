@@ -47,9 +47,9 @@ export function WhyChain({ why, reason = true }: { why: Why; reason?: boolean })
         <Shutter value={why.value} /> It is <strong>{why.valueWords}</strong>
         {why.until ? `, until ${why.until}; then ${why.next}.` : '.'}
       </chakra.p>
-      <chakra.ol listStyleType="none" borderLeft="2px solid" borderColor="ink" ml="5px" aria-label="What was weighed">
+      <chakra.ol listStyleType="none" borderInlineStart="2px solid" borderColor="ink" ms="5px" aria-label="What was weighed">
         {why.chain.map((link) => (
-          <chakra.li key={link.text + link.effect} pl="14px" py="3px" position="relative">
+          <chakra.li key={link.text + link.effect} ps="14px" py="3px" position="relative">
             <chakra.span
               aria-hidden
               position="absolute"
@@ -83,7 +83,7 @@ export function WhyChain({ why, reason = true }: { why: Why; reason?: boolean })
         <Box mt="8px">
           <chakra.strong fontWeight="600">In other situations</chakra.strong>
           {why.otherwise.map((one) => (
-            <chakra.em key={one} display="block" pl="10px">
+            <chakra.em key={one} display="block" ps="10px">
               {one}
             </chakra.em>
           ))}

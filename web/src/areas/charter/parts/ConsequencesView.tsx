@@ -87,7 +87,7 @@ function Kinds({ words, spots }: { words: string; spots: WeakSpot[] }) {
         <chakra.summary cursor="pointer">
           <SeverityMark severity={all[0]!.severity} size={12} /> <strong>{all.length}</strong> {words}: {all[0]!.heading}
         </chakra.summary>
-        <chakra.ul pl="24px" listStyleType="square" fontSize="13px" color="ink2">
+        <chakra.ul ps="24px" listStyleType="square" fontSize="13px" color="ink2">
           {all.slice(0, 12).map((one) => (
             <li key={one.key}>{one.sentence}</li>
           ))}
@@ -160,7 +160,7 @@ function Cases({ cases, chosen, onChoose }: { cases: RuleCase[]; chosen: RuleCas
           <chakra.button
             type="button"
             cursor="pointer"
-            textAlign="left"
+            textAlign="start"
             w="100%"
             px="4px"
             py="2px"

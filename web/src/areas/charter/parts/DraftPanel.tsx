@@ -39,7 +39,16 @@ export function DraftPanel({ rules, from, onFrom, open, onOpen, onApplied }: Dra
   })
   const drop = useMutation({ mutationFn: () => discard(rules.place), ...done })
   return (
-    <Box as="section" aria-label="Draft" borderLeft="4px solid" borderColor="mark" bg="sheet" px="12px" py="10px" mb="14px">
+    <Box
+      as="section"
+      aria-label="Draft"
+      borderInlineStart="4px solid"
+      borderColor="mark"
+      bg="sheet"
+      px="12px"
+      py="10px"
+      mb="14px"
+    >
       <chakra.h2 fontSize="17px">
         If the draft counts <FromField from={from} onFrom={onFrom} />
       </chakra.h2>
@@ -128,7 +137,7 @@ function Number({ count, one, many, quiet }: { count: number; one: string; many:
   if (quiet && count === 0) return null
   return (
     <Flex align="baseline" gap="8px">
-      <chakra.span fontFamily="heading" fontWeight="700" fontSize="26px" lineHeight="1.15" minW="44px" textAlign="right">
+      <chakra.span fontFamily="heading" fontWeight="700" fontSize="26px" lineHeight="1.15" minW="44px" textAlign="end">
         {count}
       </chakra.span>
       {count === 1 ? one : many}

@@ -138,7 +138,7 @@ function PlanOfLesson({ id }: { id: string }) {
         <span>
           Visitors: {data.visitors.length === 0 && <chakra.span color="ink2">none</chakra.span>}
           {data.visitors.map((one) => (
-            <chakra.span key={one} mr="8px">
+            <chakra.span key={one} me="8px">
               {one}{' '}
               {data.editable && (
                 <Button

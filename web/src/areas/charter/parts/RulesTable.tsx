@@ -104,7 +104,7 @@ function Lines({ rule, roles, layered, chosen, onChoose, onOver }: LinesProps) {
           {row === always ? (
             <About rule={rule} />
           ) : (
-            <chakra.em pl="18px">{[row.from && `from ${row.from}`, row.whenWords].filter(Boolean).join(', ')}</chakra.em>
+            <chakra.em ps="18px">{[row.from && `from ${row.from}`, row.whenWords].filter(Boolean).join(', ')}</chakra.em>
           )}
           {drafted && <Tag>draft</Tag>}
         </chakra.th>
@@ -159,7 +159,7 @@ function About({ rule }: { rule: RuleLine }) {
     <>
       <chakra.strong fontWeight="640">{rule.title}</chakra.strong>
       {rule.enforced === '' && (
-        <chakra.span fontSize="11px" color="ink2" ml="6px" px="4px" border="1px dashed" borderColor="lineStrong">
+        <chakra.span fontSize="11px" color="ink2" ms="6px" px="4px" border="1px dashed" borderColor="lineStrong">
           not enforced yet
         </chakra.span>
       )}
@@ -177,7 +177,7 @@ function About({ rule }: { rule: RuleLine }) {
 
 function Tag({ children }: { children: string }) {
   return (
-    <chakra.span ml="6px" px="5px" fontSize="12px" bg="mark" color="onMark" fontStyle="normal">
+    <chakra.span ms="6px" px="5px" fontSize="12px" bg="mark" color="onMark" fontStyle="normal">
       {children}
     </chakra.span>
   )

@@ -10,7 +10,7 @@ export function Axis({ desk, from, until, now }: { desk: Desk; from: number; unt
   const ticks = Array.from({ length: Math.ceil((until - start) / 600_000) }, (_, i) => start + i * 600_000)
   const shown = now >= from && now <= until && desk.door.phase !== 'OVER'
   return (
-    <Box position="relative" h={desk.course.order.length > 0 ? '50px' : '34px'} mr="14px" fontFamily="mono">
+    <Box position="relative" h={desk.course.order.length > 0 ? '50px' : '34px'} me="14px" fontFamily="mono">
       {shown && (
         <Box
           position="absolute"

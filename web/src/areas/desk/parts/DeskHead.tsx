@@ -81,7 +81,7 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
                 py="3px"
                 css={{ '@media (pointer: coarse)': { minHeight: '38px' } }}
                 cursor="pointer"
-                borderLeft={value === 'open' ? 'none' : '1px solid'}
+                borderInlineStart={value === 'open' ? 'none' : '1px solid'}
                 borderColor="lineStrong"
                 bg={desk.door.value === value ? 'ink' : 'sheet'}
                 color={desk.door.value === value ? 'sheet' : 'ink'}

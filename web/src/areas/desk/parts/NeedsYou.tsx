@@ -83,8 +83,8 @@ function Card({ first, brief, need, children }: CardProps) {
       bg={first ? 'markSoft' : 'sheet'}
       border="1px solid"
       borderColor={first ? 'mark' : 'line'}
-      borderLeft="4px solid"
-      borderLeftColor="mark"
+      borderInlineStart="4px solid"
+      borderInlineStartColor="mark"
     >
       <chakra.span position="absolute" right="9px" top="6px" fontFamily="mono" fontSize="12px" color="ink2">
         {need.until ? (

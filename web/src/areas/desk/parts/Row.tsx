@@ -77,7 +77,7 @@ export const Row = memo(
             <On key={mark.words} mark={mark} />
           ))}
         </Box>
-        <Box role="cell" position="relative" h="20px" mr="14px">
+        <Box role="cell" position="relative" h="20px" me="14px">
           <Presence pupil={pupil} from={from} until={until} />
         </Box>
         {pupil.cells.map((cell) => {

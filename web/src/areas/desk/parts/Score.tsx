@@ -85,7 +85,7 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
             borderColor="ink"
           >
             <Box role="columnheader">
-              <Flex justify="space-between" align="baseline" pr="8px">
+              <Flex justify="space-between" align="baseline" pe="8px">
                 <chakra.h2 fontSize="15px" aria-live="polite">
                   {here} of {pupils.length} here
                 </chakra.h2>
@@ -298,7 +298,7 @@ function StanceLine({ desk, now }: { desk: Desk; now: number }) {
 
 function Legend() {
   return (
-    <Flex gap="9px" ml="auto" hideBelow="xl">
+    <Flex gap="9px" ms="auto" hideBelow="xl">
       <span>
         <Sample kind="in" /> in
       </span>

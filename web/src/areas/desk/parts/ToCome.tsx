@@ -59,7 +59,7 @@ export function ToCome({ desk, from, until, now }: ToComeProps) {
   const all = toCome(desk, now).filter((one) => one.at <= until)
   return (
     <Box position="absolute" inset="0" display="grid" gridTemplateColumns={COLUMNS} px="14px" pointerEvents="none" aria-hidden>
-      <Box gridColumn="2" position="relative" mr="14px" h="100%">
+      <Box gridColumn="2" position="relative" me="14px" h="100%">
         {all.map((one, place) => {
           const share = (one.at - from) / (until - from)
           const toTheLeft = share > LATE
@@ -70,7 +70,7 @@ export function ToCome({ desk, from, until, now }: ToComeProps) {
               top="0"
               bottom="0"
               left={`${100 * share}%`}
-              borderLeft="1px dashed"
+              borderInlineStart="1px dashed"
               borderColor="lineStrong"
             >
               <chakra.span

@@ -61,7 +61,7 @@ export function Ribbon({ played, nowMs, onSeek }: RibbonProps) {
             position="absolute"
             top="0"
             bottom="0"
-            borderLeft="2px dashed"
+            borderInlineStart="2px dashed"
             borderColor="ink"
             style={{ left: left(one.atMs) }}
           />
@@ -83,5 +83,5 @@ export function Ribbon({ played, nowMs, onSeek }: RibbonProps) {
 }
 
 function Swatch({ bg }: { bg: string }) {
-  return <chakra.span display="inline-block" w="14px" h="8px" mr="3px" bg={bg} />
+  return <chakra.span display="inline-block" w="14px" h="8px" me="3px" bg={bg} />
 }

@@ -56,11 +56,11 @@ export function Transcript({ played, nowMs, onSeek }: TranscriptProps) {
                 display="flex"
                 gap="10px"
                 w="100%"
-                textAlign="left"
+                textAlign="start"
                 px="8px"
                 py="4px"
                 cursor="pointer"
-                borderLeft="4px solid"
+                borderInlineStart="4px solid"
                 borderColor={one === current ? 'ink' : 'transparent'}
                 bg={one === current ? 'markSoft' : 'transparent'}
                 aria-current={one === current ? 'true' : undefined}

@@ -71,11 +71,11 @@ export function Line({ line, from, until, editable, onCorrect, onMark }: LinePro
         <Strip stays={line.stays.map(instants)} waits={line.waits.map(instants)} from={from} until={until} />
       </Box>
       {numbers.map((number, place) => (
-        <Box role="cell" key={place} hideBelow="md" fontFamily="mono" fontSize="13px" textAlign="right">
+        <Box role="cell" key={place} hideBelow="md" fontFamily="mono" fontSize="13px" textAlign="end">
           {number}
         </Box>
       ))}
-      <Box role="cell" textAlign="right">
+      <Box role="cell" textAlign="end">
         {editable && (
           <Button size="small" onClick={onCorrect} aria-label={`Correct ${line.name}`}>
             Correct

@@ -33,7 +33,7 @@ export function Bar({ box, left, width, lane, height, titled, chosen, onChoose, 
       position="absolute"
       h={`${height - 4}px`}
       overflow="hidden"
-      textAlign="left"
+      textAlign="start"
       whiteSpace="nowrap"
       px={titled ? '4px' : '1px'}
       fontSize={titled ? '11.5px' : '10px'}
@@ -72,7 +72,7 @@ export function Bar({ box, left, width, lane, height, titled, chosen, onChoose, 
         </chakra.span>
       ) : (
         height > SHORT_BELOW && (
-          <chakra.span aria-hidden display="block" fontSize="10px" lineHeight="12px" textAlign="left">
+          <chakra.span aria-hidden display="block" fontSize="10px" lineHeight="12px" textAlign="start">
             {short(box.title)}
             <br />
             {box.covered && '⇄'}

@@ -94,7 +94,7 @@ function TimetableImport({ onTaken }: { onTaken: (changed: PlanChanged) => void 
               <chakra.summary cursor="pointer">
                 <strong>{one.title}</strong>: {words(one)}
               </chakra.summary>
-              <chakra.ul pl="22px" listStyleType="square" fontSize="13px" color="ink2">
+              <chakra.ul ps="22px" listStyleType="square" fontSize="13px" color="ink2">
                 {one.lines.map((line) => (
                   <li key={line}>{line}</li>
                 ))}

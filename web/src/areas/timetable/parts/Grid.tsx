@@ -88,7 +88,7 @@ export function Grid({ page, by, now, dayLabel, chosen, move, onChoose, onMove, 
               w={`${column}px`}
               position="relative"
               h={by === 'day' ? '20px' : '36px'}
-              borderLeft="1px solid"
+              borderInlineStart="1px solid"
               borderColor="line"
             >
               {by !== 'day' && (
@@ -160,7 +160,7 @@ export function Grid({ page, by, now, dayLabel, chosen, move, onChoose, onMove, 
                   key={day}
                   w={`${column}px`}
                   position="relative"
-                  borderLeft="1px solid"
+                  borderInlineStart="1px solid"
                   borderColor="lineStrong"
                   minH={`${row.lanes * height + 1}px`}
                   // In the view of a day each of them is large.

@@ -62,7 +62,7 @@ export function LessonPanel({ box, covering = false, move, dayLabel, onMove, onC
         {box.covered && ' (cover)'} · {box.pupils === 1 ? '1 pupil' : `${box.pupils} pupils`}
       </chakra.p>
       {box.reason && (
-        <chakra.p mt="6px" pl="8px" borderLeft="3px double" borderColor="lineStrong" color="ink2" fontStyle="italic">
+        <chakra.p mt="6px" ps="8px" borderInlineStart="3px double" borderColor="lineStrong" color="ink2" fontStyle="italic">
           {box.reason}
         </chakra.p>
       )}
