@@ -9,6 +9,9 @@ import juricast.core.material.MaterialOrder;
  * and the core takes it only from a voice that everybody hears. The stand-in is one, another can be put in its place.
  */
 interface Captioner {
+    /** Whether there is a service that can listen in this lesson. */
+    boolean serves(LessonId lesson);
+
     /** It is to listen from now on. @param hears is told what it has heard */
     void listen(LessonId lesson, Consumer<MaterialOrder.Heard> hears);
 

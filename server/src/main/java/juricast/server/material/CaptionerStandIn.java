@@ -13,28 +13,38 @@ import java.util.function.Consumer;
 import juricast.core.identity.LessonId;
 import juricast.core.identity.PersonId;
 import juricast.core.material.MaterialOrder;
+import juricast.core.rehearsal.Rehearsal;
 import juricast.core.rights.Appliance;
 import juricast.core.rights.RightsState;
 import juricast.server.lesson.LiveLessons;
 import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
 /**
  * The simulated caption service: there is no sound, so it "hears" whoever has the microphone on say the next line of a made-up
- * lesson, one after the other.
+ * lesson, one after the other. It does so in the demo and in rehearsals only: in a real lesson nobody is made to have said
+ * something.
  */
 @Component
 class CaptionerStandIn implements Captioner {
     private static final int EVERY_MS = 5_000;
 
     private final ObjectProvider<LiveLessons> lessons;
+    private final boolean demo;
     private final List<String> lines = lines();
     private final Map<LessonId, Listening> listening = new ConcurrentHashMap<>();
 
-    CaptionerStandIn(ObjectProvider<LiveLessons> lessons) {
+    CaptionerStandIn(ObjectProvider<LiveLessons> lessons, @Value("${juricast.demo}") boolean demo) {
         this.lessons = lessons;
+        this.demo = demo;
+    }
+
+    @Override
+    public boolean serves(LessonId lesson) {
+        return demo || Rehearsal.isOne(lesson);
     }
 
     /** @param said how many lines it has heard so far */
@@ -52,6 +62,8 @@ class CaptionerStandIn implements Captioner {
 
     @Scheduled(fixedDelay = EVERY_MS)
     void hear() {
+        // A rehearsal may be gone without having ended.
+        listening.keySet().removeIf(lesson -> !lessons.getObject().isKnown(lesson));
         listening.forEach((lesson, one) -> {
             List<PersonId> speakers = speakers(lesson);
             if (!speakers.isEmpty()) {

@@ -5,6 +5,7 @@ import static juricast.server.access.Position.TEACHER;
 
 import java.time.Duration;
 import java.time.Instant;
+import juricast.core.identity.LessonId;
 import juricast.core.identity.VisitId;
 import juricast.core.live.LessonEvent;
 import juricast.core.material.MaterialEvent;
@@ -17,6 +18,7 @@ import juricast.server.lesson.DeskOrders;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.Ordered;
 import juricast.server.lesson.Snapshot;
+import juricast.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -34,8 +36,10 @@ import org.springframework.web.bind.annotation.RestController;
 class MaterialController {
     private final LiveLessons lessons;
     private final DeskOrders desk;
+    private final Captioner captioner;
 
-    MaterialController(LiveLessons lessons, DeskOrders desk) {
+    MaterialController(LiveLessons lessons, DeskOrders desk, Captioner captioner) {
+        this.captioner = captioner;
         this.lessons = lessons;
         this.desk = desk;
     }
@@ -71,12 +75,20 @@ class MaterialController {
         return desk.order(lesson, caller, new MaterialOrder.Caption(visit, text(said.text)));
     }
 
-    /** Lets the caption service listen and write along, or not any more. */
+    /** Lets the caption service listen and write along, or not any more. 409 where there is none. */
     @PutMapping("/lessons/{lesson}/captions/service")
     @For({TEACHER, LEAD})
     Ordered service(
             @PathVariable String lesson, @RequestBody ServiceRequest wanted, @AuthenticationPrincipal SignedIn caller) {
-        return desk.order(lesson, caller, new MaterialOrder.LetServiceListen(wanted.on, caller.person()));
+        LessonId id = desk.known(lesson, caller);
+        if (wanted.on && !captioner.serves(id)) {
+            throw Problem.refused(
+                    "no-caption-service",
+                    "No caption service is connected here",
+                    "Nothing listens.",
+                    "Write captions by hand, or let somebody of the class do it. A simulated service can be tried in a rehearsal.");
+        }
+        return desk.order(id, new MaterialOrder.LetServiceListen(wanted.on, caller.person()));
     }
 
     /** All captions of the lesson as WebVTT, timed from its opening. */
