@@ -328,6 +328,11 @@ public class LiveLessons implements DisposableBean {
         });
     }
 
+    /** Lets go of a rehearsal, whether or not it has ended, as soon as nobody looks on: of it nothing is kept. */
+    public void letGo(Rehearsal rehearsal) {
+        leave(rehearsal.id());
+    }
+
     private void leave(LessonId id) {
         LiveLesson lesson = lessons.get(id);
         if (lesson != null && lesson.leaves()) {

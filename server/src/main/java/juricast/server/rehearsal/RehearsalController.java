@@ -85,9 +85,11 @@ class RehearsalController {
                     "Nothing was begun.",
                     "Dismiss it, then rehearse the lesson again.");
         }
-        rehearsals
-                .of(caller.person())
-                .ifPresent(last -> lessons.carryOut(last.id(), new EndingOrder.Dismiss(caller.person())));
+        rehearsals.of(caller.person()).ifPresent(last -> {
+            // Refused to who has closed its page without dismissing it; then it is let go of all the same.
+            lessons.carryOut(last.id(), new EndingOrder.Dismiss(caller.person()));
+            lessons.letGo(last);
+        });
         LessonPlan plan = lessons.look(id).plan();
         String name = people.find(caller.person()).orElseThrow().name();
         List<String> names = Script.read("cast/rehearsal-names.csv").stream()
