@@ -231,7 +231,10 @@ class LessonProperties {
         }
     }
 
-    /** Whatever happened, afterwards a pupil reads no word that the seat had not shown. */
+    /**
+     * Whatever happened, afterwards a pupil reads no word that the seat had not shown. The clock is asked before each step, as it is
+     * in the application: a word in the very moment in which a lesson ends by itself was written, and never reached a seat.
+     */
     @Property(tries = 150)
     void afterwards_a_pupil_reads_nothing_that_the_seat_did_not_show(@ForAll("steps") List<Step> steps) {
         LiveLesson lesson = lesson().school("chat.save", "open", Force.USUAL).present(INES);
@@ -240,7 +243,8 @@ class LessonProperties {
         for (Step step : steps) {
             second += step.seconds;
             lesson.time("10:%02d:%02d".formatted(second / 60 % 60, second % 60));
-            lesson.order(AnyOrder.of(step.kind, step.whom, step.who))
+            lesson.order(new LessonOrder.Tick())
+                    .order(AnyOrder.of(step.kind, step.whom, step.who))
                     .order(new ChatOrder.Say(visitOf(ORLA), Readers.CLASS, "to the class"));
             lesson.seat(INES.value()).words().forEach(words -> shown.add(words.number()));
         }
