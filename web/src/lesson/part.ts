@@ -16,7 +16,7 @@ export interface Tick {
   words: string
 }
 
-/** What one part of a lesson adds to the pages of desk and seat. Orders and acts stand in its `orders`. */
+/** What one part of a lesson adds to the desk. Its orders stand in its `orders`. */
 export interface PagePart {
   cards?: Cards
   /** Beside the name of a pupil. */
@@ -31,12 +31,16 @@ export interface PagePart {
   UnderHead?: (props: { desk: Desk; now: number; give: (order: never) => void }) => ReactNode
   /** Whether each second matters on the desk now: a clock runs. Else what stands there rests. */
   hurries?: (desk: Desk) => boolean
+  /** Keys of the desk, while nothing is being typed. @param open shows where something is started */
+  keys?: (desk: Desk, give: (order: never) => void, open: (what: never) => void) => Record<string, () => void>
+}
+
+/** What one part of a lesson adds to a pupil's seat. Its acts stand in its `orders`. */
+export interface SeatPart {
   /** In the head of a seat, and on the page of who waits at the door. */
   Sign?: (props: { seat: Seat; now: number }) => ReactNode
   /** Over everything else of a pupil's seat, while it is the one thing to see first. */
   Banner?: (props: { seat: Seat; now: number; act: (one: never) => void }) => ReactNode
   /** At a pupil's own seat, among what they may do. */
   AtSeat?: (props: { seat: Seat; act?: (one: never) => void }) => ReactNode
-  /** Keys of the desk, while nothing is being typed. @param open shows where something is started */
-  keys?: (desk: Desk, give: (order: never) => void, open: (what: never) => void) => Record<string, () => void>
 }

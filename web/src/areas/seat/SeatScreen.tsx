@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
 import type { Heard, Seat } from '../../shared/api/types'
 import { SeatBoard } from '../../lesson/board/SeatBoard'
-import { WelcomeNote } from '../../lesson/notices/notices'
+import { WelcomeNote } from '../../lesson/notices/SeatNotices'
 import { standing } from '../../shared/standing'
 import { StrokesOf } from '../../shared/live/strokes'
 import { useLive } from '../../shared/live/useLive'
@@ -15,11 +15,11 @@ import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Refused } from '../../shared/ui/Refused'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { WhySheet } from '../../shared/ui/Why'
-import { useActs } from '../../lesson/orders'
+import { useActs } from '../../lesson/acts'
 import { HandButton } from '../../lesson/signals/HandButton'
 import { Helping } from '../../lesson/rights/Helping'
 import { Captions, HandedOut } from '../../lesson/material/SeatMaterial'
-import { PAGES } from '../../lesson/parts'
+import { SEAT_PAGES } from '../../lesson/seatParts'
 import { Signals } from '../../lesson/signals/SeatSigns'
 import { Now } from '../../lesson/supervision/Now'
 import { Rights } from '../../lesson/rights/SeatRights'
@@ -109,7 +109,7 @@ function Waiting({ seat, visit, now }: { seat: Seat; visit: string; now: number 
           </Flex>
         ))}
       </Box>
-      {PAGES.map(({ Sign }, place) => Sign && <Sign key={place} seat={seat} now={now} />)}
+      {SEAT_PAGES.map(({ Sign }, place) => Sign && <Sign key={place} seat={seat} now={now} />)}
       <WelcomeNote welcome={seat.notices.welcome} />
       <Tide />
       <chakra.p color="ink2" fontSize="15px">
@@ -254,7 +254,7 @@ function Inside({ seat, visit, line, now, weak }: InsideProps) {
           with {seat.adults.join(' and ')}, until {time.clock(seat.ends)}
           {left > 0 && ` (${countdown(left)} left)`}
         </chakra.span>
-        {PAGES.map(({ Sign }, place) => Sign && <Sign key={place} seat={seat} now={now} />)}
+        {SEAT_PAGES.map(({ Sign }, place) => Sign && <Sign key={place} seat={seat} now={now} />)}
         <Box flex="1" />
         <Guide />
         <chakra.span fontSize="14px" color="ink2">
@@ -277,7 +277,7 @@ function Inside({ seat, visit, line, now, weak }: InsideProps) {
       )}
       <Now seat={seat} />
       <PrivateWordToMe seat={seat} visit={visit} now={now} />
-      {PAGES.map(({ Banner }, place) => Banner && <Banner key={place} seat={seat} now={now} act={acts.mutate} />)}
+      {SEAT_PAGES.map(({ Banner }, place) => Banner && <Banner key={place} seat={seat} now={now} act={acts.mutate} />)}
       {/* On a phone what is shown and written comes before the list of rights; the hand is always first. */}
       <Grid
         as="main"
@@ -304,7 +304,7 @@ function Inside({ seat, visit, line, now, weak }: InsideProps) {
           overflowY="auto"
           aria-label="What you may do now"
         >
-          {PAGES.map(({ AtSeat }, place) => AtSeat && <AtSeat key={place} seat={seat} act={acts.mutate} />)}
+          {SEAT_PAGES.map(({ AtSeat }, place) => AtSeat && <AtSeat key={place} seat={seat} act={acts.mutate} />)}
           <Helping seat={seat} act={acts.mutate} />
           <Signals seat={seat} act={acts.mutate} />
           <Rights seat={seat} act={acts.mutate} onWhy={(rule) => setWhy(`/api/seats/${encodeURIComponent(visit)}/why/${rule}`)} />

@@ -8,7 +8,7 @@ import { post } from '../../shared/api/http'
 import { Button } from '../../shared/ui/Button'
 import { TextField } from '../../shared/ui/Fields'
 import { ProblemNote } from '../../shared/ui/Notes'
-import type { Act } from '../../lesson/orders'
+import type { Act } from '../../lesson/acts'
 import { Quiet } from './Quiet'
 
 interface OutsideAccountProps {

@@ -4,7 +4,7 @@ import { Button } from '../../shared/ui/Button'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { DrawingBoard } from '../drawing/DrawingBoard'
 import { useSheet } from '../drawing/useSheet'
-import { useActs } from '../orders'
+import { useActs } from '../acts'
 import { UnderPage } from './UnderPage'
 
 /** The page of the board that is shown where one sits. */

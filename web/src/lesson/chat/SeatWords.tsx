@@ -7,7 +7,7 @@ import { Key } from '../../shared/ui/Key'
 import { ProblemNote } from '../../shared/ui/Notes'
 import { FileChooser, SentFile } from '../../shared/ui/SentFile'
 import { useLatestInSight } from '../../shared/ui/useLatestInSight'
-import { useActs } from '../orders'
+import { useActs } from '../acts'
 
 /** What is written, and the box. What is refused is said at once, and the text stays (need F3). */
 export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {

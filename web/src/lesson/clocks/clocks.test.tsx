@@ -8,6 +8,7 @@ import { aDesk, at, NOW } from '../testing'
 import { shownMs } from './ClockFace'
 import { clocks } from './clocks'
 import { CallMaker, ClockMaker } from './DeskClocks'
+import { Banner } from './SeatClocks'
 
 const clock = (more: Partial<ClockShown> = {}): ClockShown => ({
   number: 3,
@@ -115,7 +116,7 @@ describe('the first to answer', () => {
   it('is pressed when it opens, while the line is measured', async () => {
     const asked = serve({ 'POST /api/seats/v1/echo': { word: 'w', now: at('10:17:00') } })
     const press = vi.fn()
-    show(<clocks.page.Banner seat={sit({})} now={NOW} act={press} />, '/seat/v1', '/seat/:visit')
+    show(<Banner seat={sit({})} now={NOW} act={press} />, '/seat/v1', '/seat/:visit')
     await userEvent.click(await screen.findByRole('button', { name: 'I know it' }))
     expect(press).toHaveBeenCalledWith({ do: 'press' })
     await vi.waitFor(() => expect(asked.length).toBe(7))
@@ -126,7 +127,7 @@ describe('the first to answer', () => {
     vi.useFakeTimers()
     try {
       serve({ 'POST /api/seats/v1/echo': { word: 'w', now: at('10:17:00') } })
-      show(<clocks.page.Banner seat={sit({ opens: at('10:17:03') })} now={NOW} act={vi.fn()} />, '/seat/v1', '/seat/:visit')
+      show(<Banner seat={sit({ opens: at('10:17:03') })} now={NOW} act={vi.fn()} />, '/seat/v1', '/seat/:visit')
       expect(screen.getByRole('button').hasAttribute('disabled')).toBe(true)
       await act(() => vi.advanceTimersByTimeAsync(3100))
       expect(screen.getByRole('button').hasAttribute('disabled')).toBe(false)
@@ -138,14 +139,14 @@ describe('the first to answer', () => {
   it('says who has the word, and how many have it before', () => {
     serve({ 'POST /api/seats/v1/echo': { word: 'w', now: at('10:17:00') } })
     const { unmount } = show(
-      <clocks.page.Banner seat={sit({ turn: 'Jory Pell' }, { pressed: true, before: 2 })} now={NOW} act={vi.fn()} />,
+      <Banner seat={sit({ turn: 'Jory Pell' }, { pressed: true, before: 2 })} now={NOW} act={vi.fn()} />,
       '/seat/v1',
       '/seat/:visit',
     )
     expect(screen.getByText('Jory Pell')).toBeTruthy()
     expect(screen.getByText(/2 have the word before you/)).toBeTruthy()
     unmount()
-    show(<clocks.page.Banner seat={sit({}, { pressed: true, before: 0 })} now={NOW} act={vi.fn()} />, '/seat/v1', '/seat/:visit')
+    show(<Banner seat={sit({}, { pressed: true, before: 0 })} now={NOW} act={vi.fn()} />, '/seat/v1', '/seat/:visit')
     expect(screen.getByText('You have the word.')).toBeTruthy()
   })
 })

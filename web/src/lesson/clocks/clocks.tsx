@@ -1,8 +1,7 @@
 import type { Desk } from '../../shared/api/types'
 import type { OrderOf } from '../send'
 import { UnderHead } from './DeskClocks'
-import { clocksActs, clocksOrders } from './orders'
-import { Banner } from './SeatClocks'
+import { clocksOrders } from './orders'
 
 type Give = (order: OrderOf<typeof clocksOrders>) => void
 
@@ -21,6 +20,5 @@ function keys(desk: Desk, give: Give, open: (what: 'clock' | 'first') => void): 
 
 export const clocks = {
   orders: clocksOrders,
-  acts: clocksActs,
-  page: { UnderHead, Banner, keys, hurries: (desk: Desk) => !!desk.clocks.clock?.running },
+  page: { UnderHead, keys, hurries: (desk: Desk) => !!desk.clocks.clock?.running },
 }

@@ -1,7 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useContext, useState } from 'react'
-import type { Desk, Seat } from '../../shared/api/types'
-import { useSchoolTime } from '../../shared/time'
+import type { Desk } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { TextInput } from '../../shared/ui/Fields'
 import { Sheet } from '../../shared/ui/Sheet'
@@ -10,8 +9,7 @@ import { Choice } from '../DeskMenu'
 import type { Tick } from '../part'
 import type { OrderOf } from '../send'
 import { ActOn } from './acting'
-import { conductActs, conductOrders } from './orders'
-import { RaiseWorry } from './RaiseWorry'
+import { conductOrders } from './orders'
 
 type Give = (order: OrderOf<typeof conductOrders>) => void
 
@@ -74,35 +72,6 @@ function UnderHead({ desk, give }: { desk: Desk; now: number; give: Give }) {
   )
 }
 
-/** At the own seat: what a step was about, and the quiet way to say that something is wrong. */
-function AtSeat({ seat, act }: { seat: Seat; act?: (one: OrderOf<typeof conductActs>) => void }) {
-  const time = useSchoolTime()
-  const last = seat.mine.conduct?.last
-  return (
-    <>
-      {last && (last.measure === 'REMINDER' || last.measure === 'CURB') && (
-        <Box
-          role="status"
-          mx="16px"
-          mb="14px"
-          px="12px"
-          py="8px"
-          bg="verdict.waitSoft"
-          borderInlineStart="4px solid"
-          borderColor="verdict.wait"
-        >
-          <strong>
-            {last.by} {last.measure === 'REMINDER' ? 'reminds you' : 'has closed something for you'}
-          </strong>
-          , {time.clock(last.at)}: {last.act.toLowerCase()}.{last.rule && ` The rule is about “${last.rule}”.`} It is over when
-          you go on well.
-        </Box>
-      )}
-      {act && <RaiseWorry seat={seat} act={act} />}
-    </>
-  )
-}
-
 /** The ladder by key: C for a step, Y marks this moment for later. */
 function keys(_: Desk, give: Give, open: (what: never) => void): Record<string, () => void> {
   return {
@@ -142,6 +111,5 @@ export function MarkMoment({ open, onClose, give }: { open: boolean; onClose: ()
 
 export const conduct = {
   orders: conductOrders,
-  acts: conductActs,
-  page: { cards, ticks, InRowMenu, UnderHead, AtSeat, keys },
+  page: { cards, ticks, InRowMenu, UnderHead, keys },
 }

@@ -9,11 +9,11 @@ import type { Order } from '../orders'
 import { WordsPanel } from '../chat/WordsPanel'
 import { WriteTo } from '../chat/writing'
 import { aDesk, aNeed, aPupil, aTable, at, NOW } from '../testing'
-import { GroupBanner } from './AtSeat'
 import { Drawing } from './Drawing'
 import { groups } from './groups'
 import { Hall } from './Hall'
 import { groupsNeeds } from './needs'
+import { Banner } from './SeatGroup'
 
 const OUT = { since: at('10:10:00'), ends: at('10:20:00'), calledBack: false, invited: 0 }
 const tables = [
@@ -244,7 +244,7 @@ describe('at the seat', () => {
 
   it('tells where one is, with whom, what to do and how long, and calls an adult', async () => {
     const act = vi.fn()
-    show(<GroupBanner seat={seat({ ends: at('10:20:00'), calledBack: false, here })} now={NOW} act={act} />)
+    show(<Banner seat={seat({ ends: at('10:20:00'), calledBack: false, here })} now={NOW} act={act} />)
 
     const group = screen.getByRole('region', { name: 'Your group' })
     expect(group.textContent).toContain('You are in Reef')
@@ -260,7 +260,7 @@ describe('at the seat', () => {
   it('asks to go, or to wait', async () => {
     const act = vi.fn()
     const { unmount } = show(
-      <GroupBanner
+      <Banner
         seat={seat({ ends: at('10:20:00'), calledBack: false }, { name: 'Reef', with: ['Ines Carrow'] })}
         now={NOW}
         act={act}
@@ -269,7 +269,7 @@ describe('at the seat', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Go to Reef' }))
     expect(act).toHaveBeenCalledWith({ do: 'go-to-group' })
     unmount()
-    show(<GroupBanner seat={seat({ ends: at('10:20:00'), calledBack: false })} now={NOW} act={act} />)
+    show(<Banner seat={seat({ ends: at('10:20:00'), calledBack: false })} now={NOW} act={act} />)
     expect(screen.getByRole('status').textContent).toContain('an adult will send you')
   })
 })

@@ -1,8 +1,7 @@
 import type { Desk } from '../../shared/api/types'
 import type { Mark } from '../part'
-import { GroupBanner } from './AtSeat'
 import { groupsNeeds } from './needs'
-import { groupsActs, groupsOrders } from './orders'
+import { groupsOrders } from './orders'
 import { Choice } from '../DeskMenu'
 
 /** Beside the name while the class is apart: in which group. */
@@ -38,6 +37,5 @@ function InRowMenu({ desk, pupil, give }: { desk: Desk; pupil: { id: string }; g
 
 export const groups = {
   orders: groupsOrders,
-  acts: groupsActs,
-  page: { cards: groupsNeeds, marks, InRowMenu, Banner: GroupBanner },
+  page: { cards: groupsNeeds, marks, InRowMenu },
 }

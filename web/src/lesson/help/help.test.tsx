@@ -6,8 +6,9 @@ import { show } from '../../shared/testing'
 import type { Order } from '../orders'
 import { aDesk, at } from '../testing'
 import { help } from './help'
+import { Sign } from './SeatHelp'
 
-const { UnderHead, Sign } = help.page
+const { UnderHead } = help.page
 const HOUR: NonNullable<Desk['help']> = {
   until: at('11:15:00'),
   stayed: true,

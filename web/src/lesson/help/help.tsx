@@ -1,6 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
-import type { Desk, Seat } from '../../shared/api/types'
+import type { Desk } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 import { Select } from '../../shared/ui/Fields'
@@ -92,25 +92,4 @@ function HelpHour({ desk, help }: { desk: Desk; help: NonNullable<Desk['help']> 
   )
 }
 
-const ORDER = ['', 'first', 'second', 'third']
-
-/** For who stands in the row: the own place and how long it may take; for who has gone, that questions can still be asked. */
-function Sign({ seat }: { seat: Seat }) {
-  const time = useSchoolTime()
-  const { help } = seat
-  if (!help) return null
-  const mine = seat.mine.help
-  return (
-    <chakra.p role="status" my="2px" px="9px" py="3px" borderInlineStart="4px solid" borderColor="mark">
-      Help hour until {time.clock(help.until)}.{' '}
-      {mine && (
-        <strong>
-          You are {ORDER[mine.place] ?? `number ${mine.place}`} in the row
-          {mine.minutes > 0 && `, about ${mine.minutes} min`}.
-        </strong>
-      )}
-    </chakra.p>
-  )
-}
-
-export const help = { orders: helpOrders, acts: {}, page: { UnderHead, Sign } }
+export const help = { orders: helpOrders, page: { UnderHead } }

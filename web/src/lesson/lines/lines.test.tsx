@@ -8,6 +8,7 @@ import { serve, show } from '../../shared/testing'
 import type { Order } from '../orders'
 import { aDesk, aNeed, aPupil, at } from '../testing'
 import { lines } from './lines'
+import { Banner } from './SeatLine'
 import { useTellLine } from './useTellLine'
 
 describe('how late news comes', () => {
@@ -52,7 +53,6 @@ describe('a weak line', () => {
 
   it('is said to the pupil with what helps', () => {
     const seat = (mine: object) => ({ mine: { rights: { camera: true }, ...mine } }) as unknown as Seat
-    const { Banner } = lines.page
     const { unmount } = show(<Banner seat={seat({ line: {} })} />)
     expect(screen.queryByRole('status')).toBeNull()
     unmount()

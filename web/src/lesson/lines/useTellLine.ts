@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { useActs } from '../orders'
+import { useActs } from '../acts'
 
 const AGAIN_MS = 5000
 

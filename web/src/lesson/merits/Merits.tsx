@@ -2,7 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import { useQuery } from '@tanstack/react-query'
 import { get } from '../../shared/api/http'
-import type { ClassMerits, Desk, Seat } from '../../shared/api/types'
+import type { ClassMerits, Desk } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { TextInput } from '../../shared/ui/Fields'
 import { Choice } from '../DeskMenu'
@@ -27,31 +27,6 @@ function marks(desk: Desk, person: string): Mark[] {
   return count === 0
     ? []
     : [{ short: count === 1 ? '✦' : `✦${count}`, words: count === 1 ? '1 merit' : `${count} merits`, quiet: true }]
-}
-
-/** At one's own seat: what they were for; of others only where the rules show merits to the class. */
-function AtSeat({ seat }: { seat: Seat }) {
-  const reasons = seat.mine.merits?.reasons ?? []
-  const all = seat.merits?.all ?? []
-  return (
-    <>
-      {reasons.length > 0 && (
-        <Box role="status" aria-label="Your merits" mx="16px" mb="14px" px="12px" py="8px" bg="verdict.inSoft">
-          <strong>{reasons.length === 1 ? 'You got a merit' : `You got ${reasons.length} merits`}</strong> for{' '}
-          {reasons.join(', ')}.
-        </Box>
-      )}
-      {all.length > 0 && (
-        <Box aria-label="Merits of the class" role="group" mx="16px" mb="14px" fontSize="14px">
-          {all.slice(-5).map((one, place) => (
-            <p key={place}>
-              ✦ <strong>{one.name}</strong> for {one.reason}
-            </p>
-          ))}
-        </Box>
-      )}
-    </>
-  )
 }
 
 /** Gives merits to one, some, a group or all, and takes one back that was given by mistake. */
@@ -163,4 +138,4 @@ function Never({ classId }: { classId: string }) {
   )
 }
 
-export const merits = { orders: meritsOrders, acts: {}, page: { marks, InRowMenu, AtSeat } }
+export const merits = { orders: meritsOrders, page: { marks, InRowMenu } }

@@ -6,7 +6,7 @@ import type { Seat } from '../../shared/api/types'
 import { show } from '../../shared/testing'
 import type { Order } from '../orders'
 import { aDesk, aPupil, NOW } from '../testing'
-import { merits } from './Merits'
+import { AtSeat } from './SeatMerits'
 
 it('a merit is given from the row of a pupil in two presses, and the row says how many', async () => {
   const give = vi.fn<(order: Order) => void>()
@@ -22,7 +22,7 @@ it('a merit is given from the row of a pupil in two presses, and the row says ho
 
 it('the seat tells what its own merits are for', () => {
   const seat = { mine: { merits: { reasons: ['a good question', 'good work'] } } } as unknown as Seat
-  show(<merits.page.AtSeat seat={seat} />)
+  show(<AtSeat seat={seat} />)
 
   expect(screen.getByRole('status', { name: 'Your merits' }).textContent).toContain('2 merits for a good question, good work')
 })

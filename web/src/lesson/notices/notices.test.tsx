@@ -4,7 +4,8 @@ import { expect, it, vi } from 'vitest'
 import type { Seat } from '../../shared/api/types'
 import { show } from '../../shared/testing'
 import { aDesk, at, NOW } from '../testing'
-import { NoticeMaker, notices, WelcomeNote } from './notices'
+import { NoticeMaker, notices } from './notices'
+import { Banner, WelcomeNote } from './SeatNotices'
 
 const up = { number: 8, text: 'The ferry leaves at noon.', by: 'Orla Venn', at: at('10:10:00') }
 
@@ -28,7 +29,7 @@ it('an announcement is put up, stays with who and when, and is taken down by one
 
 it('at the seat announcements stay, and a welcome goes when it was read', async () => {
   const seat = { notices: { up: [up], welcome: { number: 0, text: 'Bring a pencil', by: 'Orla Venn', at: at('09:00:00') } } }
-  show(<notices.page.Banner seat={seat as unknown as Seat} />)
+  show(<Banner seat={seat as unknown as Seat} />)
   expect(screen.getByText(/The ferry leaves at noon/)).toBeTruthy()
   await userEvent.click(screen.getByRole('button', { name: 'I have read it' }))
   expect(screen.queryByText(/Bring a pencil/)).toBeNull()

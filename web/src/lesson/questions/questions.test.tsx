@@ -8,6 +8,7 @@ import { aDesk, at, NOW } from '../testing'
 import { Maker } from './Maker'
 import { QuestionFields } from './QuestionFields'
 import { questions } from './questions'
+import { Banner } from './SeatQuestion'
 import { Strokes, Tally } from './Tally'
 import type { Asking } from './orders'
 
@@ -202,7 +203,7 @@ describe('at the seat', () => {
   }
   const sit = (question: Partial<Asked>, mine: Partial<NonNullable<Seat['mine']['question']>>, act = vi.fn()) => {
     const seat = { question: { ...asked, ...question }, mine: { question: { nudged: false, ...mine } } } as unknown as Seat
-    show(<questions.page.Banner seat={seat} now={NOW} act={act} />)
+    show(<Banner seat={seat} now={NOW} act={act} />)
     return act
   }
 

@@ -1,6 +1,5 @@
 import { UnderHead } from './DeskQuestion'
-import { questionsActs, questionsOrders } from './orders'
-import { Banner } from './SeatQuestion'
+import { questionsOrders } from './orders'
 import type { Desk } from '../../shared/api/types'
 import type { OrderOf } from '../send'
 
@@ -17,6 +16,5 @@ function keys(desk: Desk, give: Give, open: (what: 'question') => void): Record<
 
 export const questions = {
   orders: questionsOrders,
-  acts: questionsActs,
-  page: { UnderHead, Banner, keys, hurries: (desk: Desk) => !!desk.questions.now?.until },
+  page: { UnderHead, keys, hurries: (desk: Desk) => !!desk.questions.now?.until },
 }

@@ -9,8 +9,9 @@ import type { Order } from '../orders'
 import { aDesk, aNeed, at, NOW } from '../testing'
 import { penOf } from './DeskRecording'
 import { recording } from './recording'
+import { AtSeat, Sign } from './SeatRecording'
 
-const { UnderHead, InMore, Sign, AtSeat } = recording.page
+const { UnderHead, InMore } = recording.page
 
 const ON: Partial<Desk['recording']> = {
   mode: 'REQUIRED',

@@ -3,7 +3,6 @@ import type { Mark } from '../part'
 import { InMore, penOf, UnderHead } from './DeskRecording'
 import { recordingNeeds } from './needs'
 import { recordingOrders } from './orders'
-import { AtSeat, Sign } from './SeatRecording'
 
 function hurries({ recording }: Desk): boolean {
   return !!recording.paused || penOf(recording) === 'soon'
@@ -20,6 +19,5 @@ function marks(desk: Desk, person: string): Mark[] {
 
 export const recording = {
   orders: recordingOrders,
-  acts: {},
-  page: { cards: recordingNeeds, marks, InMore, UnderHead, Sign, AtSeat, hurries },
+  page: { cards: recordingNeeds, marks, InMore, UnderHead, hurries },
 }

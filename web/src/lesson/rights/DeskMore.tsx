@@ -1,7 +1,7 @@
-import { Box } from '@chakra-ui/react'
 import type { Desk } from '../../shared/api/types'
 import { Choice } from '../DeskMenu'
 import type { Give } from '../orders'
+import { PassedOn } from './PassedOn'
 
 const SAYS: Record<string, { open: string; closed: string }> = {
   'names.see-list': { open: 'Let pupils see who is here', closed: 'Hide from pupils who is here' },
@@ -44,21 +44,4 @@ export function InMore({ desk, give }: { desk: Desk; give: Give }) {
 /** That people outside watch must not be overlooked. */
 export function UnderHead({ desk }: { desk: Desk }) {
   return desk.rights.passedOn.length > 0 ? <PassedOn by={desk.rights.passedOn.map((one) => one.name)} /> : null
-}
-
-/** Said to everybody in the room. */
-export function PassedOn({ by }: { by: string[] }) {
-  return (
-    <Box
-      role="status"
-      px="14px"
-      py="5px"
-      bg="verdict.waitSoft"
-      borderBottom="1px solid"
-      borderColor="verdict.wait"
-      fontSize="14px"
-    >
-      This lesson is passed on to people outside the room, by {by.join(' and ')}.
-    </Box>
-  )
 }

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react'
 import type { Seat } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
-import type { Act } from '../orders'
+import type { Act } from '../acts'
 
 /** What a pupil helps with who was trusted with it; it is gone as soon as the right is. */
 export function Helping({ seat, act }: { seat: Seat; act: (act: Act) => void }) {

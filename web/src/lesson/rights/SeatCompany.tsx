@@ -2,7 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { Seat } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
-import { PassedOn } from './DeskMore'
+import { PassedOn } from './PassedOn'
 
 type Person = Seat['company']['people'][number]
 

@@ -5,7 +5,7 @@ import { countdown, useNow } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 import { TextInput } from '../../shared/ui/Fields'
 import { Shutter, shutterWords } from '../../shared/ui/Shutter'
-import type { Act } from '../orders'
+import type { Act } from '../acts'
 import type { Appliance } from './orders'
 
 const APPLIANCES: Record<string, { what: Appliance; is: 'microphone' | 'camera' | 'screen'; on: string; off: string }> = {

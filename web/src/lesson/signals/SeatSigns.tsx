@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import type { Seat } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
-import type { Act } from '../orders'
+import type { Act } from '../acts'
 import type { Sign } from './orders'
 
 const SIGNS: { sign: Sign; words: string }[] = [

@@ -6,7 +6,7 @@ import { Strokes, StrokesOf } from '../../shared/live/strokes'
 import { serve, show } from '../../shared/testing'
 import type { Order } from '../orders'
 import { aDesk } from '../testing'
-import { slates } from './slates'
+import { Banner } from './SeatSlate'
 import { SlatesMaker } from './SlatesMaker'
 import { Wall } from './Wall'
 
@@ -110,7 +110,7 @@ describe('at the seat', () => {
       'POST /api/seats/v1/slate/wipe': { number: 5 },
     })
     const whole = { slates: { shown: [], ...seat }, mine: { slate: { sheet: 'slate ines', frozen } } } as unknown as Seat
-    show(<slates.page.Banner seat={whole} />, '/seat/v1', '/seat/:visit')
+    show(<Banner seat={whole} />, '/seat/v1', '/seat/:visit')
     return asked
   }
   const out = { number: 4, task: 'A wave', ground: 'AXES' as const, mayDraw: true }

@@ -1,10 +1,9 @@
 import type { Desk } from '../../shared/api/types'
-import { slatesActs, slatesOrders } from './orders'
-import { Banner } from './SeatSlate'
+import { slatesOrders } from './orders'
 
 /** E gives slates to everybody, or shows the wall of those that are out. */
 function keys(desk: Desk, _give: unknown, open: (what: 'slates' | 'wall') => void): Record<string, () => void> {
   return { e: () => open(desk.slates.now ? 'wall' : 'slates') }
 }
 
-export const slates = { orders: slatesOrders, acts: slatesActs, page: { Banner, keys } }
+export const slates = { orders: slatesOrders, page: { keys } }

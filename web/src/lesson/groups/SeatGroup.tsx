@@ -2,12 +2,12 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import type { Seat } from '../../shared/api/types'
 import { countdown } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
-import type { Act } from '../orders'
+import type { Act } from '../acts'
 
 type Groups = NonNullable<Seat['groups']>
 
 /** The one thing seen first while the class is apart: where one is, with whom, what to do, how long, and how to get help. */
-export function GroupBanner({ seat, now, act }: { seat: Seat; now: number; act: (one: Act) => void }) {
+export function Banner({ seat, now, act }: { seat: Seat; now: number; act: (one: Act) => void }) {
   const { groups } = seat
   if (!groups) return null
   const asked = seat.mine.groups

@@ -1,0 +1,80 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useState } from 'react'
+import type { Seat } from '../../shared/api/types'
+import { useSchoolTime } from '../../shared/time'
+import { Button } from '../../shared/ui/Button'
+
+/** Announcements stay on top until they are taken down; the welcome until it has been read. */
+export function Banner({ seat }: { seat: Seat }) {
+  const time = useSchoolTime()
+  const { welcome, up } = seat.notices
+  const [read, setRead] = useState<string | null>(null)
+  return (
+    <>
+      {up.map((one) => (
+        <Box
+          key={one.number}
+          as="section"
+          role="status"
+          aria-label="Announcement"
+          px={{ base: '14px', md: '22px' }}
+          py="9px"
+          bg="markSoft"
+          borderBottom="1px solid"
+          borderColor="ink"
+          fontSize="18px"
+        >
+          {one.text}{' '}
+          <chakra.span fontSize="13px" color="ink2">
+            {one.by}, {time.clock(one.at)}
+          </chakra.span>
+        </Box>
+      ))}
+      {welcome && read !== welcome.at && (
+        <Flex
+          as="section"
+          aria-label="Welcome"
+          gap="12px"
+          align="center"
+          px={{ base: '14px', md: '22px' }}
+          py="9px"
+          bg="verdict.inSoft"
+          borderBottom="1px solid"
+          borderColor="lineStrong"
+          fontSize="17px"
+          wrap="wrap"
+        >
+          <span>
+            {welcome.text}{' '}
+            <chakra.span fontSize="13px" color="ink2">
+              {welcome.by}
+            </chakra.span>
+          </span>
+          <Box flex="1" />
+          <Button onClick={() => setRead(welcome.at)}>I have read it</Button>
+        </Flex>
+      )}
+    </>
+  )
+}
+
+/** At the doorstep and in the waiting: what is said to who arrives. */
+export function WelcomeNote({ welcome }: { welcome: { text: string; by: string } | undefined }) {
+  if (!welcome) return null
+  return (
+    <chakra.blockquote
+      my="12px"
+      px="14px"
+      py="10px"
+      bg="verdict.inSoft"
+      borderInlineStart="4px solid"
+      borderColor="verdict.in"
+      fontSize="17px"
+    >
+      {welcome.text}
+      <chakra.footer fontSize="13px" color="ink2">
+        {welcome.by}
+      </chakra.footer>
+    </chakra.blockquote>
+  )
+}
