@@ -1,12 +1,13 @@
 import { useQuery } from '@tanstack/react-query'
 import { lazy, Suspense } from 'react'
-import { Navigate, Route, Routes } from 'react-router'
+import { Navigate, Route, Routes, useLocation } from 'react-router'
+import { showPage, withWords, words } from './languages/language'
 import { standing } from './shared/standing'
 import { SchoolZone } from './shared/time'
 import { Guard } from './shared/ui/Guard'
 import { LoadingNote } from './shared/ui/Notes'
 
-const SignInScreen = lazy(() => import('./areas/entrance/SignInScreen'))
+const SignInScreen = lazy(() => withWords(import('./areas/entrance/SignInScreen')))
 const FirstStartScreen = lazy(() => import('./areas/entrance/FirstStartScreen'))
 const TodayScreen = lazy(() => import('./areas/today/TodayScreen'))
 const CorridorScreen = lazy(() => import('./areas/corridor/CorridorScreen'))
@@ -30,7 +31,7 @@ const OutboxScreen = lazy(() => import('./areas/outbox/OutboxScreen'))
 const ClassesScreen = lazy(() => import('./areas/classes/ClassesScreen'))
 const NewClassScreen = lazy(() => import('./areas/classes/NewClassScreen'))
 const ClassScreen = lazy(() => import('./areas/classes/ClassScreen'))
-const AccountScreen = lazy(() => import('./areas/account/AccountScreen'))
+const AccountScreen = lazy(() => withWords(import('./areas/account/AccountScreen')))
 const UpkeepScreen = lazy(() => import('./areas/upkeep/UpkeepScreen'))
 const PeopleScreen = lazy(() => import('./areas/people/PeopleScreen'))
 const RulesScreen = lazy(() => import('./areas/charter/RulesScreen'))
@@ -39,11 +40,11 @@ const TryScreen = lazy(() => import('./areas/charter/TryScreen'))
 const DeskScreen = lazy(() => import('./areas/desk/DeskScreen'))
 const ResultsScreen = lazy(() => import('./areas/results/ResultsScreen'))
 const BringScreen = lazy(() => import('./areas/bring/BringScreen'))
-const AfterwardsScreen = lazy(() => import('./areas/afterwards/AfterwardsScreen'))
+const AfterwardsScreen = lazy(() => withWords(import('./areas/afterwards/AfterwardsScreen')))
 const RegisterScreen = lazy(() => import('./areas/register/RegisterScreen'))
-const DoorstepScreen = lazy(() => import('./areas/seat/DoorstepScreen'))
+const DoorstepScreen = lazy(() => withWords(import('./areas/seat/DoorstepScreen')))
 const ReplayScreen = lazy(() => import('./areas/replay/ReplayScreen'))
-const SeatScreen = lazy(() => import('./areas/seat/SeatScreen'))
+const SeatScreen = lazy(() => withWords(import('./areas/seat/SeatScreen')))
 const RecordingsScreen = lazy(() => import('./areas/recordings/RecordingsScreen'))
 const RecordingScreen = lazy(() => import('./areas/recordings/RecordingScreen'))
 const PlayerScreen = lazy(() => import('./areas/recordings/PlayerScreen'))
@@ -51,12 +52,17 @@ const ConsentsScreen = lazy(() => import('./areas/recordings/ConsentsScreen'))
 const KeptScreen = lazy(() => import('./areas/upkeep/KeptScreen'))
 const LooksScreen = lazy(() => import('./areas/looks/LooksScreen'))
 
+/** Where whoever comes is taken for a pupil or a visitor; the other pages are those of who is signed in. */
+const OF_PUPILS = /^\/(join|seat)\//
+
 export function App() {
   const { data } = useQuery(standing)
+  const { pathname } = useLocation()
+  showPage(!data?.me || data.me.position === 'PUPIL' || OF_PUPILS.test(pathname))
   return (
     <SchoolZone.Provider value={data?.zone ?? 'UTC'}>
       <Guard>
-        <Suspense fallback={<LoadingNote what="the page" />}>
+        <Suspense fallback={<LoadingNote says={words().fetchingPage} />}>
           <Routes>
             <Route path="/sign-in" element={<SignInScreen />} />
             <Route path="/first-start" element={<FirstStartScreen />} />

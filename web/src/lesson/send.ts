@@ -1,5 +1,5 @@
 import createClient, { type Middleware } from 'openapi-fetch'
-import { csrfToken, NO_LINE, Problem, problemIn } from '../shared/api/http'
+import { csrfToken, noLine, Problem, problemIn } from '../shared/api/http'
 import type { paths } from '../shared/api/generated/schema'
 
 /** Orders by the server's own description: a path, a field or a value that it does not know does not compile. */
@@ -16,7 +16,7 @@ const token: Middleware = {
     return response
   },
   onError({ error }) {
-    return error instanceof Problem ? error : new Problem(NO_LINE)
+    return error instanceof Problem ? error : new Problem(noLine())
   },
 }
 client.use(token)

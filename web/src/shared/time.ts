@@ -78,7 +78,7 @@ export function age(milliseconds: number): string {
 export function until(milliseconds: number): string {
   const minutes = Math.floor(Math.max(0, milliseconds) / 60_000)
   if (minutes < 60) return countdown(milliseconds)
-  return minutes < 48 * 60 ? `${Math.floor(minutes / 60)} h ${minutes % 60} min` : `${Math.floor(minutes / (24 * 60))} days`
+  return minutes < 48 * 60 ? `${Math.floor(minutes / 60)} h ${minutes % 60} min` : words().days(Math.floor(minutes / (24 * 60)))
 }
 
 /** Minutes and seconds, as 2:05. Never negative. */

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { ownWords } from '../../languages/own'
 import { get, post, put, remove } from '../../shared/api/http'
 import type { Account, OfferedFactor } from '../../shared/api/types'
 import { standing } from '../../shared/standing'
@@ -16,24 +17,24 @@ const KEY = ['account']
 
 /** One's own account: password, second factor, and where one is signed in (need N7). */
 export default function AccountScreen() {
-  return <Page title="Your account">{() => <Own />}</Page>
+  return <Page title={ownWords().yourAccount}>{() => <Own />}</Page>
 }
 
 function Own() {
+  const say = ownWords()
   const { data, error } = useQuery({ queryKey: KEY, queryFn: () => get<Account>('/api/account') })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="your account" />
+  if (!data) return <LoadingNote says={say.fetchingAccount} />
   return (
     <Box maxW="1060px" mx="auto" px="20px" py="18px">
-      <chakra.h1 fontSize="25px">Your account</chakra.h1>
+      <chakra.h1 fontSize="25px">{say.yourAccount}</chakra.h1>
       <chakra.p color="ink2" mb="14px">
-        {data.name}, signing in as <strong>{data.signIn || 'nobody: you have no account'}</strong>
+        {data.name}
+        {say.signingInAs} <strong>{data.signIn || say.nobodyNoAccount}</strong>
       </chakra.p>
       {data.missing !== 'NOTHING' && (
         <chakra.p role="status" bg="mark" color="onMark" px="12px" py="8px" mb="14px" fontWeight="650">
-          {data.missing === 'OWN_PASSWORD'
-            ? 'You came in by a code that counts once. Choose a password of your own; then everything opens.'
-            : 'Your school asks for a second factor of those in your position. Set it up; then everything opens.'}
+          {data.missing === 'OWN_PASSWORD' ? say.chooseOwn : say.factorAsked}
         </chakra.p>
       )}
       <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="36px">
@@ -56,6 +57,7 @@ function useRefresh() {
 
 function Password({ account }: { account: Account }) {
   const refresh = useRefresh()
+  const say = ownWords()
   const [form, setForm] = useState({ current: '', password: '', again: '' })
   const differs = form.again !== '' && form.again !== form.password
   const save = useMutation({
@@ -67,17 +69,17 @@ function Password({ account }: { account: Account }) {
   })
   return (
     <chakra.form
-      aria-label="Change the password"
+      aria-label={say.changePassword}
       onSubmit={(event) => {
         event.preventDefault()
         if (!differs) save.mutate()
       }}
     >
       <chakra.h2 fontSize="17px" mb="6px">
-        Password
+        {say.password}
       </chakra.h2>
       <TextField
-        label={account.missing === 'OWN_PASSWORD' ? 'The code you came in with' : 'Your password now'}
+        label={account.missing === 'OWN_PASSWORD' ? say.codeCameIn : say.passwordNow}
         type="password"
         autoComplete="current-password"
         value={form.current}
@@ -85,8 +87,8 @@ function Password({ account }: { account: Account }) {
         required
       />
       <TextField
-        label="New password"
-        hint="10 letters or signs at least. Three or four words that have nothing to do with each other are good."
+        label={say.newPassword}
+        hint={say.newPasswordHint}
         type="password"
         autoComplete="new-password"
         value={form.password}
@@ -94,8 +96,8 @@ function Password({ account }: { account: Account }) {
         required
       />
       <TextField
-        label="The same again"
-        hint={differs ? 'These two are not the same.' : undefined}
+        label={say.sameAgain}
+        hint={differs ? say.notTheSame : undefined}
         type="password"
         autoComplete="new-password"
         value={form.again}
@@ -104,11 +106,11 @@ function Password({ account }: { account: Account }) {
       />
       <ProblemNote problem={save.error} compact />
       <Button type="submit" look="main" disabled={save.isPending || differs}>
-        Change it
+        {say.changeIt}
       </Button>
       {save.isSuccess && (
         <chakra.p role="status" mt="6px">
-          Changed. Wherever else you were signed in, you are not any more.
+          {say.changed}
         </chakra.p>
       )}
     </chakra.form>
@@ -117,6 +119,7 @@ function Password({ account }: { account: Account }) {
 
 function Factor({ account }: { account: Account }) {
   const refresh = useRefresh()
+  const say = ownWords()
   const [password, setPassword] = useState('')
   const [code, setCode] = useState('')
   const offer = useMutation({ mutationFn: () => post<OfferedFactor>('/api/account/factor') })
@@ -139,7 +142,7 @@ function Factor({ account }: { account: Account }) {
   })
   const ownPassword = (
     <TextField
-      label="Your password"
+      label={say.yourPassword}
       type="password"
       autoComplete="current-password"
       value={password}
@@ -148,9 +151,9 @@ function Factor({ account }: { account: Account }) {
     />
   )
   return (
-    <Box as="section" aria-label="Second factor">
+    <Box as="section" aria-label={say.factor}>
       <chakra.h2 fontSize="17px" mb="6px">
-        Second factor
+        {say.factor}
       </chakra.h2>
       {confirm.data && <Recovery codes={confirm.data.codes} />}
       {account.factor && !confirm.data && (
@@ -160,40 +163,37 @@ function Factor({ account }: { account: Account }) {
             end.mutate()
           }}
         >
-          <chakra.p mb="8px">
-            A code of your telephone is asked for besides the password. {account.recoveryCodes} recovery{' '}
-            {account.recoveryCodes === 1 ? 'code is' : 'codes are'} left.
-          </chakra.p>
+          <chakra.p mb="8px">{say.factorOn(account.recoveryCodes)}</chakra.p>
           {ownPassword}
           <ProblemNote problem={end.error} compact />
           <Button type="submit" look="stop" disabled={end.isPending}>
-            End the second factor
+            {say.endFactor}
           </Button>
         </chakra.form>
       )}
       {!account.factor && !offer.data && (
         <>
           <chakra.p mb="8px" color="ink2">
-            A program for one-time codes on your telephone then shows six digits, which you give besides your password.
+            {say.factorWhat}
           </chakra.p>
           <ProblemNote problem={offer.error} compact />
           <Button disabled={offer.isPending} onClick={() => offer.mutate()}>
-            Set up a second factor
+            {say.setUpFactor}
           </Button>
         </>
       )}
       {offer.data && (
         <chakra.form
-          aria-label="Set up a second factor"
+          aria-label={say.setUpFactor}
           onSubmit={(event) => {
             event.preventDefault()
             confirm.mutate()
           }}
         >
-          <chakra.p mb="6px">Let the program on your telephone read this, or type the secret into it.</chakra.p>
+          <chakra.p mb="6px">{say.letProgramRead}</chakra.p>
           <Flex gap="14px" align="start" mb="10px">
             <img
-              alt="The secret as a picture, for the telephone’s camera"
+              alt={say.secretPicture}
               width="150"
               height="150"
               src={`data:image/svg+xml;utf8,${encodeURIComponent(offer.data.picture)}`}
@@ -203,7 +203,7 @@ function Factor({ account }: { account: Account }) {
             </Box>
           </Flex>
           <TextField
-            label="The six digits it shows now"
+            label={say.digitsNow}
             inputMode="numeric"
             autoComplete="one-time-code"
             value={code}
@@ -213,7 +213,7 @@ function Factor({ account }: { account: Account }) {
           {ownPassword}
           <ProblemNote problem={confirm.error} compact />
           <Button type="submit" look="main" disabled={confirm.isPending}>
-            Use it from now on
+            {say.useIt}
           </Button>
         </chakra.form>
       )}
@@ -224,13 +224,13 @@ function Factor({ account }: { account: Account }) {
 function Recovery({ codes }: { codes: string[] }) {
   return (
     <Box role="status" border="1.5px solid" borderColor="ink" bg="sheet" px="14px" py="10px" mb="12px">
-      <chakra.p fontWeight="650">Set up. Keep these codes on paper: each counts once, on the day the telephone is lost.</chakra.p>
+      <chakra.p fontWeight="650">{ownWords().keepCodes}</chakra.p>
       <chakra.ul fontFamily="mono" my="8px" listStyleType="none" css={{ columns: 2 }}>
         {codes.map((one) => (
           <li key={one}>{one}</li>
         ))}
       </chakra.ul>
-      <CopyButton text={codes.join('\n')}>Copy the codes</CopyButton>
+      <CopyButton text={codes.join('\n')}>{ownWords().copyCodes}</CopyButton>
     </Box>
   )
 }
@@ -239,34 +239,35 @@ function Recovery({ codes }: { codes: string[] }) {
 function browserOf(said: string): string {
   const program = /(Firefox|Edg|Chrome|Safari)\/(\d+)/.exec(said)
   const system = /(Windows|Macintosh|Android|iPhone|iPad|Linux)/.exec(said)
-  if (!program && !system) return said || 'A program that does not say what it is'
-  return [program && `${program[1] === 'Edg' ? 'Edge' : program[1]} ${program[2]}`, system && `on ${system[1]}`]
+  if (!program && !system) return said || ownWords().unknownProgram
+  return [program && `${program[1] === 'Edg' ? 'Edge' : program[1]} ${program[2]}`, system?.[1] && ownWords().onSystem(system[1])]
     .filter(Boolean)
     .join(' ')
 }
 
 function SignIns({ account }: { account: Account }) {
+  const say = ownWords()
   const time = useSchoolTime()
   const refresh = useRefresh()
   const end = useMutation({ mutationFn: (id: string) => remove(`/api/account/sign-ins/${id}`), onSuccess: refresh })
   return (
-    <Box as="section" aria-label="Where you are signed in" mt="26px">
+    <Box as="section" aria-label={say.whereSignedIn} mt="26px">
       <chakra.h2 fontSize="17px" mb="6px">
-        Where you are signed in
+        {say.whereSignedIn}
       </chakra.h2>
       <Box bg="sheet" borderTop="1.5px solid" borderColor="ink">
         {account.signIns.map((one) => (
           <Flex key={one.id} gap="14px" px="10px" py="5px" align="center" borderBottom="1px solid" borderColor="line" wrap="wrap">
             <Box flex="1 1 260px" overflowWrap="anywhere">
               {browserOf(one.browser)}
-              {one.here && <strong> · here</strong>}
+              {one.here && <strong> · {say.here}</strong>}
             </Box>
             <Box color="ink2" fontSize="13px">
-              since {time.day(one.began)}, {time.clock(one.began)}, until {time.clock(one.expires)}
+              {say.since(time.day(one.began), time.clock(one.began), time.clock(one.expires))}
             </Box>
             {!one.here && (
               <Button size="small" disabled={end.isPending} onClick={() => end.mutate(one.id)}>
-                End it
+                {say.endIt}
               </Button>
             )}
           </Flex>

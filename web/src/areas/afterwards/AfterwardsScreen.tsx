@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
 import { Link, useParams } from 'react-router'
+import { ownWords } from '../../languages/own'
 import { whom } from '../../lesson/chat/whom'
 import { Handouts } from '../../lesson/material/Handouts'
 import { get } from '../../shared/api/http'
@@ -14,23 +15,24 @@ import { SentFile } from '../../shared/ui/SentFile'
 /** What was kept of a lesson that is over: for its adults all of it, for a pupil what the rules leave. */
 export default function AfterwardsScreen() {
   const { id = '' } = useParams()
-  return <Page title="After the lesson">{() => <Shown id={id} />}</Page>
+  return <Page title={ownWords().afterLesson}>{() => <Shown id={id} />}</Page>
 }
 
 function Shown({ id }: { id: string }) {
   const path = `/api/lessons/${encodeURIComponent(id)}/afterwards`
+  const say = ownWords()
   const time = useSchoolTime()
   const { data, error } = useQuery({ queryKey: ['afterwards', id], queryFn: () => get<AfterLesson>(path) })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="what was kept of the lesson" />
+  if (!data) return <LoadingNote says={say.fetchingKept} />
   const gone = (kind: 'WORDS' | 'BOARD') => data.erased[kind] ?? data.erased.REGISTERS
   return (
     <Box maxW="1180px" mx="auto" px="20px" py="16px">
       <chakra.h1 fontSize="25px" overflowWrap="anywhere">
-        After the lesson: {data.title}
+        {say.afterLessonOf(data.title)}
       </chakra.h1>
       <chakra.p color="ink2" mb="12px">
-        {time.longDay(data.from)}, {time.clock(data.from)} to {time.clock(data.until)}
+        {say.dayFromTo(time.longDay(data.from), time.clock(data.from), time.clock(data.until))}
         {data.isAdult && (
           <>
             {' '}
@@ -47,32 +49,14 @@ function Shown({ id }: { id: string }) {
       </chakra.p>
       <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 420px' }} gap="22px" alignItems="start">
         <Box minW="0">
-          <Part
-            name="Handed out"
-            what={data.material}
-            gone={undefined}
-            kept="What was handed out stays with your teacher. Ask there."
-            none="Nothing was handed out."
-          >
+          <Part name={say.handedOut} what={data.material} gone={undefined} kept={say.handedOutKept} none={say.handedOutNone}>
             {(all) => <Handouts of={all} />}
           </Part>
-          <Part
-            name="The board"
-            what={data.boards}
-            gone={gone('BOARD')}
-            kept="By the rules of your school the board stays with your teacher. Ask there."
-            none="Nothing was left on the board."
-          >
+          <Part name={say.board} what={data.boards} gone={gone('BOARD')} kept={say.boardKept} none={say.boardNone}>
             {(boards) => boards.map((board) => <Board key={board.place} board={board} path={path} />)}
           </Part>
         </Box>
-        <Part
-          name="Words"
-          what={data.words}
-          gone={gone('WORDS')}
-          kept="The school keeps what was written; by its rules pupils do not keep a copy."
-          none="Nothing was written."
-        >
+        <Part name={say.words} what={data.words} gone={gone('WORDS')} kept={say.wordsKept} none={say.wordsNone}>
           {(words) => words.map((one) => <Said key={one.number} words={one} path={path} />)}
         </Part>
       </Grid>
@@ -99,15 +83,14 @@ function Part<T>(props: {
       {what && what.length > 0 ? (
         props.children(what)
       ) : (
-        <chakra.p color="ink2">
-          {!what ? props.kept : gone ? `Erased on ${time.day(gone)}: it was kept for as long as the rules say.` : props.none}
-        </chakra.p>
+        <chakra.p color="ink2">{!what ? props.kept : gone ? ownWords().erasedOn(time.day(gone)) : props.none}</chakra.p>
       )}
     </Box>
   )
 }
 
 function Board({ board, path }: { board: BoardKept; path: string }) {
+  const say = ownWords()
   return (
     <Box mb="10px">
       {board.name && (
@@ -118,14 +101,14 @@ function Board({ board, path }: { board: BoardKept; path: string }) {
       <Grid templateColumns={{ base: '1fr', md: board.pages.length > 1 ? '1fr 1fr' : '1fr' }} gap="12px">
         {board.pages.map((page, at) => {
           const drawing = `${path}/board.svg?place=${encodeURIComponent(board.place)}&page=${page}`
-          const name = `Page ${at + 1}${board.name ? ` of ${board.name}` : ''}`
+          const name = board.name ? say.pageOf(at + 1, board.name) : say.page(at + 1)
           return (
             <chakra.figure key={page} bg="sheet" border="1px solid" borderColor="lineStrong">
               <chakra.img src={drawing} alt={name} w="100%" display="block" />
               <chakra.figcaption fontSize="13.5px" px="8px" py="4px" borderTop="1px solid" borderColor="line">
                 {name} ·{' '}
                 <chakra.a href={drawing} download textDecoration="underline">
-                  save
+                  {say.save}
                 </chakra.a>
               </chakra.figcaption>
             </chakra.figure>
@@ -144,7 +127,7 @@ function Said({ words, path }: { words: Heard; path: string }) {
         {time.clock(words.at)}
       </chakra.span>
       <Box minW="0" overflowWrap="anywhere">
-        <strong>{words.mine ? 'You' : words.from}</strong> <chakra.span color="ink2">{whom(words)}:</chakra.span>{' '}
+        <strong>{words.mine ? ownWords().you : words.from}</strong> <chakra.span color="ink2">{whom(words)}:</chakra.span>{' '}
         <SentFile text={words.text} file={words.file} href={`${path}/files/${words.number}`} />
       </Box>
     </Flex>

@@ -2,6 +2,8 @@ import { Box, chakra, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Navigate, useLocation, useNavigate } from 'react-router'
+import { ChooseLanguage } from '../../languages/ChooseLanguage'
+import { ownWords } from '../../languages/own'
 import { get, post, Problem } from '../../shared/api/http'
 import type { DemoPerson, LessonLine, Standing } from '../../shared/api/types'
 import { standing } from '../../shared/standing'
@@ -18,6 +20,7 @@ export default function SignInScreen() {
   const [name, setName] = useState('')
   const [password, setPassword] = useState('')
   const [code, setCode] = useState('')
+  const say = ownWords()
   const arrive = (now: Standing) => cache.setQueryData(standing.queryKey, now)
   const signIn = useMutation({
     mutationFn: () => post<Standing>('/api/session', { name, password, code: code === '' ? null : code }),
@@ -26,11 +29,11 @@ export default function SignInScreen() {
   const type = signIn.error instanceof Problem ? signIn.error.body.type : ''
   const asksForCode = type.includes('second-factor') || code !== ''
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the school" />
+  if (!data) return <LoadingNote says={say.fetchingSchool} />
   if (!data.founded) return <Navigate to="/first-start" replace />
   if (data.me) return <Navigate to={(location.state as { from?: string } | null)?.from ?? '/today'} replace />
   return (
-    <Entrance title={`Sign in to ${data.school}`} wide={data.demo}>
+    <Entrance title={say.signInTo(data.school)} wide={data.demo}>
       <Grid templateColumns={{ base: '1fr', md: data.demo ? '300px 1fr' : '1fr' }} gap="32px">
         <chakra.form
           onSubmit={(event) => {
@@ -39,14 +42,14 @@ export default function SignInScreen() {
           }}
         >
           <TextField
-            label="Name"
+            label={say.name}
             autoComplete="username"
             value={name}
             onChange={(event) => setName(event.target.value)}
             required
           />
           <TextField
-            label="Password"
+            label={say.password}
             type="password"
             autoComplete="current-password"
             value={password}
@@ -55,8 +58,8 @@ export default function SignInScreen() {
           />
           {asksForCode && (
             <TextField
-              label="Code of your telephone"
-              hint="Six digits, or one of your recovery codes."
+              label={say.codeOfTelephone}
+              hint={say.codeHint}
               autoComplete="one-time-code"
               autoFocus
               value={code}
@@ -66,11 +69,12 @@ export default function SignInScreen() {
           )}
           <ProblemNote problem={signIn.error} />
           <Button type="submit" look="main" size="large" disabled={signIn.isPending}>
-            Sign in
+            {say.signIn}
           </Button>
           <chakra.p mt="16px" color="ink2" fontSize="14px">
-            Joining a lesson with a link and a join word? Open the link in your joining note: you need no password.
+            {say.byLink}
           </chakra.p>
+          <ChooseLanguage />
         </chakra.form>
         {data.demo && <DemoPeople />}
       </Grid>

@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
+import { ownWords } from '../../languages/own'
 import { get } from '../../shared/api/http'
 import type { GivenMerit } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -11,7 +12,7 @@ export function MyMerits() {
   if (!data || data.length === 0) return null
   return (
     <Box as="section" mt="22px">
-      <chakra.h2 fontSize="19px">Your merits</chakra.h2>
+      <chakra.h2 fontSize="19px">{ownWords().yourMerits}</chakra.h2>
       <chakra.ul listStyleType="none" fontSize="16px">
         {data.slice(0, 10).map((one) => (
           <chakra.li key={`${one.lesson} ${one.at}`} py="3px" borderBottom="1px solid" borderColor="line">

@@ -2,6 +2,8 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useContext, useEffect, useState, type ReactNode } from 'react'
 import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
+import { words } from '../../languages/language'
+import { seatWords } from '../../languages/seat'
 import type { Heard, Seat } from '../../shared/api/types'
 import { SeatBoard } from '../../lesson/board/SeatBoard'
 import { WelcomeNote } from '../../lesson/notices/SeatNotices'
@@ -28,21 +30,22 @@ import { SeatWords } from '../../lesson/chat/SeatWords'
 import { KnockAgain, LeaveButton } from './Leaving'
 import { Quiet } from './Quiet'
 import { useTellLine } from '../../lesson/lines/useTellLine'
-import { OnTheTelephone } from './WaysIn'
+import { OnTheTelephone } from './OnTheTelephone'
 
 /** A pupil's place in a lesson, from the wait at the door to the goodbye. */
 export default function SeatScreen() {
   const { visit = '' } = useParams()
   const { view: seat, connected, lost, drawn, weak } = useLive<Heard, Seat>(`/api/seats/${encodeURIComponent(visit)}/stream`)
   const now = useNow(seat?.now)
+  const say = seatWords()
   useEffect(() => {
     if (seat) document.title = seat.title
   }, [seat])
   if (lost) return <NotMine />
-  if (!seat) return <LoadingNote what="your seat" />
+  if (!seat) return <LoadingNote says={say.fetchingSeat} />
   const line = !connected && (
     <Box role="status" bg="mark" color="onMark" px="16px" py="6px" fontWeight="650">
-      No connection. Your seat is kept; trying again…
+      {say.noConnection}
     </Box>
   )
   switch (seat.mine.door.status) {
@@ -78,14 +81,12 @@ function Calling({ seat, visit, line }: { seat: Seat; visit: string; line: React
 
 /** Signed out, or somebody else uses this device now: nothing of the lesson stays on the screen. */
 function NotMine() {
+  const say = seatWords()
   return (
-    <Quiet title="This seat is closed">
-      <chakra.p my="12px">
-        You are signed out, or somebody else has used this device since. To go on, open the link in your joining note again and
-        knock.
-      </chakra.p>
+    <Quiet title={say.seatClosed}>
+      <chakra.p my="12px">{say.seatClosedWhy}</chakra.p>
       <chakra.a href="/today" textDecoration="underline">
-        To your own page
+        {say.toOwnPage}
       </chakra.a>
     </Quiet>
   )
@@ -94,12 +95,13 @@ function NotMine() {
 function Waiting({ seat, visit, now }: { seat: Seat; visit: string; now: number }) {
   const time = useSchoolTime()
   const acts = useActs(visit)
+  const say = seatWords()
   const before = Date.parse(seat.starts) - now
   return (
-    <Quiet title="You are at the door">
+    <Quiet title={say.atTheDoor}>
       <chakra.p mb="10px">
-        {seat.title}, with {seat.adults.join(' and ')}.{' '}
-        {before > 0 ? `Begins at ${time.clock(seat.starts)}, in ${countdown(before)}.` : `Began at ${time.clock(seat.starts)}.`}
+        {say.lessonWith(seat.title, seat.adults.join(words().and))}{' '}
+        {before > 0 ? say.beginsIn(time.clock(seat.starts), countdown(before)) : say.began(time.clock(seat.starts))}
       </chakra.p>
       <Box aria-live="polite" bg="verdict.waitSoft" borderInlineStart="4px solid" borderColor="verdict.wait" px="14px" py="10px">
         {seat.mine.door.why.slice(0, 1).map((reason) => (
@@ -113,10 +115,10 @@ function Waiting({ seat, visit, now }: { seat: Seat; visit: string; now: number 
       <WelcomeNote welcome={seat.notices.welcome} />
       <Tide />
       <chakra.p color="ink2" fontSize="15px">
-        Stay on this page: it opens by itself. Time at the door is not counted as late.
+        {say.stayOnPage}
       </chakra.p>
       <Button mt="12px" onClick={() => acts.mutate({ do: 'leave' })}>
-        Step away from the door
+        {say.stepAway}
       </Button>
     </Quiet>
   )
@@ -140,15 +142,9 @@ function Tide() {
   )
 }
 
-const GOODBYE: Record<string, string> = {
-  LEFT: 'You have left',
-  TURNED_AWAY: 'You cannot come in now',
-  REMOVED: 'You were sent out of the lesson',
-  DISMISSED: 'The lesson is over',
-}
-
 function Outside({ seat, visit }: { seat: Seat; visit: string }) {
   const { mutate: act } = useActs(visit)
+  const say = seatWords()
   const dismissed = seat.mine.door.status === 'DISMISSED'
   const signedIn = !!useQuery(standing).data?.me
   const time = useSchoolTime()
@@ -158,7 +154,7 @@ function Outside({ seat, visit }: { seat: Seat; visit: string }) {
   }, [dismissed, act])
   const refused = seat.mine.door.status === 'TURNED_AWAY' || seat.mine.door.status === 'REMOVED'
   return (
-    <Quiet title={GOODBYE[seat.mine.door.status] ?? 'The lesson is over'}>
+    <Quiet title={say.goodbyes[seat.mine.door.status] ?? say.goodbyes.DISMISSED ?? ''}>
       <chakra.p color="ink2">{seat.title}</chakra.p>
       {refused && (
         <Flex
@@ -174,31 +170,29 @@ function Outside({ seat, visit }: { seat: Seat; visit: string }) {
           <VerdictMark verdict="away" size={15} />
           <span>
             {seat.mine.door.allowedBack
-              ? 'You were sent out, and may come back now.'
+              ? say.mayComeBack
               : seat.mine.door.status === 'REMOVED'
-                ? 'Your teacher decided this and will talk with you. If you are unwell or upset, tell an adult at home.'
-                : (seat.mine.door.why[0] ?? 'Your teacher decided this.')}
+                ? say.removedWhy
+                : (seat.mine.door.why[0] ?? say.decided)}
           </span>
         </Flex>
       )}
-      {seat.mine.door.status === 'DISMISSED' && (
-        <chakra.p my="12px">Thank you for coming. Your attendance is noted; you need not do anything.</chakra.p>
-      )}
+      {seat.mine.door.status === 'DISMISSED' && <chakra.p my="12px">{say.thanks}</chakra.p>}
       {seat.mine.door.allowedBack && (
         <chakra.p role="status" my="12px" bg="mark" color="onMark" px="12px" py="8px" fontWeight="650">
-          Your teacher lets you come back. Open the link in your joining note again and knock.
+          {say.comeBack}
         </chakra.p>
       )}
       {seat.mine.door.status === 'LEFT' && seat.help && (
         <chakra.p role="status" my="12px" bg="markSoft" px="12px" py="8px">
-          The lesson is over. Your teacher stays for questions until {time.clock(seat.help.until)}.
+          {say.overButStays(time.clock(seat.help.until))}
         </chakra.p>
       )}
       {seat.mine.door.status !== 'DISMISSED' && seat.mine.door.status !== 'REMOVED' && (
         <KnockAgain visit={visit} signedIn={signedIn} />
       )}
       <chakra.a href="/today" textDecoration="underline">
-        To your own page
+        {say.toOwnPage}
       </chakra.a>
     </Quiet>
   )
@@ -227,6 +221,7 @@ interface InsideProps {
 
 function Inside({ seat, visit, line, now, weak }: InsideProps) {
   const acts = useActs(visit)
+  const say = seatWords()
   useTellLine(visit, weak, !!seat.mine.line?.weakSince)
   const time = useSchoolTime()
   const [why, setWhy] = useState<string | null>(null)
@@ -251,8 +246,7 @@ function Inside({ seat, visit, line, now, weak }: InsideProps) {
       >
         <chakra.h1 fontSize="21px">{seat.title}</chakra.h1>
         <chakra.span fontSize="14px" color="ink2">
-          with {seat.adults.join(' and ')}, until {time.clock(seat.ends)}
-          {left > 0 && ` (${countdown(left)} left)`}
+          {say.withUntil(seat.adults.join(words().and), time.clock(seat.ends))} {left > 0 && say.leftInBrackets(countdown(left))}
         </chakra.span>
         {SEAT_PAGES.map(({ Sign }, place) => Sign && <Sign key={place} seat={seat} now={now} />)}
         <Box flex="1" />
@@ -272,7 +266,7 @@ function Inside({ seat, visit, line, now, weak }: InsideProps) {
           borderBottom="1px solid"
           borderColor="line"
         >
-          {seat.observers.join(' and ')} {seat.observers.length === 1 ? 'looks' : 'look'} on.
+          {say.lookOn(seat.observers.join(words().and), seat.observers.length)}
         </chakra.p>
       )}
       <Now seat={seat} />
@@ -302,7 +296,7 @@ function Inside({ seat, visit, line, now, weak }: InsideProps) {
           borderColor={{ md: 'lineStrong' }}
           pb="16px"
           overflowY="auto"
-          aria-label="What you may do now"
+          aria-label={say.whatYouMay}
         >
           {SEAT_PAGES.map(({ AtSeat }, place) => AtSeat && <AtSeat key={place} seat={seat} act={acts.mutate} />)}
           <Helping seat={seat} act={acts.mutate} />
@@ -322,7 +316,7 @@ function Inside({ seat, visit, line, now, weak }: InsideProps) {
           <Flex justify="space-between" align="start" gap="10px" wrap="wrap">
             <Captions seat={seat} />
             <Button size="small" aria-expanded={board} onClick={() => setBoard(!board)} look={news ? 'main' : 'plain'}>
-              {board ? 'Close the board' : news ? 'Look at the board: something new' : 'Look at the board'}
+              {board ? say.closeBoard : news ? say.lookAtBoardNew : say.lookAtBoard}
             </Button>
           </Flex>
           {board && <SeatBoard seat={seat} visit={visit} />}
@@ -340,12 +334,12 @@ function Inside({ seat, visit, line, now, weak }: InsideProps) {
           >
             {seat.rights.showing ? (
               <span>
-                <strong>{seat.rights.showing}</strong> shows a screen
+                <strong>{seat.rights.showing}</strong> {say.showsAScreen}
               </span>
             ) : seat.groups?.here ? (
-              'Nothing is shown in your group at the moment.'
+              say.nothingShownInGroup
             ) : (
-              'Nothing is shown at the moment. Listen to your teacher.'
+              say.nothingShown
             )}
           </Flex>
           <SeatWords seat={seat} visit={visit} />

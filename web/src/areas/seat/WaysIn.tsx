@@ -1,15 +1,12 @@
-import { chakra, Flex } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react'
 import { useMutation } from '@tanstack/react-query'
 import { useState, type ReactNode } from 'react'
 import { useNavigate } from 'react-router'
-import type { Seat } from '../../shared/api/types'
 import { words } from '../../languages/language'
 import { post } from '../../shared/api/http'
 import { Button } from '../../shared/ui/Button'
 import { TextField } from '../../shared/ui/Fields'
 import { ProblemNote } from '../../shared/ui/Notes'
-import type { Act } from '../../lesson/acts'
-import { Quiet } from './Quiet'
 
 interface OutsideAccountProps {
   /** The address that is signed in, if one is. */
@@ -91,38 +88,5 @@ function Way({ title, onSubmit, children }: { title: string; onSubmit: () => voi
         {children}
       </chakra.form>
     </chakra.details>
-  )
-}
-
-/** Who rings in hears and speaks; there is nothing to see. */
-export function OnTheTelephone({ seat, act }: { seat: Seat; act: (act: Act) => void }) {
-  const speaking = !!seat.mine.rights?.microphone
-  const mayLine = seat.rights.rights.find((right) => right.rule === 'voice.speak')?.line
-  const handUp = !!seat.mine.signals?.handSince
-  return (
-    <Quiet title="You are on the line">
-      <chakra.p mb="10px">
-        {seat.title}, with {seat.adults.join(' and ')}. You are in as {seat.mine.door.name}.
-      </chakra.p>
-      <chakra.p color="ink2" mb="14px">
-        {mayLine}
-      </chakra.p>
-      <Flex gap="10px" wrap="wrap">
-        <Button
-          size="large"
-          look={speaking ? 'main' : 'plain'}
-          aria-pressed={speaking}
-          onClick={() => act({ do: speaking ? 'off' : 'on', what: 'MICROPHONE' })}
-        >
-          {speaking ? 'Mute me' : 'Speak'}
-        </Button>
-        <Button size="large" aria-pressed={handUp} onClick={() => act({ do: handUp ? 'lower-hand' : 'raise-hand' })}>
-          {handUp ? 'Take my hand down' : 'Raise my hand'}
-        </Button>
-        <Button size="large" onClick={() => act({ do: 'leave' })}>
-          Hang up
-        </Button>
-      </Flex>
-    </Quiet>
   )
 }

@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { ownWords } from '../../languages/own'
 import { get } from '../../shared/api/http'
 import type { MyRecording } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -13,12 +14,13 @@ const FIRST = 4
 export function MyRecordings() {
   const time = useSchoolTime()
   const [all, setAll] = useState(false)
+  const say = ownWords()
   const { data } = useQuery({ queryKey: ['my-recordings'], queryFn: () => get<MyRecording[]>('/api/recordings/mine') })
   if (!data || data.length === 0) return null
   return (
-    <Box as="section" aria-label="Recordings you may watch" mt="22px">
+    <Box as="section" aria-label={say.mayWatch} mt="22px">
       <chakra.h2 fontSize="17px" mb="2px">
-        To watch
+        {say.toWatch}
       </chakra.h2>
       {data.slice(0, all ? undefined : FIRST).map((one) => (
         <Flex key={one.id} py="6px" gap="12px" borderBottom="1px solid" borderColor="line" align="baseline" wrap="wrap">
@@ -28,17 +30,17 @@ export function MyRecordings() {
             </Link>
             <chakra.span display="block" fontSize="13.5px" color="ink2">
               {time.longDay(one.begun)}, {Math.max(1, Math.round(one.lengthSeconds / 60))} min
-              {one.until && ` · until ${time.day(one.until)}`}
+              {one.until && say.watchUntil(time.day(one.until))}
             </chakra.span>
           </Box>
           <chakra.span fontSize="14px">
-            {one.watch === 'ASK' ? (one.isAsked ? 'you have asked' : 'ask to watch it') : `${one.watchedPercent} % watched`}
+            {one.watch === 'ASK' ? (one.isAsked ? say.haveAsked : say.askToWatch) : say.watched(one.watchedPercent)}
           </chakra.span>
         </Flex>
       ))}
       {data.length > FIRST && !all && (
         <Button look="quiet" mt="6px" onClick={() => setAll(true)}>
-          {data.length - FIRST} more
+          {say.more(data.length - FIRST)}
         </Button>
       )}
     </Box>

@@ -2,6 +2,9 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { ChooseLanguage } from '../../languages/ChooseLanguage'
+import { words } from '../../languages/language'
+import { ownWords } from '../../languages/own'
 import { get } from '../../shared/api/http'
 import type { LessonBehind, Me, MyDay, MyLesson } from '../../shared/api/types'
 import { standing } from '../../shared/standing'
@@ -25,23 +28,22 @@ export default function PupilsDay({ me }: { me: Me }) {
     refetchInterval: 15_000,
   })
   const [calendar, setCalendar] = useState(false)
+  const say = ownWords()
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="your lessons" />
+  if (!data) return <LoadingNote says={say.fetchingLessons} />
   const next = data.today.find((one) => one.state === 'OPEN') ?? data.today.find((one) => one.state === 'COMING')
   const others = data.today.filter((one) => one !== next)
   return (
     <Box maxW="620px" mx="auto" px="18px" py="20px" fontSize="16px">
-      <chakra.p color="ink2">
-        {time.longDay(now)}, {time.clock(now)} at the school
-      </chakra.p>
+      <chakra.p color="ink2">{say.atTheSchool(time.longDay(now), time.clock(now))}</chakra.p>
       <chakra.h1 fontSize="26px" mb="12px">
-        Hello, {me.name.split(' ')[0]}
+        {say.hello(me.name.split(' ')[0] ?? '')}
       </chakra.h1>
-      {next ? <Next lesson={next} now={now} /> : <EmptyNote>No more lessons today. See you!</EmptyNote>}
+      {next ? <Next lesson={next} now={now} /> : <EmptyNote>{say.noMoreToday}</EmptyNote>}
       {others.length > 0 && (
         <>
           <chakra.h2 fontSize="17px" mt="22px" mb="2px">
-            Today
+            {say.today}
           </chakra.h2>
           {others.map((one) => (
             <Line key={one.id} lesson={one} when={`${time.clock(one.starts)}–${time.clock(one.ends)}`} />
@@ -51,7 +53,7 @@ export default function PupilsDay({ me }: { me: Me }) {
       {data.later.length > 0 && (
         <>
           <chakra.h2 fontSize="17px" mt="22px" mb="2px">
-            After today
+            {say.afterToday}
           </chakra.h2>
           {data.later.map((one) => (
             <Line key={one.id} lesson={one} when={`${time.day(one.starts)} ${time.clock(one.starts)}`} />
@@ -63,10 +65,11 @@ export default function PupilsDay({ me }: { me: Me }) {
       <MyMerits />
       <Box mt="24px" fontSize="14px">
         <Button look="quiet" aria-expanded={calendar} onClick={() => setCalendar(!calendar)}>
-          My lessons in a calendar program
+          {say.inCalendar}
         </Button>
         {calendar && <CalendarAddress path="/api/feed" renewable />}
       </Box>
+      <ChooseLanguage />
     </Box>
   )
 }
@@ -74,10 +77,11 @@ export default function PupilsDay({ me }: { me: Me }) {
 function Next({ lesson, now }: { lesson: MyLesson; now: number }) {
   const time = useSchoolTime()
   const before = Date.parse(lesson.starts) - now
+  const say = ownWords()
   return (
     <Box
       as="section"
-      aria-label="Your next lesson"
+      aria-label={say.yourNext}
       bg="sheet"
       border="1.5px solid"
       borderColor="ink"
@@ -91,13 +95,13 @@ function Next({ lesson, now }: { lesson: MyLesson; now: number }) {
             {lesson.title}
           </chakra.h2>
           <p>
-            {time.clock(lesson.starts)} to {time.clock(lesson.ends)}
-            {lesson.adults.length > 0 && `, with ${lesson.adults.join(' and ')}`}
+            {say.fromTo(time.clock(lesson.starts), time.clock(lesson.ends))}
+            {lesson.adults.length > 0 && say.withAdults(lesson.adults.join(words().and))}
           </p>
         </Box>
         <Box textAlign="end" whiteSpace="nowrap">
           <chakra.p fontSize="13px" color="ink2">
-            {before > 0 ? 'begins in' : lesson.state === 'OPEN' ? 'is on' : 'should begin'}
+            {before > 0 ? say.beginsIn : lesson.state === 'OPEN' ? say.isOn : say.shouldBegin}
           </chakra.p>
           {before > 0 && (
             <chakra.p fontFamily="mono" fontSize={{ base: '24px', md: '30px' }} lineHeight="1.1" role="timer">
@@ -109,16 +113,16 @@ function Next({ lesson, now }: { lesson: MyLesson; now: number }) {
       {lesson.joinPath ? (
         <Link to={lesson.joinPath}>
           <Button as="span" size="large" mt="14px" bg="mark" color="onMark" borderColor="ink" fontWeight="650" w="100%">
-            Go to the door
+            {say.goToDoor}
           </Button>
         </Link>
       ) : (
         <chakra.p mt="12px" borderInlineStart="4px solid" borderColor="lineStrong" ps="10px" color="ink2">
-          {lesson.shownFrom
-            ? `The way to the door opens here at ${time.clock(lesson.shownFrom)}${
-                Date.parse(lesson.shownFrom) - now < HOUR ? `, in ${countdown(Date.parse(lesson.shownFrom) - now)}` : ''
-              }.`
-            : 'Come with the link and the word that your teacher gives you.'}
+          {!lesson.shownFrom
+            ? say.comeWithLink
+            : Date.parse(lesson.shownFrom) - now < HOUR
+              ? say.wayOpensIn(time.clock(lesson.shownFrom), countdown(Date.parse(lesson.shownFrom) - now))
+              : say.wayOpens(time.clock(lesson.shownFrom))}
         </chakra.p>
       )}
     </Box>
@@ -134,9 +138,9 @@ function Behind() {
   const { data: lessons } = useQuery({ queryKey: ['my-day-behind'], queryFn: () => get<LessonBehind[]>('/api/my-day/behind') })
   if (!lessons || lessons.length === 0) return null
   return (
-    <Box as="section" aria-label="Lessons behind you" mt="22px">
+    <Box as="section" aria-label={ownWords().behindYou} mt="22px">
       <chakra.h2 fontSize="17px" mb="2px">
-        Read again
+        {ownWords().readAgain}
       </chakra.h2>
       {lessons.slice(0, all ? undefined : FIRST_BEHIND).map((one) => (
         <Flex key={one.id} py="6px" gap="12px" borderBottom="1px solid" borderColor="line" align="baseline">
@@ -150,14 +154,12 @@ function Behind() {
       ))}
       {lessons.length > FIRST_BEHIND && !all && (
         <Button look="quiet" mt="6px" onClick={() => setAll(true)}>
-          {lessons.length - FIRST_BEHIND} more
+          {ownWords().more(lessons.length - FIRST_BEHIND)}
         </Button>
       )}
     </Box>
   )
 }
-
-const STATES: Record<MyLesson['state'], string> = { COMING: '', OPEN: 'is on', OVER: 'over', CANCELLED: 'is not held' }
 
 function Line({ lesson, when }: { lesson: MyLesson; when: string }) {
   const off = lesson.state === 'CANCELLED' || lesson.state === 'OVER'
@@ -170,7 +172,7 @@ function Line({ lesson, when }: { lesson: MyLesson; when: string }) {
         {lesson.title}
       </chakra.span>
       <chakra.span fontSize="14px" fontWeight={lesson.state === 'CANCELLED' ? 650 : 400}>
-        {STATES[lesson.state]}
+        {ownWords().states[lesson.state]}
       </chakra.span>
     </Flex>
   )

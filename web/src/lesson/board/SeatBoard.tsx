@@ -1,4 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
+import { words } from '../../languages/language'
+import { seatWords } from '../../languages/seat'
 import type { Seat } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
@@ -13,14 +15,15 @@ export function SeatBoard({ seat, visit }: { seat: Seat; visit: string }) {
   const { shown, place, pages } = seat.board
   const sheet = useSheet(path, `${place} ${shown}`)
   const acts = useActs(visit)
+  const say = seatWords()
   const mayDraw = seat.rights.rights.some((right) => right.rule === 'share.draw' && right.value === 'open')
   if (sheet.problem) return <ProblemNote problem={sheet.problem} />
-  if (sheet.loading) return <LoadingNote what="the board" />
+  if (sheet.loading) return <LoadingNote says={words().fetchingBoard} />
   const under = pages.find((one) => one.id === shown)?.under
   return (
     <Box>
       <DrawingBoard
-        label="Board"
+        label={say.board}
         marks={sheet.marks}
         pointed={sheet.pointed}
         me={sheet.me}
@@ -33,19 +36,19 @@ export function SeatBoard({ seat, visit }: { seat: Seat; visit: string }) {
       />
       <ProblemNote problem={acts.error} compact />
       <Flex gap="10px" mt="6px" wrap="wrap" fontSize="14px" align="center">
-        {!mayDraw && <span>You look on; drawing is closed to you now.</span>}
+        {!mayDraw && <span>{say.drawingClosed}</span>}
         {sheet.marks.some((mark) => mark.author === sheet.me) && (
           <Button size="small" onClick={() => acts.mutate({ do: 'wipe-own' })}>
-            Wipe my marks
+            {say.wipeMine}
           </Button>
         )}
         {sheet.keep && (
           <>
             <chakra.a href={`${path}.svg`} textDecoration="underline">
-              Save as a drawing
+              {say.saveDrawing}
             </chakra.a>
             <chakra.a href={`${path}.pdf`} textDecoration="underline">
-              Save on paper
+              {say.savePaper}
             </chakra.a>
           </>
         )}

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useState } from 'react'
+import { seatWords } from '../../languages/seat'
 import type { Heard, Seat } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { Select, TextArea } from '../../shared/ui/Fields'
@@ -14,15 +15,16 @@ export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {
   const mayAll = seat.rights.rights.find((right) => right.rule === 'chat.class')?.value === 'open'
   const [to, setTo] = useState('CLASS')
   const [text, setText] = useState('')
-  const say = useActs(visit)
+  const saying = useActs(visit)
+  const say = seatWords()
   const log = useLatestInSight<HTMLDivElement>(seat.words.length)
   const kind = to === 'CLASS' || to === 'ADULTS' ? to : 'ONE'
   const whose = { to: kind, person: kind === 'ONE' ? to : null } as const
-  const send = () => say.mutate({ do: 'say', ...whose, text }, { onSuccess: () => setText('') })
+  const send = () => saying.mutate({ do: 'say', ...whose, text }, { onSuccess: () => setText('') })
   return (
     <Grid
       as="section"
-      aria-label="Words"
+      aria-label={say.writing}
       templateColumns={{ base: '1fr', lg: '1fr 372px' }}
       bg="sheet"
       borderTop="1.5px solid"
@@ -33,7 +35,7 @@ export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {
       <Flex direction="column" minH="0" maxH={{ base: '260px', md: '250px' }} px="14px">
         <Flex justify="space-between" align="baseline">
           <chakra.h2 fontSize="17px" py="8px">
-            Words
+            {say.writing}
           </chakra.h2>
           {seat.mine.chat?.mayKeep && (
             <chakra.a
@@ -42,15 +44,15 @@ export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {
               href={`/api/seats/${encodeURIComponent(visit)}/words.txt`}
               download
             >
-              Keep a copy
+              {say.keepCopy}
             </chakra.a>
           )}
         </Flex>
-        <Box ref={log} overflowY="auto" flex="1" role="log" aria-label="What is written" tabIndex={0}>
-          {seat.words.length === 0 && <Box color="ink2">Nothing is written yet.</Box>}
+        <Box ref={log} overflowY="auto" flex="1" role="log" aria-label={say.whatIsWritten} tabIndex={0}>
+          {seat.words.length === 0 && <Box color="ink2">{say.nothingWritten}</Box>}
           {seat.words.map((heard) => (
             <Box key={heard.number} py="4px" borderBottom="1px dotted" borderColor="line" overflowWrap="anywhere">
-              <strong>{heard.mine ? 'You' : heard.from}</strong> <chakra.span color="ink2">{whom(heard, seat)}:</chakra.span>{' '}
+              <strong>{heard.mine ? say.you : heard.from}</strong> <chakra.span color="ink2">{whom(heard, seat)}:</chakra.span>{' '}
               <SentFile
                 text={heard.text}
                 file={heard.file}
@@ -71,21 +73,21 @@ export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {
           send()
         }}
       >
-        <ProblemNote problem={say.error} compact />
-        <Select aria-label="To whom" value={to} onChange={(event) => setTo(event.target.value)} mb="6px">
+        <ProblemNote problem={saying.error} compact />
+        <Select aria-label={say.toWhom} value={to} onChange={(event) => setTo(event.target.value)} mb="6px">
           <option value="CLASS">
-            {seat.groups?.here ? `to ${seat.groups.here.name}` : 'to the whole class'}
-            {mayAll ? '' : ' (closed now)'}
+            {seat.groups?.here ? say.to(seat.groups.here.name) : say.toClass}
+            {mayAll ? '' : say.closedNow}
           </option>
-          <option value="ADULTS">to your teachers</option>
+          <option value="ADULTS">{say.toTeachers}</option>
           {seat.mine.chat?.classmates.map((one) => (
             <option key={one.id} value={one.id}>
-              to {one.name} {one.readAlong ? '(the adults read along)' : 'alone'}
+              {say.to(one.name)} {one.readAlong ? say.readAlong : say.alone}
             </option>
           ))}
         </Select>
         <TextArea
-          aria-label="Write"
+          aria-label={say.write}
           rows={3}
           resize="none"
           maxLength={1200}
@@ -99,14 +101,12 @@ export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {
           }}
         />
         <Flex justify="space-between" align="center" mt="4px" fontSize="14px" color="ink2">
-          <FileChooser disabled={say.isPending} onChoose={(file) => say.mutate({ do: 'file', ...whose, file })} />
+          <FileChooser disabled={saying.isPending} onChoose={(file) => saying.mutate({ do: 'file', ...whose, file })} />
           <chakra.span flex="1" px="8px">
-            {seat.mine.chat?.classmates.some((one) => one.id === to && one.readAlong)
-              ? 'Kept with the lesson; the adults read along.'
-              : 'Kept with the lesson.'}
+            {seat.mine.chat?.classmates.some((one) => one.id === to && one.readAlong) ? say.keptReadAlong : say.kept}
           </chakra.span>
-          <Button type="submit" disabled={say.isPending || text.trim() === ''}>
-            Send <Key>Enter</Key>
+          <Button type="submit" disabled={saying.isPending || text.trim() === ''}>
+            {say.send} <Key>Enter</Key>
           </Button>
         </Flex>
       </chakra.form>
@@ -115,8 +115,9 @@ export function SeatWords({ seat, visit }: { seat: Seat; visit: string }) {
 }
 
 function whom(heard: Heard, seat: Seat): string {
-  if (heard.to === 'CLASS') return 'to all'
-  if (heard.to === 'ADULTS') return 'to your teachers'
-  if (heard.to === 'PLACE') return `to ${heard.toName}`
-  return heard.toName === seat.mine.door.name ? 'to you' : `to ${heard.toName}`
+  const say = seatWords()
+  if (heard.to === 'CLASS') return say.toAll
+  if (heard.to === 'ADULTS') return say.toTeachers
+  if (heard.to === 'PLACE') return say.to(heard.toName ?? '')
+  return heard.toName === seat.mine.door.name ? say.toYou : say.to(heard.toName ?? '')
 }

@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { useEffect, useRef, useState } from 'react'
+import { seatWords } from '../../languages/seat'
 import type { ClockShown } from '../../shared/api/types'
 import { countdown } from '../../shared/time'
 
@@ -19,7 +20,7 @@ export function ClockFace({ clock, now, size = '22px' }: { clock: ClockShown; no
         {countdown(shownMs(clock, now))}
       </chakra.span>
       <chakra.span srOnly role="status">
-        {clock.over ? `Time is up${clock.task ? `: ${clock.task}` : ''}.` : said(clock, now)}
+        {said(clock, now)}
       </chakra.span>
     </>
   )
@@ -27,11 +28,11 @@ export function ClockFace({ clock, now, size = '22px' }: { clock: ClockShown; no
 
 /** Told only when a minute is full: each second would drown everything else. */
 function said(clock: ClockShown, now: number): string {
-  if (!clock.running) return 'The clock is paused.'
+  const say = seatWords()
+  if (clock.over) return clock.task ? say.timeIsUpFor(clock.task) : say.timeIsUp
+  if (!clock.running) return say.clockPaused
   const minutes = Math.ceil(shownMs(clock, now) / 60_000)
-  return clock.seconds === undefined
-    ? 'The stopwatch runs.'
-    : `Less than ${minutes} ${minutes === 1 ? 'minute' : 'minutes'} left.`
+  return clock.seconds === undefined ? say.stopwatch : say.lessThan(minutes)
 }
 
 function useEndTone({ number, over, tone }: ClockShown) {

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useEffect, useState } from 'react'
 import { useParams } from 'react-router'
+import { seatWords } from '../../languages/seat'
 import type { Seat } from '../../shared/api/types'
 import type { OrderOf } from '../send'
 import { ClockFace } from './ClockFace'
@@ -10,13 +11,14 @@ type Act = (one: OrderOf<typeof clocksActs>) => void
 
 export function Banner({ seat, now, act }: { seat: Seat; now: number; act: Act }) {
   const { clock, call } = seat.clocks
+  const say = seatWords()
   return (
     <>
       {call && <Call key={call.number} seat={seat} now={now} act={act} />}
       {clock && (
         <Flex
           as="section"
-          aria-label="The clock"
+          aria-label={say.clock}
           gap="14px"
           align="center"
           px={{ base: '14px', md: '22px' }}
@@ -27,8 +29,8 @@ export function Banner({ seat, now, act }: { seat: Seat; now: number; act: Act }
         >
           <ClockFace clock={clock} now={now} size="28px" />
           <chakra.span fontSize="17px">{clock.task}</chakra.span>
-          {clock.over && <strong>Time is up.</strong>}
-          {!clock.running && !clock.over && <span>The clock is paused.</span>}
+          {clock.over && <strong>{say.timeIsUp}</strong>}
+          {!clock.running && !clock.over && <span>{say.clockPaused}</span>}
         </Flex>
       )}
     </>
@@ -74,6 +76,7 @@ function Call({ seat, now, act }: { seat: Seat; now: number; act: Act }) {
   const { visit = '' } = useParams()
   const call = seat.clocks.call
   const mine = seat.mine.clocks
+  const say = seatWords()
   const opens = Date.parse(call?.opens ?? '')
   const ahead = useAhead(visit)
   const here = ahead === null ? now : Date.now() + ahead
@@ -81,30 +84,30 @@ function Call({ seat, now, act }: { seat: Seat; now: number; act: Act }) {
   if (!call) return null
   const pressed = mine?.pressed ?? false
   const said = !call.mayPress
-    ? 'You look on.'
+    ? say.youLookOn
     : pressed
       ? mine?.before === 0
-        ? 'You have the word.'
+        ? say.youHaveWord
         : mine?.before === undefined
-          ? 'You have had the word.'
-          : `You pressed. ${mine.before === 1 ? 'One has' : `${mine.before} have`} the word before you.`
+          ? say.youHadWord
+          : say.youPressed(mine.before)
       : isOpen
-        ? 'Press now!'
-        : 'Wait…'
+        ? say.pressNow
+        : say.waitNow
   return (
     <Box
       as="section"
-      aria-label="First to answer"
+      aria-label={say.firstToAnswer}
       px={{ base: '14px', md: '22px' }}
       py="12px"
       bg="sheet"
       borderBottom="3px double"
       borderColor="ink"
     >
-      <chakra.h2 fontSize="22px">{call.task || 'Who is first to answer?'}</chakra.h2>
+      <chakra.h2 fontSize="22px">{call.task || say.whoIsFirst}</chakra.h2>
       {call.turn && (
         <chakra.p role="status" fontSize="17px">
-          <strong>{call.turn}</strong> has the word.
+          <strong>{call.turn}</strong> {say.hasTheWord}
         </chakra.p>
       )}
       {call.mayPress && !pressed ? (
@@ -124,7 +127,7 @@ function Call({ seat, now, act }: { seat: Seat; now: number; act: Act }) {
           color={isOpen ? 'onMark' : 'ink3'}
           cursor={isOpen ? 'pointer' : 'default'}
         >
-          {isOpen ? 'I know it' : `opens in ${Math.max(1, Math.ceil((opens - here) / 1000))}`}
+          {isOpen ? say.iKnow : say.opensIn(Math.max(1, Math.ceil((opens - here) / 1000)))}
         </chakra.button>
       ) : (
         <chakra.p role="status" mt="6px" fontSize="17px">

@@ -1,5 +1,7 @@
 import { chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { words } from '../../languages/language'
+import { seatWords } from '../../languages/seat'
 import type { Seat } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
@@ -10,11 +12,7 @@ import type { conductActs } from './orders'
 
 type About = 'NOTHING_SAID' | 'A_PUPIL' | 'AN_ADULT'
 
-const ABOUTS: [About, string][] = [
-  ['NOTHING_SAID', 'I do not want to say'],
-  ['A_PUPIL', 'another pupil'],
-  ['AN_ADULT', 'an adult'],
-]
+const ABOUTS: About[] = ['NOTHING_SAID', 'A_PUPIL', 'AN_ADULT']
 
 /** The quiet way to say that something is wrong: one press, words if one likes, and who will read them. */
 export function RaiseWorry({ seat, act }: { seat: Seat; act: (one: OrderOf<typeof conductActs>) => void }) {
@@ -22,18 +20,18 @@ export function RaiseWorry({ seat, act }: { seat: Seat; act: (one: OrderOf<typeo
   const time = useSchoolTime()
   const raised = seat.mine.conduct?.raised ?? []
   const last = raised.at(-1)
+  const say = seatWords()
   return (
     <>
       {last && (
         <chakra.p mx="16px" mb="8px" role="status" fontSize="15px">
-          You said at {time.clock(last.at)} that something is wrong.{' '}
-          {last.leadOnly ? 'The safeguarding lead reads it, and nobody else.' : 'The adults read it, and nobody else.'}
+          {say.saidAt(time.clock(last.at))} {last.leadOnly ? say.leadReads : say.adultsRead}
         </chakra.p>
       )}
       <Button look="quiet" mx="16px" mb="14px" fontSize="15px" onClick={() => setOpen(true)}>
-        Something is wrong…
+        {say.somethingWrong}
       </Button>
-      <Sheet title="Something is wrong?" open={open} onClose={() => setOpen(false)}>
+      <Sheet title={say.somethingWrongAsked} open={open} onClose={() => setOpen(false)}>
         <WorryForm
           leadOnly={seat.conduct.leadOnly}
           adults={seat.adults}
@@ -56,45 +54,40 @@ interface WorryFormProps {
 
 function WorryForm({ leadOnly, adults, onSend }: WorryFormProps) {
   const [about, setAbout] = useState<About>('NOTHING_SAID')
-  const [words, setWords] = useState('')
+  const [own, setOwn] = useState('')
   const [wanted, setWanted] = useState(false)
+  const say = seatWords()
   const forLead = leadOnly || wanted || about === 'AN_ADULT'
   return (
     <chakra.form
       fontSize="16px"
       onSubmit={(event) => {
         event.preventDefault()
-        onSend({ about, words: words.trim(), leadOnly: wanted })
+        onSend({ about, words: own.trim(), leadOnly: wanted })
       }}
     >
-      <chakra.p mb="10px">
-        You do not need to write anything. Nobody in the lesson sees that you pressed this, but those who help.
-      </chakra.p>
+      <chakra.p mb="10px">{say.needNotWrite}</chakra.p>
       <Flex as="fieldset" gap="14px" wrap="wrap" mb="10px" border="none">
-        <chakra.legend fontWeight="600">It is about</chakra.legend>
-        {ABOUTS.map(([value, name]) => (
+        <chakra.legend fontWeight="600">{say.itIsAbout}</chakra.legend>
+        {ABOUTS.map((value) => (
           <chakra.label key={value} display="flex" gap="5px">
-            <input type="radio" name="about" checked={about === value} onChange={() => setAbout(value)} /> {name}
+            <input type="radio" name="about" checked={about === value} onChange={() => setAbout(value)} /> {say.abouts[value]}
           </chakra.label>
         ))}
       </Flex>
-      <Labelled label="In your words, if you like">
-        {(id) => <TextArea id={id} rows={3} maxLength={2000} value={words} onChange={(event) => setWords(event.target.value)} />}
+      <Labelled label={say.inYourWords}>
+        {(id) => <TextArea id={id} rows={3} maxLength={2000} value={own} onChange={(event) => setOwn(event.target.value)} />}
       </Labelled>
       {!leadOnly && about !== 'AN_ADULT' && (
         <chakra.label display="flex" gap="7px" mb="10px">
-          <input type="checkbox" checked={wanted} onChange={() => setWanted(!wanted)} /> Only the safeguarding lead should read it
+          <input type="checkbox" checked={wanted} onChange={() => setWanted(!wanted)} /> {say.onlyLead}
         </chakra.label>
       )}
       <chakra.p role="status" mb="10px" fontWeight="600">
-        {about === 'AN_ADULT'
-          ? 'It goes to the safeguarding lead of the school, or who stands in for them, and to no adult of this lesson.'
-          : forLead
-            ? 'It goes to the safeguarding lead of the school, and to nobody else.'
-            : `It goes to ${adults.join(' and ')} and the safeguarding lead.`}
+        {about === 'AN_ADULT' ? say.goesPastAdults : forLead ? say.goesToLead : say.goesToAdults(adults.join(words().and))}
       </chakra.p>
       <Button type="submit" look="main" size="large">
-        Say it quietly
+        {say.sayQuietly}
       </Button>
     </chakra.form>
   )

@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react'
+import { seatWords } from '../../languages/seat'
 import type { Seat } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import type { OrderOf } from '../send'
@@ -9,6 +10,7 @@ import { RaiseWorry } from './RaiseWorry'
 export function AtSeat({ seat, act }: { seat: Seat; act?: (one: OrderOf<typeof conductActs>) => void }) {
   const time = useSchoolTime()
   const last = seat.mine.conduct?.last
+  const say = seatWords()
   return (
     <>
       {last && (last.measure === 'REMINDER' || last.measure === 'CURB') && (
@@ -22,11 +24,8 @@ export function AtSeat({ seat, act }: { seat: Seat; act?: (one: OrderOf<typeof c
           borderInlineStart="4px solid"
           borderColor="verdict.wait"
         >
-          <strong>
-            {last.by} {last.measure === 'REMINDER' ? 'reminds you' : 'has closed something for you'}
-          </strong>
-          , {time.clock(last.at)}: {last.act.toLowerCase()}.{last.rule && ` The rule is about “${last.rule}”.`} It is over when
-          you go on well.
+          <strong>{last.measure === 'REMINDER' ? say.remindsYou(last.by) : say.closedForYou(last.by)}</strong>,{' '}
+          {time.clock(last.at)}: {last.act.toLowerCase()}. {last.rule && say.ruleIsAbout(last.rule)} {say.overWhenWell}
         </Box>
       )}
       {act && <RaiseWorry seat={seat} act={act} />}

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useId, useRef, useState, type PointerEvent, type ReactNode } from 'react'
+import { seatWords } from '../../languages/seat'
 import type { MarkLine } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { TextInput } from '../../shared/ui/Fields'
@@ -133,7 +134,7 @@ export function DrawingBoard(props: DrawingBoardProps) {
           <chakra.svg
             viewBox={`0 0 ${WIDE} ${HIGH}`}
             role="img"
-            aria-label={`${label}, ${marks.length === 1 ? '1 mark' : `${marks.length} marks`}`}
+            aria-label={seatWords().sheetOf(label, marks.length)}
             w="100%"
             aspectRatio="16 / 10"
             display="block"
@@ -202,6 +203,7 @@ function PointedAt({ pointed }: { pointed: Pointed }) {
 
 /** By keys: a text is put on the next line of the sheet; by pointer one presses where it is to stand. */
 function KeyedText({ onDone }: { onDone: (text: string) => void }) {
+  const say = seatWords()
   const [text, setText] = useState('')
   return (
     <chakra.form
@@ -218,15 +220,15 @@ function KeyedText({ onDone }: { onDone: (text: string) => void }) {
     >
       <TextInput
         w="240px"
-        aria-label="Text for the next line"
+        aria-label={say.nextLineText}
         maxLength={200}
         value={text}
         onChange={(event) => setText(event.target.value)}
       />
       <Button type="submit" size="small" disabled={!text.trim()}>
-        Put it on the next line
+        {say.putOnNextLine}
       </Button>
-      <span>or press where it is to stand</span>
+      <span>{say.orPress}</span>
     </chakra.form>
   )
 }
@@ -237,7 +239,7 @@ function TextBox({ at, onDone }: { at: number[]; onDone: (text: string) => void 
     <Box position="absolute" left={`${Math.min(70, (at[0] ?? 0) / 10)}%`} top={`${Math.min(92, (at[1] ?? 0) / 10)}%`} w="220px">
       <TextInput
         autoFocus
-        aria-label="Text for the sheet; Enter puts it there"
+        aria-label={seatWords().textForSheet}
         maxLength={200}
         value={text}
         onChange={(event) => setText(event.target.value)}
@@ -249,15 +251,6 @@ function TextBox({ at, onDone }: { at: number[]; onDone: (text: string) => void 
       />
     </Box>
   )
-}
-
-const KIND: Record<MarkLine['shape'], string> = {
-  PEN: 'a line by hand',
-  LINE: 'a straight line',
-  ARROW: 'an arrow',
-  BOX: 'a box',
-  RING: 'a ring',
-  TEXT: 'a text',
 }
 
 /** Whose marks there are, for who reads or works by keys: the latest first. */
@@ -277,15 +270,16 @@ function MarksList({
 }) {
   const [open, setOpen] = useState(false)
   const id = useId()
+  const say = seatWords()
   if (marks.length === 0) return null
   return (
     <Box fontSize="13px">
       <Button look="quiet" aria-expanded={open} aria-controls={id} onClick={() => setOpen(!open)}>
-        {open ? 'Hide the list of marks' : `Whose marks are these? (${marks.length})`}
+        {open ? say.hideMarks : say.whoseMarks(marks.length)}
       </Button>
       {over && (
         <chakra.span ms="12px">
-          This one is by <strong>{over.author === me ? 'you' : over.authorName}</strong>.
+          {say.thisIsBy} <strong>{over.author === me ? say.byYou : over.authorName}</strong>.
         </chakra.span>
       )}
       {open && (
@@ -296,13 +290,13 @@ function MarksList({
             .map((mark) => (
               <chakra.li key={mark.number} display="flex" gap="8px" py="2px" borderBottom="1px solid" borderColor="line">
                 <span>
-                  <strong>{mark.author === me ? 'You' : mark.authorName}</strong>:{' '}
-                  {mark.text ? `“${mark.text}”` : KIND[mark.shape]}
+                  <strong>{mark.author === me ? say.you : mark.authorName}</strong>:{' '}
+                  {mark.text ? `“${mark.text}”` : say.kinds[mark.shape]}
                 </span>
                 <Box flex="1" />
                 {mayErase(mark) && (
                   <Button size="small" onClick={() => onErase([mark.number])}>
-                    Take off
+                    {say.takeOff}
                   </Button>
                 )}
               </chakra.li>

@@ -1,19 +1,20 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
+import { seatWords } from '../../languages/seat'
 import { Button } from '../../shared/ui/Button'
 import { INKS, shapePath, type Ink, type Shape } from './geometry'
 
 export type Tool = Shape | 'ERASER' | 'POINTER'
 
-const TOOLS: { tool: Tool; name: string; sign: ReactNode }[] = [
-  { tool: 'PEN', name: 'Pen', sign: <path d="M4 18q4 -12 8 -4t8 -8" /> },
-  { tool: 'LINE', name: 'Straight line', sign: <path d="M4 18L20 6" /> },
-  { tool: 'ARROW', name: 'Arrow', sign: <path d="M4 18L20 6M20 6l-7 1M20 6l-2 7" /> },
-  { tool: 'BOX', name: 'Box', sign: <path d="M4 6H20V18H4Z" /> },
-  { tool: 'RING', name: 'Ring', sign: <path d="M4 12a8 6 0 1 0 16 0a8 6 0 1 0 -16 0" /> },
-  { tool: 'TEXT', name: 'Text', sign: <path d="M5 6H19M12 6V19" /> },
-  { tool: 'ERASER', name: 'Take off one’s own marks', sign: <path d="M4 20H20M7 16L15 5L20 9L13 17H8Z" /> },
-  { tool: 'POINTER', name: 'Point at something', sign: <path d="M12 12m-6 0a6 6 0 1 0 12 0a6 6 0 1 0 -12 0M12 12v.1" /> },
+const TOOLS: { tool: Tool; sign: ReactNode }[] = [
+  { tool: 'PEN', sign: <path d="M4 18q4 -12 8 -4t8 -8" /> },
+  { tool: 'LINE', sign: <path d="M4 18L20 6" /> },
+  { tool: 'ARROW', sign: <path d="M4 18L20 6M20 6l-7 1M20 6l-2 7" /> },
+  { tool: 'BOX', sign: <path d="M4 6H20V18H4Z" /> },
+  { tool: 'RING', sign: <path d="M4 12a8 6 0 1 0 16 0a8 6 0 1 0 -16 0" /> },
+  { tool: 'TEXT', sign: <path d="M5 6H19M12 6V19" /> },
+  { tool: 'ERASER', sign: <path d="M4 20H20M7 16L15 5L20 9L13 17H8Z" /> },
+  { tool: 'POINTER', sign: <path d="M12 12m-6 0a6 6 0 1 0 12 0a6 6 0 1 0 -12 0M12 12v.1" /> },
 ]
 
 interface ToolsProps {
@@ -28,24 +29,23 @@ interface ToolsProps {
   children?: ReactNode
 }
 
-const WIDTHS = ['thin', 'middle', 'thick']
-
 /** What one draws with: small squares with what they leave on the sheet. */
 export function Tools({ tool, onTool, ink, onInk, width, onWidth, points, onUndo, children }: ToolsProps) {
+  const say = seatWords()
   return (
     <Flex gap="10px" wrap="wrap" align="center">
-      <Row label="What to draw">
+      <Row label={say.whatToDraw}>
         {TOOLS.filter((one) => points || one.tool !== 'POINTER').map((one) => (
-          <Square key={one.tool} name={one.name} pressed={tool === one.tool} onPress={() => onTool(one.tool)}>
+          <Square key={one.tool} name={say.tools[one.tool]} pressed={tool === one.tool} onPress={() => onTool(one.tool)}>
             <g fill="none" stroke="currentColor" strokeWidth="2" strokeLinecap="round" strokeLinejoin="round">
               {one.sign}
             </g>
           </Square>
         ))}
       </Row>
-      <Row label="Ink">
+      <Row label={say.ink}>
         {INKS.map((one) => (
-          <Square key={one.ink} name={one.name} pressed={ink === one.ink} onPress={() => onInk(one.ink)}>
+          <Square key={one.ink} name={say.inks[one.ink]} pressed={ink === one.ink} onPress={() => onInk(one.ink)}>
             <path
               d="M2 12H22"
               stroke={ink === one.ink ? 'currentColor' : one.colour}
@@ -63,15 +63,15 @@ export function Tools({ tool, onTool, ink, onInk, width, onWidth, points, onUndo
           </Square>
         ))}
       </Row>
-      <Row label="How thick">
-        {WIDTHS.map((name, i) => (
+      <Row label={say.howThick}>
+        {say.widths.map((name, i) => (
           <Square key={name} name={name} pressed={width === i + 1} onPress={() => onWidth(i + 1)}>
             <path d={shapePath('LINE', [2, 14, 13, 10])} stroke="currentColor" strokeWidth={1 + i * 2} />
           </Square>
         ))}
       </Row>
       <Button size="small" onClick={onUndo}>
-        Undo mine
+        {say.undoMine}
       </Button>
       {children}
     </Flex>

@@ -17,11 +17,11 @@ export interface Drawn {
 }
 
 /** Told apart by colour and by how the line is made. */
-export const INKS: { ink: Ink; name: string; colour: string; dashes?: string }[] = [
-  { ink: 'INK', name: 'ink, whole', colour: 'var(--drawn-ink)' },
-  { ink: 'GREEN', name: 'green, dashed', colour: 'var(--drawn-green)', dashes: '26 14' },
-  { ink: 'RED', name: 'red, dotted', colour: 'var(--drawn-red)', dashes: '2 13' },
-  { ink: 'OCHRE', name: 'ochre, dash and dot', colour: 'var(--drawn-ochre)', dashes: '26 12 2 12' },
+export const INKS: { ink: Ink; colour: string; dashes?: string }[] = [
+  { ink: 'INK', colour: 'var(--drawn-ink)' },
+  { ink: 'GREEN', colour: 'var(--drawn-green)', dashes: '26 14' },
+  { ink: 'RED', colour: 'var(--drawn-red)', dashes: '2 13' },
+  { ink: 'OCHRE', colour: 'var(--drawn-ochre)', dashes: '26 12 2 12' },
 ]
 
 const x = (of: number) => (of * WIDE) / 1000

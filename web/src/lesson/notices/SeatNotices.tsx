@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { seatWords } from '../../languages/seat'
 import type { Seat } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
@@ -8,6 +9,7 @@ import { Button } from '../../shared/ui/Button'
 export function Banner({ seat }: { seat: Seat }) {
   const time = useSchoolTime()
   const { welcome, up } = seat.notices
+  const say = seatWords()
   const [read, setRead] = useState<string | null>(null)
   return (
     <>
@@ -16,7 +18,7 @@ export function Banner({ seat }: { seat: Seat }) {
           key={one.number}
           as="section"
           role="status"
-          aria-label="Announcement"
+          aria-label={say.announcement}
           px={{ base: '14px', md: '22px' }}
           py="9px"
           bg="markSoft"
@@ -33,7 +35,7 @@ export function Banner({ seat }: { seat: Seat }) {
       {welcome && read !== welcome.at && (
         <Flex
           as="section"
-          aria-label="Welcome"
+          aria-label={say.welcome}
           gap="12px"
           align="center"
           px={{ base: '14px', md: '22px' }}
@@ -51,7 +53,7 @@ export function Banner({ seat }: { seat: Seat }) {
             </chakra.span>
           </span>
           <Box flex="1" />
-          <Button onClick={() => setRead(welcome.at)}>I have read it</Button>
+          <Button onClick={() => setRead(welcome.at)}>{say.haveRead}</Button>
         </Flex>
       )}
     </>

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { seatWords } from '../../languages/seat'
 import type { Seat } from '../../shared/api/types'
 import { countdown } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
@@ -16,13 +17,14 @@ type Mine = NonNullable<Seat['mine']['question']>
 export function Banner({ seat, now, act }: { seat: Seat; now: number; act: Act }) {
   const asked = seat.question
   const mine = seat.mine.question
+  const say = seatWords()
   if (!asked || !mine) return null
   const left = asked.until ? Date.parse(asked.until) - now : null
   const waits = asked.open && asked.mayAnswer && !mine.answer
   return (
     <Box
       as="section"
-      aria-label="A question"
+      aria-label={say.question}
       px={{ base: '14px', md: '22px' }}
       py="14px"
       bg="sheet"
@@ -33,17 +35,17 @@ export function Banner({ seat, now, act }: { seat: Seat; now: number; act: Act }
     >
       <Flex align="baseline" gap="12px" wrap="wrap">
         <chakra.h2 fontSize={{ base: '21px', md: '24px' }}>
-          <span role="status">{asked.text || 'Your teacher asks you'}</span>
+          <span role="status">{asked.text || say.teacherAsks}</span>
         </chakra.h2>
         {asked.open && left !== null && (
           <chakra.span fontFamily="mono" fontSize="16px">
-            {countdown(left)} left
+            {say.timeLeft(countdown(left))}
           </chakra.span>
         )}
       </Flex>
       {mine.nudged && waits && (
         <chakra.p role="status" mt="4px" fontWeight="650">
-          Your teacher waits for your answer.
+          {say.teacherWaits}
         </chakra.p>
       )}
       {asked.open && asked.mayAnswer && (!mine.answer || asked.changeable) && (
@@ -52,7 +54,7 @@ export function Banner({ seat, now, act }: { seat: Seat; now: number; act: Act }
       <Standing asked={asked} mine={mine} />
       {asked.results && (
         <Box mt="10px" maxW="640px">
-          <chakra.p mb="4px">So it was answered by all, without names:</chakra.p>
+          <chakra.p mb="4px">{say.answeredByAll}</chakra.p>
           <Tally results={asked.results} large />
         </Box>
       )}
@@ -63,17 +65,18 @@ export function Banner({ seat, now, act }: { seat: Seat; now: number; act: Act }
 /** What has become of one’s own answer, in words. */
 function Standing({ asked, mine }: { asked: Asked; mine: Mine }) {
   const words = mine.answer && answerWords(asked, mine.answer)
+  const say = seatWords()
   return (
     <chakra.p mt="8px" color="ink2" fontSize="15px" role="status">
       {words !== undefined && (
         <>
-          Your answer: <strong>{words}</strong>. {mine.right === true && '✓ That is right. '}
-          {mine.right === false && 'That is not right. '}
-          {asked.open && (asked.changeable ? 'You may change it until it closes.' : 'It is given.')}
+          {say.yourAnswerIs} <strong>{words}</strong>. {mine.right === true && `${say.isRight} `}
+          {mine.right === false && `${say.isNotRight} `}
+          {asked.open && (asked.changeable ? say.mayChange : say.isGiven)}
         </>
       )}
-      {!asked.open && !asked.results && 'The question is closed.'}
-      {asked.open && !asked.mayAnswer && 'It is put to others; you look on.'}
+      {!asked.open && !asked.results && say.questionClosed}
+      {asked.open && !asked.mayAnswer && say.putToOthers}
     </chakra.p>
   )
 }
@@ -81,19 +84,20 @@ function Standing({ asked, mine }: { asked: Asked; mine: Mine }) {
 function answerWords(asked: Asked, { picked, number, text }: NonNullable<Mine['answer']>): string {
   if (text !== undefined) return text
   if (number !== undefined) return number
-  if (picked.length === 0) return 'none of them'
+  if (picked.length === 0) return seatWords().noneOfThem
   return picked.map((place) => asked.choices[place] ?? '').join(asked.kind === 'ORDER' ? ' → ' : ', ')
 }
 
 function Answering({ asked, mine, act }: { asked: Asked; mine: Mine; act: Act }) {
   const { kind, number, choices } = asked
   const given = mine.answer?.picked ?? []
+  const say = seatWords()
   const [picked, setPicked] = useState<number[]>(given)
   const [words, setWords] = useState(mine.answer?.text ?? mine.answer?.number ?? '')
   switch (kind) {
     case 'SINGLE':
       return (
-        <Flex role="group" aria-label="Answers" direction={{ base: 'column', md: 'row' }} wrap="wrap" gap="10px" mt="12px">
+        <Flex role="group" aria-label={say.answers} direction={{ base: 'column', md: 'row' }} wrap="wrap" gap="10px" mt="12px">
           {choices.map((choice, place) => (
             <Big key={choice} pressed={given.includes(place)} onPress={() => act({ do: 'answer', number, picked: [place] })}>
               {choice}
@@ -104,7 +108,7 @@ function Answering({ asked, mine, act }: { asked: Asked; mine: Mine; act: Act })
     case 'MULTIPLE':
       return (
         <Box mt="12px">
-          <Flex role="group" aria-label="Answers; choose any" direction={{ base: 'column', md: 'row' }} wrap="wrap" gap="10px">
+          <Flex role="group" aria-label={say.answersAny} direction={{ base: 'column', md: 'row' }} wrap="wrap" gap="10px">
             {choices.map((choice, place) => (
               <Big
                 key={choice}
@@ -121,7 +125,7 @@ function Answering({ asked, mine, act }: { asked: Asked; mine: Mine; act: Act })
             mt="12px"
             onClick={() => act({ do: 'answer', number, picked: picked.toSorted((a, b) => a - b) })}
           >
-            {picked.length === 0 ? 'Answer: none of them' : `Answer with these ${picked.length}`}
+            {picked.length === 0 ? say.answerNone : say.answerThese(picked.length)}
           </Button>
         </Box>
       )
@@ -140,7 +144,7 @@ function Answering({ asked, mine, act }: { asked: Asked; mine: Mine; act: Act })
           }}
         >
           <TextInput
-            aria-label={kind === 'NUMBER' ? 'Your answer, a number' : 'Your answer'}
+            aria-label={kind === 'NUMBER' ? say.yourAnswerNumber : say.yourAnswer}
             inputMode={kind === 'NUMBER' ? 'decimal' : 'text'}
             maxLength={120}
             fontSize="18px"
@@ -148,7 +152,7 @@ function Answering({ asked, mine, act }: { asked: Asked; mine: Mine; act: Act })
             onChange={(event) => setWords(event.target.value)}
           />
           <Button look="main" size="large" type="submit">
-            Answer
+            {say.answer}
           </Button>
         </chakra.form>
       )
@@ -159,10 +163,11 @@ function Answering({ asked, mine, act }: { asked: Asked; mine: Mine; act: Act })
 function Ordering({ asked, given, onAnswer }: { asked: Asked; given: number[]; onAnswer: (row: number[]) => void }) {
   const [row, setRow] = useState<number[]>(given)
   const whole = row.length === asked.choices.length
+  const say = seatWords()
   return (
     <Box mt="12px">
-      <chakra.p mb="6px">Press them in their order; press again to take one out.</chakra.p>
-      <Flex role="group" aria-label="Put in order" direction={{ base: 'column', md: 'row' }} wrap="wrap" gap="10px">
+      <chakra.p mb="6px">{say.pressInOrder}</chakra.p>
+      <Flex role="group" aria-label={say.putInOrder} direction={{ base: 'column', md: 'row' }} wrap="wrap" gap="10px">
         {asked.choices.map((choice, place) => {
           const at = row.indexOf(place)
           return (
@@ -178,7 +183,7 @@ function Ordering({ asked, given, onAnswer }: { asked: Asked; given: number[]; o
         })}
       </Flex>
       <Button look="main" size="large" mt="12px" disabled={!whole} onClick={() => onAnswer(row)}>
-        {whole ? 'Answer in this order' : `${asked.choices.length - row.length} to go`}
+        {whole ? say.answerInOrder : say.toGo(asked.choices.length - row.length)}
       </Button>
     </Box>
   )

@@ -1,5 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react'
-import { Fragment } from 'react'
+import { seatWords } from '../../languages/seat'
 import type { ResultLines } from '../../shared/api/types'
 
 /** Counted as a hand counts: four strokes, and a fifth across. Read without colour, and by its number. */
@@ -26,19 +26,20 @@ function Bunch({ path }: { path: string }) {
 
 /** How a question was answered: each possibility with its strokes and its number, as a table. */
 export function Tally({ results, large = false }: { results: ResultLines; large?: boolean }) {
+  const say = seatWords()
   return (
     <chakra.table fontSize={large ? '17px' : '13px'} css={{ borderCollapse: 'collapse' }} w="100%">
-      <chakra.caption srOnly>How it was answered</chakra.caption>
+      <chakra.caption srOnly>{say.howAnswered}</chakra.caption>
       <tbody>
         {results.lines.map((line, place) => (
           <chakra.tr key={`${place} ${line.words}`} borderBottom="1px solid" borderColor="line">
             <chakra.th scope="row" textAlign="start" fontWeight={line.right ? 700 : 400} pe="12px" py="1px" maxW="300px">
               {line.right && (
                 <chakra.span color="verdict.in" me="4px">
-                  ✓<chakra.span srOnly> right:</chakra.span>
+                  ✓<chakra.span srOnly> {say.right}</chakra.span>
                 </chakra.span>
               )}
-              {line.words || 'something else'}
+              {line.words || say.somethingElse}
             </chakra.th>
             <chakra.td py="1px">
               <Strokes count={line.count} />
@@ -53,9 +54,7 @@ export function Tally({ results, large = false }: { results: ResultLines; large?
         <tfoot>
           <tr>
             <chakra.td colSpan={3} color="ink2" pt="2px">
-              <Fragment>
-                {results.right} of {results.answers} were right.
-              </Fragment>
+              {say.wereRight(results.right, results.answers)}
             </chakra.td>
           </tr>
         </tfoot>

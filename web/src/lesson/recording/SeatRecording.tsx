@@ -1,5 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { words } from '../../languages/language'
+import { seatWords } from '../../languages/seat'
 import type { Seat } from '../../shared/api/types'
 import { Sheet } from '../../shared/ui/Sheet'
 import { Pen, type PenState } from './Pen'
@@ -10,13 +12,14 @@ const PENS: Record<Recording['shown'], PenState> = { NOT: 'off', SOON: 'soon', O
 
 /** What is called out when it changes. */
 function said({ shown, starts }: Recording, now: number): string {
+  const say = seatWords()
   switch (shown) {
     case 'SOON':
-      return `A recording begins in ${Math.max(0, Math.ceil((Date.parse(starts ?? '') - now) / 1000))} seconds`
+      return say.recordingSoon(Math.max(0, Math.ceil((Date.parse(starts ?? '') - now) / 1000)))
     case 'ON':
-      return 'This lesson is recorded'
+      return say.isRecorded
     case 'PAUSED':
-      return 'The recording is paused'
+      return say.recordingPaused
     case 'NOT':
       return ''
   }
@@ -31,7 +34,7 @@ export function Sign({ seat, now }: { seat: Seat; now: number }) {
   const [news, setNews] = useState('')
   if (last !== recording.shown) {
     setLast(recording.shown)
-    setNews(NEWS[recording.shown])
+    setNews(seatWords().recordingNews[recording.shown])
   }
   return (
     <>
@@ -61,45 +64,30 @@ export function Sign({ seat, now }: { seat: Seat; now: number }) {
           {said(recording, now)}
         </chakra.button>
       )}
-      <Sheet title="What is recorded, and who may see it" open={open} onClose={() => setOpen(false)}>
+      <Sheet title={seatWords().recordingTitle} open={open} onClose={() => setOpen(false)}>
         <About seat={seat} />
       </Sheet>
     </>
   )
 }
 
-const NEWS: Record<Recording['shown'], string> = {
-  NOT: 'The recording has ended.',
-  SOON: 'A recording begins in a few seconds.',
-  ON: 'The recording has begun. This lesson is recorded.',
-  PAUSED: 'The recording is paused. Nothing is recorded.',
-}
-
 function list(people: string[]): string {
-  return people.length < 2 ? people.join('') : `${people.slice(0, -1).join(', ')} and ${people.at(-1)}`
+  return people.length < 2 ? people.join('') : `${people.slice(0, -1).join(', ')}${words().and}${people.at(-1)}`
 }
 
 function About({ seat }: { seat: Seat }) {
   const { recording, mine } = seat
   const now = mine.recording?.now
+  const say = seatWords()
   return (
     <Flex direction="column" gap="8px" fontSize="15px">
+      <p>{recording.shown === 'ON' ? say.whatIsRecorded : say.nothingRecorded}</p>
+      {now === 'CLOSED' && <p>{say.youClosedWhile}</p>}
       <p>
-        {recording.shown === 'ON'
-          ? 'What is said to all, shown, written to the class and drawn on the board is recorded. What you write to a teacher alone, and what happens in groups, never is.'
-          : 'At this moment nothing is recorded.'}
+        {say.watchedBy(list(recording.watch) || say.nobody)}
+        {recording.ask.length > 0 && say.mayAsk(list(recording.ask))}. {say.deletedAfter(recording.keptDays)}
       </p>
-      {now === 'CLOSED' && (
-        <p>
-          You are not to be recorded, so your microphone and camera are closed while it runs. You can write to your teachers at
-          any time, and nobody else is told.
-        </p>
-      )}
-      <p>
-        Later it may be watched by {list(recording.watch) || 'nobody'}
-        {recording.ask.length > 0 && `; ${list(recording.ask)} may ask to`}. It is deleted after {recording.keptDays} days.
-      </p>
-      <p>If your family does not want you to be recorded any more, tell your teacher: from then on you are left out of it.</p>
+      <p>{say.noMore}</p>
     </Flex>
   )
 }
@@ -119,8 +107,7 @@ export function AtSeat({ seat }: { seat: Seat }) {
       borderColor="ink"
       fontSize="15px"
     >
-      You are not recorded. While the recording runs your microphone and camera are closed; write to your teachers instead. They
-      open again when it is paused.
+      {seatWords().notRecorded}
     </Box>
   )
 }

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
+import { seatWords } from '../../languages/seat'
 import type { Seat } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
@@ -8,38 +9,39 @@ import type { Act } from '../acts'
 /** What a pupil helps with who was trusted with it; it is gone as soon as the right is. */
 export function Helping({ seat, act }: { seat: Seat; act: (act: Act) => void }) {
   const time = useSchoolTime()
+  const say = seatWords()
   const help = seat.rights.help
   if (!help) return null
   const may = (rule: string) => help.rights.some((right) => right.rule === rule)
   return (
-    <Box as="section" aria-label="You help" mx="16px" mb="16px" px="12px" py="10px" border="1.5px solid" borderColor="ink">
-      <chakra.h2 fontSize="18px">You help</chakra.h2>
+    <Box as="section" aria-label={say.youHelp} mx="16px" mb="16px" px="12px" py="10px" border="1.5px solid" borderColor="ink">
+      <chakra.h2 fontSize="18px">{say.youHelp}</chakra.h2>
       <chakra.p fontSize="14px" color="ink2" mb="6px">
         {help.rights
-          .map((right) => `${right.title.toLowerCase()}${right.until ? ` until ${time.clock(right.until)}` : ''}`)
+          .map((right) => (right.until ? say.rightUntil(right.title, time.clock(right.until)) : right.title))
           .join(', ')}
         .
       </chakra.p>
       {may('help.door') && (
-        <Task title="At the door" none="Nobody of the class waits.">
+        <Task title={say.helpAtDoor} none={say.nobodyWaits}>
           {help.door.map((one) => (
             <Line key={one.visit} name={one.name}>
-              <Button size="small" onClick={() => act({ do: 'let-in', arrival: one.visit })}>
-                Let in<chakra.span srOnly> {one.name}</chakra.span>
+              <Button size="small" aria-label={say.letInOne(one.name)} onClick={() => act({ do: 'let-in', arrival: one.visit })}>
+                {say.letIn}
               </Button>
             </Line>
           ))}
         </Task>
       )}
       {may('help.hands') && (
-        <Task title="Raised hands" none="No hand is up.">
+        <Task title={say.raisedHands} none={say.noHand}>
           {help.hands.map((one) => (
             <Line key={one.id} name={one.name}>
-              <Button size="small" onClick={() => act({ do: 'call-on', person: one.id })}>
-                Let speak<chakra.span srOnly> {one.name}</chakra.span>
+              <Button size="small" aria-label={say.letSpeakOne(one.name)} onClick={() => act({ do: 'call-on', person: one.id })}>
+                {say.letSpeak}
               </Button>
-              <Button size="small" onClick={() => act({ do: 'lower', person: one.id })}>
-                Lower<chakra.span srOnly> the hand of {one.name}</chakra.span>
+              <Button size="small" aria-label={say.lowerOne(one.name)} onClick={() => act({ do: 'lower', person: one.id })}>
+                {say.lower}
               </Button>
             </Line>
           ))}
@@ -47,7 +49,7 @@ export function Helping({ seat, act }: { seat: Seat; act: (act: Act) => void }) 
       )}
       {may('help.chat') && (
         <Button onClick={() => act({ do: 'pause-chat', paused: !help.chatPaused })}>
-          {help.chatPaused ? 'End the pause of the class chat' : 'Pause the class chat'}
+          {help.chatPaused ? say.endPause : say.pauseChat}
         </Button>
       )}
     </Box>

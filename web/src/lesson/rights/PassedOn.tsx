@@ -1,4 +1,6 @@
 import { Box } from '@chakra-ui/react'
+import { words } from '../../languages/language'
+import { seatWords } from '../../languages/seat'
 
 /** Said to everybody in the room. */
 export function PassedOn({ by }: { by: string[] }) {
@@ -12,7 +14,7 @@ export function PassedOn({ by }: { by: string[] }) {
       borderColor="verdict.wait"
       fontSize="14px"
     >
-      This lesson is passed on to people outside the room, by {by.join(' and ')}.
+      {seatWords().passedOn(by.join(words().and))}
     </Box>
   )
 }

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { seatWords } from '../../languages/seat'
 import type { Seat } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { PassedOn } from './PassedOn'
@@ -12,14 +13,15 @@ export function AtSeat({ seat }: { seat: Seat }) {
   const cameras = people.filter((one) => one.camera)
   const names = people.filter((one) => one.name)
   const [all, setAll] = useState(false)
+  const say = seatWords()
   if (people.length === 0) return null
   return (
-    <Box as="section" aria-label="Who is here" px="18px" pb="12px">
+    <Box as="section" aria-label={say.whoIsHere} px="18px" pb="12px">
       <Flex align="baseline" gap="10px" mb="6px">
-        <chakra.h2 fontSize="17px">{names.length > 0 ? `${names.length} here with you` : 'Cameras'}</chakra.h2>
+        <chakra.h2 fontSize="17px">{names.length > 0 ? say.hereWithYou(names.length) : say.cameras}</chakra.h2>
         {names.length > 0 && (
           <Button look="quiet" fontSize="14px" aria-expanded={all} onClick={() => setAll(!all)}>
-            {all ? 'fewer' : 'who?'}
+            {all ? say.fewer : say.who}
           </Button>
         )}
       </Flex>
@@ -57,7 +59,7 @@ function Camera({ person }: { person: Person }) {
         <path d="M24 48 C24 34 60 34 60 48" fill="none" stroke="currentColor" strokeWidth="1.6" />
       </chakra.svg>
       <chakra.figcaption fontSize="12px" px="4px" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis">
-        {first || 'camera'}
+        {first || seatWords().camera}
       </chakra.figcaption>
     </chakra.figure>
   )

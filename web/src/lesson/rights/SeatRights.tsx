@@ -1,17 +1,20 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { seatWords } from '../../languages/seat'
 import type { Seat, SeatRight } from '../../shared/api/types'
 import { countdown, useNow } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 import { TextInput } from '../../shared/ui/Fields'
-import { Shutter, shutterWords } from '../../shared/ui/Shutter'
+import { Shutter } from '../../shared/ui/Shutter'
 import type { Act } from '../acts'
 import type { Appliance } from './orders'
 
-const APPLIANCES: Record<string, { what: Appliance; is: 'microphone' | 'camera' | 'screen'; on: string; off: string }> = {
-  'voice.speak': { what: 'MICROPHONE', is: 'microphone', on: 'Switch my microphone on', off: 'Mute me' },
-  'voice.camera': { what: 'CAMERA', is: 'camera', on: 'Switch my camera on', off: 'Switch it off' },
-  'share.screen': { what: 'SCREEN', is: 'screen', on: 'Show my screen', off: 'Stop showing' },
+type Switched = 'microphoneOn' | 'muteMe' | 'cameraOn' | 'cameraOff' | 'showScreen' | 'stopShowing'
+
+const APPLIANCES: Record<string, { what: Appliance; is: 'microphone' | 'camera' | 'screen'; on: Switched; off: Switched }> = {
+  'voice.speak': { what: 'MICROPHONE', is: 'microphone', on: 'microphoneOn', off: 'muteMe' },
+  'voice.camera': { what: 'CAMERA', is: 'camera', on: 'cameraOn', off: 'cameraOff' },
+  'share.screen': { what: 'SCREEN', is: 'screen', on: 'showScreen', off: 'stopShowing' },
 }
 
 /** What I may do now, why not, and until when: always in the same place, in the same order. */
@@ -19,7 +22,7 @@ export function Rights({ seat, act, onWhy }: { seat: Seat; act: (act: Act) => vo
   return (
     <>
       <chakra.h2 fontSize="17px" px="18px" pb="6px">
-        What you may do now
+        {seatWords().whatYouMay}
       </chakra.h2>
       <Box aria-live="polite">
         {seat.rights.rights.map((right) => (
@@ -32,6 +35,7 @@ export function Rights({ seat, act, onWhy }: { seat: Seat; act: (act: Act) => vo
 
 function Right({ right, seat, act, onWhy }: { right: SeatRight; seat: Seat; act: (act: Act) => void; onWhy: () => void }) {
   const now = useNow()
+  const say = seatWords()
   const appliance = APPLIANCES[right.rule]
   const isOn = appliance ? !!seat.mine.rights?.[appliance.is] : false
   return (
@@ -50,7 +54,7 @@ function Right({ right, seat, act, onWhy }: { right: SeatRight; seat: Seat; act:
         <chakra.strong fontFamily="heading" fontSize="16.5px" fontWeight="650">
           {right.title}
         </chakra.strong>
-        <chakra.span srOnly>: {shutterWords(right.value, right.bound, right.loan)}</chakra.span>
+        <chakra.span srOnly>: {stands(right)}</chakra.span>
         {right.until && (
           <chakra.span fontFamily="mono" fontSize="15px" ms="8px">
             {countdown(Date.parse(right.until) - now)}
@@ -58,8 +62,8 @@ function Right({ right, seat, act, onWhy }: { right: SeatRight; seat: Seat; act:
         )}
         <chakra.span fontSize="14px" color="ink2" display="block">
           {right.line} ·{' '}
-          <Button look="quiet" fontSize="14px" onClick={onWhy} aria-label={`Why: ${right.title}`}>
-            why
+          <Button look="quiet" fontSize="14px" onClick={onWhy} aria-label={say.whyOf(right.title)}>
+            {say.why}
           </Button>
         </chakra.span>
         {appliance && (right.value === 'open' || isOn) && (
@@ -69,7 +73,7 @@ function Right({ right, seat, act, onWhy }: { right: SeatRight; seat: Seat; act:
             look={isOn ? 'main' : 'plain'}
             onClick={() => act({ do: isOn ? 'off' : 'on', what: appliance.what })}
           >
-            {isOn ? appliance.off : appliance.on}
+            {say[isOn ? appliance.off : appliance.on]}
           </Button>
         )}
         {right.rule === 'voice.camera' && isOn && <Behind seat={seat} act={act} />}
@@ -79,24 +83,33 @@ function Right({ right, seat, act, onWhy }: { right: SeatRight; seat: Seat; act:
   )
 }
 
+/** How a right stands, for who does not see its sign. */
+function stands({ value, bound, loan }: SeatRight): string {
+  const say = seatWords()
+  const lent = loan === 'PASS' ? say.byAPass : loan === 'CURB' ? say.byACurb : ''
+  return (say.values[value] ?? value) + lent + (bound ? say.binding : '')
+}
+
 /** What is behind oneself: plain for the asking, a picture where the rules let it. */
 function Behind({ seat, act }: { seat: Seat; act: (act: Act) => void }) {
   const on = !!seat.mine.rights?.background
+  const say = seatWords()
   return (
     <Button
       mt="4px"
       ms="6px"
       aria-pressed={on}
       onClick={() => act({ do: on ? 'off' : 'on', what: 'BACKGROUND' })}
-      title="Without a picture the background is plain: your home is not seen."
+      title={say.plainWhy}
     >
-      {on ? 'Plain background' : 'A picture behind me'}
+      {on ? say.plainBackground : say.pictureBehind}
     </Button>
   )
 }
 
 function Rename({ act }: { act: (act: Act) => void }) {
   const [name, setName] = useState('')
+  const say = seatWords()
   return (
     <chakra.form
       display="flex"
@@ -109,13 +122,13 @@ function Rename({ act }: { act: (act: Act) => void }) {
       }}
     >
       <TextInput
-        aria-label="The name others shall see"
+        aria-label={say.nameToSee}
         maxLength={80}
         value={name}
         onChange={(event) => setName(event.target.value)}
         required
       />
-      <Button type="submit">Change it</Button>
+      <Button type="submit">{say.changeIt}</Button>
     </chakra.form>
   )
 }

@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { useEffect } from 'react'
+import { seatWords } from '../../languages/seat'
 import type { Seat } from '../../shared/api/types'
 import { Key } from '../../shared/ui/Key'
 
@@ -12,6 +13,7 @@ interface HandButtonProps {
 /** The one main thing a pupil can do: ask to be heard. The only saffron on the page. */
 export function HandButton({ seat, onRaise, onLower }: HandButtonProps) {
   const up = !!seat.mine.signals?.handSince
+  const say = seatWords()
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       const typing = (event.target as HTMLElement).closest('input, textarea, select')
@@ -20,12 +22,7 @@ export function HandButton({ seat, onRaise, onLower }: HandButtonProps) {
     window.addEventListener('keydown', press)
     return () => window.removeEventListener('keydown', press)
   })
-  const before =
-    seat.mine.signals?.handsBefore === 0
-      ? 'you are next'
-      : seat.mine.signals?.handsBefore === 1
-        ? 'one is before you'
-        : `${seat.mine.signals?.handsBefore} are before you`
+  const before = say.handsBefore(seat.mine.signals?.handsBefore ?? 0)
   return (
     <chakra.button
       type="button"
@@ -58,10 +55,10 @@ export function HandButton({ seat, onRaise, onLower }: HandButtonProps) {
       </svg>
       <span>
         <chakra.strong fontFamily="heading" fontSize="21px" display="block" lineHeight="1.2">
-          {up ? 'Your hand is up' : 'Raise my hand'}
+          {up ? say.handIsUp : say.handUp}
         </chakra.strong>
         <chakra.span fontSize="14px">
-          {up ? `${before}; press again to lower it` : 'to speak or to ask'} <Key>H</Key>
+          {up ? say.pressToLower(before) : say.toSpeakOrAsk} <Key>H</Key>
         </chakra.span>
       </span>
     </chakra.button>

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation } from '@tanstack/react-query'
 import { useParams } from 'react-router'
+import { seatWords } from '../../languages/seat'
 import type { AllSlates, Seat } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { ProblemNote } from '../../shared/ui/Notes'
@@ -24,6 +25,7 @@ export function Banner({ seat }: { seat: Seat }) {
 
 function Own({ out, frozen }: { out: NonNullable<Seat['slates']['out']>; frozen: boolean }) {
   const { visit = '' } = useParams()
+  const say = seatWords()
   const acts = useMutation({ mutationFn: (send: () => Promise<unknown>) => send() })
   const path = `/api/seats/${encodeURIComponent(visit)}/slate`
   const sheet = useSheet(path, out.number, (body) => {
@@ -34,7 +36,7 @@ function Own({ out, frozen }: { out: NonNullable<Seat['slates']['out']>; frozen:
   return (
     <Box
       as="section"
-      aria-label="Your slate"
+      aria-label={say.yourSlate}
       px={{ base: '10px', md: '22px' }}
       py="12px"
       bg="sheet"
@@ -43,15 +45,15 @@ function Own({ out, frozen }: { out: NonNullable<Seat['slates']['out']>; frozen:
     >
       <Flex align="baseline" gap="12px" mb="8px" wrap="wrap">
         <chakra.h2 fontSize="21px">
-          <span role="status">{out.task || 'Your slate'}</span>
+          <span role="status">{out.task || say.yourSlate}</span>
         </chakra.h2>
         <chakra.span color="ink2" fontSize="14px">
-          {frozen ? 'It is handed in.' : 'Only you and your teachers see it.'}
+          {frozen ? say.handedIn : say.onlyYouAndTeachers}
         </chakra.span>
       </Flex>
       {sheet.problem && <ProblemNote problem={sheet.problem} />}
       <DrawingBoard
-        label="Your slate"
+        label={say.yourSlate}
         marks={sheet.marks}
         me={sheet.me}
         mayDraw={!frozen && !sheet.loading}
@@ -67,10 +69,10 @@ function Own({ out, frozen }: { out: NonNullable<Seat['slates']['out']>; frozen:
           disabled={sheet.marks.length === 0}
           onClick={() => acts.mutate(() => slatesActs['slate-wipe'](visit, { marks: [] }))}
         >
-          Wipe all
+          {say.wipeAll}
         </Button>
         <Button look="main" onClick={() => acts.mutate(() => slatesActs['hand-in'](visit))}>
-          Hand it in
+          {say.handItIn}
         </Button>
       </DrawingBoard>
       <ProblemNote problem={acts.error} compact />
@@ -79,10 +81,11 @@ function Own({ out, frozen }: { out: NonNullable<Seat['slates']['out']>; frozen:
 }
 
 function Shown({ shown }: { shown: Seat['slates']['shown'] }) {
+  const say = seatWords()
   return (
     <Flex
       as="section"
-      aria-label="Slates that all see"
+      aria-label={say.slatesAllSee}
       gap="12px"
       wrap="wrap"
       px={{ base: '14px', md: '22px' }}
@@ -100,14 +103,14 @@ function Shown({ shown }: { shown: Seat['slates']['shown'] }) {
             border="1.5px solid"
             borderColor="ink"
             role="img"
-            aria-label={one.name ? `The slate of ${one.name}` : 'A slate'}
+            aria-label={one.name ? say.slateOf(one.name) : say.aSlate}
           >
             <GroundLines ground={one.ground} />
             {one.marks.map((mark) => (
               <Drawing key={mark.number} mark={mark} />
             ))}
           </chakra.svg>
-          <chakra.figcaption>{one.name ?? 'One of the slates'}</chakra.figcaption>
+          <chakra.figcaption>{one.name ?? say.oneOfSlates}</chakra.figcaption>
         </chakra.figure>
       ))}
     </Flex>

@@ -1,3 +1,5 @@
+import { words } from '../../languages/language'
+
 /** What the server says when it says no: what happened, what is as it was, what to do. */
 export interface ProblemBody {
   type: string
@@ -14,14 +16,14 @@ export class Problem extends Error {
   }
 }
 
-export const NO_LINE: ProblemBody = {
+export const noLine = (): ProblemBody => ({
   type: '/problems/no-line',
-  title: 'Juricast cannot be reached',
+  title: words().noLine,
   status: 0,
-  detail: 'What you did was not carried out.',
-  whatToDo: 'Check your connection and try again; what you typed is still here.',
+  detail: words().noLineDetail,
+  whatToDo: words().noLineToDo,
   wrong: [],
-}
+})
 
 export const get = <T>(path: string) => send<T>('GET', path)
 export const post = <T>(path: string, body: unknown = {}) => send<T>('POST', path, body)
@@ -56,7 +58,7 @@ async function send<T>(method: string, path: string, body?: unknown, edited = ''
   try {
     answer = await fetch(path, { method, headers, body: isWhole ? body : JSON.stringify(body) })
   } catch {
-    throw new Problem(NO_LINE)
+    throw new Problem(noLine())
   }
   const text = await answer.text()
   if (!answer.ok) throw new Problem(problemIn(text, answer.status))
@@ -67,9 +69,9 @@ async function send<T>(method: string, path: string, body?: unknown, edited = ''
 
 export function problemIn(text: string, status: number): ProblemBody {
   try {
-    return { ...NO_LINE, ...(JSON.parse(text) as ProblemBody) }
+    return { ...noLine(), ...(JSON.parse(text) as ProblemBody) }
   } catch {
-    return { ...NO_LINE, title: 'This did not work', status }
+    return { ...noLine(), title: words().didNotWork, status }
   }
 }
 

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { ownWords } from '../../languages/own'
 import { get, post } from '../api/http'
 import type { FeedAddress } from '../api/types'
 import { Button } from './Button'
@@ -10,30 +11,30 @@ import { LoadingNote, ProblemNote } from './Notes'
 export function CalendarAddress({ path, renewable }: { path: string; renewable: boolean }) {
   const cache = useQueryClient()
   const key = ['feed', path]
+  const say = ownWords()
   const { data, error } = useQuery({ queryKey: key, queryFn: () => get<FeedAddress>(path) })
   const renew = useMutation({
     mutationFn: () => post<FeedAddress>(`${path}/renew`),
     onSuccess: (next) => cache.setQueryData(key, next),
   })
   if (error) return <ProblemNote problem={error} compact />
-  if (!data) return <LoadingNote what="the address" />
+  if (!data) return <LoadingNote says={say.fetchingAddress} />
   return (
     <Box>
       <chakra.p color="ink2" mb="4px">
-        Give this address to a calendar program; it then keeps itself up to date. Whoever has it sees these lessons, but no link
-        to a door. Keep it to yourself.
+        {say.calendarHow}
       </chakra.p>
       <chakra.p fontFamily="mono" fontSize="12.5px" overflowWrap="anywhere" mb="6px">
         {data.address}
       </chakra.p>
       <Flex gap="8px" align="center" wrap="wrap">
-        <CopyButton text={data.address}>Copy the address</CopyButton>
+        <CopyButton text={data.address}>{say.copyAddress}</CopyButton>
         {renewable && (
           <Button disabled={renew.isPending} onClick={() => renew.mutate()}>
-            Make a new address
+            {say.newAddress}
           </Button>
         )}
-        <span role="status">{renew.isSuccess && 'The old address leads nowhere now.'}</span>
+        <span role="status">{renew.isSuccess && say.oldAddress}</span>
       </Flex>
       <ProblemNote problem={renew.error} compact />
     </Box>

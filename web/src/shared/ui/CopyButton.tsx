@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { ReactNode } from 'react'
+import { words } from '../../languages/language'
 import { Button } from './Button'
 
 /** Copies words, as rich text too if there is some, and says so on the spot. */
@@ -17,10 +18,10 @@ export function CopyButton({ text, html, look, children }: { text: string; html?
       } else {
         await navigator.clipboard.writeText(text)
       }
-      setCopied('Copied')
+      setCopied(words().copied)
     } catch {
       // Browsers let pages copy only over https or on the own machine.
-      setCopied('This browser does not let pages copy: select the words yourself')
+      setCopied(words().mayNotCopy)
     }
   }
   return (

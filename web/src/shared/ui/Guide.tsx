@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useLocation } from 'react-router'
+import { words } from '../../languages/language'
 import { get } from '../api/http'
 import type { GuidePage } from '../api/types'
 import { Button } from './Button'
@@ -16,11 +17,11 @@ export function Guide({ shown = true }: { shown?: boolean }) {
   return (
     <>
       {shown && (
-        <Button size="small" minW="26px" minH="24px" aria-label="What is this page for?" onClick={() => setOpen(true)}>
+        <Button size="small" minW="26px" minH="24px" aria-label={words().whatFor} onClick={() => setOpen(true)}>
           ?
         </Button>
       )}
-      <Sheet title="What this page is for" open={open} onClose={() => setOpen(false)}>
+      <Sheet title={words().whatForTitle} open={open} onClose={() => setOpen(false)}>
         {open && <Text at={pathname} />}
       </Sheet>
     </>
@@ -34,8 +35,8 @@ function Text({ at }: { at: string }) {
     retry: false,
     staleTime: Infinity,
   })
-  if (error) return <p>There is no text about this page yet. The cards below tell of the others.</p>
-  if (!data) return <LoadingNote what="the text" />
+  if (error) return <p>{words().noGuide}</p>
+  if (!data) return <LoadingNote says={words().fetchingText} />
   return (
     <Box>
       <chakra.p mb="8px">
@@ -61,7 +62,7 @@ function Text({ at }: { at: string }) {
         </chakra.p>
       )}
       <chakra.a href={`/api/guide/${data.card}.pdf`} textDecoration="underline" target="_blank" rel="noreferrer">
-        All of this as one card to print (PDF)
+        {words().card}
       </chakra.a>
     </Box>
   )

@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
+import { words } from '../../languages/language'
 import { Problem } from '../api/http'
 
 /** What went wrong, and what to do. Read out at once. */
@@ -16,7 +17,7 @@ export function ProblemNote({ problem, compact = false }: { problem: unknown; co
       py={compact ? '4px' : '8px'}
       my={compact ? '4px' : '8px'}
     >
-      <chakra.strong fontWeight="650">{body?.title ?? 'Something went wrong'}.</chakra.strong> {body?.detail} {body?.whatToDo}
+      <chakra.strong fontWeight="650">{body?.title ?? words().wentWrong}.</chakra.strong> {body?.detail} {body?.whatToDo}
       {body && body.wrong.length > 0 && (
         <chakra.ul ps="18px" listStyleType="disc">
           {body.wrong.map((one) => (
@@ -37,8 +38,7 @@ export function EmptyNote({ children }: { children: ReactNode }) {
   )
 }
 
-/** While something is fetched: words, never a bare spinner. */
-/** @param says the whole sentence, where the page speaks other languages too */
+/** While something is fetched: words, never a bare spinner. @param says the whole sentence, where the page speaks other languages too */
 export function LoadingNote({ what, says = `Fetching ${what}…` }: { what?: string; says?: string }) {
   return (
     <Box role="status" px="14px" py="18px" color="ink2">

@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, type ReactNode } from 'react'
 import { Link, Navigate, useLocation } from 'react-router'
+import { ownWords } from '../../languages/own'
 import type { Me } from '../api/types'
 import { standing } from '../standing'
 import { FindLine } from './FindLine'
@@ -10,11 +11,7 @@ import { LoadingNote, ProblemNote } from './Notes'
 import { Places } from './Places'
 import { SignOut } from './SignOut'
 
-const POSITIONS: Record<Me['position'], string> = {
-  LEAD: 'safeguarding lead',
-  TEACHER: 'teacher',
-  PUPIL: 'pupil',
-}
+const POSITIONS = { LEAD: 'safeguarding lead', TEACHER: 'teacher' }
 
 interface PageProps {
   title: string
@@ -27,11 +24,12 @@ interface PageProps {
 export function Page({ title, bare = false, children }: PageProps) {
   const { data, error } = useQuery(standing)
   const here = useLocation()
+  const say = ownWords()
   useEffect(() => {
     document.title = `${title} · Juricast`
   }, [title])
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the school" />
+  if (!data) return <LoadingNote says={say.fetchingSchool} />
   if (!data.founded) return <Navigate to="/first-start" replace />
   if (!data.me) return <Navigate to="/sign-in" replace state={{ from: here.pathname }} />
   const me = data.me
@@ -71,10 +69,10 @@ export function Page({ title, bare = false, children }: PageProps) {
           </Box>
           <chakra.span fontSize="12.5px" color="ink2" whiteSpace="nowrap" hideBelow="lg">
             <chakra.span hideBelow="xl">{data.school} · </chakra.span>
-            <Link to="/account" title="Your account: password, second factor, where you are signed in">
+            <Link to="/account" title={say.accountHint}>
               <chakra.span textDecoration="underline dotted">{me.name}</chakra.span>
             </Link>
-            , {POSITIONS[me.position]}
+            , {me.position === 'PUPIL' ? say.pupil : POSITIONS[me.position]}
           </chakra.span>
           <Box flexShrink={0} pt={{ base: '8px', md: '0' }} hideBelow={me.position === 'PUPIL' ? undefined : 'md'}>
             <SignOut />

@@ -1,9 +1,16 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link, useLocation } from 'react-router'
-import type { Me } from '../api/types'
+import { ownWords } from '../../languages/own'
+import type { Chapter, Me } from '../api/types'
 import { DUTIES, waitingIn, workingDay } from '../day/day'
 import { placeOf, placesOf } from './places'
+
+/** A pupil has one page in a part of the day, so it is called by what is there. */
+const OF_PUPILS: Partial<Record<Chapter, () => string>> = {
+  TODAY: () => ownWords().myDay,
+  SCHOOL: () => ownWords().myAccount,
+}
 
 /** The head of every page: five parts of the working day with what waits in each, and below them the places of this one. */
 export function Places({ me, demo }: { me: Me; demo: boolean }) {
@@ -15,7 +22,7 @@ export function Places({ me, demo }: { me: Me; demo: boolean }) {
   const open = mine.find((one) => one.chapter === now?.chapter)
   const live = day?.next?.nearness === 'LIVE' ? day.next : undefined
   return (
-    <chakra.nav aria-label="Places" minW="0">
+    <chakra.nav aria-label={ownWords().places} minW="0">
       <Flex as="ul" listStyleType="none" gap={{ base: '2px', md: '6px' }} align="stretch">
         {mine.map(({ chapter, name, places }) => {
           const { count, say } = waitingIn(day, chapter)
@@ -33,7 +40,7 @@ export function Places({ me, demo }: { me: Me; demo: boolean }) {
                   fontWeight={isOpen ? 680 : 420}
                   boxShadow={isOpen ? 'inset 0 -4px 0 var(--chakra-colors-mark)' : 'none'}
                 >
-                  {isAdult ? name : places[0]?.name}
+                  {isAdult ? name : (OF_PUPILS[chapter]?.() ?? name)}
                   {count > 0 && (
                     <chakra.span fontFamily="mono" fontSize="12px" fontWeight="650" borderBottom="1.5px solid" lineHeight="1.15">
                       {count}

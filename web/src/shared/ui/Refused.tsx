@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react'
 import { X } from 'lucide-react'
 import { useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { words } from '../../languages/language'
 import { Button } from './Button'
 import { ProblemNote } from './Notes'
 
@@ -71,7 +72,7 @@ function Note({ problem, onClose }: { problem: unknown; onClose: () => void }) {
       </Box>
       <Button
         look="quiet"
-        aria-label="Close what was said"
+        aria-label={words().closeSaid}
         position="absolute"
         top="0"
         right="0"

@@ -1,19 +1,12 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useRef } from 'react'
+import { words } from '../../languages/language'
 import { smaller } from '../files/smaller'
 import { Button } from './Button'
 
 interface Sent {
   kind: string
   bytes: number
-}
-
-const KINDS: Record<string, string> = {
-  documents: 'document',
-  pictures: 'picture',
-  slides: 'slides',
-  sound: 'sound',
-  video: 'video',
 }
 
 /** What was written, or the file that was sent, to be saved. */
@@ -25,14 +18,16 @@ export function SentFile({ text, file, href }: { text: string; file?: Sent; href
         {text}
       </chakra.a>{' '}
       <Box as="span" color="ink2">
-        ({KINDS[file.kind] ?? file.kind}, {size(file.bytes)})
+        ({words().fileKinds[file.kind] ?? file.kind}, {size(file.bytes)})
       </Box>
     </>
   )
 }
 
 function size(bytes: number): string {
-  return bytes < 100_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`
+  return bytes < 100_000
+    ? `${Math.max(1, Math.round(bytes / 1000))} kB`
+    : `${(bytes / 1_000_000).toFixed(1).replace('.', words().decimal)} MB`
 }
 
 /** Chooses one file and gives it on at once. */
@@ -41,13 +36,13 @@ export function FileChooser({ onChoose, disabled }: { onChoose: (file: File) => 
   return (
     <>
       <Button look="quiet" disabled={disabled} onClick={() => input.current?.click()}>
-        File…
+        {words().file}
       </Button>
       <input
         ref={input}
         type="file"
         hidden
-        aria-label="File to send"
+        aria-label={words().fileToSend}
         onChange={(event) => {
           const file = event.target.files?.[0]
           // The same file may be chosen again after a refusal.

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react'
 import { chakra, Dialog, Portal } from '@chakra-ui/react'
+import { words } from '../../languages/language'
 import { X } from 'lucide-react'
 import type { SheetProps } from './Sheet'
 
@@ -40,7 +41,7 @@ export default function SheetDialog({ title, open, onClose, wide = false, childr
             <Dialog.CloseTrigger asChild>
               <chakra.button
                 type="button"
-                aria-label="Close"
+                aria-label={words().close}
                 w="32px"
                 h="32px"
                 display="grid"

@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useNavigate } from 'react-router'
+import { ownWords } from '../../languages/own'
 import { remove } from '../api/http'
 import { Button } from './Button'
 
@@ -15,7 +16,7 @@ export function SignOut({ size = 'small' }: { size?: 'small' | 'large' }) {
         cache.clear()
       }}
     >
-      Sign out
+      {ownWords().signOut}
     </Button>
   )
 }

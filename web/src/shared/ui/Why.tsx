@@ -1,5 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
+import { words } from '../../languages/language'
+import { seatWords } from '../../languages/seat'
 import { get } from '../api/http'
 import type { Why } from '../api/types'
 import { LoadingNote, ProblemNote } from './Notes'
@@ -19,9 +21,9 @@ function useWhy(path: string | null) {
 export function WhySheet({ path, onClose }: { path: string | null; onClose: () => void }) {
   const { data, error } = useWhy(path)
   return (
-    <Sheet title={data ? `Why: ${data.title}` : 'Why'} open={path !== null} onClose={onClose}>
+    <Sheet title={seatWords().whyOf(data?.title ?? '')} open={path !== null} onClose={onClose}>
       {error && <ProblemNote problem={error} />}
-      {!data && !error && <LoadingNote what="the reasons" />}
+      {!data && !error && <LoadingNote says={words().fetchingReasons} />}
       {data && <WhyChain why={data} />}
     </Sheet>
   )
@@ -31,23 +33,18 @@ export function WhySheet({ path, onClose }: { path: string | null; onClose: () =
 export function WhyHere({ path }: { path: string }) {
   const { data, error } = useWhy(path)
   if (error) return <ProblemNote problem={error} />
-  return data ? <WhyChain why={data} reason={false} /> : <LoadingNote what="the reasons" />
+  return data ? <WhyChain why={data} reason={false} /> : <LoadingNote says={words().fetchingReasons} />
 }
 
-const EFFECTS = {
-  DECIDES: 'decides',
-  REPLACED: 'replaced below',
-  OVERRULED: 'does not count: bound above',
-} as const
-
 export function WhyChain({ why, reason = true }: { why: Why; reason?: boolean }) {
+  const say = seatWords()
   return (
     <Box>
       <chakra.p fontSize="16px" mb="6px">
-        <Shutter value={why.value} /> It is <strong>{why.valueWords}</strong>
-        {why.until ? `, until ${why.until}; then ${why.next}.` : '.'}
+        <Shutter value={why.value} /> {say.itIs} <strong>{why.valueWords}</strong>
+        {why.until ? say.untilThen(why.until, why.next) : '.'}
       </chakra.p>
-      <chakra.ol listStyleType="none" borderInlineStart="2px solid" borderColor="ink" ms="5px" aria-label="What was weighed">
+      <chakra.ol listStyleType="none" borderInlineStart="2px solid" borderColor="ink" ms="5px" aria-label={say.weighed}>
         {why.chain.map((link) => (
           <chakra.li key={link.text + link.effect} ps="14px" py="3px" position="relative">
             <chakra.span
@@ -69,7 +66,7 @@ export function WhyChain({ why, reason = true }: { why: Why; reason?: boolean })
               {link.text}
             </chakra.span>{' '}
             <chakra.span fontSize="12.5px" color="ink2">
-              {EFFECTS[link.effect]}
+              {say.effects[link.effect]}
             </chakra.span>
             {link.note && (
               <chakra.span display="block" fontSize="12.5px" fontStyle="italic" color="ink2">

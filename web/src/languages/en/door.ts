@@ -1,9 +1,37 @@
-/** What the pages say in English to those who are not of the staff. Every other language says the same; the compiler holds them together. */
+/** What every page may say, and the door. Every other language says the same; the compiler holds them together. */
 export const en = {
   tag: 'en-GB',
   dir: 'ltr',
   name: 'English',
   and: ' and ',
+  fetchingPage: 'Fetching the page…',
+  fetchingText: 'Fetching the text…',
+  fetchingReasons: 'Fetching the reasons…',
+  fetchingBoard: 'Fetching the board…',
+  wentWrong: 'Something went wrong',
+  didNotWork: 'This did not work',
+  noLine: 'Juricast cannot be reached',
+  noLineDetail: 'What you did was not carried out.',
+  noLineToDo: 'Check your connection and try again; what you typed is still here.',
+  broken: 'This page has broken.',
+  brokenDetail: 'What was confirmed before is safe, and the lesson goes on.',
+  loadAgain: 'Load it again',
+  close: 'Close',
+  closeSaid: 'Close what was said',
+  whatFor: 'What is this page for?',
+  whatForTitle: 'What this page is for',
+  noGuide: 'There is no text about this page yet. The cards below tell of the others.',
+  card: 'All of this as one card to print (PDF)',
+  file: 'File…',
+  fileToSend: 'File to send',
+  fileKinds: { documents: 'document', pictures: 'picture', slides: 'slides', sound: 'sound', video: 'video' } as Record<
+    string,
+    string
+  >,
+  decimal: '.',
+  copied: 'Copied',
+  mayNotCopy: 'This browser does not let pages copy: select the words yourself',
+  days: (count: number) => `${count} days`,
   door: 'Door',
   titleOfDoor: (title: string) => `${title} · door`,
   doorNotFound: 'This door cannot be found',
@@ -53,5 +81,4 @@ export const en = {
   onlyYou: 'Only you see and hear this.',
 }
 
-/** All that a language says. */
 export type Words = typeof en
