@@ -18,7 +18,8 @@ import { Rights } from '../../lesson/rights/SeatRights'
 import { AtSeat, Banner } from '../../lesson/rights/SeatCompany'
 import { SeatWords } from '../../lesson/chat/SeatWords'
 import { KnockAgain, LeaveButton } from './Leaving'
-import { OnTheTelephone, OutsideAccount, RingIn } from './WaysIn'
+import { OnTheTelephone } from './OnTheTelephone'
+import { OutsideAccount, RingIn } from './WaysIn'
 
 function right(rule: string, title: string, value: string, more: Partial<SeatRight> = {}): SeatRight {
   return { rule, title, value, bound: false, loan: 'NONE', line: 'as you like', ...more }
@@ -499,7 +500,7 @@ describe('helping', () => {
     }
     show(<Helping seat={seat({ help })} act={act} />)
 
-    expect(screen.getByText('help at the door until 10:27, call on raised hands.')).toBeTruthy()
+    expect(screen.getByText('Help at the door until 10:27, Call on raised hands.')).toBeTruthy()
     expect(screen.queryByRole('button', { name: /class chat/ })).toBeNull()
     await press.click(screen.getByRole('button', { name: 'Let in Bo Lindqvar' }))
     await press.click(screen.getByRole('button', { name: 'Let speak Wen Ostrander' }))

@@ -292,6 +292,14 @@ export const de: SeatWords = {
   youClosedWhile:
     'Du sollst nicht aufgezeichnet werden, darum sind dein Mikrofon und deine Kamera währenddessen geschlossen. An deine Lehrkräfte schreiben kannst du jederzeit, und niemand sonst erfährt es.',
   watchedBy: (names) => `Später dürfen es ansehen: ${names}`,
+  roles: {
+    LEAD_ADULT: 'deine Lehrkraft',
+    SECOND_ADULT: 'die zweite Lehrkraft',
+    CLASS_MONITOR: 'wer in der Klasse hilft',
+    PUPIL: 'die Klasse',
+    VISITOR: 'Gäste',
+    OBSERVER: 'wer zuschaut',
+  },
   nobody: 'niemand',
   mayAsk: (names) => `; fragen dürfen: ${names}`,
   deletedAfter: (days) => `Nach ${days} Tagen wird es gelöscht.`,

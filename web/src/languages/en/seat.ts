@@ -287,6 +287,14 @@ export const en = {
   youClosedWhile:
     'You are not to be recorded, so your microphone and camera are closed while it runs. You can write to your teachers at any time, and nobody else is told.',
   watchedBy: (names: string) => `Later it may be watched by ${names}`,
+  roles: {
+    LEAD_ADULT: 'your teacher',
+    SECOND_ADULT: 'the second adult',
+    CLASS_MONITOR: 'the class monitor',
+    PUPIL: 'pupils of the class',
+    VISITOR: 'visitors',
+    OBSERVER: 'those who look on',
+  },
   nobody: 'nobody',
   mayAsk: (names: string) => `; ${names} may ask to`,
   deletedAfter: (days: number) => `It is deleted after ${days} days.`,

@@ -84,8 +84,9 @@ function About({ seat }: { seat: Seat }) {
       <p>{recording.shown === 'ON' ? say.whatIsRecorded : say.nothingRecorded}</p>
       {now === 'CLOSED' && <p>{say.youClosedWhile}</p>}
       <p>
-        {say.watchedBy(list(recording.watch) || say.nobody)}
-        {recording.ask.length > 0 && say.mayAsk(list(recording.ask))}. {say.deletedAfter(recording.keptDays)}
+        {say.watchedBy(list(recording.watch.map((role) => say.roles[role])) || say.nobody)}
+        {recording.ask.length > 0 && say.mayAsk(list(recording.ask.map((role) => say.roles[role])))}.{' '}
+        {say.deletedAfter(recording.keptDays)}
       </p>
       <p>{say.noMore}</p>
     </Flex>

@@ -101,7 +101,7 @@ it('a recorder that fails and a pause that lasts ask the adult', async () => {
 
 function seat(shown: Seat['recording']['shown'], now: 'ALL' | 'CLOSED' | 'NOTHING' = 'ALL'): Seat {
   return {
-    recording: { shown, announced: true, watch: ['your teacher'], ask: ['pupils of the class'], keptDays: 42 },
+    recording: { shown, announced: true, watch: ['LEAD_ADULT'], ask: ['PUPIL'], keptDays: 42 },
     mine: { recording: { now } },
   } as unknown as Seat
 }

@@ -11318,15 +11318,15 @@ export interface components {
         };
         SeatRecording: {
             announced: boolean;
-            ask: string[];
+            ask: ("LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER")[];
             /** Format: int32 */
             keptDays: number;
             /** @enum {string} */
             shown: "NOT" | "SOON" | "ON" | "PAUSED";
             /** Format: date-time */
             starts?: string;
-            /** @description who may watch it later, in words; @param ask who may ask to */
-            watch: string[];
+            /** @description who may watch it later; @param ask who may ask to */
+            watch: ("LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER")[];
         };
         /** @description What all with the same rights see alike of them. */
         SeatRights: {

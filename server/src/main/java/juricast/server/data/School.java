@@ -118,6 +118,11 @@ public class School {
         return DAY.format(instant.atZone(zone()));
     }
 
+    /** The same in a language. */
+    public String day(Instant instant, Locale language) {
+        return DAY.withLocale(language).format(instant.atZone(zone()));
+    }
+
     /** As "Monday 14 September 2026", for paper, which is read in another year. */
     public String dayAndYear(Instant instant) {
         return DAY_AND_YEAR.format(instant.atZone(zone()));

@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.Locale;
 import juricast.core.entry.Doorstep;
 import juricast.core.limits.Limits;
+import juricast.server.languages.Sentences;
 import juricast.server.problems.Problem;
-import juricast.server.words.Sentences;
 import org.springframework.stereotype.Component;
 
 /** What is said to somebody who has not knocked yet, in words for everybody, in the language they chose. */

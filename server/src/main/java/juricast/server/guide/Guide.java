@@ -2,21 +2,40 @@ package juricast.server.guide;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import juricast.server.languages.Language;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The texts, read once. */
+/** The texts, read once: all of them in English, and those for pupils in the other languages too. */
 @Component
 class Guide {
-    private final List<Page> pages;
+    private final Map<Language, List<Page>> pages = new EnumMap<>(Language.class);
 
     Guide() throws IOException {
-        try (InputStream file = Objects.requireNonNull(Guide.class.getResourceAsStream("/guide/pages.json"))) {
-            pages = List.of(JsonMapper.builder().build().readValue(file, Page[].class));
+        List<Page> english = read("pages");
+        for (Language language : Language.values()) {
+            pages.put(
+                    language,
+                    language == Language.ENGLISH
+                            ? english
+                            : Stream.concat(
+                                            english.stream().filter(one -> one.card != Card.PUPIL),
+                                            read("pages_" + language.locale().getLanguage()).stream())
+                                    .toList());
+        }
+    }
+
+    private static List<Page> read(String name) throws IOException {
+        try (InputStream file = Objects.requireNonNull(Guide.class.getResourceAsStream("/guide/" + name + ".json"))) {
+            return List.of(JsonMapper.builder().build().readValue(file, Page[].class));
         }
     }
 
@@ -53,12 +72,18 @@ class Guide {
             List<List<String>> keys,
             List<String> signs) {}
 
-    /** The text of a page; the first whose pattern fits. */
-    Optional<Page> of(String address) {
-        return pages.stream().filter(one -> Pattern.matches(one.at, address)).findFirst();
+    /** The text of a page: the first whose pattern fits, and where there is one for pupils, they read that one. */
+    Optional<Page> of(String address, Language language, boolean pupil) {
+        return pages(language).stream()
+                .filter(one -> Pattern.matches(one.at, address))
+                .min(Comparator.comparing(one -> (one.card == Card.PUPIL) != pupil));
     }
 
-    List<Page> on(Card card) {
-        return pages.stream().filter(one -> one.card == card).toList();
+    List<Page> on(Card card, Language language) {
+        return pages(language).stream().filter(one -> one.card == card).toList();
+    }
+
+    private List<Page> pages(Language language) {
+        return pages.getOrDefault(language, List.of());
     }
 }

@@ -3,9 +3,13 @@ package juricast.server.guide;
 import com.lowagie.text.Document;
 import com.lowagie.text.Paragraph;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import juricast.server.access.For;
+import juricast.server.access.Position;
+import juricast.server.access.SignedIn;
 import juricast.server.files.Paper;
+import juricast.server.languages.Sentences;
 import juricast.server.problems.Problem;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -19,9 +23,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/guide")
 class GuideController {
     private final Guide guide;
+    private final Sentences sentences;
 
-    GuideController(Guide guide) {
+    GuideController(Guide guide, Sentences sentences) {
         this.guide = guide;
+        this.sentences = sentences;
     }
 
     record GuidePage(
@@ -33,7 +39,8 @@ class GuideController {
     @GetMapping
     @For(anyone = true)
     GuidePage page(@RequestParam(defaultValue = "/") String at) {
-        Guide.Page found = guide.of(at).orElseThrow(() -> Problem.notThere("A text about this page"));
+        Guide.Page found = guide.of(at, Sentences.spoken(), isPupil())
+                .orElseThrow(() -> Problem.notThere("A text about this page"));
         return new GuidePage(
                 found.card(),
                 found.title(),
@@ -49,8 +56,16 @@ class GuideController {
     @GetMapping(path = "/{card}.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     @For(anyone = true)
     byte[] card(@PathVariable Guide.Card card) {
-        String title = "Juricast " + card.words();
-        return Paper.portrait(title, title, document -> write(document, title, guide.on(card)));
+        String title =
+                "Juricast " + sentences.or(card.words(), "card." + card.name().toLowerCase(Locale.ROOT));
+        List<Guide.Page> pages = guide.on(card, Sentences.spoken());
+        return Paper.portrait(title, title, document -> write(document, title, pages));
+    }
+
+    private static boolean isPupil() {
+        return SignedIn.calling()
+                .filter(one -> one.position() == Position.PUPIL)
+                .isPresent();
     }
 
     private static void write(Document document, String title, List<Guide.Page> pages) {

@@ -9,6 +9,7 @@ import juricast.server.access.Cookies;
 import juricast.server.access.KnownDevices;
 import juricast.server.access.TryLimit;
 import juricast.server.data.Ids;
+import juricast.server.languages.Sentences;
 import juricast.server.problems.Problem;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
@@ -26,12 +27,14 @@ class SignInLimits {
     private static final int OF_AN_ADDRESS = 30;
 
     private final KnownDevices devices;
+    private final Sentences sentences;
     private final TryLimit ofName;
     private final TryLimit ofAddress;
     private final TryLimit ofSetup;
     private final String nobodysHash;
 
-    SignInLimits(KnownDevices devices, PasswordEncoder passwords, Clock clock) {
+    SignInLimits(KnownDevices devices, PasswordEncoder passwords, Clock clock, Sentences sentences) {
+        this.sentences = sentences;
         this.devices = devices;
         this.ofName = new TryLimit(OF_A_NAME, WITHIN, clock);
         this.ofAddress = new TryLimit(OF_AN_ADDRESS, WITHIN, clock);
@@ -77,7 +80,9 @@ class SignInLimits {
         String address = request.getRemoteAddr();
         String key = isKnown ? subject + " on " + device.orElseThrow().value() : name + " from " + address;
         if (!ofName.take(key) || !isKnown && !ofAddress.take(address)) {
-            throw Problem.tooMany("Too many tries", "Wait five minutes, then try again, or ask for a new password.");
+            throw Problem.tooMany(
+                    sentences.or("Too many tries", "limits.tries.title"),
+                    sentences.or("Wait five minutes, then try again, or ask for a new password.", "limits.tries.do"));
         }
         return new Try(account, key, isKnown ? Optional.empty() : Optional.of(address));
     }

@@ -7,10 +7,13 @@ import java.util.stream.Collectors;
 import juricast.core.identity.NoSuchId;
 import juricast.server.data.Ids;
 import org.apache.catalina.connector.ClientAbortException;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.TypeMismatchException;
 import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.context.MessageSource;
+import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -33,14 +36,30 @@ class ProblemAnswers {
     private static final int FILE = 2_000_000;
 
     private final ObjectProvider<Explanation> explanations;
+    private final MessageSource sentences;
 
-    ProblemAnswers(ObjectProvider<Explanation> explanations) {
+    ProblemAnswers(ObjectProvider<Explanation> explanations, MessageSource sentences) {
         this.explanations = explanations;
+        this.sentences = sentences;
     }
 
     @ExceptionHandler
     ResponseEntity<Problem.Body> problem(Problem problem) {
-        return answer(problem.body());
+        return answer(inReadersLanguage(problem.body()));
+    }
+
+    /** Problems are written in English where they arise; those that pupils meet are said in their language too, by their type. */
+    private Problem.Body inReadersLanguage(Problem.Body body) {
+        String title = said(body, "title");
+        return title == null
+                ? body
+                : new Problem.Body(
+                        body.type(), title, body.status(), said(body, "detail"), said(body, "do"), body.wrong());
+    }
+
+    private @Nullable String said(Problem.Body body, String what) {
+        String key = body.type().replaceFirst("^/", "").replaceFirst("^problems/", "problem.") + "." + what;
+        return sentences.getMessage(key, null, null, LocaleContextHolder.getLocale());
     }
 
     /** Names the field that is wrong, where it can be told. */
@@ -88,13 +107,13 @@ class ProblemAnswers {
 
     @ExceptionHandler
     ResponseEntity<Problem.Body> noSuchId(NoSuchId nothing) {
-        return answer(Problem.notThere("This").body());
+        return answer(inReadersLanguage(Problem.notThere("This").body()));
     }
 
     /** An address with a part that cannot be what it should be, as a word where a number stands. */
     @ExceptionHandler
     ResponseEntity<Problem.Body> noSuchAddress(TypeMismatchException wrong) {
-        return answer(Problem.notThere("This").body());
+        return answer(inReadersLanguage(Problem.notThere("This").body()));
     }
 
     /** A browser that went away while we wrote to it: nothing is wrong and nobody is left to be told. */

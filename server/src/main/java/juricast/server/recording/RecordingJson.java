@@ -73,13 +73,13 @@ public final class RecordingJson {
     /** What the asking adult may do. */
     public record DeskMineRecording(boolean mayStart, boolean mayPause, boolean mayEnd) {}
 
-    /** @param watch who may watch it later, in words; @param ask who may ask to */
+    /** @param watch who may watch it later; @param ask who may ask to */
     public record SeatRecording(
             RecordingSeat.Shown shown,
             @Nullable Instant starts,
             boolean announced,
-            List<String> watch,
-            List<String> ask,
+            List<Role> watch,
+            List<Role> ask,
             int keptDays) {}
 
     public record SeatMineRecording(RecordingSeat.OfMe now) {}
@@ -155,21 +155,10 @@ public final class RecordingJson {
                     seat.shown(),
                     seat.starts().orElse(null),
                     seat.announced(),
-                    seat.watch().stream().map(RecordingJson::people).toList(),
-                    seat.onRequest().stream().map(RecordingJson::people).toList(),
+                    seat.watch(),
+                    seat.onRequest(),
                     seat.keptDays());
         });
-    }
-
-    private static String people(Role role) {
-        return switch (role) {
-            case LEAD_ADULT -> "your teacher";
-            case SECOND_ADULT -> "the second adult";
-            case CLASS_MONITOR -> "the class monitor";
-            case PUPIL -> "pupils of the class";
-            case VISITOR -> "visitors";
-            case OBSERVER -> "those who look on";
-        };
     }
 
     public static SeatMineRecording seatMine(Snapshot at, PersonId me) {

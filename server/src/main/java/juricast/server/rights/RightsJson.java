@@ -33,6 +33,7 @@ import juricast.core.rules.Rule;
 import juricast.core.rules.Ruling;
 import juricast.core.rules.Setting;
 import juricast.core.rules.Setting.Force;
+import juricast.server.languages.Sentences;
 import juricast.server.lesson.Snapshot;
 import juricast.server.rules.Stances;
 import juricast.server.words.RuleWords;
@@ -312,7 +313,7 @@ public class RightsJson {
                 .showing(at.state().where(), at.state().where().placeOf(me));
         return at.ruled(
                 "rights seat",
-                List.of(shared.sameRightsAs(me, role), shows),
+                List.of(shared.sameRightsAs(me, role), shows, Sentences.spoken()),
                 List.of(DOOR, GROUPS, SIGNALS, RIGHTS, RECORDING),
                 now,
                 () -> seat(RightsSeat.of(at.plan(), at.state(), shared, me, role, now)));
@@ -343,7 +344,7 @@ public class RightsJson {
     private Right right(RightsSeat.Right right) {
         return new Right(
                 right.ruling().rule().key(),
-                capitalised(right.ruling().rule().pupilWords()),
+                capitalised(words.pupilsCall(right.ruling().rule())),
                 right.ruling().value().text(),
                 right.ruling().floor().isPresent(),
                 loan(right.loan()),

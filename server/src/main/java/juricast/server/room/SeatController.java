@@ -10,6 +10,8 @@ import juricast.core.rules.Catalogue;
 import juricast.core.rules.Rule;
 import juricast.server.access.For;
 import juricast.server.access.Sessions;
+import juricast.server.languages.Language;
+import juricast.server.languages.Sentences;
 import juricast.server.lesson.EventLine;
 import juricast.server.lesson.LiveLessons;
 import juricast.server.lesson.SeatOrders;
@@ -65,13 +67,15 @@ class SeatController {
             HttpServletResponse response)
             throws IOException {
         SeatOrders.Mine mine = orders.mine(visit, request);
+        Language language = Sentences.spoken();
         viewers.open(
                 mine.lesson(),
                 visit,
                 Viewer.Audience.SEAT,
                 state -> state.of(DOOR).visit(mine.visit()).stream().toList(),
                 last,
-                after -> seats.shown(lessons.look(mine.lesson()), mine.visit(), after, lessons.now()),
+                after -> Sentences.speaking(
+                        language, () -> seats.shown(lessons.look(mine.lesson()), mine.visit(), after, lessons.now())),
                 mine.goesOn(sessions),
                 new EventLine(request, response));
     }

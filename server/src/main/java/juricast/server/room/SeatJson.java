@@ -36,6 +36,7 @@ import juricast.server.drawing.DrawingJson;
 import juricast.server.drawing.Strokes;
 import juricast.server.groups.GroupsJson;
 import juricast.server.help.HelpJson;
+import juricast.server.languages.Sentences;
 import juricast.server.lesson.Shown;
 import juricast.server.lesson.Snapshot;
 import juricast.server.lines.LinesJson;
@@ -53,7 +54,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * A seat on the wire: one object for each part of what all with the same rights see alike, made and encoded once for all of them,
- * and one, with a piece for each part, of what is this person's own.
+ * and one, with a piece for each part, of what is this person's own. It is told in the language that is spoken in the calling thread.
  */
 @Component
 class SeatJson {
@@ -158,7 +159,7 @@ class SeatJson {
         SharedRights shared = at.rights(now);
         return at.ruled(
                 "seat",
-                shared.sameAs(me, role),
+                List.of(shared.sameAs(me, role), Sentences.spoken()),
                 List.of(
                         DOOR,
                         GROUPS,

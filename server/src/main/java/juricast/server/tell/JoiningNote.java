@@ -16,8 +16,8 @@ import juricast.core.rules.Rulebook;
 import juricast.core.time.Span;
 import juricast.server.classes.Classes;
 import juricast.server.data.School;
-import juricast.server.words.Language;
-import juricast.server.words.Sentences;
+import juricast.server.languages.Language;
+import juricast.server.languages.Sentences;
 import org.springframework.stereotype.Component;
 import org.springframework.web.util.HtmlUtils;
 

@@ -1,9 +1,11 @@
 package juricast.server.words;
 
+import java.util.Locale;
 import java.util.stream.Collectors;
 import juricast.core.rules.Circumstance;
 import juricast.core.rules.Condition;
 import juricast.core.rules.Fact;
+import juricast.server.languages.Sentences;
 
 /** Says when a setting counts. */
 public final class ConditionWords {
@@ -50,6 +52,48 @@ public final class ConditionWords {
             return "with %d or fewer present".formatted(most.people());
         }
     };
+
+    /** Where the other languages have the words for a circumstance, and what is put into them. */
+    record Key(String name, Object... with) implements Circumstance.Cases<Key> {
+        Key() {
+            this("");
+        }
+
+        String of(Sentences sentences, String english) {
+            return sentences.or(english, "when." + name, with);
+        }
+
+        @Override
+        public Key is(Circumstance.Is is) {
+            return new Key((is.so() ? "is." : "not.")
+                    + is.fact().name().toLowerCase(Locale.ROOT).replace('_', '-'));
+        }
+
+        @Override
+        public Key firstMinutes(Circumstance.FirstMinutes first) {
+            return new Key("first", first.minutes());
+        }
+
+        @Override
+        public Key lastMinutes(Circumstance.LastMinutes last) {
+            return new Key("last", last.minutes());
+        }
+
+        @Override
+        public Key years(Circumstance.Years of) {
+            return new Key("years", of.years().stream().map(String::valueOf).collect(Collectors.joining(", ")));
+        }
+
+        @Override
+        public Key atLeast(Circumstance.AtLeast least) {
+            return new Key("least", least.people());
+        }
+
+        @Override
+        public Key atMost(Circumstance.AtMost most) {
+            return new Key("most", most.people());
+        }
+    }
 
     /** A fact as a circumstance. */
     public static String fact(Fact fact, boolean so) {

@@ -9,6 +9,7 @@ import juricast.core.rules.Permission;
 import juricast.core.rules.Rule;
 import juricast.core.rules.Rulebook;
 import juricast.core.rules.YesNo;
+import juricast.server.languages.Sentences;
 import org.springframework.stereotype.Component;
 
 /** What a pupil reads before knocking, in plain words, from the rules of that very lesson (need D3). */

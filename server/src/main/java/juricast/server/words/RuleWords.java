@@ -4,8 +4,10 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import juricast.core.identity.Role;
 import juricast.core.rules.Catalogue;
+import juricast.core.rules.Condition;
 import juricast.core.rules.Layer;
 import juricast.core.rules.Permission;
 import juricast.core.rules.Rule;
@@ -18,6 +20,7 @@ import juricast.core.rules.Setting.Force;
 import juricast.core.rules.Value;
 import juricast.core.rules.ValueType;
 import juricast.server.data.School;
+import juricast.server.languages.Sentences;
 import juricast.server.people.People;
 import juricast.server.problems.Problem;
 import org.springframework.stereotype.Component;
@@ -27,10 +30,12 @@ import org.springframework.stereotype.Component;
 public class RuleWords {
     private final School school;
     private final People people;
+    private final Sentences sentences;
 
-    RuleWords(School school, People people) {
+    RuleWords(School school, People people, Sentences sentences) {
         this.school = school;
         this.people = people;
+        this.sentences = sentences;
     }
 
     /** One link of the chain in words. @param note why its author set it, in their words; may be empty */
@@ -73,9 +78,9 @@ public class RuleWords {
         Optional<Rulebook.Change<V>> change = book.changes(rule, role, now);
         return new Why(
                 rule.key(),
-                rule.title(),
+                adult ? rule.title() : capital(pupilsCall(rule, rule.title())),
                 ruling.value().text(),
-                value(rule, ruling.value()),
+                adult ? value(rule, ruling.value()) : valueForPupils(rule, ruling.value()),
                 ruling.chain().stream()
                         .filter(step -> adult || step.effect() == Effect.DECIDES)
                         .map(step -> link(
@@ -85,11 +90,14 @@ public class RuleWords {
                                 adult))
                         .toList(),
                 change.map(next -> at(next.at())).orElse(""),
-                change.map(next -> value(rule, next.ruling().value())).orElse(""),
+                change.map(next -> adult
+                                ? value(rule, next.ruling().value())
+                                : valueForPupils(rule, next.ruling().value()))
+                        .orElse(""),
                 adult ? book.asleep(rule, role, now).map(this::otherwise).toList() : List.of(),
                 adult ? changedBy(ruling) : "",
                 forPupils(ruling),
-                rule.reason());
+                adult ? rule.reason() : sentences.or(rule.reason(), "because." + rule.key()));
     }
 
     private String otherwise(Setting setting) {
@@ -126,19 +134,20 @@ public class RuleWords {
         };
     }
 
-    /** One sentence that a pupil, or a parent, is told. */
+    /** One sentence that a pupil, or a parent, is told in their language. */
     public String forPupils(Ruling<?> ruling) {
         Setting source = ruling.decider().setting().orElse(null);
-        String when = source == null || source.when().isAlways() ? "" : " " + ConditionWords.of(source.when());
+        String when = source == null || source.when().isAlways() ? "" : " " + when(source.when());
         if (!ruling.rule().isRight()) {
             return "%s: %s%s."
                     .formatted(capital(ruling.rule().pupilWords()), value(ruling.rule(), ruling.value()), when);
         }
-        String what = ruling.rule().pupilWords();
+        String what = pupilsCall(ruling.rule());
         return switch ((Permission) ruling.value()) {
-            case OPEN -> "You may %s%s.".formatted(what, when);
-            case ON_REQUEST -> "To %s%s, ask a teacher first.".formatted(what, when);
-            case CLOSED -> "You may not %s%s.".formatted(what, when);
+            case OPEN -> sentences.or("You may %s%s.".formatted(what, when), "right.may", what, when);
+            case ON_REQUEST -> sentences.or(
+                    "To %s%s, ask a teacher first.".formatted(what, when), "right.ask", what, when);
+            case CLOSED -> sentences.or("You may not %s%s.".formatted(what, when), "right.may-not", what, when);
         };
     }
 
@@ -156,6 +165,26 @@ public class RuleWords {
                 "To change it: " + loosenedBy(floor));
     }
 
+    /** What pupils call what a rule is about, in their language: "speak". */
+    public String pupilsCall(Rule<?> rule) {
+        return pupilsCall(rule, rule.pupilWords());
+    }
+
+    private String pupilsCall(Rule<?> rule, String english) {
+        return sentences.or(english, "right." + rule.key());
+    }
+
+    private String valueForPupils(Rule<?> rule, Value value) {
+        return sentences.or(value(rule, value), "value." + value.text());
+    }
+
+    /** When a setting counts, in the language of who reads it. */
+    private String when(Condition condition) {
+        return condition.all().stream()
+                .map(one -> one.match(new ConditionWords.Key()).of(sentences, ConditionWords.of(one)))
+                .collect(Collectors.joining(", "));
+    }
+
     private static String capital(String words) {
         return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
@@ -165,24 +194,26 @@ public class RuleWords {
         if (loan.isPresent() && loan.get().set().value() == ruling.value()) {
             String until = school.clockTime(loan.get().until());
             return loan.get().force() == Force.PASS
-                    ? "until " + until + ", then it ends by itself"
-                    : "closed for you until " + until;
+                    ? sentences.or("until " + until + ", then it ends by itself", "line.pass", until)
+                    : sentences.or("closed for you until " + until, "line.curb", until);
         }
         Optional<Setting> source = ruling.decider().setting();
         String during = source.filter(one -> !one.when().isAlways() && ruling.value() != Permission.OPEN)
-                .map(one -> " " + ConditionWords.of(one.when()))
+                .map(one -> " " + when(one.when()))
                 .orElse("");
         return switch (ruling.value()) {
-            case OPEN -> "as you like";
+            case OPEN -> sentences.or("as you like", "line.open");
             case ON_REQUEST -> ruling.rule().equals(Catalogue.SPEAK)
-                    ? "when a teacher calls you: raise your hand"
-                    : "when a teacher lets you: ask" + during;
+                    ? sentences.or("when a teacher calls you: raise your hand", "line.speak")
+                    : sentences.or("when a teacher lets you: ask" + during, "line.on-request", during);
             case CLOSED -> switch (source.map(Setting::layer).orElse(Layer.SCHOOL)) {
-                case LIVE_ORDER -> "closed for now by your teacher";
-                case STANCE -> "not in this part of the lesson";
-                case LESSON -> "not in this lesson";
-                case CLASS -> "not in this class";
-                default -> during.isEmpty() ? "not at our school" : "closed" + during;
+                case LIVE_ORDER -> sentences.or("closed for now by your teacher", "line.live");
+                case STANCE -> sentences.or("not in this part of the lesson", "line.stance");
+                case LESSON -> sentences.or("not in this lesson", "line.lesson");
+                case CLASS -> sentences.or("not in this class", "line.class");
+                default -> during.isEmpty()
+                        ? sentences.or("not at our school", "line.school")
+                        : sentences.or("closed" + during, "line.closed", during);
             };
         };
     }
@@ -231,7 +262,10 @@ public class RuleWords {
     private Link link(Step step, Ruling<?> ruling, Optional<String> source, boolean adult) {
         String usual = ruling.rule().isOfWholeLesson() ? "Usual" : "Usual for a " + role(ruling.role());
         return new Link(
-                source.orElse(usual) + ": " + value(ruling.rule(), step.value()),
+                adult
+                        ? source.orElse(usual) + ": " + value(ruling.rule(), step.value())
+                        : source.orElseGet(() -> sentences.or(usual, "source.usual")) + ": "
+                                + valueForPupils(ruling.rule(), step.value()),
                 step.value().text(),
                 step.effect(),
                 adult ? step.setting().map(Setting::note).orElse("") : "");
@@ -253,11 +287,14 @@ public class RuleWords {
     }
 
     private String sourceForPupils(Setting setting) {
+        String during = setting.when().isAlways() ? "" : ", " + when(setting.when());
         return switch (setting.layer()) {
-            case SCHOOL, YEAR_GROUP -> "Our school's rules" + during(setting);
-            case CLASS, LESSON, STANCE -> "The rules of this class" + during(setting);
-            case LIVE_ORDER -> "Your teacher, at " + at(setting.from());
-            case PERSON -> "Your teacher, for you, until " + at(setting.until());
+            case SCHOOL, YEAR_GROUP -> sentences.or("Our school's rules" + during, "source.school", during);
+            case CLASS, LESSON, STANCE -> sentences.or("The rules of this class" + during, "source.class", during);
+            case LIVE_ORDER -> sentences.or(
+                    "Your teacher, at " + at(setting.from()), "source.teacher", at(setting.from()));
+            case PERSON -> sentences.or(
+                    "Your teacher, for you, until " + at(setting.until()), "source.for-you", at(setting.until()));
         };
     }
 
@@ -278,6 +315,12 @@ public class RuleWords {
 
     /** A time of today as 10:05, of another day with the day. */
     private String at(Instant instant) {
-        return school.clockTime(instant) + " on " + school.day(instant);
+        String clock = school.clockTime(instant);
+        String day = school.day(instant);
+        return sentences.or(
+                clock + " on " + day,
+                "time.on-day",
+                clock,
+                school.day(instant, Sentences.spoken().locale()));
     }
 }

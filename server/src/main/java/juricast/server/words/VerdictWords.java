@@ -1,6 +1,7 @@
 package juricast.server.words;
 
 import java.util.EnumMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -11,18 +12,21 @@ import juricast.core.live.LessonPlan;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Rulebook;
 import juricast.server.data.School;
+import juricast.server.languages.Sentences;
 import org.springframework.stereotype.Component;
 
 /** The table that turns reasons at the door into sentences: one column for adults, one for the arrival. */
 @Component
 public class VerdictWords {
     private final School school;
+    private final Sentences sentences;
     private final Map<ReasonCode, Sentence> table = new EnumMap<>(ReasonCode.class);
 
     private record Sentence(String adults, String arrival) {}
 
-    VerdictWords(School school) {
+    VerdictWords(School school, Sentences sentences) {
         this.school = school;
+        this.sentences = sentences;
         put(ReasonCode.LESSON_OVER, "The lesson is over.", "This lesson is over. Your next one is on your own page.");
         put(
                 ReasonCode.LINK_RETIRED,
@@ -140,10 +144,11 @@ public class VerdictWords {
                 .replace("{opens}", reason.code() == ReasonCode.TOO_EARLY ? opens(plan, rules) : "");
     }
 
-    /** A reason for the arrival: kind, true, and about nobody else. */
+    /** A reason for the arrival, in their language: kind, true, and about nobody else. */
     public String forArrival(ReasonCode code, LessonPlan plan, Rulebook rules) {
-        String words = table.get(code).arrival;
-        return code == ReasonCode.TOO_EARLY ? words.replace("{opens}", opens(plan, rules)) : words;
+        String opens = code == ReasonCode.TOO_EARLY ? opens(plan, rules) : "";
+        String key = "verdict." + code.name().toLowerCase(Locale.ROOT).replace('_', '-');
+        return sentences.or(table.get(code).arrival.replace("{opens}", opens), key, opens);
     }
 
     private String opens(LessonPlan plan, Rulebook rules) {

@@ -2,6 +2,8 @@ package juricast.server.door;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
 import juricast.server.lesson.ASmallClass;
@@ -48,6 +50,69 @@ class LanguageOverHttpTest {
             knock(german, "Ines Carrow", "wrong-word-1", true);
         }
         assertThat(knock(german, "Ines Carrow", "wrong-word-1", true)).contains("Zu viele Versuche");
+    }
+
+    @Test
+    void who_waits_is_told_why_in_their_language() {
+        TestBrowser german = SERVER.browser().speaking("de");
+        String seat = small.knocks(german, "Bertil Unknown");
+        assertThat(german.get(seat).json().at("/mine/door/why/0").asString())
+                .startsWith("Dieser Name steht nicht auf der Klassenliste");
+    }
+
+    @Test
+    void two_seats_of_one_lesson_are_told_each_in_its_own_language_also_as_it_changes() {
+        small.rule("chat.class", "PUPIL", "open");
+        TestBrowser german = SERVER.browser().speaking("de");
+        TestBrowser english = SERVER.browser();
+        String mine = small.sits(german, "Ines Carrow");
+        String other = small.sits(english, "Jory Pell");
+        Queue<String> heardGerman = new ConcurrentLinkedQueue<>();
+        Queue<String> heardEnglish = new ConcurrentLinkedQueue<>();
+        german.lines(mine + "/stream", 0, heardGerman::add);
+        english.lines(other + "/stream", 0, heardEnglish::add);
+        ASmallClass.eventually(() -> heardGerman.toString().contains("An die ganze Klasse schreiben")
+                && heardEnglish.toString().contains("Write to the whole class"));
+
+        small.thora.put(small.lesson + "/live-setting", "{\"rule\":\"chat.class\",\"value\":\"closed\"}");
+        ASmallClass.eventually(() -> heardGerman.toString().contains("gerade von deiner Lehrkraft geschlossen")
+                && heardEnglish.toString().contains("closed for now by your teacher"));
+        assertThat(heardGerman.toString()).doesNotContain("your teacher", "whole class");
+        assertThat(heardEnglish.toString()).doesNotContain("Lehrkraft", "Klasse");
+
+        assertThat(german.post(mine + "/words", "{\"to\":\"CLASS\",\"person\":null,\"text\":\"Ahoi\"}")
+                        .text())
+                .contains(
+                        "Nicht gesendet", "Deine Lehrkraft hat das gerade geschlossen: an die ganze Klasse schreiben.");
+        assertThat(german.get(mine + "/why/chat.class").text())
+                .contains(
+                        "An die ganze Klasse schreiben",
+                        "\"valueWords\":\"geschlossen\"",
+                        "Deine Lehrkraft, ",
+                        "Uhr am Montag",
+                        "Das darfst du nicht",
+                        "Bei Nebengesprächen")
+                .doesNotContain("Your teacher", "closed for");
+        assertThat(german.post(mine + "/group/help", "{}").text()).contains("Du bist in keiner Gruppe");
+        assertThat(german.post(mine + "/words", "{\"to\":\"ADULTS\",\"person\":null,\"text\":\" \"}")
+                        .text())
+                .contains("Es gibt nichts zu senden", "Nichts wurde geändert.", "Schreib zuerst etwas.");
+    }
+
+    @Test
+    void problems_that_pupils_meet_are_said_in_their_language_and_the_staff_is_spoken_to_in_english() {
+        TestBrowser german = SERVER.browser().speaking("de");
+        assertThat(german.post("/api/session", "{\"name\":\"ines\",\"password\":\"wrong\",\"code\":null}")
+                        .text())
+                .contains("Name und Passwort passen nicht zusammen", "Du bist nicht angemeldet.");
+        assertThat(german.get("/api/seats/nothing").text()).contains("Das ist nicht da", "not-there");
+        TestBrowser teacher = SERVER.signedIn("thora-melling").speaking("de");
+        assertThat(teacher.get("/api/lessons/nothing/desk").text()).contains("is not there");
+        TestBrowser pupil = SERVER.signedIn("ines-carrow").speaking("de");
+        assertThat(pupil.get("/api/guide?at=/today").text())
+                .contains("Dein Tag")
+                .doesNotContain("Registers");
+        assertThat(teacher.get("/api/guide?at=/today").text()).contains("Your day: the lesson that is next");
     }
 
     @Test

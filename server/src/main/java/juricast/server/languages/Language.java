@@ -1,4 +1,4 @@
-package juricast.server.words;
+package juricast.server.languages;
 
 import java.util.Arrays;
 import java.util.Locale;
