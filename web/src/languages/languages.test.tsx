@@ -5,9 +5,11 @@ import { ChooseLanguage } from './ChooseLanguage'
 import { de as deDoor } from './de/door'
 import { de as deOwn } from './de/own'
 import { de as deSeat } from './de/seat'
+import { de as deWatch } from './de/watch'
 import { en as enDoor } from './en/door'
 import { en as enOwn } from './en/own'
 import { en as enSeat } from './en/seat'
+import { en as enWatch } from './en/watch'
 import { book, others, showPage, speak, speakAsChosen, withWords, words } from './language'
 import { ownWords } from './own'
 import { seatWords } from './seat'
@@ -19,7 +21,7 @@ afterEach(async () => {
 })
 
 /** What is the same in two languages by right. */
-const ALIKE = ['door.dir', 'seat.tools.TEXT', 'own.states.COMING']
+const ALIKE = ['door.dir', 'own.states.COMING', 'watch.kinds.gap']
 
 /** All that a book says, each by its place in it, with marks where something is put in. */
 function said(what: unknown, at: string): [string, string][] {
@@ -32,8 +34,8 @@ const marks = (text: string) => text.match(/«\d»/g)?.sort()
 
 describe('Languages', () => {
   it('say everything, each in its own words, about the same', () => {
-    const english = [...said(enDoor, 'door'), ...said(enSeat, 'seat'), ...said(enOwn, 'own')]
-    const german = new Map([...said(deDoor, 'door'), ...said(deSeat, 'seat'), ...said(deOwn, 'own')])
+    const english = [...said(enDoor, 'door'), ...said(enSeat, 'seat'), ...said(enOwn, 'own'), ...said(enWatch, 'watch')]
+    const german = new Map([...said(deDoor, 'door'), ...said(deSeat, 'seat'), ...said(deOwn, 'own'), ...said(deWatch, 'watch')])
     expect([...german.keys()].sort()).toEqual(english.map(([at]) => at).sort())
     for (const [at, here] of english) {
       const there = german.get(at) ?? ''

@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { Link, useParams } from 'react-router'
+import { watchWords } from '../../languages/watch'
 import { get } from '../../shared/api/http'
 import type { Played } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -17,7 +18,7 @@ import { usePlayed } from './usePlayed'
 /** A recording, watched: sound, board, captions and words on one time line (need I4). */
 export default function PlayerScreen() {
   const { id = '' } = useParams()
-  return <Page title="Watch">{() => <Loaded key={id} id={id} />}</Page>
+  return <Page title={watchWords().watching}>{() => <Loaded key={id} id={id} />}</Page>
 }
 
 function Loaded({ id }: { id: string }) {
@@ -30,12 +31,13 @@ function Loaded({ id }: { id: string }) {
     staleTime: Infinity,
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the recording" />
+  if (!data) return <LoadingNote says={watchWords().fetchingRecording} />
   return <Player id={id} played={data} />
 }
 
 function Player({ id, played }: { id: string; played: Played }) {
   const time = useSchoolTime()
+  const say = watchWords()
   const [audio, setAudio] = useState<HTMLAudioElement | null>(null)
   const [nowMs, setNowMs] = useState(0)
   const [playing, setPlaying] = useState(false)
@@ -65,12 +67,12 @@ function Player({ id, played }: { id: string; played: Played }) {
         <chakra.h1 fontSize="23px">{played.title}</chakra.h1>
         <chakra.span color="ink2">
           {time.longDay(played.begun)}, {time.clock(played.begun)}
-          {played.keptUntil && ` · kept until ${time.day(played.keptUntil)}`}
+          {played.keptUntil && say.keptUntilDay(time.day(played.keptUntil))}
         </chakra.span>
         <Box flex="1" />
-        {percent !== undefined && <chakra.span color="ink2">You have watched {percent} %</chakra.span>}
+        {percent !== undefined && <chakra.span color="ink2">{say.haveWatched(percent)}</chakra.span>}
         <Link to={`/recordings/${id}`}>
-          <u>About it</u>
+          <u>{say.about}</u>
         </Link>
       </Flex>
       {failed && (
@@ -83,7 +85,7 @@ function Player({ id, played }: { id: string; played: Played }) {
           py="6px"
           mb="8px"
         >
-          The sound cannot be played. Reload the page; if it was deleted meanwhile, that is said there.
+          {say.soundFails}
         </Box>
       )}
       <Ribbon played={played} nowMs={nowMs} onSeek={to} />
@@ -115,7 +117,7 @@ function Player({ id, played }: { id: string; played: Played }) {
         onEnded={() => setPlaying(false)}
         onError={() => setFailed(true)}
       >
-        <track kind="captions" src={`/api/recordings/${encodeURIComponent(id)}/captions.vtt`} label="Captions" srcLang="en" />
+        <track kind="captions" src={`/api/recordings/${encodeURIComponent(id)}/captions.vtt`} label={say.captions} srcLang="en" />
       </audio>
       <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1.35fr) minmax(320px, 1fr)' }} gap="22px" mt="12px" alignItems="start">
         <Stage played={played} nowMs={nowMs} captions={captions} />

@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
+import { watchWords } from '../../languages/watch'
 import { get, post, put, remove } from '../../shared/api/http'
 import type { OneRecording } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -16,47 +17,51 @@ import { length } from './words'
 /** One recording: who may watch it, who has, and how long it is kept (need I4). */
 export default function RecordingScreen() {
   const { id = '' } = useParams()
-  return <Page title="Recording">{(me) => <Shown id={id} isLead={me.position === 'LEAD'} />}</Page>
+  return <Page title={watchWords().recording}>{(me) => <Shown id={id} isLead={me.position === 'LEAD'} />}</Page>
 }
 
 function Shown({ id, isLead }: { id: string; isLead: boolean }) {
   const path = `/api/recordings/${encodeURIComponent(id)}`
   const time = useSchoolTime()
+  const say = watchWords()
   const { data, error } = useQuery({ queryKey: ['recording', id], queryFn: () => get<OneRecording>(path), retry: false })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the recording" />
+  if (!data) return <LoadingNote says={say.fetchingRecording} />
   return (
     <Box px="20px" py="16px" maxW="980px" mx="auto">
       <chakra.h1 fontSize="25px">{data.title}</chakra.h1>
       <chakra.p color="ink2" mb="12px">
-        {data.isAhead ? 'Recorded ahead on' : 'Recorded on'} {time.longDay(data.begun)} at {time.clock(data.begun)}
-        {data.lengthSeconds > 0 && `, ${length(data.lengthSeconds)} long`}.
+        {(data.isAhead ? say.recordedAhead : say.recordedOn)(
+          time.longDay(data.begun),
+          time.clock(data.begun),
+          data.lengthSeconds > 0 ? say.long(length(data.lengthSeconds)) : '',
+        )}
       </chakra.p>
       {data.erasedAt ? (
         <Box borderInlineStart="4px solid" borderColor="ink" ps="12px" py="6px" mb="14px">
-          <strong>Deleted on {time.longDay(data.erasedAt)}.</strong> Nothing of it is kept{' '}
-          {data.adult?.erasedWhy && `(${data.adult.erasedWhy})`}. This line stays.
+          <strong>{say.deletedOn(time.longDay(data.erasedAt))}</strong> {say.nothingKept}
+          {data.adult?.erasedWhy && ` (${data.adult.erasedWhy})`}. {say.lineStays}
         </Box>
       ) : (
         <Flex gap="8px" wrap="wrap" align="center" mb="14px">
           {data.watch === 'YES' && (
             <Link to={`/recordings/${id}/watch`}>
               <Button as="span" look="main" size="large">
-                Watch
+                {say.watch}
               </Button>
             </Link>
           )}
           {data.copy === 'YES' && (
             <chakra.a href={`${path}/copy`} download>
-              <Button as="span">Take a copy (.zip)</Button>
+              <Button as="span">{say.takeCopy}</Button>
             </chakra.a>
           )}
-          {data.isAsked && <span>You have asked; an adult of the class answers.</span>}
+          {data.isAsked && <span>{say.haveAsked}</span>}
           {!data.isAsked && data.watch === 'ASK' && <Ask path={path} id={id} copy={false} />}
           {!data.isAsked && data.copy === 'ASK' && data.watch === 'YES' && <Ask path={path} id={id} copy />}
           {data.keptUntil && (
             <chakra.span color="ink2" ms="6px">
-              Kept until {time.longDay(data.keptUntil)}.
+              {say.keptUntil(time.longDay(data.keptUntil))}
             </chakra.span>
           )}
         </Flex>
@@ -69,6 +74,7 @@ function Shown({ id, isLead }: { id: string; isLead: boolean }) {
 function Ask({ path, id, copy }: { path: string; id: string; copy: boolean }) {
   const [open, setOpen] = useState(false)
   const [why, setWhy] = useState('')
+  const say = watchWords()
   const cache = useQueryClient()
   const ask = useMutation({
     mutationFn: () => post(`${path}/wishes`, { copy, why }),
@@ -79,18 +85,18 @@ function Ask({ path, id, copy }: { path: string; id: string; copy: boolean }) {
   })
   return (
     <>
-      <Button onClick={() => setOpen(true)}>{copy ? 'Ask for a copy' : 'Ask to watch it'}</Button>
-      <Sheet title={copy ? 'Ask for a copy' : 'Ask to watch it'} open={open} onClose={() => setOpen(false)}>
+      <Button onClick={() => setOpen(true)}>{copy ? say.askCopy : say.askWatch}</Button>
+      <Sheet title={copy ? say.askCopy : say.askWatch} open={open} onClose={() => setOpen(false)}>
         <chakra.form
           onSubmit={(event) => {
             event.preventDefault()
             ask.mutate()
           }}
         >
-          <TextField label="What for?" value={why} maxLength={500} onChange={(event) => setWhy(event.target.value)} required />
+          <TextField label={say.whatFor} value={why} maxLength={500} onChange={(event) => setWhy(event.target.value)} required />
           <ProblemNote problem={ask.error} />
           <Button type="submit" look="main" disabled={ask.isPending}>
-            Ask
+            {say.ask}
           </Button>
         </chakra.form>
       </Sheet>

@@ -1,3 +1,4 @@
+import { watchWords } from '../../languages/watch'
 import type { Drawn } from '../../lesson/drawing/geometry'
 import type { Played } from '../../shared/api/types'
 
@@ -11,6 +12,7 @@ export interface TranscriptLine {
 
 /** What was said, written, handed out and done, on one time line. */
 export function transcript(played: Played): TranscriptLine[] {
+  const say = watchWords()
   const lines: TranscriptLine[] = [
     ...played.captions.map((one) => ({ atMs: one.atMs, kind: 'caption' as const, who: one.name, text: one.text })),
     ...played.words.map((one) => ({ atMs: one.atMs, kind: 'words' as const, who: one.name, text: one.text })),
@@ -24,10 +26,15 @@ export function transcript(played: Played): TranscriptLine[] {
       atMs: one.atMs,
       kind: 'poll' as const,
       who: '',
-      text: `${one.question || 'A spoken question'} ${one.counts.map((each) => `${each.words || 'something else'} ${each.count}`).join(', ')}`,
+      text: `${one.question || say.spokenQuestion} ${one.counts.map((each) => `${each.words || say.somethingElse} ${each.count}`).join(', ')}`,
     })),
     ...played.stances.map((one) => ({ atMs: one.atMs, kind: 'stance' as const, who: '', text: one.name })),
-    ...played.gaps.map((one) => ({ atMs: one.atMs, kind: 'gap' as const, who: '', text: `Not recorded: ${one.says}` })),
+    ...played.gaps.map((one) => ({
+      atMs: one.atMs,
+      kind: 'gap' as const,
+      who: '',
+      text: say.notRecorded(one.says ?? say.stopped),
+    })),
   ]
   return lines.sort((one, other) => one.atMs - other.atMs)
 }

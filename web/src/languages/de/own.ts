@@ -16,7 +16,7 @@ export const de: OwnWords = {
   signOut: 'Abmelden',
 
   signInTo: (school) => `Anmelden bei ${school}`,
-  name: 'Name oder Kürzel',
+  name: 'Dein Name',
   password: 'Passwort',
   codeOfTelephone: 'Code von deinem Telefon',
   codeHint: 'Sechs Ziffern, oder einer deiner Notfall-Codes.',

@@ -1,4 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
+import { watchWords } from '../../../languages/watch'
 import type { Played } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
 import { Select } from '../../../shared/ui/Fields'
@@ -22,11 +23,12 @@ const RATES = [0.75, 1, 1.25, 1.5, 2]
 
 /** What the thumb needs on a phone, each with its key. */
 export function Controls(props: ControlsProps) {
+  const say = watchWords()
   const { played, nowMs, playing, rate, captions, onToggle, onBy, onSegment, onRate, onCaptions } = props
   return (
     <Flex gap="8px" align="center" wrap="wrap" mt="8px">
       <Button look="main" size="large" minW="112px" onClick={onToggle}>
-        {playing ? 'Pause' : 'Play'}
+        {playing ? say.pause : say.play}
       </Button>
       <Button onClick={() => onBy(-10_000)}>
         −10 s <Key>←</Key>
@@ -37,15 +39,15 @@ export function Controls(props: ControlsProps) {
       {played.segments.length > 1 && (
         <>
           <Button onClick={() => onSegment(-1)}>
-            Segment before <Key>P</Key>
+            {say.segmentBefore} <Key>P</Key>
           </Button>
           <Button onClick={() => onSegment(1)}>
-            Next segment <Key>N</Key>
+            {say.nextSegment} <Key>N</Key>
           </Button>
         </>
       )}
       <Select
-        aria-label="Speed"
+        aria-label={say.speed}
         w="86px"
         value={rate}
         onChange={(event) => onRate(Number(event.target.value))}
@@ -59,7 +61,7 @@ export function Controls(props: ControlsProps) {
       </Select>
       {played.captions.length > 0 && (
         <Button onClick={onCaptions} aria-pressed={captions}>
-          Captions {captions ? 'on' : 'off'} <Key>C</Key>
+          {captions ? say.captionsOn : say.captionsOff} <Key>C</Key>
         </Button>
       )}
       <Box flex="1" />

@@ -1,4 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
+import { watchWords } from '../../../languages/watch'
 import type { Played } from '../../../shared/api/types'
 import { length } from '../words'
 
@@ -10,6 +11,7 @@ interface RibbonProps {
 
 /** The whole recording as a strip of paper: who is heard when, where a segment ends, and where one is. */
 export function Ribbon({ played, nowMs, onSeek }: RibbonProps) {
+  const say = watchWords()
   const whole = Math.max(1, played.lengthMs)
   const left = (ms: number) => `${(100 * ms) / whole}%`
   return (
@@ -17,11 +19,11 @@ export function Ribbon({ played, nowMs, onSeek }: RibbonProps) {
       <Box
         role="slider"
         tabIndex={0}
-        aria-label="Place in the recording"
+        aria-label={say.place}
         aria-valuemin={0}
         aria-valuemax={Math.round(whole / 1000)}
         aria-valuenow={Math.round(nowMs / 1000)}
-        aria-valuetext={`${length(nowMs / 1000)} of ${length(whole / 1000)}`}
+        aria-valuetext={say.of(length(nowMs / 1000), length(whole / 1000))}
         position="relative"
         h="54px"
         bg="sheet"
@@ -71,12 +73,12 @@ export function Ribbon({ played, nowMs, onSeek }: RibbonProps) {
       </Box>
       <Flex gap="14px" fontSize="12px" color="ink2" mt="2px" wrap="wrap" aria-hidden>
         <span>
-          <Swatch bg="lineStrong" /> an adult is heard
+          <Swatch bg="lineStrong" /> {say.adultHeard}
         </span>
         <span>
-          <Swatch bg="verdict.in" /> a pupil is heard
+          <Swatch bg="verdict.in" /> {say.pupilHeard}
         </span>
-        {played.segments.length > 1 && <span>dashed: something between was not recorded</span>}
+        {played.segments.length > 1 && <span>{say.dashed}</span>}
       </Flex>
     </>
   )

@@ -1,4 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
+import { watchWords } from '../../../languages/watch'
 import type { Played } from '../../../shared/api/types'
 import { HIGH, WIDE } from '../../../lesson/drawing/geometry'
 import { Drawing } from '../../../lesson/drawing/Marks'
@@ -12,6 +13,7 @@ interface StageProps {
 
 /** What was to be seen: the board as it was, who is heard, and the caption under it. */
 export function Stage({ played, nowMs, captions }: StageProps) {
+  const say = watchWords()
   const lines = boardAt(played, nowMs)
   const speaking = played.voices.filter((voice) => voice.heard.some((one) => one.fromMs <= nowMs && nowMs < one.untilMs))
   const caption = captions ? captionAt(played, nowMs) : ''
@@ -19,16 +21,14 @@ export function Stage({ played, nowMs, captions }: StageProps) {
     <Box>
       <Box bg="sheet" border="1.5px solid" borderColor="ink" position="relative">
         <chakra.svg viewBox={`0 0 ${WIDE} ${HIGH}`} w="100%" h={{ base: '200px', md: '340px' }} role="img">
-          <title>{lines.length > 0 ? 'The board at this moment' : 'The board is empty at this moment'}</title>
+          <title>{lines.length > 0 ? say.boardNow : say.boardEmpty}</title>
           {lines.map((mark, place) => (
             <Drawing key={place} mark={mark} />
           ))}
         </chakra.svg>
         {lines.length === 0 && (
           <Flex position="absolute" inset="0" align="center" justify="center" color="ink2" px="20px" textAlign="center">
-            {played.pages.length === 0
-              ? 'Nothing was drawn on the board in this recording.'
-              : 'Nothing stands on the board at this moment.'}
+            {played.pages.length === 0 ? say.nothingDrawn : say.nothingOnBoard}
           </Flex>
         )}
       </Box>
@@ -49,16 +49,15 @@ export function Stage({ played, nowMs, captions }: StageProps) {
       <chakra.p mt="8px" minH="22px">
         {speaking.length > 0 ? (
           <>
-            <strong>{speaking.map((one) => one.name).join(', ')}</strong> {speaking.length === 1 ? 'is' : 'are'} heard.
+            <strong>{speaking.map((one) => one.name).join(', ')}</strong> {say.areHeard(speaking.length)}
           </>
         ) : (
-          <chakra.span color="ink2">Nobody is heard at this moment.</chakra.span>
+          <chakra.span color="ink2">{say.nobodyHeard}</chakra.span>
         )}
       </chakra.p>
       {played.leftOut > 0 && (
         <chakra.p color="ink2" fontSize="13.5px">
-          {played.leftOut === 1 ? 'One person is' : `${played.leftOut} people are`} left out of it, with voice, words, marks and
-          name: they are not to be recorded.
+          {say.leftOut(played.leftOut)}
         </chakra.p>
       )}
     </Box>

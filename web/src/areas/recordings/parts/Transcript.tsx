@@ -1,9 +1,10 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
+import { watchWords } from '../../../languages/watch'
 import type { Played } from '../../../shared/api/types'
 import { TextInput } from '../../../shared/ui/Fields'
 import { EmptyNote } from '../../../shared/ui/Notes'
-import { found, transcript, type TranscriptLine } from '../transcript'
+import { found, transcript } from '../transcript'
 import { length } from '../words'
 
 interface TranscriptProps {
@@ -12,43 +13,42 @@ interface TranscriptProps {
   onSeek: (ms: number) => void
 }
 
-const KINDS: Record<TranscriptLine['kind'], string> = {
-  caption: 'captions',
-  words: 'wrote',
-  handout: 'handed out',
-  poll: 'so it was answered',
-  stance: 'stance',
-  gap: '',
-}
-
 /** Everything that was said and written, to read, to search in, and to jump to. */
 export function Transcript({ played, nowMs, onSeek }: TranscriptProps) {
+  const say = watchWords()
   const [search, setSearch] = useState('')
   const all = useMemo(() => transcript(played), [played])
   const lines = found(all, search)
   const current = lines.filter((one) => one.atMs <= nowMs).at(-1)
   return (
-    <Box as="section" aria-label="Transcript">
+    <Box as="section" aria-label={say.transcript}>
       <Flex gap="10px" align="center" mb="6px">
-        <chakra.h2 fontSize="17px">Said and written</chakra.h2>
+        <chakra.h2 fontSize="17px">{say.saidAndWritten}</chakra.h2>
         <TextInput
           type="search"
-          aria-label="Search in what was said and written"
-          placeholder="Search"
+          aria-label={say.searchIn}
+          placeholder={say.search}
           value={search}
           maxW="220px"
           onChange={(event) => setSearch(event.target.value)}
         />
         {search && (
           <chakra.span role="status" color="ink2" fontSize="13px">
-            {lines.length} found
+            {say.found(lines.length)}
           </chakra.span>
         )}
       </Flex>
       {all.length === 0 ? (
-        <EmptyNote>There are no captions and no words in this recording.</EmptyNote>
+        <EmptyNote>{say.nothingSaid}</EmptyNote>
       ) : (
-        <Box as="ol" listStyleType="none" maxH={{ base: 'none', lg: '430px' }} overflowY="auto" tabIndex={0} aria-label="Lines">
+        <Box
+          as="ol"
+          listStyleType="none"
+          maxH={{ base: 'none', lg: '430px' }}
+          overflowY="auto"
+          tabIndex={0}
+          aria-label={say.lines}
+        >
           {lines.map((one) => (
             <li key={`${one.atMs} ${one.kind} ${one.text}`}>
               <chakra.button
@@ -71,9 +71,9 @@ export function Transcript({ played, nowMs, onSeek }: TranscriptProps) {
                   {length(one.atMs / 1000)}
                 </chakra.span>
                 <chakra.span fontStyle={one.kind === 'gap' ? 'italic' : 'normal'} overflowWrap="anywhere">
-                  {(one.who || KINDS[one.kind]) && (
+                  {(one.who || say.kinds[one.kind]) && (
                     <chakra.span color="ink2" fontSize="13px">
-                      {[one.who, KINDS[one.kind]].filter(Boolean).join(' ')}:{' '}
+                      {[one.who, say.kinds[one.kind]].filter(Boolean).join(' ')}:{' '}
                     </chakra.span>
                   )}
                   {one.text}

@@ -10368,12 +10368,12 @@ export interface components {
         PlayedGap: {
             /**
              * Format: int64
-             * @description where in the recording it is missing
+             * @description where in the recording it is missing @param says why, for adults
              */
             atMs: number;
             /** Format: date-time */
             from: string;
-            says: string;
+            says?: string;
             /** Format: date-time */
             until: string;
         };

@@ -98,8 +98,8 @@ class WatchingController {
 
     record PlayedSegment(long atMs, Instant from, Instant until) {}
 
-    /** @param atMs where in the recording it is missing */
-    record PlayedGap(long atMs, String says, Instant from, Instant until) {}
+    /** @param atMs where in the recording it is missing @param says why, for adults */
+    record PlayedGap(long atMs, @Nullable String says, Instant from, Instant until) {}
 
     /** @param pieces what was played since the last report */
     record WatchedReport(List<PlayedPiece> pieces) {}
@@ -186,7 +186,7 @@ class WatchingController {
     private static PlayedGap gap(Coverage.Gap one, Timeline line, boolean toAdult) {
         return new PlayedGap(
                 line.from(one.time().from()).toMillis(),
-                toAdult ? says(one) : "the recording was stopped",
+                toAdult ? says(one) : null,
                 one.time().from(),
                 one.time().until());
     }
