@@ -65,7 +65,9 @@ class LanguagesTest {
             thora.open("/lessons/" + own.lesson() + "/desk")
                     .button("Open the lesson")
                     .click();
-            thora.page.keyboard().press("a");
+            assertThat(ines.text("Deine Lehrkraft sieht dich und lässt dich herein."))
+                    .isVisible();
+            thora.button("Let all 2 in").click();
             assertThat(ines.button("Hand heben")).isVisible();
             assertThat(ines.text("wenn eine Lehrkraft dich drannimmt: heb die Hand"))
                     .isVisible();
@@ -76,6 +78,11 @@ class LanguagesTest {
             ines.button("Warum: Sprechen").click();
             assertThat(ines.text("Es ist auf Anfrage")).isVisible();
             ines.page.keyboard().press("Escape");
+            thora.sends(
+                    "PUT",
+                    "/api/lessons/" + own.lesson() + "/live-setting",
+                    "{\"rule\":\"chat.class\",\"value\":\"closed\"}");
+            assertThat(ines.text("gerade von deiner Lehrkraft geschlossen")).isVisible();
             ines.page
                     .getByLabel("Schreiben", new Page.GetByLabelOptions().setExact(true))
                     .fill("Ahoi");
