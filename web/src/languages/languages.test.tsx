@@ -2,10 +2,12 @@ import { screen } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
 import { show } from '../shared/testing'
 import { ChooseLanguage } from './ChooseLanguage'
+import { de as deAccount } from './de/account'
 import { de as deDoor } from './de/door'
 import { de as deOwn } from './de/own'
 import { de as deSeat } from './de/seat'
 import { de as deWatch } from './de/watch'
+import { en as enAccount } from './en/account'
 import { en as enDoor } from './en/door'
 import { en as enOwn } from './en/own'
 import { en as enSeat } from './en/seat'
@@ -34,8 +36,20 @@ const marks = (text: string) => text.match(/«\d»/g)?.sort()
 
 describe('Languages', () => {
   it('say everything, each in its own words, about the same', () => {
-    const english = [...said(enDoor, 'door'), ...said(enSeat, 'seat'), ...said(enOwn, 'own'), ...said(enWatch, 'watch')]
-    const german = new Map([...said(deDoor, 'door'), ...said(deSeat, 'seat'), ...said(deOwn, 'own'), ...said(deWatch, 'watch')])
+    const english = [
+      ...said(enDoor, 'door'),
+      ...said(enSeat, 'seat'),
+      ...said(enOwn, 'own'),
+      ...said(enWatch, 'watch'),
+      ...said(enAccount, 'account'),
+    ]
+    const german = new Map([
+      ...said(deDoor, 'door'),
+      ...said(deSeat, 'seat'),
+      ...said(deOwn, 'own'),
+      ...said(deWatch, 'watch'),
+      ...said(deAccount, 'account'),
+    ])
     expect([...german.keys()].sort()).toEqual(english.map(([at]) => at).sort())
     for (const [at, here] of english) {
       const there = german.get(at) ?? ''

@@ -35,7 +35,7 @@ export interface PagePart {
   keys?: (desk: Desk, give: (order: never) => void, open: (what: never) => void) => Record<string, () => void>
 }
 
-/** What one part of a lesson adds to a pupil's seat. Its acts stand in its `orders`. */
+/** What one part of a lesson adds to a pupil's seat. Its acts stand in its `acts`. */
 export interface SeatPart {
   /** In the head of a seat, and on the page of who waits at the door. */
   Sign?: (props: { seat: Seat; now: number }) => ReactNode

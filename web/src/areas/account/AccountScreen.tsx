@@ -1,7 +1,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { ownWords } from '../../languages/own'
+import { accountWords } from '../../languages/account'
 import { get, post, put, remove } from '../../shared/api/http'
 import type { Account, OfferedFactor } from '../../shared/api/types'
 import { standing } from '../../shared/standing'
@@ -17,11 +17,11 @@ const KEY = ['account']
 
 /** One's own account: password, second factor, and where one is signed in (need N7). */
 export default function AccountScreen() {
-  return <Page title={ownWords().yourAccount}>{() => <Own />}</Page>
+  return <Page title={accountWords().yourAccount}>{() => <Own />}</Page>
 }
 
 function Own() {
-  const say = ownWords()
+  const say = accountWords()
   const { data, error } = useQuery({ queryKey: KEY, queryFn: () => get<Account>('/api/account') })
   if (error) return <ProblemNote problem={error} />
   if (!data) return <LoadingNote says={say.fetchingAccount} />
@@ -57,7 +57,7 @@ function useRefresh() {
 
 function Password({ account }: { account: Account }) {
   const refresh = useRefresh()
-  const say = ownWords()
+  const say = accountWords()
   const [form, setForm] = useState({ current: '', password: '', again: '' })
   const differs = form.again !== '' && form.again !== form.password
   const save = useMutation({
@@ -119,7 +119,7 @@ function Password({ account }: { account: Account }) {
 
 function Factor({ account }: { account: Account }) {
   const refresh = useRefresh()
-  const say = ownWords()
+  const say = accountWords()
   const [password, setPassword] = useState('')
   const [code, setCode] = useState('')
   const offer = useMutation({ mutationFn: () => post<OfferedFactor>('/api/account/factor') })
@@ -224,13 +224,13 @@ function Factor({ account }: { account: Account }) {
 function Recovery({ codes }: { codes: string[] }) {
   return (
     <Box role="status" border="1.5px solid" borderColor="ink" bg="sheet" px="14px" py="10px" mb="12px">
-      <chakra.p fontWeight="650">{ownWords().keepCodes}</chakra.p>
+      <chakra.p fontWeight="650">{accountWords().keepCodes}</chakra.p>
       <chakra.ul fontFamily="mono" my="8px" listStyleType="none" css={{ columns: 2 }}>
         {codes.map((one) => (
           <li key={one}>{one}</li>
         ))}
       </chakra.ul>
-      <CopyButton text={codes.join('\n')}>{ownWords().copyCodes}</CopyButton>
+      <CopyButton text={codes.join('\n')}>{accountWords().copyCodes}</CopyButton>
     </Box>
   )
 }
@@ -239,14 +239,17 @@ function Recovery({ codes }: { codes: string[] }) {
 function browserOf(said: string): string {
   const program = /(Firefox|Edg|Chrome|Safari)\/(\d+)/.exec(said)
   const system = /(Windows|Macintosh|Android|iPhone|iPad|Linux)/.exec(said)
-  if (!program && !system) return said || ownWords().unknownProgram
-  return [program && `${program[1] === 'Edg' ? 'Edge' : program[1]} ${program[2]}`, system?.[1] && ownWords().onSystem(system[1])]
+  if (!program && !system) return said || accountWords().unknownProgram
+  return [
+    program && `${program[1] === 'Edg' ? 'Edge' : program[1]} ${program[2]}`,
+    system?.[1] && accountWords().onSystem(system[1]),
+  ]
     .filter(Boolean)
     .join(' ')
 }
 
 function SignIns({ account }: { account: Account }) {
-  const say = ownWords()
+  const say = accountWords()
   const time = useSchoolTime()
   const refresh = useRefresh()
   const end = useMutation({ mutationFn: (id: string) => remove(`/api/account/sign-ins/${id}`), onSuccess: refresh })

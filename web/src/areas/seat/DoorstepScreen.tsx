@@ -1,4 +1,4 @@
-import { WelcomeNote } from '../../lesson/notices/SeatNotices'
+import { WelcomeNote } from '../../lesson/notices/WelcomeNote'
 import { Box, chakra } from '@chakra-ui/react'
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'

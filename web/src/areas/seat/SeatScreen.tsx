@@ -1,12 +1,11 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
-import { useContext, useEffect, useState, type ReactNode } from 'react'
+import { lazy, Suspense, useContext, useEffect, useState, type ReactNode } from 'react'
 import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
 import { words } from '../../languages/language'
 import { seatWords } from '../../languages/seat'
 import type { Heard, Seat } from '../../shared/api/types'
-import { SeatBoard } from '../../lesson/board/SeatBoard'
-import { WelcomeNote } from '../../lesson/notices/SeatNotices'
+import { WelcomeNote } from '../../lesson/notices/WelcomeNote'
 import { standing } from '../../shared/standing'
 import { StrokesOf } from '../../shared/live/strokes'
 import { useLive } from '../../shared/live/useLive'
@@ -31,6 +30,9 @@ import { KnockAgain, LeaveButton } from './Leaving'
 import { Quiet } from './Quiet'
 import { useTellLine } from '../../lesson/lines/useTellLine'
 import { OnTheTelephone } from './OnTheTelephone'
+
+// Most lessons are over before a pupil draws: what it takes is fetched when a board is looked at.
+const SeatBoard = lazy(() => import('../../lesson/board/SeatBoard'))
 
 /** A pupil's place in a lesson, from the wait at the door to the goodbye. */
 export default function SeatScreen() {
@@ -319,7 +321,11 @@ function Inside({ seat, visit, line, now, weak }: InsideProps) {
               {board ? say.closeBoard : news ? say.lookAtBoardNew : say.lookAtBoard}
             </Button>
           </Flex>
-          {board && <SeatBoard seat={seat} visit={visit} />}
+          {board && (
+            <Suspense fallback={<LoadingNote says={words().fetchingBoard} />}>
+              <SeatBoard seat={seat} visit={visit} />
+            </Suspense>
+          )}
           <Flex
             flex={{ base: '0 0 120px', md: '1' }}
             minH="70px"

@@ -1,6 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Link } from 'react-router'
 import { ChooseLanguage } from '../../languages/ChooseLanguage'
 import { words } from '../../languages/language'
@@ -10,10 +10,12 @@ import type { LessonBehind, Me, MyDay, MyLesson } from '../../shared/api/types'
 import { standing } from '../../shared/standing'
 import { countdown, until, useNow, useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
-import { CalendarAddress } from '../../shared/ui/CalendarAddress'
 import { MyMerits } from '../results/MyMerits'
 import { MyRecordings } from './MyRecordings'
 import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
+
+// Wanted once, if ever.
+const CalendarAddress = lazy(async () => ({ default: (await import('../../shared/ui/CalendarAddress')).CalendarAddress }))
 
 const HOUR = 3_600_000
 
@@ -56,7 +58,7 @@ export default function PupilsDay({ me }: { me: Me }) {
             {say.afterToday}
           </chakra.h2>
           {data.later.map((one) => (
-            <Line key={one.id} lesson={one} when={`${time.day(one.starts)} ${time.clock(one.starts)}`} />
+            <Line key={one.id} lesson={one} day={time.day(one.starts)} when={time.clock(one.starts)} />
           ))}
         </>
       )}
@@ -67,7 +69,11 @@ export default function PupilsDay({ me }: { me: Me }) {
         <Button look="quiet" aria-expanded={calendar} onClick={() => setCalendar(!calendar)}>
           {say.inCalendar}
         </Button>
-        {calendar && <CalendarAddress path="/api/feed" renewable />}
+        {calendar && (
+          <Suspense fallback={null}>
+            <CalendarAddress path="/api/feed" renewable />
+          </Suspense>
+        )}
       </Box>
       <ChooseLanguage />
     </Box>
@@ -144,9 +150,7 @@ function Behind() {
       </chakra.h2>
       {lessons.slice(0, all ? undefined : FIRST_BEHIND).map((one) => (
         <Flex key={one.id} py="6px" gap="12px" borderBottom="1px solid" borderColor="line" align="baseline">
-          <chakra.span fontFamily="mono" fontSize="14px" flexShrink={0}>
-            {time.day(one.starts)} {time.clock(one.starts)}
-          </chakra.span>
+          <When day={time.day(one.starts)} clock={time.clock(one.starts)} />
           <Link to={`/lessons/${one.id}/afterwards`}>
             <u>{one.title}</u>
           </Link>
@@ -161,13 +165,11 @@ function Behind() {
   )
 }
 
-function Line({ lesson, when }: { lesson: MyLesson; when: string }) {
+function Line({ lesson, day, when }: { lesson: MyLesson; day?: string; when: string }) {
   const off = lesson.state === 'CANCELLED' || lesson.state === 'OVER'
   return (
     <Flex py="6px" gap="12px" borderBottom="1px solid" borderColor="line" color={off ? 'ink2' : 'ink'} align="baseline">
-      <chakra.span fontFamily="mono" fontSize="14px" flexShrink={0}>
-        {when}
-      </chakra.span>
+      <When day={day} clock={when} />
       <chakra.span flex="1" textDecoration={lesson.state === 'CANCELLED' ? 'line-through' : 'none'}>
         {lesson.title}
       </chakra.span>
@@ -175,5 +177,15 @@ function Line({ lesson, when }: { lesson: MyLesson; when: string }) {
         {ownWords().states[lesson.state]}
       </chakra.span>
     </Flex>
+  )
+}
+
+/** In one column for the whole list. Only figures are of even width: the letters of that font would be fetched for a few days' names. */
+function When({ day, clock }: { day: string | undefined; clock: string }) {
+  return (
+    <chakra.span display="inline-flex" gap="8px" flexShrink={0} fontSize="14px" alignItems="baseline">
+      {day && <chakra.span minW="88px">{day}</chakra.span>}
+      <chakra.span fontFamily="mono">{clock}</chakra.span>
+    </chakra.span>
   )
 }

@@ -117,7 +117,7 @@ describe('today', () => {
         .map((one) => one.textContent),
     ).toContain('all 5')
     expect(within(part).queryByText('Class 5')).toBeNull()
-    expect(screen.getByRole('link', { name: /^Afterwards.*5 registers to sign/ })).toBeTruthy()
+    expect(await screen.findByRole('link', { name: /^Afterwards.*5 registers to sign/ })).toBeTruthy()
     expect(screen.getByRole('link', { name: '1 change of rules in your draft' }).getAttribute('href')).toBe('/charter')
     expect(screen.getByRole('link', { name: 'Weather Lab 8' }).getAttribute('href')).toBe('/lessons/a/desk')
   })
@@ -125,7 +125,7 @@ describe('today', () => {
   it('has at most five parts at the top for anybody, and only what this person may open', async () => {
     today('TEACHER', [])
     await screen.findByText(/Nothing waits for you/)
-    const places = screen.getByRole('navigation', { name: 'Places' })
+    const places = await screen.findByRole('navigation', { name: 'Places' })
     const tops = within(places).getAllByRole('list')[0] as HTMLElement
     expect(
       within(tops)

@@ -1,10 +1,9 @@
-/** A pupil's own pages: signing in, the day, what is read afterwards, the account. */
+/** A pupil's own pages: signing in, the day, what is read afterwards. */
 export const en = {
   fetchingSchool: 'Fetching the school…',
   fetchingDay: 'Fetching your day…',
   fetchingLessons: 'Fetching your lessons…',
   fetchingKept: 'Fetching what was kept of the lesson…',
-  fetchingAccount: 'Fetching your account…',
   fetchingAddress: 'Fetching the address…',
 
   places: 'Places',
@@ -75,40 +74,6 @@ export const en = {
   toAll: 'to all',
   toAdults: 'to adults',
   to: (name: string) => `to ${name}`,
-
-  yourAccount: 'Your account',
-  signingInAs: ', signing in as',
-  nobodyNoAccount: 'nobody: you have no account',
-  chooseOwn: 'You came in by a code that counts once. Choose a password of your own; then everything opens.',
-  factorAsked: 'Your school asks for a second factor of those in your position. Set it up; then everything opens.',
-  changePassword: 'Change the password',
-  codeCameIn: 'The code you came in with',
-  passwordNow: 'Your password now',
-  newPassword: 'New password',
-  newPasswordHint: '10 letters or signs at least. Three or four words that have nothing to do with each other are good.',
-  sameAgain: 'The same again',
-  notTheSame: 'These two are not the same.',
-  changeIt: 'Change it',
-  changed: 'Changed. Wherever else you were signed in, you are not any more.',
-  yourPassword: 'Your password',
-  factor: 'Second factor',
-  factorOn: (codes: number) =>
-    `A code of your telephone is asked for besides the password. ${codes} recovery ${codes === 1 ? 'code is' : 'codes are'} left.`,
-  endFactor: 'End the second factor',
-  factorWhat: 'A program for one-time codes on your telephone then shows six digits, which you give besides your password.',
-  setUpFactor: 'Set up a second factor',
-  letProgramRead: 'Let the program on your telephone read this, or type the secret into it.',
-  secretPicture: 'The secret as a picture, for the telephone’s camera',
-  digitsNow: 'The six digits it shows now',
-  useIt: 'Use it from now on',
-  keepCodes: 'Set up. Keep these codes on paper: each counts once, on the day the telephone is lost.',
-  copyCodes: 'Copy the codes',
-  unknownProgram: 'A program that does not say what it is',
-  onSystem: (system: string) => `on ${system}`,
-  whereSignedIn: 'Where you are signed in',
-  here: 'here',
-  since: (day: string, clock: string, until: string) => `since ${day}, ${clock}, until ${until}`,
-  endIt: 'End it',
 }
 
 export type OwnWords = typeof en

@@ -10,7 +10,7 @@ import { useActs } from '../acts'
 import { UnderPage } from './UnderPage'
 
 /** The page of the board that is shown where one sits. */
-export function SeatBoard({ seat, visit }: { seat: Seat; visit: string }) {
+export default function SeatBoard({ seat, visit }: { seat: Seat; visit: string }) {
   const path = `/api/seats/${encodeURIComponent(visit)}/board`
   const { shown, place, pages } = seat.board
   const sheet = useSheet(path, `${place} ${shown}`)

@@ -6,7 +6,7 @@ import { serve, show } from '../../shared/testing'
 import type { Order } from '../orders'
 import { aDesk, aPupil, aTable } from '../testing'
 import { DeskBoard } from './DeskBoard'
-import { SeatBoard } from './SeatBoard'
+import SeatBoard from './SeatBoard'
 
 const mark = (number: number, author: string, authorName: string): MarkLine => ({
   number,

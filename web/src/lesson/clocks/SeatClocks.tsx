@@ -5,7 +5,7 @@ import { seatWords } from '../../languages/seat'
 import type { Seat } from '../../shared/api/types'
 import type { OrderOf } from '../send'
 import { ClockFace } from './ClockFace'
-import { echo, type clocksActs } from './orders'
+import { echo, type clocksActs } from './acts'
 
 type Act = (one: OrderOf<typeof clocksActs>) => void
 

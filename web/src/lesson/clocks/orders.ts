@@ -15,13 +15,3 @@ export const clocksOrders = {
   'next-in-row': (lesson: string) => client.POST('/api/lessons/{lesson}/call/next', at(lesson)),
   'end-call': (lesson: string) => client.DELETE('/api/lessons/{lesson}/call', at(lesson)),
 }
-
-export const clocksActs = {
-  press: (visit: string) => client.POST('/api/seats/{visit}/press', { params: { path: { visit } } }),
-}
-
-/** One word there and back. @return the next word, and what the server's clock says */
-export async function echo(visit: string, word: string | undefined): Promise<{ word: string; now: string } | undefined> {
-  const { data } = await client.POST('/api/seats/{visit}/echo', { params: { path: { visit } }, body: word ? { word } : {} })
-  return data
-}

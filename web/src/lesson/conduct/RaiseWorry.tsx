@@ -8,7 +8,7 @@ import { Button } from '../../shared/ui/Button'
 import { Labelled, TextArea } from '../../shared/ui/Fields'
 import { Sheet } from '../../shared/ui/Sheet'
 import type { OrderOf } from '../send'
-import type { conductActs } from './orders'
+import type { conductActs } from './acts'
 
 type About = 'NOTHING_SAID' | 'A_PUPIL' | 'AN_ADULT'
 

@@ -3,7 +3,7 @@ import { seatWords } from '../../languages/seat'
 import type { Seat } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import type { OrderOf } from '../send'
-import type { conductActs } from './orders'
+import type { conductActs } from './acts'
 import { RaiseWorry } from './RaiseWorry'
 
 /** At the own seat: what a step was about, and the quiet way to say that something is wrong. */

@@ -16,10 +16,3 @@ export const conductOrders = {
   'worry-seen': (lesson: string, { number }: { number: number }) =>
     client.POST('/api/lessons/{lesson}/worries/{number}/seen', { params: { path: { lesson, number } } }),
 }
-
-export const conductActs = {
-  worry: (
-    visit: string,
-    { about, words, leadOnly }: { about: 'NOTHING_SAID' | 'A_PUPIL' | 'AN_ADULT'; words: string; leadOnly: boolean },
-  ) => client.POST('/api/seats/{visit}/worry', { params: { path: { visit } }, body: { about, words, leadOnly } }),
-}

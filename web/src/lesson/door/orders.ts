@@ -20,12 +20,3 @@ export const doorOrders = {
   'allow-back': (lesson: string, { person }: { person: string }) =>
     client.POST('/api/lessons/{lesson}/people/{person}/allow-back', { params: { path: { lesson, person } } }),
 }
-
-/** What a pupil does at the door, or helps with there. */
-export const doorActs = {
-  leave: (visit: string) => client.POST('/api/seats/{visit}/leave', { params: { path: { visit } } }),
-  rename: (visit: string, { name }: { name: string }) =>
-    client.PUT('/api/seats/{visit}/name', { params: { path: { visit } }, body: { name } }),
-  'let-in': (visit: string, { arrival }: { arrival: string }) =>
-    client.POST('/api/seats/{visit}/help/door/{arrival}', { params: { path: { visit, arrival } } }),
-}

@@ -59,10 +59,3 @@ export const groupsOrders = {
   'seen-to': (lesson: string, { group }: { group: string }) =>
     client.POST('/api/lessons/{lesson}/groups/{group}/seen-to', at(lesson, group)),
 }
-
-/** What a pupil does about the own group. */
-export const groupsActs = {
-  'go-to-group': (visit: string) => client.POST('/api/seats/{visit}/group', { params: { path: { visit } } }),
-  'leave-group': (visit: string) => client.DELETE('/api/seats/{visit}/group', { params: { path: { visit } } }),
-  'call-adult': (visit: string) => client.POST('/api/seats/{visit}/group/help', { params: { path: { visit } } }),
-}

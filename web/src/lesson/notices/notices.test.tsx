@@ -5,7 +5,8 @@ import type { Seat } from '../../shared/api/types'
 import { show } from '../../shared/testing'
 import { aDesk, at, NOW } from '../testing'
 import { NoticeMaker, notices } from './notices'
-import { Banner, WelcomeNote } from './SeatNotices'
+import { Banner } from './SeatNotices'
+import { WelcomeNote } from './WelcomeNote'
 
 const up = { number: 8, text: 'The ferry leaves at noon.', by: 'Orla Venn', at: at('10:10:00') }
 

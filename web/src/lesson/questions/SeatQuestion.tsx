@@ -6,7 +6,7 @@ import { countdown } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 import { TextInput } from '../../shared/ui/Fields'
 import type { OrderOf } from '../send'
-import type { questionsActs } from './orders'
+import type { questionsActs } from './acts'
 import { Tally } from './Tally'
 
 type Act = (one: OrderOf<typeof questionsActs>) => void

@@ -42,14 +42,3 @@ export const questionsOrders = {
   'put-away': (lesson: string, { number }: { number: number }) =>
     client.POST('/api/lessons/{lesson}/questions/{number}/put-away', at(lesson, number)),
 }
-
-export const questionsActs = {
-  answer: (
-    visit: string,
-    { number, picked, given, text }: { number: number; picked?: number[]; given?: string; text?: string },
-  ) =>
-    client.POST('/api/seats/{visit}/questions/{number}/answer', {
-      params: { path: { visit, number } },
-      body: { ...(picked ? { picked } : {}), ...(given ? { number: given } : {}), ...(text ? { text } : {}) },
-    }),
-}

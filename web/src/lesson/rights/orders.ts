@@ -40,15 +40,3 @@ export const rightsOrders = {
   'stop-showing': (lesson: string) =>
     client.DELETE('/api/lessons/{lesson}/own/{what}', { params: { path: { lesson, what: 'SCREEN' } } }),
 }
-
-/** What a pupil switches of their own, or helps with. */
-export const rightsActs = {
-  on: (visit: string, { what }: { what: Appliance }) =>
-    client.POST('/api/seats/{visit}/on/{what}', { params: { path: { visit, what } } }),
-  off: (visit: string, { what }: { what: Appliance }) =>
-    client.POST('/api/seats/{visit}/off/{what}', { params: { path: { visit, what } } }),
-  'call-on': (visit: string, { person }: { person: string }) =>
-    client.POST('/api/seats/{visit}/help/hands/{person}', { params: { path: { visit, person } } }),
-  'pause-chat': (visit: string, { paused }: { paused: boolean }) =>
-    client.PUT('/api/seats/{visit}/help/chat', { params: { path: { visit } }, body: { paused } }),
-}

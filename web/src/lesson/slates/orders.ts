@@ -1,11 +1,9 @@
 import type { components } from '../../shared/api/generated/schema'
-import type { Drawn } from '../drawing/geometry'
 import { client } from '../send'
 
 export type Ground = components['schemas']['SlatesRequest']['ground']
 
 const at = (lesson: string) => ({ params: { path: { lesson } } })
-const own = (visit: string) => ({ params: { path: { visit } } })
 
 export const slatesOrders = {
   'give-slates': (lesson: string, { task, ground }: { task: string; ground: Ground }) =>
@@ -17,13 +15,4 @@ export const slatesOrders = {
   'show-slates': (lesson: string, { people, named }: { people: string[]; named: boolean }) =>
     client.PUT('/api/lessons/{lesson}/slates/shown', { ...at(lesson), body: { people, named } }),
   'hide-slates': (lesson: string) => client.DELETE('/api/lessons/{lesson}/slates/shown', at(lesson)),
-}
-
-export const slatesActs = {
-  'slate-draw': (visit: string, { drawing }: { drawing: Drawn }) =>
-    client.POST('/api/seats/{visit}/slate/marks', { ...own(visit), body: drawing }),
-  'slate-undo': (visit: string) => client.POST('/api/seats/{visit}/slate/undo', own(visit)),
-  'slate-wipe': (visit: string, { marks }: { marks: number[] }) =>
-    client.POST('/api/seats/{visit}/slate/wipe', { ...own(visit), body: { marks } }),
-  'hand-in': (visit: string) => client.POST('/api/seats/{visit}/slate/hand-in', own(visit)),
 }

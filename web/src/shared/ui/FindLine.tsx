@@ -17,7 +17,7 @@ import { WhyHere } from './Why'
 const PAUSE_MS = 120
 
 /** One key opens a line in which one types a name or what one means to do; the likely act stands first. */
-export function FindLine({ me, demo, shown }: { me: Me; demo: boolean; shown: boolean }) {
+export default function FindLine({ me, demo, shown }: { me: Me; demo: boolean; shown: boolean }) {
   const [open, setOpen] = useOpenKey('/')
   return (
     <>

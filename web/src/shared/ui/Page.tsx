@@ -1,15 +1,18 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
-import { useEffect, type ReactNode } from 'react'
+import { lazy, Suspense, useEffect, type ReactNode } from 'react'
 import { Link, Navigate, useLocation } from 'react-router'
 import { ownWords } from '../../languages/own'
 import type { Me } from '../api/types'
 import { standing } from '../standing'
-import { FindLine } from './FindLine'
 import { Guide } from './Guide'
 import { LoadingNote, ProblemNote } from './Notes'
-import { Places } from './Places'
+import { OwnPlaces } from './OwnPlaces'
 import { SignOut } from './SignOut'
+
+// Of the staff only: a pupil's browser does not fetch them.
+const FindLine = lazy(() => import('./FindLine'))
+const Places = lazy(() => import('./Places'))
 
 const POSITIONS = { LEAD: 'safeguarding lead', TEACHER: 'teacher' }
 
@@ -39,7 +42,11 @@ export function Page({ title, bare = false, children }: PageProps) {
     return (
       <main>
         {children(me)}
-        {me.position !== 'PUPIL' && <FindLine me={me} demo={data.demo} shown={false} />}
+        {me.position !== 'PUPIL' && (
+          <Suspense fallback={null}>
+            <FindLine me={me} demo={data.demo} shown={false} />
+          </Suspense>
+        )}
         <Guide shown={false} />
       </main>
     )
@@ -57,11 +64,19 @@ export function Page({ title, bare = false, children }: PageProps) {
           <chakra.span fontFamily="heading" fontWeight="700" fontSize="20px" hideBelow="md">
             Juricast
           </chakra.span>
-          <Places me={me} demo={data.demo} />
+          {me.position === 'PUPIL' ? (
+            <OwnPlaces />
+          ) : (
+            <Suspense fallback={null}>
+              <Places me={me} demo={data.demo} />
+            </Suspense>
+          )}
           <Box flex="1" />
           {me.position !== 'PUPIL' && (
             <Box flexShrink={0} pt={{ base: '7px', md: '0' }}>
-              <FindLine me={me} demo={data.demo} shown />
+              <Suspense fallback={null}>
+                <FindLine me={me} demo={data.demo} shown />
+              </Suspense>
             </Box>
           )}
           <Box flexShrink={0} pt={{ base: '7px', md: '0' }}>

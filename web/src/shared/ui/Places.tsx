@@ -1,59 +1,38 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link, useLocation } from 'react-router'
-import { ownWords } from '../../languages/own'
-import type { Chapter, Me } from '../api/types'
+import type { Me } from '../api/types'
 import { DUTIES, waitingIn, workingDay } from '../day/day'
+import { PlaceTab } from './PlaceTab'
 import { placeOf, placesOf } from './places'
 
-/** A pupil has one page in a part of the day, so it is called by what is there. */
-const OF_PUPILS: Partial<Record<Chapter, () => string>> = {
-  TODAY: () => ownWords().myDay,
-  SCHOOL: () => ownWords().myAccount,
-}
-
-/** The head of every page: five parts of the working day with what waits in each, and below them the places of this one. */
-export function Places({ me, demo }: { me: Me; demo: boolean }) {
+/** The head of the staff's pages: five parts of the working day with what waits in each, and below them the places of this one. */
+export default function Places({ me, demo }: { me: Me; demo: boolean }) {
   const { pathname } = useLocation()
-  const isAdult = me.position !== 'PUPIL'
-  const { data: day } = useQuery({ ...workingDay, enabled: isAdult })
+  const { data: day } = useQuery(workingDay)
   const now = placeOf(pathname)
   const mine = placesOf(me, demo)
   const open = mine.find((one) => one.chapter === now?.chapter)
   const live = day?.next?.nearness === 'LIVE' ? day.next : undefined
   return (
-    <chakra.nav aria-label={ownWords().places} minW="0">
+    <chakra.nav aria-label="Places" minW="0">
       <Flex as="ul" listStyleType="none" gap={{ base: '2px', md: '6px' }} align="stretch">
         {mine.map(({ chapter, name, places }) => {
           const { count, say } = waitingIn(day, chapter)
-          const isOpen = chapter === open?.chapter
           return (
-            <li key={chapter}>
-              <Link to={places[0]?.to ?? '/today'} aria-current={isOpen ? 'true' : undefined} title={say || undefined}>
-                <chakra.span
-                  display="inline-flex"
-                  alignItems="baseline"
-                  gap="5px"
-                  px={{ base: '6px', md: '10px' }}
-                  lineHeight="40px"
-                  fontSize={{ base: '14px', md: '15px' }}
-                  fontWeight={isOpen ? 680 : 420}
-                  boxShadow={isOpen ? 'inset 0 -4px 0 var(--chakra-colors-mark)' : 'none'}
-                >
-                  {isAdult ? name : (OF_PUPILS[chapter]?.() ?? name)}
-                  {count > 0 && (
-                    <chakra.span fontFamily="mono" fontSize="12px" fontWeight="650" borderBottom="1.5px solid" lineHeight="1.15">
-                      {count}
-                      <chakra.span srOnly> to do: {say}</chakra.span>
-                    </chakra.span>
-                  )}
+            <PlaceTab key={chapter} to={places[0]?.to ?? '/today'} isOpen={chapter === open?.chapter} title={say || undefined}>
+              {name}
+              {count > 0 && (
+                <chakra.span fontFamily="mono" fontSize="12px" fontWeight="650" borderBottom="1.5px solid" lineHeight="1.15">
+                  {count}
+                  <chakra.span srOnly> to do: {say}</chakra.span>
                 </chakra.span>
-              </Link>
-            </li>
+              )}
+            </PlaceTab>
           )
         })}
       </Flex>
-      {open && isAdult && (
+      {open && (
         <Flex
           as="ul"
           listStyleType="none"

@@ -45,6 +45,7 @@ describe('what is found', () => {
       'GET /api/find?typed=tidal': [line({}), line({ act: 'SEE', kind: 'CLASS', id: 'tidal', detail: '' })],
     })
     show(<Page title="x">{() => <input aria-label="a box" />}</Page>, '/here', '/here')
+    await screen.findByRole('button', { name: /Find and do/ })
     await userEvent.type(await screen.findByLabelText('a box'), '/')
     expect(screen.queryByRole('combobox')).toBeNull()
     ;(document.activeElement as HTMLElement).blur()

@@ -19,7 +19,7 @@ const CHAPTERS: { chapter: Chapter; name: string; places: Place[] }[] = [
     chapter: 'TODAY',
     name: 'Today',
     places: [
-      { to: '/today', name: 'My day', for: ['LEAD', 'TEACHER', 'PUPIL'], also: /^\/lessons\/[^/]+\/desk$/ },
+      { to: '/today', name: 'My day', also: /^\/lessons\/[^/]+\/desk$/ },
       { to: '/corridor', name: 'Corridor', for: ['LEAD'] },
       { to: '/stand-in', name: 'Stand-in', demo: true },
     ],
@@ -68,7 +68,7 @@ const CHAPTERS: { chapter: Chapter; name: string; places: Place[] }[] = [
       { to: '/attendance/settings', name: 'Register codes', for: ['LEAD'] },
       { to: '/kept', name: 'Kept data', for: ['LEAD'] },
       { to: '/upkeep', name: 'Upkeep', for: ['LEAD'] },
-      { to: '/account', name: 'My account', for: ['LEAD', 'TEACHER', 'PUPIL'] },
+      { to: '/account', name: 'My account' },
     ],
   },
 ]

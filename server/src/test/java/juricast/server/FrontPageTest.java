@@ -26,6 +26,11 @@ class FrontPageTest {
     void what_is_not_there_is_said_so_and_the_sign_of_the_page_is_there() {
         assertThat(SERVER.browser().get("/api/nothing").status()).isEqualTo(404);
         assertThat(SERVER.browser().get("/assets/nothing.js").status()).isEqualTo(404);
-        assertThat(SERVER.browser().get("/favicon.svg").text()).startsWith("<svg");
+        var sign = SERVER.browser().get("/favicon.svg");
+        assertThat(sign.text()).startsWith("<svg");
+        assertThat(sign.header("X-Content-Type-Options")).isEqualTo("nosniff");
+        assertThat(sign.headers().firstValue("Set-Cookie"))
+                .as("what is kept by many brings nobody's token")
+                .isEmpty();
     }
 }

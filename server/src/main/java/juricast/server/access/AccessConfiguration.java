@@ -1,5 +1,7 @@
 package juricast.server.access;
 
+import static org.springframework.security.config.Customizer.withDefaults;
+
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -9,6 +11,7 @@ import java.util.List;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
@@ -34,6 +37,20 @@ class AccessConfiguration implements WebMvcConfigurer {
 
     AccessConfiguration(ObjectProvider<Noting> noting) {
         this.noting = noting;
+    }
+
+    /** Scripts, styles, fonts and signs are the same for everybody and kept by whoever likes: they bring no cookie. */
+    @Bean
+    @Order(1)
+    SecurityFilterChain shipped(HttpSecurity http) throws Exception {
+        return http.securityMatcher("/assets/**", "/favicon.svg")
+                .csrf(csrf -> csrf.disable())
+                .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                .logout(logout -> logout.disable())
+                .requestCache(cache -> cache.disable())
+                .anonymous(anonymous -> anonymous.disable())
+                .headers(headers -> headers.defaultsDisabled().contentTypeOptions(withDefaults()))
+                .build();
     }
 
     @Bean
