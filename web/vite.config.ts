@@ -17,10 +17,11 @@ export default defineConfig({
               name: 'first',
               test: /@tanstack|react-router|@emotion|react-dom\/(index|cjs\/react-dom\.)|components\/(box|flex)\/|shared\/(api\/http|standing|time)|shared\/ui\/(Button|Fields|Guide|Key|Notes|Sheet|useOpenKey)\.|languages\/(language|ChooseLanguage|en\/door)/,
             },
-            { name: 'page', test: /shared\/ui\/(Page|OwnPlaces|PlaceTab|SignOut)\.|languages\/(en\/)?own/ },
+            { name: 'page', test: /shared\/ui\/(Page|OwnPlaces|PlaceTab|SignOut)\./ },
+            { name: 'signs', test: /shared\/ui\/(SentFile|Shutter|VerdictMark|Why)\.|shared\/files\/smaller|components\/grid\// },
             {
               name: 'lesson',
-              test: /openapi-fetch|slates\/acts|lesson\/send|shared\/live\/|shared\/ui\/(SentFile|Shutter|VerdictMark|Why|useLatestInSight)|shared\/files\/smaller|lesson\/(questions\/Tally|material\/Handouts|clocks\/ClockFace|rights\/PassedOn|recording\/Pen|chat\/sent)|components\/grid\/|languages\/(en\/)?seat/,
+              test: /openapi-fetch|slates\/acts|lesson\/send|shared\/live\/|shared\/ui\/useLatestInSight|lesson\/(questions\/Tally|material\/Handouts|clocks\/ClockFace|rights\/PassedOn|recording\/Pen|chat\/sent)|languages\/(en\/)?seat/,
             },
           ],
         },

@@ -1,17 +1,18 @@
-import { Box, chakra, Grid } from '@chakra-ui/react'
+import { chakra, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
-import { Navigate, useLocation, useNavigate } from 'react-router'
+import { lazy, Suspense, useState } from 'react'
+import { Navigate, useLocation } from 'react-router'
 import { ChooseLanguage } from '../../languages/ChooseLanguage'
 import { ownWords } from '../../languages/own'
-import { get, post, Problem } from '../../shared/api/http'
-import type { DemoPerson, LessonLine, Standing } from '../../shared/api/types'
+import { post, Problem } from '../../shared/api/http'
+import type { Standing } from '../../shared/api/types'
 import { standing } from '../../shared/standing'
 import { Button } from '../../shared/ui/Button'
-import { TextField, TextInput } from '../../shared/ui/Fields'
+import { TextField } from '../../shared/ui/Fields'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
-import { TOUR } from '../../lesson/tour/asked'
 import { Entrance } from './Entrance'
+
+const DemoPeople = lazy(() => import('./DemoPeople'))
 
 export default function SignInScreen() {
   const { data, error } = useQuery(standing)
@@ -76,103 +77,12 @@ export default function SignInScreen() {
           </chakra.p>
           <ChooseLanguage />
         </chakra.form>
-        {data.demo && <DemoPeople />}
+        {data.demo && (
+          <Suspense fallback={null}>
+            <DemoPeople />
+          </Suspense>
+        )}
       </Grid>
     </Entrance>
-  )
-}
-
-/** Whose lesson is live in the demo, with a bit of everything. */
-const GUIDED = 'orla-venn'
-
-const POSITIONS = { LEAD: 'Safeguarding lead', TEACHER: 'Teachers', PUPIL: 'Pupils' }
-
-/** In the demo, everybody is one click away. */
-function DemoPeople() {
-  const cache = useQueryClient()
-  const [wanted, setWanted] = useState('')
-  const { data } = useQuery({
-    queryKey: ['demo-people'],
-    queryFn: () => get<DemoPerson[]>('/api/demo/people'),
-  })
-  const become = useMutation({
-    mutationFn: (id: string) => post(`/api/demo/session/${id}`),
-    onSuccess: () => cache.invalidateQueries({ queryKey: standing.queryKey }),
-  })
-  const navigate = useNavigate()
-  const tour = useMutation({
-    mutationFn: async () => {
-      await post(`/api/demo/session/${GUIDED}`)
-      const live = (await get<LessonLine[]>('/api/today')).find((one) => one.mine && one.phase === 'OPEN')
-      await navigate(live ? `/lessons/${encodeURIComponent(live.id)}/desk?${TOUR}` : '/today')
-      await cache.invalidateQueries({ queryKey: standing.queryKey })
-    },
-  })
-  const found = (data ?? []).filter((one) => one.name.toLowerCase().includes(wanted.toLowerCase()))
-  return (
-    <chakra.section aria-label="People of the demo">
-      <chakra.h2 fontSize="17px" mb="6px">
-        This is the demo: be anybody
-      </chakra.h2>
-      <chakra.p mb="8px">
-        <Button disabled={tour.isPending} onClick={() => tour.mutate()}>
-          Show me around in a live lesson
-        </Button>
-      </chakra.p>
-      <ProblemNote problem={tour.error} compact />
-      <TextInput
-        aria-label="Find a person"
-        placeholder="Find a person"
-        value={wanted}
-        onChange={(event) => setWanted(event.target.value)}
-        mb="6px"
-      />
-      <ProblemNote problem={become.error} />
-      <Box
-        maxH="360px"
-        overflowY="auto"
-        borderTop="1.5px solid"
-        borderColor="ink"
-        tabIndex={0}
-        role="region"
-        aria-label="List of people"
-      >
-        {(Object.keys(POSITIONS) as (keyof typeof POSITIONS)[]).map((position) => {
-          const people = found.filter((one) => one.position === position)
-          return people.length === 0 ? null : (
-            <Box key={position}>
-              <chakra.h3 fontSize="13px" color="ink2" mt="8px">
-                {POSITIONS[position]}
-              </chakra.h3>
-              {people.map((one) => (
-                <chakra.button
-                  key={one.id}
-                  type="button"
-                  display="flex"
-                  justifyContent="space-between"
-                  gap="12px"
-                  w="100%"
-                  py="4px"
-                  px="4px"
-                  cursor="pointer"
-                  borderBottom="1px solid"
-                  borderColor="line"
-                  _hover={{ bg: 'markSoft' }}
-                  textAlign="start"
-                  onClick={() => become.mutate(one.id)}
-                >
-                  <chakra.span fontWeight="600" whiteSpace="nowrap">
-                    {one.name}
-                  </chakra.span>
-                  <chakra.span fontSize="13px" color="ink2">
-                    {one.about}
-                  </chakra.span>
-                </chakra.button>
-              ))}
-            </Box>
-          )
-        })}
-      </Box>
-    </chakra.section>
   )
 }

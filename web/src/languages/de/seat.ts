@@ -93,7 +93,6 @@ export const de: SeatWords = {
   byACurb: ', durch eine Sperre',
   binding: ', bindend',
   why: 'warum',
-  whyOf: (what) => `Warum: ${what}`,
   microphoneOn: 'Mein Mikrofon einschalten',
   cameraOn: 'Meine Kamera einschalten',
   cameraOff: 'Ausschalten',
@@ -104,10 +103,6 @@ export const de: SeatWords = {
   plainWhy: 'Ohne Bild ist der Hintergrund einfarbig: dein Zuhause ist nicht zu sehen.',
   nameToSee: 'Der Name, den andere sehen sollen',
   changeIt: 'Ändern',
-  itIs: 'Es ist',
-  untilThen: (until, next) => `, bis ${until}; dann ${next}.`,
-  weighed: 'Was abgewogen wurde',
-  effects: { DECIDES: 'entscheidet', REPLACED: 'darunter ersetzt', OVERRULED: 'zählt nicht: darüber gebunden' },
 
   whoIsHere: 'Wer da ist',
   hereWithYou: (count) => `${count} sind mit dir da`,

@@ -22,6 +22,11 @@ export const en = {
   whatForTitle: 'What this page is for',
   noGuide: 'There is no text about this page yet. The cards below tell of the others.',
   card: 'All of this as one card to print (PDF)',
+  whyOf: (what: string) => `Why: ${what}`,
+  itIs: 'It is',
+  untilThen: (until: string, next: string) => `, until ${until}; then ${next}.`,
+  weighed: 'What was weighed',
+  effects: { DECIDES: 'decides', REPLACED: 'replaced below', OVERRULED: 'does not count: bound above' },
   file: 'File…',
   fileToSend: 'File to send',
   fileKinds: { documents: 'document', pictures: 'picture', slides: 'slides', sound: 'sound', video: 'video' } as Record<

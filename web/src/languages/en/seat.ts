@@ -89,7 +89,6 @@ export const en = {
   byACurb: ', by a curb',
   binding: ', binding',
   why: 'why',
-  whyOf: (what: string) => `Why: ${what}`,
   microphoneOn: 'Switch my microphone on',
   cameraOn: 'Switch my camera on',
   cameraOff: 'Switch it off',
@@ -100,10 +99,6 @@ export const en = {
   plainWhy: 'Without a picture the background is plain: your home is not seen.',
   nameToSee: 'The name others shall see',
   changeIt: 'Change it',
-  itIs: 'It is',
-  untilThen: (until: string, next: string) => `, until ${until}; then ${next}.`,
-  weighed: 'What was weighed',
-  effects: { DECIDES: 'decides', REPLACED: 'replaced below', OVERRULED: 'does not count: bound above' },
 
   whoIsHere: 'Who is here',
   hereWithYou: (count: number) => `${count} here with you`,

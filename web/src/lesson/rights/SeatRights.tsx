@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { words } from '../../languages/language'
 import { seatWords } from '../../languages/seat'
 import type { Seat, SeatRight } from '../../shared/api/types'
 import { countdown, useNow } from '../../shared/time'
@@ -62,7 +63,7 @@ function Right({ right, seat, act, onWhy }: { right: SeatRight; seat: Seat; act:
         )}
         <chakra.span fontSize="14px" color="ink2" display="block">
           {right.line} ·{' '}
-          <Button look="quiet" fontSize="14px" onClick={onWhy} aria-label={say.whyOf(right.title)}>
+          <Button look="quiet" fontSize="14px" onClick={onWhy} aria-label={words().whyOf(right.title)}>
             {say.why}
           </Button>
         </chakra.span>

@@ -1,7 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { words } from '../../languages/language'
-import { seatWords } from '../../languages/seat'
 import { get } from '../api/http'
 import type { Why } from '../api/types'
 import { LoadingNote, ProblemNote } from './Notes'
@@ -21,7 +20,7 @@ function useWhy(path: string | null) {
 export function WhySheet({ path, onClose }: { path: string | null; onClose: () => void }) {
   const { data, error } = useWhy(path)
   return (
-    <Sheet title={seatWords().whyOf(data?.title ?? '')} open={path !== null} onClose={onClose}>
+    <Sheet title={words().whyOf(data?.title ?? '')} open={path !== null} onClose={onClose}>
       {error && <ProblemNote problem={error} />}
       {!data && !error && <LoadingNote says={words().fetchingReasons} />}
       {data && <WhyChain why={data} />}
@@ -37,7 +36,7 @@ export function WhyHere({ path }: { path: string }) {
 }
 
 export function WhyChain({ why, reason = true }: { why: Why; reason?: boolean }) {
-  const say = seatWords()
+  const say = words()
   return (
     <Box>
       <chakra.p fontSize="16px" mb="6px">

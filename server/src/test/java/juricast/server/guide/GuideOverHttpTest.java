@@ -12,6 +12,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
+import juricast.server.languages.Language;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -42,6 +43,29 @@ class GuideOverHttpTest {
         }
         assertThat(pages).isGreaterThan(30);
         assertThat(anybody.get("/api/guide?at=/nowhere").status()).isEqualTo(404);
+    }
+
+    @Test
+    void pupils_read_of_the_same_pages_in_every_language() throws IOException {
+        var guide = new Guide();
+        List<Guide.Page> english = guide.on(Guide.Card.PUPIL, Language.ENGLISH);
+        assertThat(english).hasSizeGreaterThan(3);
+        for (Language language : Language.values()) {
+            List<Guide.Page> theirs = guide.on(Guide.Card.PUPIL, language);
+            assertThat(theirs).extracting(Guide.Page::at).containsExactlyInAnyOrderElementsOf(english.stream()
+                    .map(Guide.Page::at)
+                    .toList());
+            for (Guide.Page page : theirs) {
+                Guide.Page same = english.stream()
+                        .filter(one -> one.at().equals(page.at()))
+                        .findFirst()
+                        .orElseThrow();
+                assertThat(page.how()).as(page.at()).hasSameSizeAs(same.how());
+                assertThat(page.signs()).as(page.at()).hasSameSizeAs(same.signs());
+                assertThat(guide.of("/today", language, true).orElseThrow().card()).isEqualTo(Guide.Card.PUPIL);
+                assertThat(guide.of("/today", language, false).orElseThrow().card()).isEqualTo(Guide.Card.TEACHER);
+            }
+        }
     }
 
     @Test
