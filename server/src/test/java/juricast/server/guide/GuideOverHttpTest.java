@@ -52,9 +52,10 @@ class GuideOverHttpTest {
         assertThat(english).hasSizeGreaterThan(3);
         for (Language language : Language.values()) {
             List<Guide.Page> theirs = guide.on(Guide.Card.PUPIL, language);
-            assertThat(theirs).extracting(Guide.Page::at).containsExactlyInAnyOrderElementsOf(english.stream()
-                    .map(Guide.Page::at)
-                    .toList());
+            assertThat(theirs)
+                    .extracting(Guide.Page::at)
+                    .containsExactlyInAnyOrderElementsOf(
+                            english.stream().map(Guide.Page::at).toList());
             for (Guide.Page page : theirs) {
                 Guide.Page same = english.stream()
                         .filter(one -> one.at().equals(page.at()))
@@ -62,8 +63,10 @@ class GuideOverHttpTest {
                         .orElseThrow();
                 assertThat(page.how()).as(page.at()).hasSameSizeAs(same.how());
                 assertThat(page.signs()).as(page.at()).hasSameSizeAs(same.signs());
-                assertThat(guide.of("/today", language, true).orElseThrow().card()).isEqualTo(Guide.Card.PUPIL);
-                assertThat(guide.of("/today", language, false).orElseThrow().card()).isEqualTo(Guide.Card.TEACHER);
+                assertThat(guide.of("/today", language, true).orElseThrow().card())
+                        .isEqualTo(Guide.Card.PUPIL);
+                assertThat(guide.of("/today", language, false).orElseThrow().card())
+                        .isEqualTo(Guide.Card.TEACHER);
             }
         }
     }
