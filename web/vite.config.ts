@@ -1,6 +1,58 @@
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vitest/config'
 
+/** A piece of what is built, of all modules in whose path one of these stands. */
+function piece(name: string, ...places: string[]) {
+  return { name, test: (module: string) => places.some((place) => module.includes(place)) }
+}
+
+const ui = (...names: string[]) => names.map((name) => `src/shared/ui/${name}.`)
+const ofLesson = (...names: string[]) => names.map((name) => `src/lesson/${name}.`)
+
+/**
+ * What is always fetched together comes as one piece: on its own much of it is smaller than what is sent around it. The first piece is
+ * what every page begins with; the last is what a desk and a seat share.
+ */
+const PIECES = [
+  piece(
+    'first',
+    '@tanstack',
+    'react-router',
+    '@emotion',
+    'react-dom/index',
+    'react-dom/cjs/react-dom.',
+    'components/box/',
+    'components/flex/',
+    'src/shared/api/http.',
+    'src/shared/standing.',
+    'src/shared/time.',
+    'src/languages/language.',
+    'src/languages/ChooseLanguage.',
+    'src/languages/en/door.',
+    ...ui('Button', 'Fields', 'Guide', 'Key', 'Notes', 'Sheet', 'useOpenKey'),
+  ),
+  piece('page', ...ui('Page', 'OwnPlaces', 'PlaceTab', 'SignOut')),
+  piece('signs', 'components/grid/', 'src/shared/files/smaller.', ...ui('SentFile', 'Shutter', 'VerdictMark', 'Why')),
+  piece(
+    'lesson',
+    'openapi-fetch',
+    'src/shared/live/',
+    'src/languages/seat.',
+    'src/languages/en/seat.',
+    ...ui('useLatestInSight'),
+    ...ofLesson(
+      'send',
+      'chat/sent',
+      'clocks/ClockFace',
+      'material/Handouts',
+      'questions/Tally',
+      'recording/Pen',
+      'rights/PassedOn',
+      'slates/acts',
+    ),
+  ),
+]
+
 export default defineConfig({
   plugins: [react()],
   build: {
@@ -8,25 +60,7 @@ export default defineConfig({
     assetsInlineLimit: 0,
     // Browsers that do not know it fetch a little later.
     modulePreload: { polyfill: false },
-    rolldownOptions: {
-      output: {
-        // What is always fetched together comes as one piece: on its own much of it is smaller than what is sent around it.
-        codeSplitting: {
-          groups: [
-            {
-              name: 'first',
-              test: /@tanstack|react-router|@emotion|react-dom\/(index|cjs\/react-dom\.)|components\/(box|flex)\/|shared\/(api\/http|standing|time)|shared\/ui\/(Button|Fields|Guide|Key|Notes|Sheet|useOpenKey)\.|languages\/(language|ChooseLanguage|en\/door)/,
-            },
-            { name: 'page', test: /shared\/ui\/(Page|OwnPlaces|PlaceTab|SignOut)\./ },
-            { name: 'signs', test: /shared\/ui\/(SentFile|Shutter|VerdictMark|Why)\.|shared\/files\/smaller|components\/grid\// },
-            {
-              name: 'lesson',
-              test: /openapi-fetch|slates\/acts|lesson\/send|shared\/live\/|shared\/ui\/useLatestInSight|lesson\/(questions\/Tally|material\/Handouts|clocks\/ClockFace|rights\/PassedOn|recording\/Pen|chat\/sent)|languages\/(en\/)?seat/,
-            },
-          ],
-        },
-      },
-    },
+    rolldownOptions: { output: { codeSplitting: { groups: PIECES } } },
   },
   server: { proxy: { '/api': 'http://localhost:8480' } },
   test: { environment: 'jsdom', testTimeout: 60_000, setupFiles: ['src/shared/testing.tsx'] },
