@@ -63,5 +63,5 @@ export default defineConfig({
     rolldownOptions: { output: { codeSplitting: { groups: PIECES } } },
   },
   server: { proxy: { '/api': 'http://localhost:8480' } },
-  test: { environment: 'jsdom', testTimeout: 60_000, setupFiles: ['src/shared/testing.tsx'] },
+  test: { environment: 'jsdom', isolate: false, testTimeout: 60_000, setupFiles: ['src/shared/testing.tsx'] },
 })

@@ -26,8 +26,12 @@ globalThis.ResizeObserver ??= class {
 // A pointer is a mouse with a number.
 globalThis.PointerEvent ??= class extends MouseEvent {} as never
 
+// Files share a window, which saves half of the time: each test leaves it as it was.
 afterEach(() => {
   cleanup()
+  document.body.replaceChildren()
+  localStorage.clear()
+  sessionStorage.clear()
   vi.restoreAllMocks()
   vi.unstubAllGlobals()
 })
