@@ -23,6 +23,7 @@ export const de: Words = {
   whatForTitle: 'Wozu diese Seite da ist',
   noGuide: 'Zu dieser Seite gibt es noch keinen Text.',
   card: 'Das alles als Karte zum Ausdrucken (PDF)',
+  whyAlone: 'Warum',
   whyOf: (what) => `Warum: ${what}`,
   itIs: 'Es ist',
   untilThen: (until, next) => `, bis ${until}; dann ${next}.`,

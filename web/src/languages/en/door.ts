@@ -22,6 +22,7 @@ export const en = {
   whatForTitle: 'What this page is for',
   noGuide: 'There is no text about this page yet. The cards below tell of the others.',
   card: 'All of this as one card to print (PDF)',
+  whyAlone: 'Why',
   whyOf: (what: string) => `Why: ${what}`,
   itIs: 'It is',
   untilThen: (until: string, next: string) => `, until ${until}; then ${next}.`,

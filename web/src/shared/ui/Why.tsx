@@ -20,7 +20,7 @@ function useWhy(path: string | null) {
 export function WhySheet({ path, onClose }: { path: string | null; onClose: () => void }) {
   const { data, error } = useWhy(path)
   return (
-    <Sheet title={words().whyOf(data?.title ?? '')} open={path !== null} onClose={onClose}>
+    <Sheet title={data ? words().whyOf(data.title) : words().whyAlone} open={path !== null} onClose={onClose}>
       {error && <ProblemNote problem={error} />}
       {!data && !error && <LoadingNote says={words().fetchingReasons} />}
       {data && <WhyChain why={data} />}

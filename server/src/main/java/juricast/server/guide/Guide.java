@@ -84,6 +84,6 @@ class Guide {
     }
 
     private List<Page> pages(Language language) {
-        return pages.getOrDefault(language, List.of());
+        return Objects.requireNonNull(pages.get(language));
     }
 }

@@ -58,7 +58,7 @@ class ProblemAnswers {
     }
 
     private @Nullable String said(Problem.Body body, String what) {
-        String key = body.type().replaceFirst("^/", "").replaceFirst("^problems/", "problem.") + "." + what;
+        String key = body.type().replaceFirst("^/problems/", "problem.") + "." + what;
         return sentences.getMessage(key, null, null, LocaleContextHolder.getLocale());
     }
 

@@ -13,85 +13,60 @@ public final class ConditionWords {
 
     /** As the end of a sentence: "while a visitor is present, in the first 10 minutes"; empty for always. */
     public static String of(Condition condition) {
-        return condition.all().stream().map(ConditionWords::of).collect(Collectors.joining(", "));
+        return of(condition, IN_ENGLISH);
+    }
+
+    /** The same in the language of who reads it. */
+    static String of(Condition condition, Sentences sentences) {
+        return of(condition, new Words(sentences::or));
+    }
+
+    private static String of(Condition condition, Words words) {
+        return condition.all().stream().map(one -> one.match(words)).collect(Collectors.joining(", "));
     }
 
     public static String of(Circumstance circumstance) {
-        return circumstance.match(WORDS);
+        return circumstance.match(IN_ENGLISH);
     }
 
-    private static final Circumstance.Cases<String> WORDS = new Circumstance.Cases<>() {
+    /** As {@link Sentences#or}. */
+    private interface Saying {
+        String or(String english, String key, Object... with);
+    }
+
+    private static final Words IN_ENGLISH = new Words((english, key, with) -> english);
+
+    private record Words(Saying saying) implements Circumstance.Cases<String> {
         @Override
         public String is(Circumstance.Is is) {
-            return fact(is.fact(), is.so());
+            String fact = is.fact().name().toLowerCase(Locale.ROOT).replace('_', '-');
+            return saying.or(fact(is.fact(), is.so()), (is.so() ? "when.is." : "when.not.") + fact);
         }
 
         @Override
         public String firstMinutes(Circumstance.FirstMinutes first) {
-            return "in the first %d minutes".formatted(first.minutes());
+            return saying.or("in the first %d minutes".formatted(first.minutes()), "when.first", first.minutes());
         }
 
         @Override
         public String lastMinutes(Circumstance.LastMinutes last) {
-            return "in the last %d minutes".formatted(last.minutes());
+            return saying.or("in the last %d minutes".formatted(last.minutes()), "when.last", last.minutes());
         }
 
         @Override
         public String years(Circumstance.Years of) {
-            return (of.years().size() == 1 ? "for year " : "for years ")
-                    + of.years().stream().map(String::valueOf).collect(Collectors.joining(", "));
+            String years = of.years().stream().map(String::valueOf).collect(Collectors.joining(", "));
+            return saying.or((of.years().size() == 1 ? "for year " : "for years ") + years, "when.years", years);
         }
 
         @Override
         public String atLeast(Circumstance.AtLeast least) {
-            return "with %d or more present".formatted(least.people());
+            return saying.or("with %d or more present".formatted(least.people()), "when.least", least.people());
         }
 
         @Override
         public String atMost(Circumstance.AtMost most) {
-            return "with %d or fewer present".formatted(most.people());
-        }
-    };
-
-    /** Where the other languages have the words for a circumstance, and what is put into them. */
-    record Key(String name, Object... with) implements Circumstance.Cases<Key> {
-        Key() {
-            this("");
-        }
-
-        String of(Sentences sentences, String english) {
-            return sentences.or(english, "when." + name, with);
-        }
-
-        @Override
-        public Key is(Circumstance.Is is) {
-            return new Key((is.so() ? "is." : "not.")
-                    + is.fact().name().toLowerCase(Locale.ROOT).replace('_', '-'));
-        }
-
-        @Override
-        public Key firstMinutes(Circumstance.FirstMinutes first) {
-            return new Key("first", first.minutes());
-        }
-
-        @Override
-        public Key lastMinutes(Circumstance.LastMinutes last) {
-            return new Key("last", last.minutes());
-        }
-
-        @Override
-        public Key years(Circumstance.Years of) {
-            return new Key("years", of.years().stream().map(String::valueOf).collect(Collectors.joining(", ")));
-        }
-
-        @Override
-        public Key atLeast(Circumstance.AtLeast least) {
-            return new Key("least", least.people());
-        }
-
-        @Override
-        public Key atMost(Circumstance.AtMost most) {
-            return new Key("most", most.people());
+            return saying.or("with %d or fewer present".formatted(most.people()), "when.most", most.people());
         }
     }
 

@@ -4,10 +4,8 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import juricast.core.identity.Role;
 import juricast.core.rules.Catalogue;
-import juricast.core.rules.Condition;
 import juricast.core.rules.Layer;
 import juricast.core.rules.Permission;
 import juricast.core.rules.Rule;
@@ -137,7 +135,8 @@ public class RuleWords {
     /** One sentence that a pupil, or a parent, is told in their language. */
     public String forPupils(Ruling<?> ruling) {
         Setting source = ruling.decider().setting().orElse(null);
-        String when = source == null || source.when().isAlways() ? "" : " " + when(source.when());
+        String when =
+                source == null || source.when().isAlways() ? "" : " " + ConditionWords.of(source.when(), sentences);
         if (!ruling.rule().isRight()) {
             return "%s: %s%s."
                     .formatted(capital(ruling.rule().pupilWords()), value(ruling.rule(), ruling.value()), when);
@@ -178,13 +177,6 @@ public class RuleWords {
         return sentences.or(value(rule, value), "value." + value.text());
     }
 
-    /** When a setting counts, in the language of who reads it. */
-    private String when(Condition condition) {
-        return condition.all().stream()
-                .map(one -> one.match(new ConditionWords.Key()).of(sentences, ConditionWords.of(one)))
-                .collect(Collectors.joining(", "));
-    }
-
     private static String capital(String words) {
         return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
@@ -199,7 +191,7 @@ public class RuleWords {
         }
         Optional<Setting> source = ruling.decider().setting();
         String during = source.filter(one -> !one.when().isAlways() && ruling.value() != Permission.OPEN)
-                .map(one -> " " + when(one.when()))
+                .map(one -> " " + ConditionWords.of(one.when(), sentences))
                 .orElse("");
         return switch (ruling.value()) {
             case OPEN -> sentences.or("as you like", "line.open");
@@ -287,7 +279,7 @@ public class RuleWords {
     }
 
     private String sourceForPupils(Setting setting) {
-        String during = setting.when().isAlways() ? "" : ", " + when(setting.when());
+        String during = setting.when().isAlways() ? "" : ", " + ConditionWords.of(setting.when(), sentences);
         return switch (setting.layer()) {
             case SCHOOL, YEAR_GROUP -> sentences.or("Our school's rules" + during, "source.school", during);
             case CLASS, LESSON, STANCE -> sentences.or("The rules of this class" + during, "source.class", during);

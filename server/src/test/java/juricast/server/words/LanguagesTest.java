@@ -112,6 +112,12 @@ class LanguagesTest {
                 .containsAll(Stream.of(verdicts, rights, why, facts, refused)
                         .flatMap(one -> one)
                         .toList());
+        german.stringPropertyNames().stream()
+                .filter(key -> key.startsWith("problem.") && key.endsWith(".title"))
+                .map(key -> key.substring(0, key.lastIndexOf('.')))
+                .forEach(problem -> assertThat(german.stringPropertyNames())
+                        .as("a problem is said whole")
+                        .contains(problem + ".detail", problem + ".do"));
         german.forEach((key, sentence) ->
                 assertThat(sentence.toString()).as(key.toString()).isNotBlank().doesNotContain("'"));
     }
