@@ -500,7 +500,7 @@ describe('helping', () => {
     }
     show(<Helping seat={seat({ help })} act={act} />)
 
-    expect(screen.getByText('Help at the door until 10:27, Call on raised hands.')).toBeTruthy()
+    expect(screen.getByText('help at the door until 10:27, call on raised hands.')).toBeTruthy()
     expect(screen.queryByRole('button', { name: /class chat/ })).toBeNull()
     await press.click(screen.getByRole('button', { name: 'Let in Bo Lindqvar' }))
     await press.click(screen.getByRole('button', { name: 'Let speak Wen Ostrander' }))

@@ -18,7 +18,10 @@ export function Helping({ seat, act }: { seat: Seat; act: (act: Act) => void }) 
       <chakra.h2 fontSize="18px">{say.youHelp}</chakra.h2>
       <chakra.p fontSize="14px" color="ink2" mb="6px">
         {help.rights
-          .map((right) => (right.until ? say.rightUntil(right.title, time.clock(right.until)) : right.title))
+          .map((right) => {
+            const what = within(right.title)
+            return right.until ? say.rightUntil(what, time.clock(right.until)) : what
+          })
           .join(', ')}
         .
       </chakra.p>
@@ -54,6 +57,11 @@ export function Helping({ seat, act }: { seat: Seat; act: (act: Act) => void }) 
       )}
     </Box>
   )
+}
+
+/** As it stands within a sentence; the rest keeps its capitals, which some languages need. */
+function within(title: string): string {
+  return title.charAt(0).toLowerCase() + title.slice(1)
 }
 
 function Task({ title, none, children }: { title: string; none: string; children: ReactNode[] }) {

@@ -10368,11 +10368,12 @@ export interface components {
         PlayedGap: {
             /**
              * Format: int64
-             * @description where in the recording it is missing @param says why, for adults
+             * @description where in the recording it is missing
              */
             atMs: number;
             /** Format: date-time */
             from: string;
+            /** @description why, for adults */
             says?: string;
             /** Format: date-time */
             until: string;
@@ -11318,6 +11319,7 @@ export interface components {
         };
         SeatRecording: {
             announced: boolean;
+            /** @description who may ask to */
             ask: ("LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER")[];
             /** Format: int32 */
             keptDays: number;
@@ -11325,7 +11327,7 @@ export interface components {
             shown: "NOT" | "SOON" | "ON" | "PAUSED";
             /** Format: date-time */
             starts?: string;
-            /** @description who may watch it later; @param ask who may ask to */
+            /** @description who may watch it later */
             watch: ("LEAD_ADULT" | "SECOND_ADULT" | "CLASS_MONITOR" | "PUPIL" | "VISITOR" | "OBSERVER")[];
         };
         /** @description What all with the same rights see alike of them. */

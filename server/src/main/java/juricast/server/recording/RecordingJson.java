@@ -73,7 +73,10 @@ public final class RecordingJson {
     /** What the asking adult may do. */
     public record DeskMineRecording(boolean mayStart, boolean mayPause, boolean mayEnd) {}
 
-    /** @param watch who may watch it later; @param ask who may ask to */
+    /**
+     * @param watch who may watch it later
+     * @param ask who may ask to
+     */
     public record SeatRecording(
             RecordingSeat.Shown shown,
             @Nullable Instant starts,

@@ -98,7 +98,10 @@ class WatchingController {
 
     record PlayedSegment(long atMs, Instant from, Instant until) {}
 
-    /** @param atMs where in the recording it is missing @param says why, for adults */
+    /**
+     * @param atMs where in the recording it is missing
+     * @param says why, for adults
+     */
     record PlayedGap(long atMs, @Nullable String says, Instant from, Instant until) {}
 
     /** @param pieces what was played since the last report */
