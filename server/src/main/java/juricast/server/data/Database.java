@@ -64,7 +64,10 @@ public class Database implements DisposableBean {
             school.takeRestored();
             Path path = school.database();
             writer = pool(path, 1);
-            Flyway flyway = Flyway.configure().dataSource(writer).load();
+            Flyway flyway = Flyway.configure()
+                    .dataSource(writer)
+                    .placeholderReplacement(false)
+                    .load();
             beforeUpgrade(flyway.info(), path, BackupFolder.of(path, backups), chains);
             flyway.migrate();
             try (Connection connection = writer.getConnection()) {

@@ -37,7 +37,7 @@ import juricast.server.rules.Watched;
 import org.apache.commons.csv.CSVRecord;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
@@ -45,9 +45,11 @@ import org.springframework.core.env.Environment;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 
-/** Sets the demo up: the school, what has happened until now, and a cast that goes on from there in real time. */
+/**
+ * Sets the demo up, where it is one: the school, what has happened until now, and a cast that goes on from there in real time.
+ * Which beans there are is settled when the program is built, so this one is there in a real school too, and does nothing.
+ */
 @Component
-@ConditionalOnProperty("juricast.demo")
 class Demo implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(Demo.class);
     private static final Duration HISTORY = Duration.ofDays(22);
@@ -74,6 +76,7 @@ class Demo implements SmartLifecycle {
     private final RecorderStandIn recorderStandIn;
     private final Clock clock;
     private final Environment environment;
+    private final boolean isWanted;
     private volatile boolean isLaidOut;
 
     Demo(
@@ -94,7 +97,8 @@ class Demo implements SmartLifecycle {
             KeptConsents said,
             RecorderStandIn recorderStandIn,
             Clock clock,
-            Environment environment) {
+            Environment environment,
+            @Value("${juricast.demo}") boolean isWanted) {
         this.database = database;
         this.school = school;
         this.passwords = passwords;
@@ -113,6 +117,12 @@ class Demo implements SmartLifecycle {
         this.recorderStandIn = recorderStandIn;
         this.clock = clock;
         this.environment = environment;
+        this.isWanted = isWanted;
+    }
+
+    @Override
+    public boolean isAutoStartup() {
+        return isWanted;
     }
 
     /** Before the doors of the server open, so that nobody looks at a lesson whose past is not written yet. */
@@ -181,6 +191,9 @@ class Demo implements SmartLifecycle {
 
     @EventListener(ApplicationReadyEvent.class)
     void tell() {
+        if (!isWanted) {
+            return;
+        }
         LOG.info(
                 """
 

@@ -16,12 +16,10 @@ import juricast.server.consent.KeptConsents;
 import juricast.server.people.People;
 import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
 /** Who of the demo's pupils may be recorded: most of them. */
 @Component
-@ConditionalOnProperty("juricast.demo")
 class DemoConsents {
     private static final Duration ADMITTED = Duration.ofDays(60);
 

@@ -20,12 +20,10 @@ import juricast.server.classes.Classes;
 import juricast.server.grouping.ClassWishes;
 import juricast.server.grouping.PreparedGroups;
 import org.apache.commons.csv.CSVRecord;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
 /** What classes of the demo keep for making groups. */
 @Component
-@ConditionalOnProperty("juricast.demo")
 class DemoGroups {
     private final Classes classes;
     private final ClassWishes wishes;

@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.Optional;
+import java.util.function.Supplier;
 import juricast.core.identity.DeviceId;
 import juricast.server.access.Cookies;
 import juricast.server.access.KnownDevices;
@@ -11,8 +12,10 @@ import juricast.server.access.TryLimit;
 import juricast.server.data.Ids;
 import juricast.server.languages.Sentences;
 import juricast.server.problems.Problem;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
+import org.springframework.util.function.SingletonSupplier;
 
 /**
  * Slows guessing without shutting anybody out whom somebody else guesses at: tries are counted for a name from an address, and for an
@@ -31,7 +34,7 @@ class SignInLimits {
     private final TryLimit ofName;
     private final TryLimit ofAddress;
     private final TryLimit ofSetup;
-    private final String nobodysHash;
+    private final Supplier<String> nobodysHash;
 
     SignInLimits(KnownDevices devices, PasswordEncoder passwords, Clock clock, Sentences sentences) {
         this.sentences = sentences;
@@ -39,7 +42,13 @@ class SignInLimits {
         this.ofName = new TryLimit(OF_A_NAME, WITHIN, clock);
         this.ofAddress = new TryLimit(OF_AN_ADDRESS, WITHIN, clock);
         this.ofSetup = new TryLimit(OF_AN_ADDRESS, WITHIN, clock);
-        this.nobodysHash = passwords.encode(Ids.next());
+        this.nobodysHash = SingletonSupplier.of(() -> passwords.encode(Ids.next()));
+    }
+
+    /** Made once the doors are open and not on the way there, so that the first wrong name takes no longer than others. */
+    @Scheduled(initialDelay = 2_000)
+    void makeReady() {
+        nobodysHash();
     }
 
     /** A try that is counted. */
@@ -69,7 +78,7 @@ class SignInLimits {
 
     /** What no password fits to. */
     String nobodysHash() {
-        return nobodysHash;
+        return nobodysHash.get();
     }
 
     /** Counts a try before anything is compared. @throws Problem if there were too many */
