@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
 import { Link, useParams } from 'react-router'
+import { say as staffSays } from '../../languages/en/staff/afterwards'
 import { ownWords } from '../../languages/own'
 import { whom } from '../../lesson/chat/whom'
 import { Handouts } from '../../lesson/material/Handouts'
@@ -38,11 +39,11 @@ function Shown({ id }: { id: string }) {
             {' '}
             ·{' '}
             <Link to={`/lessons/${id}/register`}>
-              <u>the register</u>
+              <u>{staffSays.theRegister}</u>
             </Link>{' '}
             ·{' '}
             <Link to={`/lessons/${id}/replay`}>
-              <u>the lesson again</u>
+              <u>{staffSays.theLessonAgain}</u>
             </Link>
           </>
         )}

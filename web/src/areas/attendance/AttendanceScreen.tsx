@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/attendance'
 import { get } from '../../shared/api/http'
 import type { AttentionPage, NamedRate } from '../../shared/api/types'
 import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
@@ -10,7 +11,7 @@ import { Rates } from './Rates'
 
 /** Who needs attention this week and why, before any chart (need L6). */
 export default function AttendanceScreen() {
-  return <Page title="Attendance">{(me) => <Shown isLead={me.position === 'LEAD'} />}</Page>
+  return <Page title={say.attendanceTitle}>{(me) => <Shown isLead={me.position === 'LEAD'} />}</Page>
 }
 
 /** Every rate leads to the lessons it is made of. */
@@ -23,38 +24,39 @@ function Shown({ isLead }: { isLead: boolean }) {
     refetchInterval: 60_000,
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the attendance" />
+  if (!data) return <LoadingNote what={say.theAttendance} />
   return (
     <Box px="20px" py="16px" maxW="1240px" mx="auto">
-      <chakra.h1 fontSize="25px">Who needs attention</chakra.h1>
+      <chakra.h1 fontSize="25px">{say.whoNeedsAttention}</chakra.h1>
       <chakra.p color="ink2" mb="10px">
-        {data.lookedAt} pupils{isLead ? ' of the school' : ' of your classes'}, the last four weeks against the four before.
-        Absent from {data.limits.inARow} lessons in a row, there in less than {data.limits.belowPercent} %,{' '}
-        {data.limits.dropPoints} points less than before, or late {data.limits.lateTimes} times and to every fourth lesson.{' '}
+        {say.pupilsTheLastFourWeeks(
+          data.lookedAt,
+          isLead,
+          data.limits.inARow,
+          data.limits.belowPercent,
+          data.limits.dropPoints,
+          data.limits.lateTimes,
+        )}{' '}
         <Link to="/attendance/settings">
-          <u>Codes and limits</u>
+          <u>{say.codesAndLimits}</u>
         </Link>{' '}
         ·{' '}
         <Link to="/keeping">
-          <u>Kept to the plan</u>
+          <u>{say.keptToThePlan}</u>
         </Link>
         {isLead && (
           <>
             {' '}
             ·{' '}
             <chakra.a href="/api/attendance/table.csv" download textDecoration="underline">
-              All registers of four weeks as a table
+              {say.allRegistersOfFourWeeks}
             </chakra.a>
           </>
         )}
       </chakra.p>
       <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 510px' }} gap="32px" alignItems="start">
         <Box>
-          {data.pupils.length === 0 && (
-            <EmptyNote>
-              {data.lookedAt === 0 ? 'No lesson is over yet; registers fill this page.' : 'Nobody. Everybody comes as usual.'}
-            </EmptyNote>
-          )}
+          {data.pupils.length === 0 && <EmptyNote>{say.noLessonIsOverYet(data.lookedAt)}</EmptyNote>}
           <chakra.ol listStyleType="none" bg="sheet" borderTop={data.pupils.length ? '1.5px solid' : 'none'} borderColor="ink">
             {data.pupils.map((one) => (
               <chakra.li
@@ -75,7 +77,7 @@ function Shown({ isLead }: { isLead: boolean }) {
                   {one.year > 0 && (
                     <chakra.span color="ink2" fontSize="13px">
                       {' '}
-                      year {one.year}
+                      {say.year(one.year)}
                     </chakra.span>
                   )}
                 </span>
@@ -89,7 +91,7 @@ function Shown({ isLead }: { isLead: boolean }) {
                 <Flex direction="column">
                   <RateBar rate={one.lately} />
                   <chakra.span fontSize="12px" color="ink2">
-                    {one.before.rate === undefined ? 'nothing before' : `before: ${one.before.rate} %`}
+                    {one.before.rate === undefined ? say.nothingBefore : say.before(one.before.rate)}
                     {one.lately.small && `; ${rateWords(one.lately)}`}
                   </chakra.span>
                 </Flex>
@@ -98,11 +100,11 @@ function Shown({ isLead }: { isLead: boolean }) {
           </chakra.ol>
         </Box>
         <Box>
-          <Rates title="By class" rates={data.classes} to={(one) => `/classes/${one.id}/attendance`} />
-          <Rates title="By subject" rates={data.subjects} to={behind('subject')} />
-          <Rates title="By day of the week" rates={data.weekdays} to={behind('weekday')} />
-          <Rates title="By hour" rates={data.hours} to={behind('hour')} />
-          <Rates title="By adult" rates={data.adults} to={behind('adult')} />
+          <Rates title={say.byClass} rates={data.classes} to={(one) => `/classes/${one.id}/attendance`} />
+          <Rates title={say.bySubject} rates={data.subjects} to={behind('subject')} />
+          <Rates title={say.byDayOfTheWeek} rates={data.weekdays} to={behind('weekday')} />
+          <Rates title={say.byHour} rates={data.hours} to={behind('hour')} />
+          <Rates title={say.byAdult} rates={data.adults} to={behind('adult')} />
         </Box>
       </Grid>
     </Box>

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link, useParams, useSearchParams } from 'react-router'
+import { say } from '../../languages/en/staff/attendance'
 import { get } from '../../shared/api/http'
 import type { ClassGrid } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -14,23 +15,23 @@ import { RateBar, rateWords } from './RateBar'
 /** A class over weeks: each pupil a line, each lesson a column (need L6). */
 export default function ClassGridScreen() {
   const { id = '' } = useParams()
-  return <Page title="Attendance of a class">{() => <Shown id={id} />}</Page>
+  return <Page title={say.attendanceOfAClass}>{() => <Shown id={id} />}</Page>
 }
 
 type Cell = ClassGrid['pupils'][number]['cells'][number]
 
 const WHY: Record<NonNullable<Cell['why']>, string> = {
   EXPECTED: '',
-  CALLED_OFF: 'not expected: the lesson was called off',
-  JOINED_LATER: 'not expected: joined the class later',
-  LEFT_BEFORE: 'not expected: had left the class',
+  CALLED_OFF: say.notExpectedTheLessonWas,
+  JOINED_LATER: say.notExpectedJoinedTheClassLater,
+  LEFT_BEFORE: say.notExpectedHadLeftTheClass,
 }
 
 function thereWords(cell: Cell): string {
   return [
     cell.code && `${cell.code}:`,
-    `${MARKS[cell.mark]}${cell.lateMinutes ? ` by ${cell.lateMinutes} min` : ''}, ${cell.minutes} min there`,
-    cell.corrected && ', corrected',
+    say.minThere(MARKS[cell.mark], cell.lateMinutes ? ` by ${cell.lateMinutes} min` : '', cell.minutes),
+    cell.corrected && say.corrected,
   ]
     .filter(Boolean)
     .join(' ')
@@ -48,31 +49,31 @@ function Shown({ id }: { id: string }) {
     placeholderData: (before) => before,
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the attendance of the class" />
+  if (!data) return <LoadingNote what={say.theAttendanceOfTheClass} />
   return (
     <Box px="20px" py="16px">
       <Flex gap="16px" align="end" wrap="wrap" mb="8px">
         <Box>
           <chakra.h1 fontSize="25px">
-            Attendance: <Link to={`/classes/${id}`}>{data.title}</Link>
+            {say.attendanceHeading} <Link to={`/classes/${id}`}>{data.title}</Link>
           </chakra.h1>
           <chakra.p color="ink2">
-            {data.lessons.length} lessons, {data.pupils.length} pupils; there {rateWords(data.whole)}
+            {say.lessonsPupilsThere(data.lessons.length, data.pupils.length, rateWords(data.whole))}
           </chakra.p>
         </Box>
         <Box flex="1" />
         <Period from={data.from} until={data.until} onChange={(next) => setSearch(next, { replace: true })} />
         <chakra.a href={`${path}.csv?${asked}`} download="attendance.csv">
-          <Button as="span">Export as CSV</Button>
+          <Button as="span">{say.exportAsCsv}</Button>
         </chakra.a>
         <chakra.a href={`${path}.pdf?${asked}`} download>
-          <Button as="span">As PDF</Button>
+          <Button as="span">{say.asPdf}</Button>
         </chakra.a>
       </Flex>
       {data.lessons.length === 0 ? (
-        <EmptyNote>No lesson of this class was held between these days.</EmptyNote>
+        <EmptyNote>{say.noLessonOfThisClass}</EmptyNote>
       ) : (
-        <Box overflowX="auto" tabIndex={0} role="region" aria-label="Attendance">
+        <Box overflowX="auto" tabIndex={0} role="region" aria-label={say.attendanceTitle}>
           <chakra.table
             bg="sheet"
             borderTop="1.5px solid"
@@ -86,10 +87,10 @@ function Shown({ id }: { id: string }) {
             <thead>
               <tr>
                 <chakra.th css={{ textAlign: 'left !important' }} fontSize="12px" color="ink2">
-                  Pupil
+                  {say.pupil}
                 </chakra.th>
                 <chakra.th css={{ textAlign: 'left !important' }} fontSize="12px" color="ink2">
-                  There
+                  {say.there}
                 </chakra.th>
                 {data.lessons.map((one) => (
                   <th key={one.id} scope="col">
@@ -129,7 +130,7 @@ function Shown({ id }: { id: string }) {
             <tfoot>
               <tr>
                 <chakra.th css={{ textAlign: 'left !important' }} fontSize="12px" color="ink2">
-                  All
+                  {say.all}
                 </chakra.th>
                 <td>
                   <RateBar rate={data.whole} width={64} />
@@ -146,7 +147,7 @@ function Shown({ id }: { id: string }) {
       )}
       <MarkLegend />
       <chakra.p fontSize="12.5px" color="ink2">
-        * written by an adult. Hatched bars come from few lessons and say little.
+        {say.writtenByAnAdultHatched}
       </chakra.p>
     </Box>
   )

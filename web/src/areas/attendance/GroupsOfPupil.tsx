@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/attendance'
 import { get } from '../../shared/api/http'
 import type { PupilStay } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -14,8 +15,8 @@ export function GroupsOfPupil({ id }: { id: string }) {
   })
   if (!data || data.length === 0) return null
   return (
-    <Box as="section" aria-label="In groups" mt="16px">
-      <chakra.h2 fontSize="17px">In groups</chakra.h2>
+    <Box as="section" aria-label={say.inGroups} mt="16px">
+      <chakra.h2 fontSize="17px">{say.inGroups}</chakra.h2>
       <chakra.ul listStyleType="none" bg="sheet" borderTop="1.5px solid" borderColor="ink">
         {data.slice(0, 12).map((one) => (
           <chakra.li key={`${one.lesson} ${one.from}`} px="8px" py="3px" borderBottom="1px solid" borderColor="line">
@@ -24,7 +25,7 @@ export function GroupsOfPupil({ id }: { id: string }) {
             </chakra.span>{' '}
             <Link to={`/lessons/${one.lesson}/replay`}>{one.title}</Link>, {one.group}
             <Box color="ink2" fontSize="13px">
-              {one.with.length > 0 ? `with ${one.with.join(', ')}` : 'alone'}
+              {say.withAlone(one.with.length, one.with.join(', '))}
             </Box>
           </chakra.li>
         ))}

@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link, useSearchParams } from 'react-router'
+import { say } from '../../languages/en/staff/attendance'
 import { get } from '../../shared/api/http'
 import type { LessonsBehind } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -10,7 +11,7 @@ import { RateBar, rateWords } from './RateBar'
 
 /** The lessons that a rate is made of, each leading to its register. */
 export default function LessonsBehindScreen() {
-  return <Page title="Lessons behind a rate">{() => <Shown />}</Page>
+  return <Page title={say.lessonsBehindARate}>{() => <Shown />}</Page>
 }
 
 function Shown() {
@@ -22,13 +23,13 @@ function Shown() {
     queryFn: () => get<LessonsBehind>(`/api/attendance/lessons?${asked}`),
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the lessons" />
+  if (!data) return <LoadingNote what={say.theLessons} />
   return (
     <Box px="20px" py="16px" maxW="900px" mx="auto">
       <chakra.h1 fontSize="25px">{data.title}</chakra.h1>
       <chakra.p color="ink2" mb="10px">
-        {data.lessons.length === 1 ? 'One lesson' : `${data.lessons.length} lessons`} of the last eight weeks; there{' '}
-        {rateWords(data.whole)}. <Link to="/attendance">Back to the school</Link>
+        {say.ofTheLastEightWeeksThere(data.lessons.length, rateWords(data.whole))}{' '}
+        <Link to="/attendance">{say.backToTheSchool}</Link>
       </chakra.p>
       <chakra.ol listStyleType="none" bg="sheet" borderTop="1.5px solid" borderColor="ink">
         {data.lessons.map((one) => (

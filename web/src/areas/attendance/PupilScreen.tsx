@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link, useParams, useSearchParams } from 'react-router'
+import { say } from '../../languages/en/staff/attendance'
 import { get } from '../../shared/api/http'
 import type { PupilPage } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -17,7 +18,7 @@ import { Rates } from './Rates'
 /** One pupil over all classes: a page that one can show a parent, and print. */
 export default function PupilScreen() {
   const { id = '' } = useParams()
-  return <Page title="Attendance of a pupil">{() => <Shown id={id} />}</Page>
+  return <Page title={say.attendanceOfAPupil}>{() => <Shown id={id} />}</Page>
 }
 
 function Shown({ id }: { id: string }) {
@@ -31,26 +32,25 @@ function Shown({ id }: { id: string }) {
     placeholderData: (before) => before,
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the attendance of the pupil" />
+  if (!data) return <LoadingNote what={say.theAttendanceOfThePupil} />
   return (
     <Box className="paper" maxW="1180px" mx="auto" px="20px" py="16px">
       <Flex gap="16px" align="end" wrap="wrap" mb="10px">
         <Box>
           <chakra.h1 fontSize="27px">{data.name}</chakra.h1>
           <chakra.p color="ink2">
-            {data.year > 0 && `Year ${data.year} · `}attendance from {time.longDay(`${data.from}T12:00:00Z`)} to{' '}
-            {time.longDay(`${data.until}T12:00:00Z`)}
+            {say.attendanceFromTo(data.year, time.longDay(`${data.from}T12:00:00Z`), time.longDay(`${data.until}T12:00:00Z`))}
           </chakra.p>
         </Box>
         <Box flex="1" />
         <Period from={data.from} until={data.until} onChange={(next) => setSearch(next, { replace: true })} />
         <chakra.a href={`${path}.csv?${asked}`} download>
-          <Button as="span">Export as CSV</Button>
+          <Button as="span">{say.exportAsCsv}</Button>
         </chakra.a>
         <chakra.a href={`${path}.pdf?${asked}`} download>
-          <Button as="span">As PDF</Button>
+          <Button as="span">{say.asPdf}</Button>
         </chakra.a>
-        <Button onClick={() => window.print()}>Print</Button>
+        <Button onClick={() => window.print()}>{say.print}</Button>
       </Flex>
       <Flex
         gap="22px"
@@ -67,9 +67,7 @@ function Shown({ id }: { id: string }) {
           {data.whole.rate === undefined ? '–' : `${data.whole.rate} %`}
         </chakra.span>
         <Box>
-          <p>
-            {data.whole.expected > 0 ? `There ${rateWords(data.whole)}.` : 'No lesson was held for this pupil in these days.'}
-          </p>
+          <p>{say.thereNoLessonWasHeld(data.whole.expected, rateWords(data.whole))}</p>
           {data.reasons.map((one) => (
             <chakra.p key={one} fontWeight="650" color="verdict.away">
               {one}.
@@ -79,20 +77,20 @@ function Shown({ id }: { id: string }) {
       </Flex>
       <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="28px" alignItems="start">
         <Box>
-          <Rates title="By class" rates={data.classes} to={(one) => `/classes/${one.id}/attendance`} />
-          {data.subjects.length < data.classes.length && <Rates title="By subject" rates={data.subjects} />}
-          <Rates title="By week" rates={data.weeks} name={(one) => `from ${time.day(`${one.name}T12:00:00Z`)}`} />
-          <Rates title="By day of the week" rates={data.weekdays} />
-          <Rates title="By hour" rates={data.hours} />
-          <Rates title="By adult" rates={data.adults} />
+          <Rates title={say.byClass} rates={data.classes} to={(one) => `/classes/${one.id}/attendance`} />
+          {data.subjects.length < data.classes.length && <Rates title={say.bySubject} rates={data.subjects} />}
+          <Rates title={say.byWeek} rates={data.weeks} name={(one) => say.from(time.day(`${one.name}T12:00:00Z`))} />
+          <Rates title={say.byDayOfTheWeek} rates={data.weekdays} />
+          <Rates title={say.byHour} rates={data.hours} />
+          <Rates title={say.byAdult} rates={data.adults} />
           <OfPupil person={id} />
           <GroupsOfPupil id={id} />
         </Box>
         <Box>
           <chakra.h2 fontSize="17px" mb="4px">
-            Lesson by lesson
+            {say.lessonByLesson}
           </chakra.h2>
-          {data.lessons.length === 0 && <EmptyNote>Nothing stands in a register yet.</EmptyNote>}
+          {data.lessons.length === 0 && <EmptyNote>{say.nothingStandsInARegisterYet}</EmptyNote>}
           <chakra.ul listStyleType="none" bg="sheet" borderTop={data.lessons.length ? '1.5px solid' : 'none'} borderColor="ink">
             {data.lessons.map((one) => (
               <chakra.li
@@ -119,9 +117,7 @@ function Shown({ id }: { id: string }) {
                       {one.code}{' '}
                     </chakra.b>
                   )}
-                  {MARKS[one.mark]}
-                  {one.lateMinutes > 0 && ` by ${one.lateMinutes} min`}
-                  {one.corrected && ', corrected'}
+                  {say.byMinCorrected(MARKS[one.mark], one.lateMinutes, one.corrected)}
                 </chakra.span>
               </chakra.li>
             ))}

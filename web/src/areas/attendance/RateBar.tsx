@@ -1,9 +1,10 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
+import { say } from '../../languages/en/staff/attendance'
 import type { Rate } from '../../shared/api/types'
 
 /** A rate as a bar with its number; one from few lessons is drawn hatched and says so. */
 export function RateBar({ rate, width = 90 }: { rate: Rate; width?: number }) {
-  if (rate.rate === undefined) return <chakra.span color="ink2">nobody expected</chakra.span>
+  if (rate.rate === undefined) return <chakra.span color="ink2">{say.nobodyExpected}</chakra.span>
   const low = rate.rate < 80
   return (
     <Flex align="center" gap="8px" title={rateWords(rate)}>
@@ -28,11 +29,11 @@ export function RateBar({ rate, width = 90 }: { rate: Rate; width?: number }) {
 export function rateWords(rate: Rate): string {
   const parts = [
     `${rate.attended} of ${rate.expected} times`,
-    rate.late > 0 && `${rate.late} late`,
-    rate.early > 0 && `${rate.early} left early`,
-    rate.partly > 0 && `${rate.partly} in part`,
-    rate.excused > 0 && `${rate.excused} excused besides`,
-    rate.small && 'so few say little',
+    rate.late > 0 && say.late(rate.late),
+    rate.early > 0 && say.leftEarly(rate.early),
+    rate.partly > 0 && say.inPart(rate.partly),
+    rate.excused > 0 && say.excusedBesides(rate.excused),
+    rate.small && say.soFewSayLittle,
   ]
   return parts.filter(Boolean).join(', ')
 }

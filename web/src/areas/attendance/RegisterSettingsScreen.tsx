@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/attendance'
 import { edit, EDITED, get } from '../../shared/api/http'
 import type { Mark, RegisterSettings } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -14,23 +15,23 @@ const KEY = ['register-settings']
 
 /** The school's own codes for marks, and from when on attendance is worth a look. */
 export default function RegisterSettingsScreen() {
-  return <Page title="Codes and limits">{(me) => <Shown mayChange={me.position === 'LEAD'} />}</Page>
+  return <Page title={say.codesAndLimits}>{(me) => <Shown mayChange={me.position === 'LEAD'} />}</Page>
 }
 
 function Shown({ mayChange }: { mayChange: boolean }) {
   const { data, error } = useQuery({ queryKey: KEY, queryFn: () => get<RegisterSettings>('/api/register-settings'), ...EDITED })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the school's codes" />
+  if (!data) return <LoadingNote what={say.theSchoolsCodes} />
   return <Form key={JSON.stringify(data)} known={data} mayChange={mayChange} />
 }
 
 type Limits = RegisterSettings['limits']
 
 const LIMITS: { field: keyof Limits; label: string; min: number; max: number; unit: string }[] = [
-  { field: 'inARow', label: 'Absent in a row from', min: 2, max: 20, unit: 'lessons on' },
-  { field: 'belowPercent', label: 'There in less than', min: 1, max: 100, unit: '% of four weeks' },
-  { field: 'dropPoints', label: 'There less than before by', min: 5, max: 100, unit: 'percentage points or more' },
-  { field: 'lateTimes', label: 'Late', min: 2, max: 50, unit: 'times in four weeks, and to every fourth lesson' },
+  { field: 'inARow', label: say.absentInARowFrom, min: 2, max: 20, unit: say.lessonsOn },
+  { field: 'belowPercent', label: say.thereInLessThan, min: 1, max: 100, unit: say.ofFourWeeks },
+  { field: 'dropPoints', label: say.thereLessThanBeforeBy, min: 5, max: 100, unit: say.percentagePointsOrMore },
+  { field: 'lateTimes', label: say.lateLabel, min: 2, max: 50, unit: say.timesInFourWeeksAnd },
 ]
 
 function Form({ known, mayChange }: { known: RegisterSettings; mayChange: boolean }) {
@@ -58,47 +59,46 @@ function Form({ known, mayChange }: { known: RegisterSettings; mayChange: boolea
         save.mutate()
       }}
     >
-      <chakra.h1 fontSize="25px">Codes and limits</chakra.h1>
+      <chakra.h1 fontSize="25px">{say.codesAndLimits}</chakra.h1>
       <chakra.p color="ink2" mb="14px">
-        How registers are written, and from when on a pupil is named on the page of{' '}
+        {say.howRegistersAreWrittenAnd}{' '}
         <Link to="/attendance">
-          <u>attendance</u>
+          <u>{say.attendance}</u>
         </Link>
-        . From when on somebody is late or absent is a{' '}
+        {say.fromWhenOnSomebodyIs}{' '}
         <Link to="/charter">
-          <u>rule</u>
+          <u>{say.rule}</u>
         </Link>
         .
       </chakra.p>
       <chakra.fieldset disabled={!mayChange} border="none" minW="0">
         <Grid templateColumns={{ base: '1fr', md: 'minmax(0, 1fr) 380px' }} gap="40px" alignItems="start">
           <Box>
-            <chakra.h2 fontSize="17px">The school's own codes</chakra.h2>
+            <chakra.h2 fontSize="17px">{say.theSchoolsOwnCodes}</chakra.h2>
             <chakra.p color="ink2" fontSize="13px" mb="6px">
-              The first code of a mark is the one that a computed mark is written as; the others are chosen by who corrects. What
-              stands in a register already stays as it was written.
+              {say.theFirstCodeOfA}
             </chakra.p>
-            {wanted.codes.length === 0 && <EmptyNote>No codes: marks are written as words.</EmptyNote>}
+            {wanted.codes.length === 0 && <EmptyNote>{say.noCodesMarksAreWritten}</EmptyNote>}
             {wanted.codes.map((one, place) => (
-              <Flex key={place} gap="8px" mb="5px" align="center" role="group" aria-label={`Code ${one.code || place + 1}`}>
+              <Flex key={place} gap="8px" mb="5px" align="center" role="group" aria-label={say.code(one.code || place + 1)}>
                 <TextInput
                   w="76px"
                   fontFamily="mono"
-                  aria-label="Code"
+                  aria-label={say.codeLabel}
                   maxLength={4}
                   value={one.code}
                   onChange={(event) => change(place, { code: event.target.value })}
                 />
                 <TextInput
-                  aria-label="Meaning"
-                  placeholder="what it means"
+                  aria-label={say.meaning}
+                  placeholder={say.whatItMeans}
                   maxLength={60}
                   value={one.meaning}
                   onChange={(event) => change(place, { meaning: event.target.value })}
                 />
                 <Select
                   w="160px"
-                  aria-label="Mark"
+                  aria-label={say.mark}
                   value={one.mark}
                   onChange={(event) => change(place, { mark: event.target.value as Mark })}
                 >
@@ -110,22 +110,22 @@ function Form({ known, mayChange }: { known: RegisterSettings; mayChange: boolea
                 </Select>
                 <Button
                   size="small"
-                  aria-label={`Remove code ${one.code || place + 1}`}
+                  aria-label={say.removeCode(one.code || place + 1)}
                   onClick={() => setWanted({ ...wanted, codes: wanted.codes.filter((_, index) => index !== place) })}
                 >
-                  Remove
+                  {say.remove}
                 </Button>
               </Flex>
             ))}
             <Button
               onClick={() => setWanted({ ...wanted, codes: [...wanted.codes, { code: '', meaning: '', mark: 'EXCUSED' }] })}
             >
-              Another code
+              {say.anotherCode}
             </Button>
           </Box>
           <Box>
             <chakra.h2 fontSize="17px" mb="6px">
-              Who needs attention
+              {say.whoNeedsAttention}
             </chakra.h2>
             {LIMITS.map(({ field, label, min, max, unit }) => (
               <TextField
@@ -147,14 +147,14 @@ function Form({ known, mayChange }: { known: RegisterSettings; mayChange: boolea
       {mayChange ? (
         <Flex gap="8px" mt="10px" align="center">
           <Button type="submit" look="main" disabled={!changed || save.isPending}>
-            Keep codes and limits
+            {say.keepCodesAndLimits}
           </Button>
-          {changed && <Button onClick={() => setWanted(known)}>Back to what it was</Button>}
-          <span role="status">{save.isSuccess && !changed && 'Kept.'}</span>
+          {changed && <Button onClick={() => setWanted(known)}>{say.backToWhatItWas}</Button>}
+          <span role="status">{say.kept(save.isSuccess, changed)}</span>
         </Flex>
       ) : (
         <chakra.p color="ink2" mt="10px">
-          The safeguarding lead keeps them.
+          {say.theSafeguardingLeadKeepsThem}
         </chakra.p>
       )}
     </chakra.form>

@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
+import { say } from '../../languages/en/staff/bring'
 import { get } from '../../shared/api/http'
 import { upload } from '../../shared/api/upload'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
@@ -14,24 +15,24 @@ export default function BringScreen() {
   const send = useMutation({ mutationFn: (file: File) => upload<{ title: string }>(path, file) })
   if (send.isSuccess) {
     return (
-      <Quiet title="It is on the board">
-        <chakra.p my="12px">You see it at the desk of {send.data.title}. You can close this page; the link is used up.</chakra.p>
+      <Quiet title={say.itIsOnTheBoard}>
+        <chakra.p my="12px">{say.youSeeItAtThe(send.data.title)}</chakra.p>
       </Quiet>
     )
   }
   if (error) {
     return (
-      <Quiet title="This link is of no use any more">
-        <chakra.p my="12px">It is good once, for ten minutes. Ask for a new one at the desk: Board, Pages and files.</chakra.p>
+      <Quiet title={say.thisLinkIsOfNo}>
+        <chakra.p my="12px">{say.itIsGoodOnceFor}</chakra.p>
       </Quiet>
     )
   }
-  if (!data) return <LoadingNote what="the link" />
+  if (!data) return <LoadingNote what={say.theLink} />
   return (
-    <Quiet title="A picture for the board">
-      <chakra.p my="12px">For {data.title}. Everybody in the lesson sees it as soon as you choose it.</chakra.p>
+    <Quiet title={say.aPictureForTheBoard}>
+      <chakra.p my="12px">{say.forEverybodyInTheLesson(data.title)}</chakra.p>
       {send.isPending ? (
-        <LoadingNote what="your picture onto the board" />
+        <LoadingNote what={say.yourPictureOntoTheBoard} />
       ) : (
         <chakra.label
           display="block"
@@ -44,7 +45,7 @@ export default function BringScreen() {
           textAlign="center"
           cursor="pointer"
         >
-          Take or choose a picture
+          {say.takeOrChooseAPicture}
           <chakra.input
             type="file"
             accept="image/png,image/jpeg"

@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/calendar'
 import { edit, EDITED, get, post } from '../../shared/api/http'
 import type { DaysRead, SchoolCalendar } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -16,13 +17,13 @@ const KEY = ['calendar']
 
 /** When the school is held: terms, holidays, days and hours. Series leave holidays out, and the inspection goes by it. */
 export default function CalendarScreen() {
-  return <Page title="The school's calendar">{(me) => <Shown mayChange={me.position === 'LEAD'} />}</Page>
+  return <Page title={say.theSchoolsCalendar}>{(me) => <Shown mayChange={me.position === 'LEAD'} />}</Page>
 }
 
 function Shown({ mayChange }: { mayChange: boolean }) {
   const { data, error } = useQuery({ queryKey: KEY, queryFn: () => get<SchoolCalendar>('/api/calendar'), ...EDITED })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the school's calendar" />
+  if (!data) return <LoadingNote what={say.theSchoolsCalendarFetched} />
   return <Form key={JSON.stringify(data)} known={data} mayChange={mayChange} />
 }
 
@@ -51,22 +52,21 @@ function Form({ known, mayChange }: { known: SchoolCalendar; mayChange: boolean 
         save.mutate()
       }}
     >
-      <chakra.h1 fontSize="25px">The school's calendar</chakra.h1>
+      <chakra.h1 fontSize="25px">{say.theSchoolsCalendar}</chakra.h1>
       <chakra.p color="ink2" mb="14px">
-        Series leave holidays out, links that are new each term follow the terms, and the <Link to="/inspection">inspection</Link>{' '}
-        goes by days and hours. Lessons that are planned already stay where they are.
+        {say.seriesLeaveHolidaysOutLinks} <Link to="/inspection">{say.inspection}</Link> {say.goesByDaysAndHours}
       </chakra.p>
       <chakra.fieldset disabled={!mayChange} border="none" minW="0">
         <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="32px">
           <Stretches
-            title="Terms"
-            empty="No terms: every day may be one of school."
+            title={say.terms}
+            empty={say.noTermsEveryDayMay}
             all={wanted.terms}
             onChange={(terms) => setWanted({ ...wanted, terms })}
           />
           <Stretches
-            title="Holidays"
-            empty="No holidays."
+            title={say.holidays}
+            empty={say.noHolidays}
             all={wanted.holidays}
             onChange={(holidays) => setWanted({ ...wanted, holidays })}
           />
@@ -78,7 +78,7 @@ function Form({ known, mayChange }: { known: SchoolCalendar; mayChange: boolean 
           />
         )}
         <chakra.h2 fontSize="17px" mt="18px" mb="6px">
-          Days and hours of lessons
+          {say.daysAndHoursOfLessons}
         </chakra.h2>
         <Flex gap="14px" wrap="wrap" mb="10px">
           {DAYS.map((day) => (
@@ -99,13 +99,13 @@ function Form({ known, mayChange }: { known: SchoolCalendar; mayChange: boolean 
         </Flex>
         <Flex gap="14px" maxW="300px">
           <TextField
-            label="From"
+            label={say.from}
             type="time"
             value={wanted.opens}
             onChange={(event) => setWanted({ ...wanted, opens: event.target.value })}
           />
           <TextField
-            label="Until"
+            label={say.until}
             type="time"
             value={wanted.closes}
             onChange={(event) => setWanted({ ...wanted, closes: event.target.value })}
@@ -116,14 +116,14 @@ function Form({ known, mayChange }: { known: SchoolCalendar; mayChange: boolean 
       {mayChange ? (
         <Flex gap="8px" mt="10px" align="center">
           <Button type="submit" look="main" disabled={!changed || save.isPending}>
-            Keep this calendar
+            {say.keepThisCalendar}
           </Button>
-          {changed && <Button onClick={() => setWanted(known)}>Back to what it was</Button>}
-          <span role="status">{save.isSuccess && !changed && 'Kept.'}</span>
+          {changed && <Button onClick={() => setWanted(known)}>{say.backToWhatItWas}</Button>}
+          <span role="status">{say.kept(save.isSuccess, changed)}</span>
         </Flex>
       ) : (
         <chakra.p color="ink2" mt="10px">
-          The safeguarding lead keeps it.
+          {say.theSafeguardingLeadKeepsIt}
         </chakra.p>
       )}
     </chakra.form>
@@ -154,13 +154,13 @@ function Stretches({
       {all.map((one, place) => (
         <Flex key={place} gap="6px" mb="6px" align="center">
           <TextInput
-            aria-label={`${title}, ${place + 1}: name`}
+            aria-label={say.name(title, place + 1)}
             value={one.name}
             maxLength={80}
             onChange={(event) => change(place, { name: event.target.value })}
           />
           <TextInput
-            aria-label={`${title}, ${place + 1}: first day`}
+            aria-label={say.firstDay(title, place + 1)}
             type="date"
             w="150px"
             flexShrink={0}
@@ -168,7 +168,7 @@ function Stretches({
             onChange={(event) => change(place, { first: event.target.value })}
           />
           <TextInput
-            aria-label={`${title}, ${place + 1}: last day`}
+            aria-label={say.lastDay(title, place + 1)}
             type="date"
             w="150px"
             flexShrink={0}
@@ -176,12 +176,13 @@ function Stretches({
             onChange={(event) => change(place, { last: event.target.value })}
           />
           <Button size="small" onClick={() => onChange(all.filter((_, index) => index !== place))}>
-            Remove<chakra.span srOnly> {one.name}</chakra.span>
+            {say.remove}
+            <chakra.span srOnly> {one.name}</chakra.span>
           </Button>
         </Flex>
       ))}
       <Button size="small" onClick={() => onChange([...all, { name: '', first: '', last: '' }])}>
-        Add {title === 'Terms' ? 'a term' : 'a holiday'}
+        {say.add(title)}
       </Button>
     </Box>
   )
@@ -202,11 +203,10 @@ function DaysOfFile({ onHoliday, onTerm }: { onHoliday: (one: NamedDays) => void
   return (
     <Box mt="14px">
       <chakra.p color="ink2" mb="4px">
-        Or choose them from a calendar (.ics), such as that of your region: its entries for whole days are shown, and each becomes
-        what you say.
+        {say.orChooseThemFromA}
       </chakra.p>
       <FileBox
-        label="Days of a calendar file"
+        label={say.daysOfACalendarFile}
         accept=".ics,text/calendar"
         onFile={(file) => {
           setDone([])
@@ -215,24 +215,24 @@ function DaysOfFile({ onHoliday, onTerm }: { onHoliday: (one: NamedDays) => void
       />
       <ProblemNote problem={read.error} compact />
       {read.data && (
-        <Box role="region" aria-label="Days in the file" maxH="260px" overflowY="auto" tabIndex={0}>
-          {left.length === 0 && <p>No day of it is left to choose.</p>}
+        <Box role="region" aria-label={say.daysInTheFile} maxH="260px" overflowY="auto" tabIndex={0}>
+          {left.length === 0 && <p>{say.noDayOfItIs}</p>}
           {left.map((one) => (
             <Flex key={key(one)} gap="10px" align="center" py="3px" borderBottom="1px solid" borderColor="line" wrap="wrap">
               <Box flex="1" minW="200px">
-                <strong>{one.name}</strong> {one.first === one.last ? one.first : `${one.first} to ${one.last}`}
+                <strong>{one.name}</strong> {say.to(one.first, one.last)}
               </Box>
               <Button size="small" onClick={() => take(one, onHoliday)}>
-                A holiday
+                {say.aHoliday}
               </Button>
               <Button size="small" onClick={() => take(one, onTerm)}>
-                A term
+                {say.aTerm}
               </Button>
             </Flex>
           ))}
         </Box>
       )}
-      <NotTaken what="Not read as days" wrong={read.data?.told ?? []} />
+      <NotTaken what={say.notReadAsDays} wrong={read.data?.told ?? []} />
     </Box>
   )
 }

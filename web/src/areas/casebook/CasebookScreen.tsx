@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
+import { say } from '../../languages/en/staff/casebook'
 import { get } from '../../shared/api/http'
 import type { CasebookPage, IncidentLine } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -14,14 +15,14 @@ import { WriteDown } from './parts/WriteDown'
 
 /** Incidents across classes as a working list: what is due, by whom, and what happened (need G5). */
 export default function CasebookScreen() {
-  return <Page title="Casebook">{(me) => <Shown isLead={me.position === 'LEAD'} />}</Page>
+  return <Page title={say.casebook}>{(me) => <Shown isLead={me.position === 'LEAD'} />}</Page>
 }
 
 const PAGES = [
-  { to: '/casebook/patterns', name: 'Patterns across classes', leads: true },
-  { to: '/casebook/fairness', name: 'Are like acts met alike?', leads: true },
-  { to: '/casebook/evidence', name: 'Check an evidence pack', leads: false },
-  { to: '/ladder', name: 'The ladder, and heads of years', leads: false },
+  { to: '/casebook/patterns', name: say.patternsAcrossClasses, leads: true },
+  { to: '/casebook/fairness', name: say.areLikeActsMetAlike, leads: true },
+  { to: '/casebook/evidence', name: say.checkAnEvidencePack, leads: false },
+  { to: '/ladder', name: say.theLadderAndHeadsOfYears, leads: false },
 ]
 
 function Shown({ isLead }: { isLead: boolean }) {
@@ -39,7 +40,7 @@ function Shown({ isLead }: { isLead: boolean }) {
     placeholderData: (before) => before,
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the casebook" />
+  if (!data) return <LoadingNote what={say.theCasebook} />
   const onlyOpen = search.get('open') === 'true'
   const set = (more: Record<string, string>) => {
     const next = Object.entries({ ...Object.fromEntries(search), before: '', ...more }).filter(([, value]) => value)
@@ -50,13 +51,12 @@ function Shown({ isLead }: { isLead: boolean }) {
     <Grid templateColumns={{ base: '1fr', lg: '1fr 330px' }} minH="calc(100vh - 50px)">
       <Box className="paper" px="20px" py="14px" minW="0">
         <Flex align="baseline" gap="14px" wrap="wrap" mb="8px">
-          <chakra.h1 fontSize="25px">Casebook</chakra.h1>
+          <chakra.h1 fontSize="25px">{say.casebook}</chakra.h1>
           <chakra.span color="ink2">
-            {data.open === 0 ? 'nothing is open' : `${data.open} open`}
-            {data.todos.length > 0 && ` · ${data.todos.filter((one) => one.late).length} late of ${data.todos.length} to do`}
+            {say.nothingIsOpenOpenLate(data.open, data.todos.length, data.todos.filter((one) => one.late).length)}
           </chakra.span>
           <Box flex="1" />
-          <Button onClick={() => setWriting(true)}>Write one down…</Button>
+          <Button onClick={() => setWriting(true)}>{say.writeOneDown}</Button>
         </Flex>
         <chakra.form
           role="search"
@@ -71,12 +71,12 @@ function Shown({ isLead }: { isLead: boolean }) {
         >
           <TextInput
             w="300px"
-            aria-label="Find by names, words or kinds"
-            placeholder="names, words, kinds"
+            aria-label={say.findByNamesWordsOrKinds}
+            placeholder={say.namesWordsKinds}
             value={words}
             onChange={(event) => setWords(event.target.value)}
           />
-          <Button type="submit">Find</Button>
+          <Button type="submit">{say.find}</Button>
           {search.get('find') && (
             <Button
               look="quiet"
@@ -85,33 +85,30 @@ function Shown({ isLead }: { isLead: boolean }) {
                 set({ find: '' })
               }}
             >
-              all again
+              {say.allAgain}
             </Button>
           )}
           <chakra.label display="flex" gap="6px" alignItems="center" ms="8px">
-            <input type="checkbox" checked={onlyOpen} onChange={() => set({ open: onlyOpen ? '' : 'true' })} /> only what is open
+            <input type="checkbox" checked={onlyOpen} onChange={() => set({ open: onlyOpen ? '' : 'true' })} />{' '}
+            {say.onlyWhatIsOpen}
           </chakra.label>
         </chakra.form>
         {data.lines.length === 0 ? (
-          <EmptyNote>
-            {search.get('find')
-              ? 'Nothing was found that you may read. Fewer or other words may find more.'
-              : 'Nothing has happened that you may read. Steps of the ladder, worries of pupils and marked moments come here by themselves.'}
-          </EmptyNote>
+          <EmptyNote>{search.get('find') ? say.nothingWasFoundThatYou : say.nothingHasHappenedThatYou}</EmptyNote>
         ) : (
           <Incidents lines={data.lines} />
         )}
         {data.more && last && (
           <Button mt="10px" onClick={() => set({ before: String(last.number) })}>
-            Older ones
+            {say.olderOnes}
           </Button>
         )}
       </Box>
-      <Box as="aside" borderInlineStart={{ lg: '1px solid' }} borderColor="lineStrong" px="16px" py="14px" aria-label="To do">
+      <Box as="aside" borderInlineStart={{ lg: '1px solid' }} borderColor="lineStrong" px="16px" py="14px" aria-label={say.toDo}>
         <chakra.h2 fontSize="16px" mb="6px">
-          {isLead ? 'To do' : 'Yours to do'}
+          {say.toDoYoursToDo(isLead)}
         </chakra.h2>
-        {data.todos.length === 0 ? <chakra.p color="ink2">Nothing is waiting.</chakra.p> : <Todos todos={data.todos} />}
+        {data.todos.length === 0 ? <chakra.p color="ink2">{say.nothingIsWaiting}</chakra.p> : <Todos todos={data.todos} />}
         <Flex direction="column" gap="6px" mt="18px" borderTop="1px solid" borderColor="lineStrong" pt="10px">
           {PAGES.filter((one) => isLead || !one.leads).map((one) => (
             <Link key={one.to} to={one.to}>
@@ -125,7 +122,7 @@ function Shown({ isLead }: { isLead: boolean }) {
   )
 }
 
-const GRAVE: Record<IncidentLine['severity'], string> = { SLIGHT: 'slight', MIDDLE: 'middle', GRAVE: 'grave' }
+const GRAVE: Record<IncidentLine['severity'], string> = { SLIGHT: say.slight, MIDDLE: say.middle, GRAVE: say.grave }
 
 function Incidents({ lines }: { lines: IncidentLine[] }) {
   const time = useSchoolTime()
@@ -139,12 +136,12 @@ function Incidents({ lines }: { lines: IncidentLine[] }) {
     >
       <thead>
         <chakra.tr fontSize="12px" color="ink2">
-          <chakra.th w="46px">No.</chakra.th>
-          <th>What</th>
-          <th>Who</th>
-          <chakra.th hideBelow="md">Class</chakra.th>
-          <chakra.th hideBelow="md">When</chakra.th>
-          <th>State</th>
+          <chakra.th w="46px">{say.no}</chakra.th>
+          <th>{say.what}</th>
+          <th>{say.who}</th>
+          <chakra.th hideBelow="md">{say.class}</chakra.th>
+          <chakra.th hideBelow="md">{say.when}</chakra.th>
+          <th>{say.state}</th>
         </chakra.tr>
       </thead>
       <tbody>
@@ -159,17 +156,13 @@ function Incidents({ lines }: { lines: IncidentLine[] }) {
               </Link>
               <chakra.span fontSize="12.5px" color={one.severity === 'GRAVE' ? 'verdict.away' : 'ink2'}>
                 {' '}
-                {GRAVE[one.severity]}
-                {one.leadOnly && ' · for leads alone'}
+                {say.forLeadsAlone(GRAVE[one.severity], one.leadOnly)}
               </chakra.span>
             </td>
             <chakra.td fontSize="13px">
               {one.did.join(', ')}
               {one.suffered.length > 0 && (
-                <chakra.span color="ink2">
-                  {one.did.length > 0 ? ' to ' : 'suffered by '}
-                  {one.suffered.join(', ')}
-                </chakra.span>
+                <chakra.span color="ink2">{say.toSufferedBy(one.did.length, one.suffered.join(', '))}</chakra.span>
               )}
             </chakra.td>
             <chakra.td hideBelow="md" fontSize="13px">
@@ -179,8 +172,8 @@ function Incidents({ lines }: { lines: IncidentLine[] }) {
               {time.day(one.moment)} {time.clock(one.moment)}
             </chakra.td>
             <chakra.td fontSize="13px" whiteSpace="nowrap">
-              {one.open ? <strong>open</strong> : <chakra.span color="ink2">closed</chakra.span>}
-              {one.highest > 0 && ` · step ${one.highest}`}
+              {one.open ? <strong>{say.open}</strong> : <chakra.span color="ink2">{say.closed}</chakra.span>}
+              {say.step(one.highest)}
             </chakra.td>
           </tr>
         ))}

@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/casebook'
 import { get } from '../../shared/api/http'
 import type { EvidenceKey, PackChecked } from '../../shared/api/types'
 import { upload } from '../../shared/api/upload'
@@ -12,7 +13,7 @@ import { VerdictMark } from '../../shared/ui/VerdictMark'
 
 /** Where a pack is dropped to be checked, and the school's public key (need G5). */
 export default function EvidenceScreen() {
-  return <Page title="Evidence packs">{() => <Shown />}</Page>
+  return <Page title={say.evidencePacks}>{() => <Shown />}</Page>
 }
 
 function Shown() {
@@ -23,14 +24,12 @@ function Shown() {
     <Box px="20px" py="16px" maxW="860px" mx="auto">
       <chakra.p fontSize="13px">
         <Link to="/casebook">
-          <chakra.span textDecoration="underline">Casebook</chakra.span>
+          <chakra.span textDecoration="underline">{say.casebook}</chakra.span>
         </Link>
       </chakra.p>
-      <chakra.h1 fontSize="25px">Evidence packs</chakra.h1>
+      <chakra.h1 fontSize="25px">{say.evidencePacks}</chakra.h1>
       <chakra.p color="ink2" mb="12px">
-        A pack holds an incident with all that it rests on. Drop one here to be told whether anything in it is missing, altered,
-        moved or of another school. Nothing of it is kept. The same is told without the school by{' '}
-        <code>./juricast verify PACK.zip</code>.
+        {say.aPackHoldsAnIncident} <code>./juricast verify PACK.zip</code>.
       </chakra.p>
       <Box
         border="1.5px dashed"
@@ -51,20 +50,20 @@ function Shown() {
           if (file) check.mutate(file)
         }}
       >
-        <FileBox label="A pack to be checked" accept=".zip" onFile={(file) => check.mutate(file)} />
-        <span>or drop it here.</span>
+        <FileBox label={say.aPackToBeChecked} accept=".zip" onFile={(file) => check.mutate(file)} />
+        <span>{say.orDropItHere}</span>
       </Box>
       <ProblemNote problem={check.error} />
-      {check.isPending && <p role="status">It is being checked…</p>}
+      {check.isPending && <p role="status">{say.itIsBeingChecked}</p>}
       {check.data && !check.isPending && <Checked checked={check.data} />}
       {key && (
         <Box mt="22px" borderTop="1px solid" borderColor="lineStrong" pt="10px" fontSize="13.5px">
-          <chakra.h2 fontSize="16px">The school’s key</chakra.h2>
+          <chakra.h2 fontSize="16px">{say.theSchoolsKey}</chakra.h2>
           <p>
-            Read it aloud to whoever has a pack: <chakra.strong fontFamily="mono">{key.fingerprint}</chakra.strong>
+            {say.readItAloudToWhoever} <chakra.strong fontFamily="mono">{key.fingerprint}</chakra.strong>
           </p>
           <chakra.p color="ink2" overflowWrap="anywhere">
-            In full (Ed25519, X.509, Base64): <chakra.span fontFamily="mono">{key.key}</chakra.span>
+            {say.inFullEd25519X509Base64} <chakra.span fontFamily="mono">{key.key}</chakra.span>
           </chakra.p>
         </Box>
       )}
@@ -75,7 +74,7 @@ function Shown() {
 function Checked({ checked }: { checked: PackChecked }) {
   const good = checked.whole && checked.ours
   return (
-    <Box role="status" aria-label="What was found">
+    <Box role="status" aria-label={say.whatWasFound}>
       <Flex
         gap="10px"
         align="baseline"
@@ -88,13 +87,7 @@ function Checked({ checked }: { checked: PackChecked }) {
         fontSize="16px"
       >
         <VerdictMark verdict={good ? 'in' : 'away'} size={14} />
-        <strong>
-          {good
-            ? 'It is whole, and ours: nothing is missing, altered or moved.'
-            : checked.whole
-              ? `It is whole, but not of this school: it was signed with the key ${checked.fingerprint}.`
-              : 'It is not whole.'}
-        </strong>
+        <strong>{say.itIsWholeAndOurs(good, checked.whole, checked.fingerprint)}</strong>
       </Flex>
       {checked.wrong.map((one) => (
         <chakra.p key={one} color="verdict.away">
@@ -104,11 +97,8 @@ function Checked({ checked }: { checked: PackChecked }) {
       {checked.incident > 0 && (
         <>
           <chakra.p mt="8px">
-            {checked.school}, incident No. {checked.incident}: <strong>{checked.title}</strong>. Made{' '}
-            {checked.made.slice(0, 16).replace('T', ' ')} by {checked.by}
-            {checked.coveredFor &&
-              `, as a copy for the parents of ${checked.coveredFor}: ${checked.coveredParts} parts are covered`}
-            .
+            {say.incidentNo(checked.school, checked.incident)} <strong>{checked.title}</strong>
+            {say.madeBy(checked.made.slice(0, 16).replace('T', ' '), checked.by, checked.coveredFor, checked.coveredParts)}
           </chakra.p>
           <Box as="ul" mt="6px" listStyleType="none" fontSize="13.5px">
             {checked.files.map((one) => (
@@ -117,7 +107,7 @@ function Checked({ checked }: { checked: PackChecked }) {
                   {one.name}
                 </chakra.span>
                 <chakra.span flex="1">{one.about}</chakra.span>
-                <chakra.span color="ink2">{one.shown ? (one.lines > 0 ? `${one.lines} lines` : '') : 'covered'}</chakra.span>
+                <chakra.span color="ink2">{say.linesCovered(one.shown, one.lines)}</chakra.span>
               </Flex>
             ))}
           </Box>

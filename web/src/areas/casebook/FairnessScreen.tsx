@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link, useSearchParams } from 'react-router'
+import { say } from '../../languages/en/staff/casebook'
 import { get } from '../../shared/api/http'
 import type { FairnessOfAct, FairnessPage } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -10,14 +11,14 @@ import { Page } from '../../shared/ui/Page'
 import { Period } from '../../shared/ui/Period'
 
 const BY: [FairnessPage['by'], string][] = [
-  ['CLASS', 'by class'],
-  ['YEAR', 'by year'],
-  ['ADULT', 'by adult'],
+  ['CLASS', say.byClass],
+  ['YEAR', say.byYear],
+  ['ADULT', say.byAdult],
 ]
 
 /** Whether like acts are met alike (need G6). A number never accuses; it says where to look. */
 export default function FairnessScreen() {
-  return <Page title="Fairness">{() => <Shown />}</Page>
+  return <Page title={say.fairness}>{() => <Shown />}</Page>
 }
 
 function Shown() {
@@ -30,7 +31,7 @@ function Shown() {
     placeholderData: (before) => before,
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="how acts were met" />
+  if (!data) return <LoadingNote what={say.howActsWereMet} />
   const set = (more: Record<string, string>) => setSearch({ ...Object.fromEntries(search), ...more }, { replace: true })
   return (
     <Box className="paper" px="20px" py="16px" maxW="1160px" mx="auto">
@@ -38,12 +39,12 @@ function Shown() {
         <Box>
           <chakra.p fontSize="13px" className="no-print">
             <Link to="/casebook">
-              <chakra.span textDecoration="underline">Casebook</chakra.span>
+              <chakra.span textDecoration="underline">{say.casebook}</chakra.span>
             </Link>
           </chakra.p>
-          <chakra.h1 fontSize="25px">Are like acts met alike?</chakra.h1>
+          <chakra.h1 fontSize="25px">{say.areLikeActsMetAlike}</chakra.h1>
         </Box>
-        <Flex role="group" aria-label="Told apart" gap="0">
+        <Flex role="group" aria-label={say.toldApart} gap="0">
           {BY.map(([value, name]) => (
             <Button
               key={value}
@@ -69,14 +70,10 @@ function Shown() {
         fontSize="13.5px"
         maxW="860px"
       >
-        <strong>What this page cannot know:</strong> what was not written down, how an act felt to whom it was done, and what an
-        adult saw that the record did not. The school keeps no marks of groups of pupils, so it cannot be told apart by them. The
-        bars say how often a kind of act ended outside the lesson, with the range in which the true share may well lie (Wilson,
-        95&nbsp;%). Where it says “apart”, the share of all others lies outside that range. That is a reason to look, and no
-        verdict.
+        <strong>{say.whatThisPageCannotKnow}</strong> {say.whatWasNotWrittenDown}
       </Box>
       {data.acts.length === 0 ? (
-        <EmptyNote>No step was taken in these days.</EmptyNote>
+        <EmptyNote>{say.noStepWasTakenIn}</EmptyNote>
       ) : (
         data.acts.map((one) => <OfAct key={one.act} act={one} steps={data.steps} />)
       )}
@@ -93,7 +90,7 @@ function OfAct({ act, steps }: { act: FairnessOfAct; steps: string[] }) {
       <chakra.h2 fontSize="18px">
         {act.act}{' '}
         <chakra.span fontSize="13px" color="ink2" fontWeight="400">
-          {act.of === 1 ? '1 step' : `${act.of} steps`}, {act.outside} outside the lesson
+          {say.outsideTheLesson(act.of, act.outside)}
         </chakra.span>
       </chakra.h2>
       <Box overflowX="auto">
@@ -108,21 +105,21 @@ function OfAct({ act, steps }: { act: FairnessOfAct; steps: string[] }) {
           <thead>
             <chakra.tr fontSize="12px" color="ink2">
               <th>
-                <chakra.span srOnly>Who</chakra.span>
+                <chakra.span srOnly>{say.who}</chakra.span>
               </th>
               {used.map((place) => (
                 <chakra.th key={place} css={{ textAlign: 'right !important' }} title={steps[place]}>
-                  step {place + 1}
+                  {say.stepSaid(place + 1)}
                 </chakra.th>
               ))}
-              <chakra.th w="340px">ended outside the lesson</chakra.th>
+              <chakra.th w="340px">{say.endedOutsideTheLesson}</chakra.th>
               <th>
-                <chakra.span srOnly>What it comes to</chakra.span>
+                <chakra.span srOnly>{say.whatItComesTo}</chakra.span>
               </th>
             </chakra.tr>
           </thead>
           <tbody>
-            {[{ ...act, name: 'All', few: false, apart: false }, ...act.groups].map((one) => (
+            {[{ ...act, name: say.all, few: false, apart: false }, ...act.groups].map((one) => (
               <tr key={one.name}>
                 <chakra.td fontWeight={one.name === 'All' ? 650 : 400}>{one.name}</chakra.td>
                 {used.map((place) => (
@@ -139,17 +136,15 @@ function OfAct({ act, steps }: { act: FairnessOfAct; steps: string[] }) {
                   />
                 </td>
                 <chakra.td whiteSpace="nowrap">
-                  <chakra.span fontFamily="mono">
-                    {one.outside} of {one.of}
-                  </chakra.span>{' '}
+                  <chakra.span fontFamily="mono">{say.of(one.outside, one.of)}</chakra.span>{' '}
                   <chakra.span fontSize="12px" color="ink2">
-                    {percent(one.low)} to {percent(one.high)}
+                    {say.to(percent(one.low), percent(one.high))}
                   </chakra.span>
-                  {one.apart && <strong> apart</strong>}
+                  {one.apart && <strong> {say.apart}</strong>}
                   {one.few && (
                     <chakra.span fontSize="12px" color="verdict.wait">
                       {' '}
-                      few
+                      {say.few}
                     </chakra.span>
                   )}
                 </chakra.td>
@@ -160,7 +155,7 @@ function OfAct({ act, steps }: { act: FairnessOfAct; steps: string[] }) {
       </Box>
       {act.unlike.length > 0 && (
         <Box mt="6px">
-          <chakra.h3 fontSize="14px">Alike, met differently</chakra.h3>
+          <chakra.h3 fontSize="14px">{say.alikeMetDifferently}</chakra.h3>
           <Box as="ul" listStyleType="none" fontSize="13.5px">
             {act.unlike.slice(0, 6).map((pair) => (
               <Pair key={`${pair.mild.moment} ${pair.hard.moment}`} pair={pair} steps={steps} />
@@ -202,7 +197,7 @@ function Pair({ pair, steps }: { pair: FairnessOfAct['unlike'][number]; steps: s
   const one = (it: typeof pair.mild) => (
     <>
       <Link to={it.number > 0 ? `/casebook/${it.number}` : `/lessons/${it.lesson}/replay`}>
-        <chakra.span textDecoration="underline">{it.number > 0 ? `No. ${it.number}` : 'the lesson'}</chakra.span>
+        <chakra.span textDecoration="underline">{say.noTheLesson(it.number)}</chakra.span>
       </Link>
       , {it.pupil}, {it.classTitle}, {time.day(it.moment)}: {steps[it.level - 1]?.toLowerCase()}
     </>
@@ -215,7 +210,7 @@ function Pair({ pair, steps }: { pair: FairnessOfAct['unlike'][number]; steps: s
       <Box flex="1" minW="260px">
         {one(pair.hard)}
       </Box>
-      <chakra.span color="ink2">step {pair.proposed} was proposed for both</chakra.span>
+      <chakra.span color="ink2">{say.stepWasProposedForBoth(pair.proposed)}</chakra.span>
     </Flex>
   )
 }

@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { Link, useParams } from 'react-router'
+import { say } from '../../languages/en/staff/casebook'
 import { get } from '../../shared/api/http'
 import type { IncidentPage, StoryLine } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -15,7 +16,7 @@ import { People } from './parts/People'
 /** One incident, to be read from top to bottom (need G5). */
 export default function IncidentScreen() {
   const { number = '' } = useParams()
-  return <Page title={`Incident ${number}`}>{() => <Shown key={number} number={number} />}</Page>
+  return <Page title={say.incident(number)}>{() => <Shown key={number} number={number} />}</Page>
 }
 
 function Shown({ number }: { number: string }) {
@@ -38,7 +39,7 @@ function Shown({ number }: { number: string }) {
     return () => window.removeEventListener('keydown', press)
   }, [mayNote])
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the incident" />
+  if (!data) return <LoadingNote what={say.theIncident} />
   const shown = (page: IncidentPage) => {
     cache.setQueryData(['incident', number], page)
     void cache.invalidateQueries({ queryKey: ['casebook'] })
@@ -54,7 +55,7 @@ function Shown({ number }: { number: string }) {
           borderTop="1px solid"
           borderColor="line"
           mt="12px"
-          aria-label="What happened and what was done"
+          aria-label={say.whatHappenedAndWhatWasDone}
         >
           {data.lines.map((line, place) => (
             <Told
@@ -75,19 +76,17 @@ function Shown({ number }: { number: string }) {
         borderColor="lineStrong"
         px="16px"
         py="14px"
-        aria-label="What is known and what is to be done"
+        aria-label={say.whatIsKnownAndWhat}
       >
         <Due page={data} onAct={setAct} />
         <People page={data} onChanged={shown} />
         {data.why && <WhyProposed why={data.why} />}
         {data.links.length > 0 && (
           <Box mb="14px">
-            <chakra.h2 fontSize="15px">Has to do with</chakra.h2>
+            <chakra.h2 fontSize="15px">{say.hasToDoWith}</chakra.h2>
             {data.links.map((one) => (
               <p key={one.number}>
-                <Link to={`/casebook/${one.number}`}>
-                  No. {one.number}, {one.title}
-                </Link>
+                <Link to={`/casebook/${one.number}`}>{say.numberAndTitle(one.number, one.title)}</Link>
               </p>
             ))}
           </Box>
@@ -106,38 +105,38 @@ function Head({ page }: { page: IncidentPage }) {
     <>
       <chakra.p fontSize="13px" className="no-print">
         <Link to="/casebook">
-          <chakra.span textDecoration="underline">Casebook</chakra.span>
+          <chakra.span textDecoration="underline">{say.casebook}</chakra.span>
         </Link>
       </chakra.p>
       <chakra.h1 fontSize="25px">{page.title}</chakra.h1>
       <chakra.p color="ink2">
-        <strong>No. {page.number}</strong> · {page.classTitle ? `${page.classTitle}, ` : ''}
+        <strong>{say.noSaid(page.number)}</strong> · {page.classTitle ? `${page.classTitle}, ` : ''}
         {time.day(page.moment)} {time.clock(page.moment)} ·{' '}
         {page.mergedInto ? (
           <>
-            goes on as <Link to={`/casebook/${page.mergedInto}`}>No. {page.mergedInto}</Link>
+            {say.goesOnAs} <Link to={`/casebook/${page.mergedInto}`}>{say.incidentNumber(page.mergedInto)}</Link>
           </>
         ) : page.open ? (
-          'open'
+          say.open
         ) : (
-          'closed'
+          say.closed
         )}{' '}
-        · {page.actName.toLowerCase()}, severity: <strong>{page.severity.toLowerCase()}</strong>
+        {say.severity(page.actName.toLowerCase())} <strong>{page.severity.toLowerCase()}</strong>
         {page.leadOnly && (
           <>
             {' '}
-            · <strong>read by safeguarding leads alone</strong>
+            · <strong>{say.readBySafeguardingLeadsAloneStrong}</strong>
           </>
         )}
       </chakra.p>
       {page.lesson && (
         <chakra.p fontSize="13px" className="no-print">
           <Link to={`/lessons/${page.lesson}/replay`}>
-            <chakra.span textDecoration="underline">The lesson again</chakra.span>
+            <chakra.span textDecoration="underline">{say.theLessonAgain}</chakra.span>
           </Link>{' '}
           ·{' '}
           <Link to={`/lessons/${page.lesson}/register`}>
-            <chakra.span textDecoration="underline">its register</chakra.span>
+            <chakra.span textDecoration="underline">{say.itsRegister}</chakra.span>
           </Link>
         </chakra.p>
       )}
@@ -150,7 +149,7 @@ function Shape({ kind }: { kind: StoryLine['kind'] }) {
   const common = { display: 'inline-block', w: '9px', h: '9px', mt: '6px', flexShrink: 0 } as const
   switch (kind) {
     case 'ACT':
-      return <Box {...common} bg="ink" aria-label="what happened" role="img" />
+      return <Box {...common} bg="ink" aria-label={say.whatHappened} role="img" />
     case 'STEP':
       return (
         <Box
@@ -159,18 +158,18 @@ function Shape({ kind }: { kind: StoryLine['kind'] }) {
           border="1.5px solid"
           borderColor="ink"
           transform="rotate(45deg)"
-          aria-label="a step"
+          aria-label={say.aStep}
           role="img"
         />
       )
     case 'NOTE':
-      return <Box {...common} borderRadius="50%" border="1.5px solid" borderColor="ink" aria-label="a note" role="img" />
+      return <Box {...common} borderRadius="50%" border="1.5px solid" borderColor="ink" aria-label={say.aNoteLabel} role="img" />
     case 'DECISION':
-      return <Box {...common} bg="verdict.in" borderRadius="50%" aria-label="a decision" role="img" />
+      return <Box {...common} bg="verdict.in" borderRadius="50%" aria-label={say.aDecision} role="img" />
     case 'FOLLOW_UP':
-      return <Box {...common} border="1.5px solid" borderColor="ink" aria-label="to do" role="img" />
+      return <Box {...common} border="1.5px solid" borderColor="ink" aria-label={say.toDoLabel} role="img" />
     default:
-      return <Box {...common} h="2px" mt="10px" bg="ink3" aria-label="a change" role="img" />
+      return <Box {...common} h="2px" mt="10px" bg="ink3" aria-label={say.aChange} role="img" />
   }
 }
 
@@ -209,7 +208,7 @@ function Told({
       </chakra.span>
       <Shape kind={line.kind} />
       <Box overflowWrap="anywhere">
-        {line.corrects > 0 && <chakra.span color="ink2">Correcting what stands above: </chakra.span>}
+        {line.corrects > 0 && <chakra.span color="ink2">{say.correctingWhatStandsAbove} </chakra.span>}
         {line.text}
         {line.quote && (
           <chakra.q
@@ -227,18 +226,18 @@ function Told({
         {line.leadOnly && (
           <chakra.span fontSize="12.5px" color="ink2">
             {' '}
-            Read by leads only.
+            {say.readByLeadsOnly}
           </chakra.span>
         )}
         {corrected.length > 0 && (
           <chakra.span fontSize="12.5px" color="verdict.wait">
             {' '}
-            A correction stands below.
+            {say.aCorrectionStandsBelow}
           </chakra.span>
         )}
         {mayCorrect && line.number > 0 && (
           <Button data-correct look="quiet" ms="8px" fontSize="12.5px" opacity="0" className="no-print" onClick={onCorrect}>
-            correct
+            {say.correct}
           </Button>
         )}
       </Box>
@@ -258,17 +257,10 @@ function Seal({ page }: { page: IncidentPage }) {
         ))}
       </chakra.svg>
       <Box>
-        <strong>
-          {events > 0
-            ? `Nothing is missing between event ${first} and event ${last} of the lesson.`
-            : 'Nothing is missing of it.'}
-        </strong>
+        <strong>{say.nothingIsMissingBetweenEvent(events, first, last)}</strong>
         <chakra.p fontSize="13px" color="ink2">
-          {events > 0 && `${events} events of lessons and `}
-          {own} of the incident, each proven by the record.{' '}
-          {page.heldUntil
-            ? `Held until ${time.day(page.heldUntil)}.`
-            : 'Nothing that it rests on is erased as long as it is open.'}
+          {say.ofTheIncidentEachProven(events, own)}{' '}
+          {page.heldUntil ? say.heldUntil(time.day(page.heldUntil)) : say.nothingThatItRestsOn}
         </chakra.p>
       </Box>
     </Flex>
@@ -282,16 +274,14 @@ function Due({ page, onAct }: { page: IncidentPage; onAct: (act: Act) => void })
     <Box mb="14px">
       {page.followUps.map((one) => (
         <Box key={one.number} bg="markSoft" borderInlineStart="5px solid" borderColor="mark" px="12px" py="8px" mb="8px">
-          <strong>{one.late ? 'Was due' : 'To do'}</strong>
-          <p>
-            {one.what} · {one.whoName} · until {time.day(`${one.until}T12:00:00Z`)}
-          </p>
+          <strong>{say.wasDueToDo(one.late)}</strong>
+          <p>{say.untilSaid(one.what, one.whoName, time.day(`${one.until}T12:00:00Z`))}</p>
           <Flex gap="7px" mt="5px" className="no-print">
             <Button look="main" size="small" onClick={() => onAct({ do: 'done', followUp: one.number, what: one.what })}>
-              Done…
+              {say.doneButton}
             </Button>
             <Button size="small" onClick={() => onAct({ do: 'later', followUp: one.number, what: one.what })}>
-              Later…
+              {say.later}
             </Button>
           </Flex>
         </Box>
@@ -306,11 +296,11 @@ function Due({ page, onAct }: { page: IncidentPage; onAct: (act: Act) => void })
           py="8px"
           mb="8px"
         >
-          <strong>{one.name} is not let into these lessons</strong> until somebody has talked.
+          <strong>{say.isNotLetIntoTheseLessons(one.name)}</strong> {say.untilSomebodyHasTalked}
           {page.may.includes('TALK') && (
             <Box mt="5px">
               <Button size="small" onClick={() => onAct({ do: 'talk', pupil: one.id, name: one.name })}>
-                Somebody has talked…
+                {say.somebodyHasTalkedButton}
               </Button>
             </Box>
           )}
@@ -324,26 +314,28 @@ function Actions({ page, onAct }: { page: IncidentPage; onAct: (act: Act) => voi
   const may = (deed: IncidentPage['may'][number]) => page.may.includes(deed)
   if (page.mergedInto) return null
   return (
-    <Flex gap="7px" wrap="wrap" mb="14px" className="no-print" role="group" aria-label="What can be done">
+    <Flex gap="7px" wrap="wrap" mb="14px" className="no-print" role="group" aria-label={say.whatCanBeDone}>
       {may('NOTE') && (
         <Button onClick={() => onAct({ do: 'note' })}>
-          Write a note <Key>N</Key>
+          {say.writeANote} <Key>N</Key>
         </Button>
       )}
-      {page.open && may('FOLLOW_UP') && <Button onClick={() => onAct({ do: 'follow-up' })}>Follow up…</Button>}
-      {page.open && may('DECIDE') && <Button onClick={() => onAct({ do: 'decide' })}>Decide…</Button>}
-      {page.open && may('CLASSIFY') && <Button onClick={() => onAct({ do: 'kind' })}>Kind and severity…</Button>}
+      {page.open && may('FOLLOW_UP') && <Button onClick={() => onAct({ do: 'follow-up' })}>{say.followUp}</Button>}
+      {page.open && may('DECIDE') && <Button onClick={() => onAct({ do: 'decide' })}>{say.decide}</Button>}
+      {page.open && may('CLASSIFY') && <Button onClick={() => onAct({ do: 'kind' })}>{say.kindAndSeverityButton}</Button>}
       {page.open && may('WRITE_PARENTS') && page.people.some((one) => one.part !== 'ACTED') && (
-        <Button onClick={() => onAct({ do: 'parents' })}>Write to parents…</Button>
+        <Button onClick={() => onAct({ do: 'parents' })}>{say.writeToParentsButton}</Button>
       )}
-      {page.open && may('NOTE') && <Button onClick={() => onAct({ do: 'link' })}>Link…</Button>}
-      {page.open && may('JOIN') && <Button onClick={() => onAct({ do: 'merge' })}>It is the same as…</Button>}
-      {page.open && may('JOIN') && page.people.length > 1 && <Button onClick={() => onAct({ do: 'split' })}>It is two…</Button>}
-      {page.open && may('CLOSE') && <Button onClick={() => onAct({ do: 'close' })}>Close it…</Button>}
-      {!page.open && may('CLOSE') && <Button onClick={() => onAct({ do: 'reopen' })}>Open it again…</Button>}
+      {page.open && may('NOTE') && <Button onClick={() => onAct({ do: 'link' })}>{say.link}</Button>}
+      {page.open && may('JOIN') && <Button onClick={() => onAct({ do: 'merge' })}>{say.itIsTheSameAsButton}</Button>}
+      {page.open && may('JOIN') && page.people.length > 1 && (
+        <Button onClick={() => onAct({ do: 'split' })}>{say.itIsTwoButton}</Button>
+      )}
+      {page.open && may('CLOSE') && <Button onClick={() => onAct({ do: 'close' })}>{say.closeItButton}</Button>}
+      {!page.open && may('CLOSE') && <Button onClick={() => onAct({ do: 'reopen' })}>{say.openItAgainButton}</Button>}
       {may('PACK') && <Packs page={page} />}
       <Button look="quiet" onClick={() => window.print()}>
-        Print
+        {say.print}
       </Button>
     </Flex>
   )
@@ -357,15 +349,15 @@ function Packs({ page }: { page: IncidentPage }) {
     <Box w="100%" borderTop="1px solid" borderColor="lineStrong" pt="8px" mt="2px">
       <chakra.a href={to} download>
         <Button as="span" look="main">
-          Evidence pack
+          {say.evidencePack}
         </Button>
       </chakra.a>
       {children.map((one) => (
         <chakra.p key={one.id} fontSize="13px" mt="4px">
           <chakra.a href={`${to}?cover=${encodeURIComponent(one.id)}`} download textDecoration="underline">
-            a copy for the parents of {one.name}
+            {say.aCopyForTheParentsOf(one.name)}
           </chakra.a>
-          , no other child named
+          {say.noOtherChildNamed}
         </chakra.p>
       ))}
     </Box>
@@ -377,7 +369,7 @@ function WhyProposed({ why }: { why: NonNullable<IncidentPage['why']> }) {
   return (
     <Box mb="14px">
       <chakra.h2 fontSize="15px" borderBottom="1px solid" borderColor="ink" mb="4px">
-        Why step {why.step} was proposed
+        {say.whyStepWasProposed(why.step)}
       </chakra.h2>
       <Box borderInlineStart="2px solid" borderColor="ink" ps="10px" fontSize="13.5px">
         {why.says.map((one) => (
@@ -403,7 +395,7 @@ function Fades({ step, now }: { step: NonNullable<IncidentPage['why']>['fades'][
       viewBox="0 0 300 34"
       w="100%"
       role="img"
-      aria-label={`${step.name}, ${Math.round(days)} days before: ${step.left.toFixed(2)} of it was left`}
+      aria-label={say.daysBeforeOfItWasLeft(step.name, Math.round(days), step.left.toFixed(2))}
       color="ink"
       mt="3px"
     >
@@ -415,7 +407,7 @@ function Fades({ step, now }: { step: NonNullable<IncidentPage['why']>['fades'][
       </chakra.g>
       {/* Below the curve while that is high, above it once it has sunk. */}
       <text x={Math.min(x + 6, 240)} y={step.left > 0.5 ? 28 : 10} fontSize="10" fill="currentColor">
-        {step.left.toFixed(2)} left
+        {say.left(step.left.toFixed(2))}
       </text>
     </chakra.svg>
   )
@@ -425,12 +417,9 @@ function Looks({ looks }: { looks: NonNullable<IncidentPage['looks']> }) {
   const time = useSchoolTime()
   return (
     <Box fontSize="13px" color="ink2" className="no-print">
-      <chakra.h2 fontSize="14px">Looked at by</chakra.h2>
+      <chakra.h2 fontSize="14px">{say.lookedAtBy}</chakra.h2>
       {looks.map((one, place) => (
-        <p key={place}>
-          {one.name}, {time.day(one.at)} {time.clock(one.at)}
-          {one.tookAway && ', taken away'}
-        </p>
+        <p key={place}>{say.takenAway(one.name, time.day(one.at), time.clock(one.at), one.tookAway)}</p>
       ))}
     </Box>
   )

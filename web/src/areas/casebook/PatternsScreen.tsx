@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link, useSearchParams } from 'react-router'
+import { say } from '../../languages/en/staff/casebook'
 import { get } from '../../shared/api/http'
 import type { PatternsPage } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -11,18 +12,18 @@ import { Period } from '../../shared/ui/Period'
 type Line = PatternsPage['patterns'][number]
 
 const KINDS: Record<Line['kind'], string> = {
-  SAME_PAIR: 'The same two again',
-  SAME_HOUR: 'The same hour',
-  SAME_KIND: 'The same kind',
-  ESCALATION: 'Higher each time',
-  ABOVE_PROPOSED: 'Above what is proposed',
-  NEVER_ACTS: 'No step at all',
-  DOOR_TO_DOOR: 'From door to door',
+  SAME_PAIR: say.theSameTwoAgain,
+  SAME_HOUR: say.theSameHour,
+  SAME_KIND: say.theSameKind,
+  ESCALATION: say.higherEachTime,
+  ABOVE_PROPOSED: say.aboveWhatIsProposed,
+  NEVER_ACTS: say.noStepAtAll,
+  DOOR_TO_DOOR: say.fromDoorToDoor,
 }
 
 /** What comes again across classes, with what it rests on (needs G5, E7). */
 export default function PatternsScreen() {
-  return <Page title="Patterns">{() => <Shown />}</Page>
+  return <Page title={say.patterns}>{() => <Shown />}</Page>
 }
 
 function Shown() {
@@ -34,26 +35,24 @@ function Shown() {
     placeholderData: (before) => before,
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="patterns" />
+  if (!data) return <LoadingNote what={say.patternsFetched} />
   return (
     <Box className="paper" px="20px" py="16px" maxW="1080px" mx="auto">
       <Flex gap="16px" align="end" wrap="wrap" mb="10px">
         <Box>
           <chakra.p fontSize="13px" className="no-print">
             <Link to="/casebook">
-              <chakra.span textDecoration="underline">Casebook</chakra.span>
+              <chakra.span textDecoration="underline">{say.casebook}</chakra.span>
             </Link>
           </chakra.p>
-          <chakra.h1 fontSize="25px">Patterns</chakra.h1>
-          <chakra.p color="ink2">
-            What comes again in {data.incidents} incidents. It says what was found, not why; few are said to be few.
-          </chakra.p>
+          <chakra.h1 fontSize="25px">{say.patterns}</chakra.h1>
+          <chakra.p color="ink2">{say.whatComesAgainInIncidents(data.incidents)}</chakra.p>
         </Box>
         <Box flex="1" />
         <Period from={data.from} until={data.until} onChange={(next) => setSearch(next, { replace: true })} />
       </Flex>
       {data.patterns.length === 0 ? (
-        <EmptyNote>Nothing comes again in these days.</EmptyNote>
+        <EmptyNote>{say.nothingComesAgainInTheseDays}</EmptyNote>
       ) : (
         data.patterns.map((one) => <Found key={`${one.kind} ${one.says}`} line={one} from={data.from} until={data.until} />)
       )}
@@ -76,7 +75,7 @@ function Found({ line, from, until }: { line: Line; from: string; until: string 
         <chakra.h2 fontSize="16px">{line.says}</chakra.h2>
         {line.few && (
           <chakra.span fontSize="12.5px" color="verdict.wait">
-            few: it may well be chance
+            {say.fewItMayWellBeChance}
           </chakra.span>
         )}
       </Flex>
@@ -99,7 +98,7 @@ function Found({ line, from, until }: { line: Line; from: string; until: string 
           <Flex gap="4px 14px" wrap="wrap" fontSize="13px" css={{ '& a': { minHeight: '24px' } }}>
             {line.rests.map((one) => (
               <Link key={one.number} to={`/casebook/${one.number}`}>
-                <chakra.span textDecoration="underline">No. {one.number}</chakra.span> {time.day(one.moment)},{' '}
+                <chakra.span textDecoration="underline">{say.noSaid(one.number)}</chakra.span> {time.day(one.moment)},{' '}
                 {one.classTitle || one.title}
               </Link>
             ))}

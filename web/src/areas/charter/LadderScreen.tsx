@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/charter'
 import { edit, EDITED, get } from '../../shared/api/http'
 import type { LadderBody, LadderPage } from '../../shared/api/types'
 import { CURBED, RIGHT } from '../../shared/rights'
@@ -17,38 +18,35 @@ type Year = LadderPage['years'][number]
 const KEY = ['ladder']
 
 const MEASURES: Record<Step['measure'], string> = {
-  WORD: 'a word',
-  REMINDER: 'a reminder, the rule named',
-  CURB: 'a right closed',
-  TO_THE_DOOR: 'back to the door',
-  OUT_OF_LESSON: 'out of this lesson',
-  OUT_OF_SERIES: 'out until somebody has talked',
-  REFERRED: 'referred',
+  WORD: say.aWord,
+  REMINDER: say.aReminderTheRuleNamed,
+  CURB: say.aRightClosed,
+  TO_THE_DOOR: say.backToTheDoor,
+  OUT_OF_LESSON: say.outOfThisLesson,
+  OUT_OF_SERIES: say.outUntilSomebodyHasTalked,
+  REFERRED: say.referred,
 }
 
 const WHO: Record<Step['who'], string> = {
-  ANY_ADULT: 'any adult',
-  LEADING_ADULT: 'who leads',
-  SAFEGUARDING_LEAD: 'safeguarding lead',
+  ANY_ADULT: say.anyAdult,
+  LEADING_ADULT: say.whoLeads,
+  SAFEGUARDING_LEAD: say.safeguardingLead,
 }
 
 /** The school's ladder: measured steps, what kinds of acts they answer, and what years have otherwise (need G1). */
 export default function LadderScreen() {
-  return <Page title="The ladder">{(me) => <Shown isLead={me.position === 'LEAD'} />}</Page>
+  return <Page title={say.theLadder}>{(me) => <Shown isLead={me.position === 'LEAD'} />}</Page>
 }
 
 function Shown({ isLead }: { isLead: boolean }) {
   const { data, error } = useQuery({ queryKey: KEY, queryFn: () => get<LadderPage>('/api/ladder'), ...EDITED })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the ladder" />
+  if (!data) return <LoadingNote what={say.theLadderFetched} />
   return (
     <Box className="paper" px="20px" py="16px" maxW="1160px" mx="auto">
-      <chakra.h1 fontSize="25px">The ladder</chakra.h1>
+      <chakra.h1 fontSize="25px">{say.theLadder}</chakra.h1>
       <chakra.p color="ink2" mb="12px" maxW="760px">
-        Measured steps, mildest first. In a lesson the next one is proposed from the kind of act and from what was before, which
-        counts half after the days written here; whoever acts decides. What is changed here counts from now on, and nothing that
-        was decided before is judged by it. The <Link to="/charter">charter</Link> says who may take steps, and how far above the
-        proposed one.
+        {say.measuredStepsMildestFirstIn} <Link to="/charter">{say.charter}</Link> {say.saysWhoMayTakeSteps}
       </chakra.p>
       <Editor key={JSON.stringify(data.ladder)} page={data} isLead={isLead} />
       <Years page={data} isLead={isLead} />
@@ -86,19 +84,19 @@ function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
       }}
     >
       <Box overflowX="auto" bg="sheet" borderTop="3px double" borderColor="ink" mb="16px">
-        <chakra.table w="100%" fontSize="13.5px" css={table} aria-label="Steps">
+        <chakra.table w="100%" fontSize="13.5px" css={table} aria-label={say.steps}>
           <thead>
             <chakra.tr fontSize="12px" color="ink2">
-              <chakra.th w="28px">Step</chakra.th>
-              <th>As adults call it</th>
-              <th>What it does</th>
-              <th>Who may take it</th>
-              <th>Half after</th>
-              <th>Parents told</th>
-              <th>Incident</th>
+              <chakra.th w="28px">{say.step}</chakra.th>
+              <th>{say.asAdultsCallIt}</th>
+              <th>{say.whatItDoes}</th>
+              <th>{say.whoMayTakeIt}</th>
+              <th>{say.halfAfter}</th>
+              <th>{say.parentsTold}</th>
+              <th>{say.incident}</th>
               {isLead && (
                 <th>
-                  <chakra.span srOnly>Order</chakra.span>
+                  <chakra.span srOnly>{say.order}</chakra.span>
                 </th>
               )}
             </chakra.tr>
@@ -110,7 +108,7 @@ function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
                 <td>
                   {isLead ? (
                     <TextInput
-                      aria-label={`Step ${place + 1}, as adults call it`}
+                      aria-label={say.stepAsAdultsCallIt(place + 1)}
                       maxLength={80}
                       required
                       value={one.name}
@@ -129,7 +127,7 @@ function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
                         fontSize="12.5px"
                         py="1px"
                         disabled={!isLead}
-                        aria-label={`Which right step ${place + 1} closes`}
+                        aria-label={say.whichRightStepCloses(place + 1)}
                         value={one.right ?? ''}
                         onChange={(event) => step(place, { right: event.target.value })}
                       >
@@ -140,13 +138,13 @@ function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
                         ))}
                       </Select>
                       <Count
-                        label={`Minutes of step ${place + 1}`}
+                        label={say.minutesOfStep(place + 1)}
                         value={one.minutes}
                         most={120}
                         isLead={isLead}
                         onChange={(minutes) => step(place, { minutes })}
                       />
-                      min
+                      {say.min}
                     </Flex>
                   )}
                 </td>
@@ -154,7 +152,7 @@ function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
                   {isLead ? (
                     <Select
                       w="auto"
-                      aria-label={`Who may take step ${place + 1}`}
+                      aria-label={say.whoMayTakeStep(place + 1)}
                       value={one.who}
                       onChange={(event) => step(place, { who: event.target.value as Step['who'] })}
                     >
@@ -170,18 +168,18 @@ function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
                 </td>
                 <chakra.td whiteSpace="nowrap">
                   <Count
-                    label={`Days after which step ${place + 1} counts half`}
+                    label={say.daysAfterWhichStepCountsHalf(place + 1)}
                     value={one.halfDays}
                     most={730}
                     isLead={isLead}
                     onChange={(halfDays) => step(place, { halfDays })}
                   />{' '}
-                  days
+                  {say.days}
                 </chakra.td>
                 <td>
                   <input
                     type="checkbox"
-                    aria-label={`Parents are told of step ${place + 1}`}
+                    aria-label={say.parentsAreToldOfStep(place + 1)}
                     disabled={!isLead}
                     checked={one.parents}
                     onChange={() => step(place, { parents: !one.parents })}
@@ -190,7 +188,7 @@ function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
                 <td>
                   <input
                     type="checkbox"
-                    aria-label={`Step ${place + 1} opens an incident`}
+                    aria-label={say.stepOpensAnIncident(place + 1)}
                     disabled={!isLead}
                     checked={one.opensIncident}
                     onChange={() => step(place, { opensIncident: !one.opensIncident })}
@@ -201,7 +199,7 @@ function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
                     <Button
                       size="small"
                       disabled={place === 0}
-                      aria-label={`Step ${place + 1} one up`}
+                      aria-label={say.stepOneUp(place + 1)}
                       onClick={() => move(place, -1)}
                     >
                       ↑
@@ -209,7 +207,7 @@ function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
                     <Button
                       size="small"
                       disabled={place === ladder.steps.length - 1}
-                      aria-label={`Step ${place + 1} one down`}
+                      aria-label={say.stepOneDown(place + 1)}
                       onClick={() => move(place, 1)}
                     >
                       ↓
@@ -218,10 +216,10 @@ function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
                       size="small"
                       look="quiet"
                       disabled={ladder.steps.length === 1}
-                      aria-label={`Step ${place + 1} away`}
+                      aria-label={say.stepAway(place + 1)}
                       onClick={() => setLadder({ ...ladder, steps: ladder.steps.filter((other) => other !== one) })}
                     >
-                      away
+                      {say.away}
                     </Button>
                   </chakra.td>
                 )}
@@ -231,12 +229,12 @@ function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
         </chakra.table>
       </Box>
       <Box overflowX="auto" bg="sheet" borderTop="1.5px solid" borderColor="ink" mb="10px">
-        <chakra.table w="100%" fontSize="13.5px" css={table} aria-label="Kinds of acts">
+        <chakra.table w="100%" fontSize="13.5px" css={table} aria-label={say.kindsOfActs}>
           <thead>
             <chakra.tr fontSize="12px" color="ink2">
-              <th>Kind of act</th>
-              <th>How grave</th>
-              <th>Stands at step</th>
+              <th>{say.kindOfAct}</th>
+              <th>{say.howGrave}</th>
+              <th>{say.standsAtStep}</th>
             </chakra.tr>
           </thead>
           <tbody>
@@ -245,7 +243,7 @@ function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
                 <td>
                   {isLead ? (
                     <TextInput
-                      aria-label={`Kind ${place + 1}`}
+                      aria-label={say.kind(place + 1)}
                       maxLength={80}
                       required
                       value={one.name}
@@ -259,18 +257,18 @@ function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
                   <Select
                     w="auto"
                     disabled={!isLead}
-                    aria-label={`How grave is ${one.name}`}
+                    aria-label={say.howGraveIs(one.name)}
                     value={one.severity}
                     onChange={(event) => act(place, { severity: event.target.value as ActKind['severity'] })}
                   >
-                    <option value="SLIGHT">slight</option>
-                    <option value="MIDDLE">middle</option>
-                    <option value="GRAVE">grave</option>
+                    <option value="SLIGHT">{say.slight}</option>
+                    <option value="MIDDLE">{say.middle}</option>
+                    <option value="GRAVE">{say.grave}</option>
                   </Select>
                 </td>
                 <td>
                   <Count
-                    label={`${one.name} stands at step`}
+                    label={say.standsAtStepSaid(one.name)}
                     value={one.from}
                     most={ladder.steps.length}
                     isLead={isLead}
@@ -292,7 +290,7 @@ function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
               })
             }
           >
-            Another kind of act
+            {say.anotherKindOfAct}
           </Button>
           <chakra.label display="flex" gap="6px">
             <input
@@ -307,14 +305,14 @@ function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
                 })
               }
             />{' '}
-            One step more before a visitor
+            {say.oneStepMoreBeforeAVisitor}
           </chakra.label>
           <Box flex="1" />
           {changed && (
             <>
-              <Button onClick={() => setLadder(page.ladder)}>As it was</Button>
+              <Button onClick={() => setLadder(page.ladder)}>{say.asItWas}</Button>
               <Button type="submit" look="main" disabled={save.isPending}>
-                Put in force
+                {say.putInForce}
               </Button>
             </>
           )}
@@ -359,17 +357,17 @@ function Years({ page, isLead }: { page: LadderPage; isLead: boolean }) {
   return (
     <>
       <chakra.h2 fontSize="19px" mb="4px">
-        Years
+        {say.years}
       </chakra.h2>
       <chakra.p color="ink2" mb="8px">
-        A head of a year reads its incidents, decides and closes them. Where a year says nothing, it is as above.
+        {say.aHeadOfAYear}
       </chakra.p>
       <chakra.table w="100%" bg="sheet" borderTop="1.5px solid" borderColor="ink" fontSize="13.5px" css={table}>
         <thead>
           <chakra.tr fontSize="12px" color="ink2">
-            <chakra.th w="60px">Year</chakra.th>
-            <th>Heads</th>
-            <th>Kinds that stand elsewhere</th>
+            <chakra.th w="60px">{say.year}</chakra.th>
+            <th>{say.heads}</th>
+            <th>{say.kindsThatStandElsewhere}</th>
           </chakra.tr>
         </thead>
         <tbody>
@@ -406,7 +404,7 @@ function YearRow({ year, page, isLead }: { year: Year; page: LadderPage; isLead:
               <Button
                 key={one.id}
                 size="small"
-                aria-label={`${one.name} is no head of year ${year.year} any more`}
+                aria-label={say.isNoHeadOfYear(one.name, year.year)}
                 onClick={() => heads.mutate(year.heads.filter((other) => other !== one).map((other) => other.id))}
               >
                 {one.name} ×
@@ -420,11 +418,11 @@ function YearRow({ year, page, isLead }: { year: Year; page: LadderPage; isLead:
               w="auto"
               fontSize="12.5px"
               py="1px"
-              aria-label={`Another head of year ${year.year}`}
+              aria-label={say.anotherHeadOfYear(year.year)}
               value=""
               onChange={(event) => event.target.value && heads.mutate([...year.heads.map((one) => one.id), event.target.value])}
             >
-              <option value="">{year.heads.length === 0 ? 'nobody yet' : 'and…'}</option>
+              <option value="">{say.nobodyYetAnd(year.heads.length)}</option>
               {page.staff
                 .filter((one) => year.heads.every((known) => known.id !== one.id))
                 .map((one) => (
@@ -442,9 +440,9 @@ function YearRow({ year, page, isLead }: { year: Year; page: LadderPage; isLead:
             .filter((one) => from[one.id] !== undefined)
             .map((one) => (
               <Flex key={one.id} gap="4px" align="center">
-                {one.name}: step{' '}
+                {say.stepSaid(one.name)}{' '}
                 <Count
-                  label={`${one.name} in year ${year.year} stands at step`}
+                  label={say.inYearStandsAtStep(one.name, year.year)}
                   value={from[one.id] ?? one.from}
                   most={page.ladder.steps.length}
                   isLead={isLead}
@@ -454,13 +452,13 @@ function YearRow({ year, page, isLead }: { year: Year; page: LadderPage; isLead:
                   <Button
                     look="quiet"
                     fontSize="12.5px"
-                    aria-label={`${one.name} in year ${year.year} as in the school`}
+                    aria-label={say.inYearAsInTheSchool(one.name, year.year)}
                     onClick={() => {
                       const { [one.id]: _, ...rest } = from
                       own.mutate(rest)
                     }}
                   >
-                    as the school
+                    {say.asTheSchool}
                   </Button>
                 )}
               </Flex>
@@ -470,14 +468,14 @@ function YearRow({ year, page, isLead }: { year: Year; page: LadderPage; isLead:
               w="auto"
               fontSize="12.5px"
               py="1px"
-              aria-label={`A kind that stands elsewhere in year ${year.year}`}
+              aria-label={say.aKindThatStandsElsewhere(year.year)}
               value=""
               onChange={(event) => {
                 const kind = page.ladder.acts.find((one) => one.id === event.target.value)
                 if (kind) own.mutate({ ...from, [kind.id]: kind.from })
               }}
             >
-              <option value="">a kind…</option>
+              <option value="">{say.aKind}</option>
               {others.map((one) => (
                 <option key={one.id} value={one.id}>
                   {one.name}

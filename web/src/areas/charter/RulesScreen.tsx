@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
+import { say } from '../../languages/en/staff/charter'
 import type { Me, Rules } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { Key } from '../../shared/ui/Key'
@@ -24,14 +25,16 @@ type View = 'rules' | 'consequences' | 'history'
 /** The rules of one place: the charter, a year group, a class, a lesson, or a ready-made set. */
 export default function RulesScreen() {
   const { place = 'school' } = useParams()
-  return <Page title={place === 'school' ? 'Charter' : 'Rules'}>{(me) => <OfPlace key={place} place={place} me={me} />}</Page>
+  return (
+    <Page title={place === 'school' ? say.charterTitle : say.rules}>{(me) => <OfPlace key={place} place={place} me={me} />}</Page>
+  )
 }
 
 function OfPlace({ place, me }: { place: string; me: Me }) {
   const [on, setOn] = useState('')
   const { data, error } = useQuery({ queryKey: rulesKey(place, on), queryFn: () => readRules(place, on) })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the rules" />
+  if (!data) return <LoadingNote what={say.theRules} />
   return <Document rules={data} me={me} on={on} onDay={setOn} />
 }
 
@@ -78,7 +81,7 @@ function Document({ rules, me, on, onDay }: DocumentProps) {
             <ProblemNote problem={keys.problem} compact />
             {shown.length === 0 && (
               <EmptyNote>
-                No rule fits. <Button onClick={() => setFilter(NO_FILTER)}>Show all</Button>
+                {say.noRuleFits} <Button onClick={() => setFilter(NO_FILTER)}>{say.showAllButton}</Button>
               </EmptyNote>
             )}
             <RulesTable
@@ -105,10 +108,10 @@ function Document({ rules, me, on, onDay }: DocumentProps) {
           (report.data ? (
             <ConsequencesView report={report.data} place={rules.place} from={from} />
           ) : (
-            !report.error && <LoadingNote what="the consequences" />
+            !report.error && <LoadingNote what={say.theConsequences} />
           ))}
       </Box>
-      <Box as="aside" aria-label="Draft and why" px="14px" py="16px" minW="0">
+      <Box as="aside" aria-label={say.draftAndWhy} px="14px" py="16px" minW="0">
         <Box position={{ lg: 'sticky' }} top="12px" maxH={{ lg: 'calc(100vh - 24px)' }} overflowY={{ lg: 'auto' }} tabIndex={0}>
           {hasDraft && (
             <DraftPanel
@@ -126,7 +129,7 @@ function Document({ rules, me, on, onDay }: DocumentProps) {
           )}
           {look === 'history' && (
             <Button mb="10px" onClick={() => setView('rules')}>
-              Back to the rules
+              {say.backToTheRules}
             </Button>
           )}
           {chosen && look === 'rules' ? (
@@ -141,13 +144,13 @@ function Document({ rules, me, on, onDay }: DocumentProps) {
             <Glance lead={me.position === 'LEAD'} editable={rules.editable && !hasDraft} onHistory={() => setView('history')} />
           ) : (
             <Flex direction="column" align="flex-start" gap="4px" css={{ '& a': { textDecoration: 'underline' } }}>
-              <chakra.p color="ink2">Choose a value to see why it is so{rules.editable && ', or to change it'}.</chakra.p>
-              <Link to="/charter">The charter</Link>
-              <Link to={`/try?place=${rules.place}`}>Try a situation</Link>
-              <Link to="/sets">Ready-made sets</Link>
-              <Link to="/ladder">The ladder</Link>
+              <chakra.p color="ink2">{say.chooseAValueToSee(rules.editable)}</chakra.p>
+              <Link to="/charter">{say.theCharter}</Link>
+              <Link to={`/try?place=${rules.place}`}>{say.tryASituation}</Link>
+              <Link to="/sets">{say.readyMadeSets}</Link>
+              <Link to="/ladder">{say.theLadder}</Link>
               <Button look="quiet" onClick={() => setView('history')}>
-                History, and the rules of a day
+                {say.historyAndTheRulesOf}
               </Button>
             </Flex>
           )}
@@ -168,24 +171,24 @@ function KeysLine() {
       mb="10px"
       css={{ '@media (pointer: coarse)': { display: 'none' } }}
     >
-      <span>Keys on a value:</span>
+      <span>{say.keysOnAValue}</span>
       <span>
-        <Key>O</Key> open <Key>R</Key> on request <Key>C</Key> closed
+        <Key>O</Key> {say.open} <Key>R</Key> {say.onRequest} <Key>C</Key> {say.closed}
       </span>
       <span>
-        <Key>1</Key>–<Key>9</Key> a choice
+        <Key>1</Key>–<Key>9</Key> {say.aChoice}
       </span>
       <span>
-        <Key>+</Key> <Key>−</Key> a number
+        <Key>+</Key> <Key>−</Key> {say.aNumber}
       </span>
       <span>
-        with <Key>Shift</Key> binding too
+        {say.with} <Key>Shift</Key> {say.bindingToo}
       </span>
       <span>
-        <Key>B</Key> binds what stands
+        <Key>B</Key> {say.bindsWhatStands}
       </span>
       <span>
-        <Key>Del</Key> takes back
+        <Key>Del</Key> {say.takesBack}
       </span>
     </Flex>
   )
@@ -194,17 +197,15 @@ function KeysLine() {
 function Head({ rules, on, onDay, said }: { rules: Rules; on: string; onDay: (day: string) => void; said: string }) {
   return (
     <Box mb="12px">
-      <chakra.h1 fontSize="27px">{rules.place.startsWith('set:') ? `Set: ${rules.title}` : rules.title}</chakra.h1>
+      <chakra.h1 fontSize="27px">{say.set(rules.place.startsWith('set:'), rules.title)}</chakra.h1>
       {on ? (
         <chakra.p bg="markSoft" px="10px" py="4px">
-          The rules as of {on}. <Button onClick={() => onDay('')}>Back to today</Button>
+          {say.theRulesAsOfSaid(on)} <Button onClick={() => onDay('')}>{say.backToToday}</Button>
         </chakra.p>
       ) : (
         <chakra.p color="ink2" maxW="640px">
           {ABOUT[rules.place.split(':')[0] ?? '']}
-          {rules.editable
-            ? ' Choose a value to change it: it goes into a draft, and you see what it changes before it counts.'
-            : ' Choose a value to see why it is so.'}
+          {say.chooseAValueToChange(rules.editable)}
         </chakra.p>
       )}
       {said && (
@@ -225,10 +226,9 @@ function Head({ rules, on, onDay, said }: { rules: Rules; on: string; onDay: (da
 }
 
 const ABOUT: Record<string, string> = {
-  school:
-    'What holds in every lesson of the school. Year groups, classes and lessons refine it, but never loosen what is binding.',
-  year: 'What this year group refines of the charter, for all its classes.',
-  class: 'What this class refines of the charter and its year group: bold is set here, a sill says bound above.',
-  lesson: 'What this one lesson refines of the rules of its class.',
-  set: 'What a class takes over with this set. A change is carried to every class that uses it.',
+  school: say.whatHoldsInEveryLesson,
+  year: say.whatThisYearGroupRefines,
+  class: say.whatThisClassRefinesOf,
+  lesson: say.whatThisOneLessonRefines,
+  set: say.whatAClassTakesOver,
 }

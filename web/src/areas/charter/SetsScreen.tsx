@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/charter'
 import { get, post, remove } from '../../shared/api/http'
 import type { ClassLine, ReadySet } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -13,20 +14,19 @@ const KEY = ['sets']
 
 /** The ready-made sets: what each says, who uses it, and making one's own. */
 export default function SetsScreen() {
-  return <Page title="Ready-made sets">{() => <Sets />}</Page>
+  return <Page title={say.readyMadeSets}>{() => <Sets />}</Page>
 }
 
 function Sets() {
   const { data, error } = useQuery({ queryKey: KEY, queryFn: () => get<ReadySet[]>('/api/sets') })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the sets" />
+  if (!data) return <LoadingNote what={say.theSets} />
   return (
     <Grid templateColumns={{ base: '1fr', lg: '1fr 320px' }} gap="28px" maxW="1120px" mx="auto" px="20px" py="18px">
       <Box>
-        <chakra.h1 fontSize="27px">Ready-made sets</chakra.h1>
+        <chakra.h1 fontSize="27px">{say.readyMadeSets}</chakra.h1>
         <chakra.p color="ink2" mb="10px" maxW="640px">
-          Bundles of settings for a kind of lesson, or for one phase of it. A class uses a set by reference: change the set, and
-          its classes follow, but for what they set themselves.
+          {say.bundlesOfSettingsForA}
         </chakra.p>
         {data.map((set) => (
           <OneSet key={set.id} set={set} />
@@ -50,23 +50,22 @@ function OneSet({ set }: { set: ReadySet }) {
       <Flex justify="space-between" gap="12px" wrap="wrap">
         <Box>
           <chakra.h2 fontSize="17px">
-            {set.name}{' '}
-            {!set.ofSchool && <chakra.span fontSize="12px">{set.own ? '(your own)' : '(a teacher’s own)'}</chakra.span>}
+            {set.name} {!set.ofSchool && <chakra.span fontSize="12px">{say.yourOwnATeachersOwn(set.own)}</chakra.span>}
           </chakra.h2>
           <p>{set.purpose}</p>
         </Box>
         <Flex gap="8px" align="flex-start">
           <Link to={`/rules/set:${set.id}`}>
-            <chakra.span textDecoration="underline">{set.own ? 'Open and change' : 'Open'}</chakra.span>
+            <chakra.span textDecoration="underline">{say.openAndChangeOpen(set.own)}</chakra.span>
           </Link>
           {set.own &&
             (sure ? (
               <Button size="small" look="stop" onClick={() => drop.mutate()}>
-                Delete “{set.name}”
+                {say.delete(set.name)}
               </Button>
             ) : (
               <Button size="small" onClick={() => setSure(true)}>
-                Delete
+                {say.deleteButton}
               </Button>
             ))}
         </Flex>
@@ -77,7 +76,7 @@ function OneSet({ set }: { set: ReadySet }) {
         ))}
       </chakra.ul>
       <chakra.p fontSize="12.5px" mt="3px">
-        {set.usedBy.length === 0 ? 'No class uses it.' : `Used by ${set.usedBy.join(', ')}.`}
+        {say.noClassUsesItUsedBy(set.usedBy.length, set.usedBy.join(', '))}
       </chakra.p>
       <ProblemNote problem={drop.error} compact />
     </chakra.section>
@@ -107,22 +106,22 @@ function NewSet({ sets }: { sets: ReadySet[] }) {
       }}
     >
       <chakra.h2 fontSize="17px" mb="6px">
-        Make a set
+        {say.makeASet}
       </chakra.h2>
-      <TextField label="Name" required maxLength={60} value={name} onChange={(event) => setName(event.target.value)} />
-      <TextField label="What for" maxLength={300} value={purpose} onChange={(event) => setPurpose(event.target.value)} />
-      <Labelled label="Begin with" hint="A copy of its settings; you change them then.">
+      <TextField label={say.name} required maxLength={60} value={name} onChange={(event) => setName(event.target.value)} />
+      <TextField label={say.whatFor} maxLength={300} value={purpose} onChange={(event) => setPurpose(event.target.value)} />
+      <Labelled label={say.beginWith} hint={say.aCopyOfItsSettings}>
         {(id) => (
           <Select id={id} value={copyOf} onChange={(event) => setCopyOf(event.target.value)}>
-            <option value="">nothing</option>
-            <optgroup label="Sets">
+            <option value="">{say.nothing}</option>
+            <optgroup label={say.sets}>
               {sets.map((one) => (
                 <option key={one.id} value={`set:${one.id}`}>
                   {one.name}
                 </option>
               ))}
             </optgroup>
-            <optgroup label="What a class has set for itself">
+            <optgroup label={say.whatAClassHasSet}>
               {classes.data?.map((one) => (
                 <option key={one.id} value={`class:${one.id}`}>
                   {one.title}
@@ -134,7 +133,7 @@ function NewSet({ sets }: { sets: ReadySet[] }) {
       </Labelled>
       <ProblemNote problem={add.error} compact />
       <Button type="submit" look="main" disabled={add.isPending}>
-        Make it
+        {say.makeIt}
       </Button>
     </chakra.form>
   )

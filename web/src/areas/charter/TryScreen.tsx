@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useSearchParams } from 'react-router'
+import { say } from '../../languages/en/staff/charter'
 import { get } from '../../shared/api/http'
 import type { ClassLine, ClassPage, ReadySet, Role, Tried, TriedRight } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -30,7 +31,7 @@ const ORDINARY = ['adult-present', 'school-account']
 
 /** Every right of a person in a class, at a moment and in a situation; and another case beside it. */
 export default function TryScreen() {
-  return <Page title="Try a situation">{() => <Try />}</Page>
+  return <Page title={say.tryASituation}>{() => <Try />}</Page>
 }
 
 function Try() {
@@ -53,23 +54,23 @@ function Try() {
   const other = useTried(right)
   return (
     <Box maxW="1180px" mx="auto" px="20px" py="18px">
-      <chakra.h1 fontSize="27px">Try a situation</chakra.h1>
+      <chakra.h1 fontSize="27px">{say.tryASituation}</chakra.h1>
       <chakra.p color="ink2" mb="12px">
-        Who may do what, when, and why: past or to come, as it is or as your draft has it. Nothing is changed here.
+        {say.whoMayDoWhatWhen}
       </chakra.p>
       <Grid templateColumns={right ? { base: '1fr', md: '1fr 1fr' } : '1fr'} gap="18px" mb="14px">
-        <CaseForm title="This case" value={left} onChange={setLeft} tried={one.data} />
-        {right && <CaseForm title="Beside it" value={right} onChange={setRight} tried={other.data} />}
+        <CaseForm title={say.thisCase} value={left} onChange={setLeft} tried={one.data} />
+        {right && <CaseForm title={say.besideIt} value={right} onChange={setRight} tried={other.data} />}
       </Grid>
       {right ? (
-        <Button onClick={() => setRight(null)}>Without the second case</Button>
+        <Button onClick={() => setRight(null)}>{say.withoutTheSecondCase}</Button>
       ) : (
         <Button look="main" onClick={() => setRight({ ...left })}>
-          Put another case beside it
+          {say.putAnotherCaseBesideIt}
         </Button>
       )}
       <ProblemNote problem={one.error ?? other.error} />
-      {!one.data && !one.error && <LoadingNote what="the rights" />}
+      {!one.data && !one.error && <LoadingNote what={say.theRights} />}
       {one.data && (
         <Outcome
           left={one.data}
@@ -122,15 +123,15 @@ function CaseForm({ title, value, onChange, tried }: CaseFormProps) {
   return (
     <chakra.section bg="sheet" borderTop="1.5px solid" borderColor="ink" px="14px" py="10px" aria-label={title}>
       <Grid templateColumns="repeat(auto-fit, minmax(136px, 1fr))" gap="0 12px">
-        {field('Where', (id) => (
+        {field(say.where, (id) => (
           <Select id={id} value={value.place} onChange={(event) => set({ place: event.target.value, person: '' })}>
-            <option value="school">the school</option>
+            <option value="school">{say.theSchool}</option>
             {[7, 8, 9, 10, 11].map((year) => (
               <option key={year} value={`year:${year}`}>
-                Year {year}
+                {say.yearSaid(year)}
               </option>
             ))}
-            {value.place.startsWith('lesson:') && <option value={value.place}>this lesson</option>}
+            {value.place.startsWith('lesson:') && <option value={value.place}>{say.thisLesson}</option>}
             {classes.data?.map((one) => (
               <option key={one.id} value={`class:${one.id}`}>
                 {one.title}
@@ -138,7 +139,7 @@ function CaseForm({ title, value, onChange, tried }: CaseFormProps) {
             ))}
           </Select>
         ))}
-        {field('Who', (id) => (
+        {field(say.who, (id) => (
           <Select
             id={id}
             value={value.person || value.role}
@@ -147,7 +148,7 @@ function CaseForm({ title, value, onChange, tried }: CaseFormProps) {
               set(person ? { person: person.id, role: person.role } : { person: '', role: event.target.value as Role })
             }}
           >
-            <optgroup label="Anybody who is">
+            <optgroup label={say.anybodyWhoIs}>
               {ROLES.map((one) => (
                 <option key={one.role} value={one.role}>
                   {one.name}
@@ -155,7 +156,7 @@ function CaseForm({ title, value, onChange, tried }: CaseFormProps) {
               ))}
             </optgroup>
             {people.length > 0 && (
-              <optgroup label="Of this class">
+              <optgroup label={say.ofThisClass}>
                 {people.map((one) => (
                   <option key={one.id} value={one.id}>
                     {one.name}
@@ -165,26 +166,26 @@ function CaseForm({ title, value, onChange, tried }: CaseFormProps) {
             )}
           </Select>
         ))}
-        {field('Day', (id) => (
+        {field(say.day, (id) => (
           <TextInput id={id} type="date" value={value.day} onChange={(event) => set({ day: event.target.value })} />
         ))}
-        {field('Time', (id) => (
+        {field(say.time, (id) => (
           <TextInput id={id} type="time" value={value.time} onChange={(event) => set({ time: event.target.value })} />
         ))}
-        {field('Minute of the lesson', (id) => (
+        {field(say.minuteOfTheLesson, (id) => (
           <TextInput
             id={id}
             type="number"
             min={0}
             max={49}
-            placeholder="any"
+            placeholder={say.any}
             value={value.minute}
             onChange={(event) => set({ minute: event.target.value })}
           />
         ))}
-        {field('Stance', (id) => (
+        {field(say.stance, (id) => (
           <Select id={id} value={value.stance} onChange={(event) => set({ stance: event.target.value })}>
-            <option value="">none</option>
+            <option value="">{say.none}</option>
             {sets.data?.map((one) => (
               <option key={one.id} value={one.id}>
                 {one.name}
@@ -211,7 +212,7 @@ function CaseForm({ title, value, onChange, tried }: CaseFormProps) {
           </label>
         ))}
         <label>
-          <input type="checkbox" checked={value.draft} onChange={() => set({ draft: !value.draft })} /> with my draft
+          <input type="checkbox" checked={value.draft} onChange={() => set({ draft: !value.draft })} /> {say.withMyDraft}
         </label>
       </Flex>
       <chakra.p color="ink2" fontSize="12.5px" mt="4px">
@@ -235,9 +236,7 @@ function Outcome({ left, right, onWhy }: OutcomeProps) {
     <>
       {right && (
         <chakra.p my="8px" role="status">
-          {different === 0
-            ? 'Nothing differs.'
-            : `${different} ${different === 1 ? 'rule differs' : 'rules differ'}, marked below.`}
+          {say.nothingDiffersRuleDiffersRules(different)}
         </chakra.p>
       )}
       <Box mt="8px" css={{ columns: right ? 1 : { base: 1, lg: 2 }, columnGap: '24px' }}>
@@ -265,7 +264,7 @@ function Outcome({ left, right, onWhy }: OutcomeProps) {
                     (second ? (
                       <TriedCell one={second} onWhy={() => onWhy(one.rule, true)} />
                     ) : (
-                      <chakra.span color="ink2">no such rule for this role</chakra.span>
+                      <chakra.span color="ink2">{say.noSuchRuleForThisRole}</chakra.span>
                     ))}
                 </Grid>
               )

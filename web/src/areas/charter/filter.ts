@@ -1,16 +1,17 @@
+import { say } from '../../languages/en/staff/charter'
 import type { Rules, Role, RuleLine } from '../../shared/api/types'
 
 /** What of the document is shown. */
 export const SHOW_ONLY = {
-  binding: 'Binding',
-  conditional: 'Conditional or to come',
-  differs: 'Differs from usual',
-  overruled: 'Overruled somewhere',
-  here: 'Set here',
-  bound: 'Bound above',
-  free: 'Free to choose',
-  draft: 'In the draft',
-  waiting: 'Not enforced yet',
+  binding: say.bindingOnly,
+  conditional: say.conditionalOrToCome,
+  differs: say.differsFromUsual,
+  overruled: say.overruledSomewhere,
+  here: say.setHere,
+  bound: say.boundAboveBound,
+  free: say.freeToChoose,
+  draft: say.inTheDraft,
+  waiting: say.notEnforcedYetWaiting,
 } as const
 
 export type Only = keyof typeof SHOW_ONLY

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/classes'
 import { get, post, put, remove } from '../../shared/api/http'
 import type { ClassPage } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -47,12 +48,13 @@ export function Adults({ page }: { page: ClassPage }) {
               <chakra.span flex="1" fontWeight={leads ? 650 : 400}>
                 {one.name}
               </chakra.span>
-              <chakra.span color="ink2">{leads ? 'lead adult' : 'second adult'}</chakra.span>
+              <chakra.span color="ink2">{say.leadAdultSecondAdult(leads)}</chakra.span>
               {!leads && page.leading && (
                 <>
                   <Button size="small" disabled={change.isPending} onClick={() => setNext(one)}>
                     <span>
-                      Lead from now on<chakra.span srOnly>: {one.name}</chakra.span>
+                      {say.leadFromNowOn}
+                      <chakra.span srOnly>: {one.name}</chakra.span>
                     </span>
                   </Button>
                   <Button
@@ -61,7 +63,8 @@ export function Adults({ page }: { page: ClassPage }) {
                     onClick={() => change.mutate(() => remove(`${path}/${one.id}`))}
                   >
                     <span>
-                      Remove<chakra.span srOnly> {one.name}</chakra.span>
+                      {say.remove}
+                      <chakra.span srOnly> {one.name}</chakra.span>
                     </span>
                   </Button>
                 </>
@@ -72,8 +75,8 @@ export function Adults({ page }: { page: ClassPage }) {
       </chakra.ul>
       {page.leading ? (
         <Flex gap="8px" align="center">
-          <Select aria-label="Another adult" w="260px" value={adding} onChange={(event) => setAdding(event.target.value)}>
-            <option value="">Another adult…</option>
+          <Select aria-label={say.anotherAdult} w="260px" value={adding} onChange={(event) => setAdding(event.target.value)}>
+            <option value="">{say.anotherAdultChoice}</option>
             {others.map((one) => (
               <option key={one.id} value={one.id}>
                 {one.name}
@@ -81,31 +84,30 @@ export function Adults({ page }: { page: ClassPage }) {
             ))}
           </Select>
           <Button disabled={!adding || change.isPending} onClick={() => change.mutate(() => put<ClassPage>(`${path}/${adding}`))}>
-            Add as second adult
+            {say.addAsSecondAdult}
           </Button>
         </Flex>
       ) : (
-        <chakra.p color="ink2">Who its adults are is decided by the lead adult and the safeguarding lead.</chakra.p>
+        <chakra.p color="ink2">{say.whoItsAdultsAreIs}</chakra.p>
       )}
-      <Sheet title={`${next?.name ?? ''} leads from now on?`} open={next !== null} onClose={() => setNext(null)}>
+      <Sheet title={say.leadsFromNowOn(next?.name ?? '')} open={next !== null} onClose={() => setNext(null)}>
         <chakra.form
           onSubmit={(event) => {
             event.preventDefault()
             if (next) change.mutate(() => post(`${path}/${next.id}/lead`, { why }))
           }}
         >
-          <chakra.p mb="8px">Whoever led stays as second adult. Who decided it and why is kept.</chakra.p>
-          <TextField label="Why" maxLength={500} value={why} onChange={(event) => setWhy(event.target.value)} required />
+          <chakra.p mb="8px">{say.whoeverLedStaysAsSecond}</chakra.p>
+          <TextField label={say.why} maxLength={500} value={why} onChange={(event) => setWhy(event.target.value)} required />
           <ProblemNote problem={change.error} compact />
           <Button type="submit" look="main" disabled={change.isPending || why.trim() === ''}>
-            Hand the class over
+            {say.handTheClassOver}
           </Button>
         </chakra.form>
       </Sheet>
       <ProblemNote problem={change.error} compact />
       <chakra.p color="ink2" fontSize="13px" mt="10px">
-        This counts from now on and for all lessons to come; registers of the past keep who was there. For some lessons only, let
-        somebody cover: choose the lesson in the timetable.
+        {say.thisCountsFromNowOn}
       </chakra.p>
     </Box>
   )

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say as staffSays } from '../../languages/en/staff/classes'
 import { get, post, put, remove } from '../../shared/api/http'
 import type { ClassGroups, ClassPage } from '../../shared/api/types'
 import { standing } from '../../shared/standing'
@@ -24,7 +25,7 @@ export function GroupsOfClass({ page }: { page: ClassPage }) {
     },
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="what is kept for groups" />
+  if (!data) return <LoadingNote what={staffSays.whatIsKeptForGroups} />
   const say = (order: () => Promise<ClassGroups>, then?: () => void) => change.mutate(order, { onSuccess: then })
   return (
     <Box>
@@ -48,13 +49,12 @@ function Wishes({ groups, path, say }: KeptProps) {
   const isLead = me?.me?.position === 'LEAD'
   const chosen = people.filter((one) => one !== '')
   return (
-    <Box as="section" aria-label="Apart and together" mb="22px">
-      <chakra.h2 fontSize="17px">Apart and together</chakra.h2>
+    <Box as="section" aria-label={staffSays.apartAndTogether} mb="22px">
+      <chakra.h2 fontSize="17px">{staffSays.apartAndTogether}</chakra.h2>
       <chakra.p color="ink2" mb="6px">
-        For all groups of this class. {isLead ? 'What you set binds' : 'What the safeguarding lead sets binds'}: groups that break
-        it are not sent. Pupils see nothing of this.
+        {staffSays.forAllGroupsOfThis(isLead)}
       </chakra.p>
-      {groups.wishes.length === 0 && <EmptyNote>Nobody is kept apart or together.</EmptyNote>}
+      {groups.wishes.length === 0 && <EmptyNote>{staffSays.nobodyIsKeptApartOrTogether}</EmptyNote>}
       <chakra.ul listStyleType="none" bg="sheet" borderTop={groups.wishes.length ? '1.5px solid' : 'none'} borderColor="ink">
         {groups.wishes.map((wish) => (
           <chakra.li
@@ -70,12 +70,13 @@ function Wishes({ groups, path, say }: KeptProps) {
             <Box flex="1">
               <strong>{wish.says}</strong>
               <Box fontSize="13px" color="ink2">
-                {wish.reason || 'no reason was written'} · {wish.byName}
+                {wish.reason || staffSays.noReasonWasWritten} · {wish.byName}
               </Box>
             </Box>
             {wish.mayEnd && (
               <Button size="small" onClick={() => say(() => remove<ClassGroups>(`${path}/wishes/${wish.id}`))}>
-                Take back<chakra.span srOnly>: {wish.says}</chakra.span>
+                {staffSays.takeBack}
+                <chakra.span srOnly>: {wish.says}</chakra.span>
               </Button>
             )}
           </chakra.li>
@@ -100,12 +101,12 @@ function Wishes({ groups, path, say }: KeptProps) {
         {people.map((one, place) => (
           <Select
             key={place}
-            aria-label={`Pupil ${place + 1}`}
+            aria-label={staffSays.pupil(place + 1)}
             w="170px"
             value={one}
             onChange={(event) => setPeople(people.map((old, other) => (other === place ? event.target.value : old)))}
           >
-            <option value="">a pupil</option>
+            <option value="">{staffSays.aPupil}</option>
             {groups.pupils.map((pupil) => (
               <option key={pupil.id} value={pupil.id}>
                 {pupil.name}
@@ -114,22 +115,22 @@ function Wishes({ groups, path, say }: KeptProps) {
           </Select>
         ))}
         {people.length < 6 && (
-          <Button aria-label="One pupil more" onClick={() => setPeople([...people, ''])}>
+          <Button aria-label={staffSays.onePupilMore} onClick={() => setPeople([...people, ''])}>
             +
           </Button>
         )}
         <Select
-          aria-label="Apart or together"
+          aria-label={staffSays.apartOrTogether}
           w="130px"
           value={kind}
           onChange={(event) => setKind(event.target.value as typeof kind)}
         >
-          <option value="APART">stay apart</option>
-          <option value="TOGETHER">stay together</option>
+          <option value="APART">{staffSays.stayApart}</option>
+          <option value="TOGETHER">{staffSays.stayTogether}</option>
         </Select>
         <TextInput
-          aria-label="Why"
-          placeholder={isLead ? 'Why (adults read it)' : 'Why, if you like (adults read it)'}
+          aria-label={staffSays.why}
+          placeholder={isLead ? staffSays.whyAdultsReadIt : staffSays.whyIfYouLikeAdults}
           flex="1"
           minW="180px"
           maxLength={500}
@@ -138,7 +139,7 @@ function Wishes({ groups, path, say }: KeptProps) {
           onChange={(event) => setReason(event.target.value)}
         />
         <Button type="submit" look="main" disabled={chosen.length < 2}>
-          Keep
+          {staffSays.keep}
         </Button>
       </chakra.form>
     </Box>
@@ -149,18 +150,18 @@ function Marks({ groups, path, say }: KeptProps) {
   const mark = (person: string, level: number, trusted: boolean) =>
     say(() => put<ClassGroups>(`${path}/group-marks`, { marks: [{ person, level, trusted }] }))
   return (
-    <Box as="section" aria-label="Levels and trusted pupils">
-      <chakra.h2 fontSize="17px">Levels and trusted pupils</chakra.h2>
+    <Box as="section" aria-label={staffSays.levelsAndTrustedPupils}>
+      <chakra.h2 fontSize="17px">{staffSays.levelsAndTrustedPupils}</chakra.h2>
       <chakra.p color="ink2" mb="6px">
-        For balanced groups, and for one trusted pupil in each. Only the adults of the class see it.
+        {staffSays.forBalancedGroupsAndFor}
       </chakra.p>
       <Words groups={groups} />
       <chakra.table w="100%" bg="sheet" borderTop="1.5px solid" borderColor="ink" fontSize="13.5px">
         <chakra.thead srOnly>
           <tr>
-            <th>Pupil</th>
-            <th>Level</th>
-            <th>Trusted</th>
+            <th>{staffSays.pupilColumn}</th>
+            <th>{staffSays.level}</th>
+            <th>{staffSays.trusted}</th>
           </tr>
         </chakra.thead>
         <tbody>
@@ -171,7 +172,7 @@ function Marks({ groups, path, say }: KeptProps) {
               </chakra.td>
               <chakra.td w="150px">
                 <Select
-                  aria-label={`Level of ${pupil.name}`}
+                  aria-label={staffSays.levelOf(pupil.name)}
                   py="1px"
                   value={pupil.level}
                   onChange={(event) => mark(pupil.id, Number(event.target.value), pupil.trusted)}
@@ -188,11 +189,11 @@ function Marks({ groups, path, say }: KeptProps) {
                 <chakra.label display="inline-flex" gap="4px" alignItems="center" minH="24px">
                   <input
                     type="checkbox"
-                    aria-label={`${pupil.name} is trusted`}
+                    aria-label={staffSays.isTrusted(pupil.name)}
                     checked={pupil.trusted}
                     onChange={(event) => mark(pupil.id, pupil.level, event.target.checked)}
                   />
-                  trusted
+                  {staffSays.trustedLabel}
                 </chakra.label>
               </chakra.td>
             </chakra.tr>
@@ -219,7 +220,7 @@ function Words({ groups }: { groups: ClassGroups }) {
   if (!words) {
     return (
       <Button look="quiet" mb="6px" onClick={() => setWords(groups.levels)}>
-        Change the school’s words for levels…
+        {staffSays.changeTheSchoolsWordsForLevels}
       </Button>
     )
   }
@@ -235,14 +236,14 @@ function Words({ groups }: { groups: ClassGroups }) {
         {words.map((word, place) => (
           <TextInput
             key={place}
-            aria-label={`Word for level ${place + 1}`}
+            aria-label={staffSays.wordForLevel(place + 1)}
             value={word}
             maxLength={80}
             onChange={(event) => setWords(words.map((old, other) => (other === place ? event.target.value : old)))}
           />
         ))}
         <Button type="submit" disabled={save.isPending}>
-          Keep
+          {staffSays.keep}
         </Button>
       </Flex>
       <ProblemNote problem={save.error} compact />

@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState, type ReactNode } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
+import { say } from '../../languages/en/staff/classes'
 import { get, put } from '../../shared/api/http'
 import type { ClassPage, LessonLine } from '../../shared/api/types'
 import { useNow, useSchoolTime } from '../../shared/time'
@@ -26,7 +27,7 @@ type Part = (typeof PARTS)[number]
 /** One class: who belongs to it, when it meets, how one joins, and what it refines of the charter. */
 export default function ClassScreen() {
   const { id = '' } = useParams()
-  return <Page title="Class">{() => <Shown id={id} />}</Page>
+  return <Page title={say.class}>{() => <Shown id={id} />}</Page>
 }
 
 function Shown({ id }: { id: string }) {
@@ -37,7 +38,7 @@ function Shown({ id }: { id: string }) {
     queryFn: () => get<ClassPage>(`/api/classes/${id}`),
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the class" />
+  if (!data) return <LoadingNote what={say.theClass} />
   const views: Record<Part, ReactNode> = {
     Roster: <Roster page={data} />,
     Adults: <Adults page={data} />,
@@ -60,20 +61,23 @@ function Shown({ id }: { id: string }) {
         <Said
           page={data}
           field="title"
-          says="Rename the class…"
-          title="What the class is called"
-          hint="Its lessons, its link and its registers stay."
+          says={say.renameTheClass}
+          title={say.whatTheClassIsCalled}
+          hint={say.itsLessonsItsLinkAnd}
         />
       </Flex>
       <chakra.p color="ink2">
-        {data.adults.map((one) => `${one.name}, ${one.role === 'LEAD_ADULT' ? 'lead adult' : 'second adult'}`).join('; ')} ·{' '}
-        {data.pupils.length} pupils · {data.subject || 'no subject'}{' '}
+        {say.pupilsSaid(
+          data.adults.map((one) => `${one.name}, ${one.role === 'LEAD_ADULT' ? say.leadAdult : say.secondAdultWord}`).join('; '),
+          data.pupils.length,
+        )}{' '}
+        {data.subject || say.noSubject}{' '}
         <Said
           page={data}
           field="subject"
-          says="Change the subject…"
-          title="What this class is about"
-          hint="Attendance is also counted by subject, over all its classes."
+          says={say.changeTheSubject}
+          title={say.whatThisClassIsAbout}
+          hint={say.attendanceIsAlsoCountedBy}
         />
       </chakra.p>
       <Flex my="12px" borderBottom="1.5px solid" borderColor="ink" justify="space-between" align="center">
@@ -91,20 +95,20 @@ function Shown({ id }: { id: string }) {
               boxShadow={part === one ? 'inset 0 -4px 0 var(--chakra-colors-mark)' : 'none'}
               onClick={() => setPart(one)}
             >
-              {one}
+              {say.parts[one]}
             </chakra.button>
           ))}
         </Flex>
         <Flex gap="16px">
           <Link to={`/classes/${id}/attendance`}>
-            <chakra.span textDecoration="underline">Attendance</chakra.span>
+            <chakra.span textDecoration="underline">{say.attendance}</chakra.span>
           </Link>
           <Link to={`/rules/class:${id}`}>
-            <chakra.span textDecoration="underline">Rules of this class</chakra.span>
+            <chakra.span textDecoration="underline">{say.rulesOfThisClass}</chakra.span>
           </Link>
         </Flex>
       </Flex>
-      <Box role="tabpanel" aria-label={part}>
+      <Box role="tabpanel" aria-label={say.parts[part]}>
         {views[part]}
       </Box>
     </Box>
@@ -131,7 +135,7 @@ function Said({ page, field, says, title, hint }: SaidProps) {
       return Promise.all(['attendance', 'classes', 'timetable'].map((key) => cache.invalidateQueries({ queryKey: [key] })))
     },
   })
-  const label = field === 'title' ? 'Title' : 'Subject'
+  const label = field === 'title' ? say.title : say.subject
   return (
     <>
       <Button look="quiet" minH="24px" onClick={() => setWanted(page[field])}>
@@ -154,7 +158,7 @@ function Said({ page, field, says, title, hint }: SaidProps) {
           />
           <ProblemNote problem={save.error} compact />
           <Button type="submit" look="main" disabled={save.isPending}>
-            Keep the {field}
+            {say.keepThe(field)}
           </Button>
         </chakra.form>
       </Sheet>
@@ -170,14 +174,14 @@ function Lessons({ page }: { page: ClassPage }) {
     <Grid templateColumns={{ base: '1fr', md: page.mine ? '1fr 400px' : '1fr' }} gap="28px">
       <Box>
         <chakra.h2 fontSize="17px" mb="4px">
-          Coming
+          {say.coming}
         </chakra.h2>
-        {coming.length === 0 && <EmptyNote>No lesson is planned. Schedule it weekly on chosen days.</EmptyNote>}
+        {coming.length === 0 && <EmptyNote>{say.noLessonIsPlannedSchedule}</EmptyNote>}
         <LessonList lessons={coming} mine={page.mine} />
         {past.length > 0 && (
           <>
             <chakra.h2 fontSize="17px" mt="16px" mb="4px">
-              Past
+              {say.past}
             </chakra.h2>
             <LessonList lessons={past} mine={page.mine} />
           </>
@@ -199,11 +203,11 @@ function LessonList({ lessons, mine }: { lessons: LessonLine[]; mine: boolean })
             {time.clock(one.starts)}–{time.clock(one.ends)}
           </Box>
           <Box flex="1" color="ink2">
-            {one.phase === 'OPEN' ? 'live now' : ''}
+            {say.liveNow(one.phase)}
           </Box>
-          {one.phase === 'OVER' && <Link to={`/lessons/${one.id}/register`}>Register</Link>}
-          {one.phase !== 'OVER' && <Link to={`/rules/lesson:${one.id}`}>Rules and visitors</Link>}
-          {one.phase !== 'OVER' && mine && <Link to={`/lessons/${one.id}/desk`}>Desk</Link>}
+          {one.phase === 'OVER' && <Link to={`/lessons/${one.id}/register`}>{say.register}</Link>}
+          {one.phase !== 'OVER' && <Link to={`/rules/lesson:${one.id}`}>{say.rulesAndVisitors}</Link>}
+          {one.phase !== 'OVER' && mine && <Link to={`/lessons/${one.id}/desk`}>{say.desk}</Link>}
         </Flex>
       ))}
     </Box>

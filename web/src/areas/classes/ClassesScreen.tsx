@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/classes'
 import { get } from '../../shared/api/http'
 import type { ClassLine, Me } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -9,29 +10,28 @@ import { EmptyNote, LoadingNote, ProblemNote } from '../../shared/ui/Notes'
 import { Page } from '../../shared/ui/Page'
 
 export default function ClassesScreen() {
-  return <Page title="Classes">{(me) => <List me={me} />}</Page>
+  return <Page title={say.classes}>{(me) => <List me={me} />}</Page>
 }
 
 function List({ me }: { me: Me }) {
   const time = useSchoolTime()
   const { data, error } = useQuery({ queryKey: ['classes'], queryFn: () => get<ClassLine[]>('/api/classes') })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the classes" />
+  if (!data) return <LoadingNote what={say.theClasses} />
   return (
     <Box maxW="960px" mx="auto" px="20px" py="18px">
       <Flex align="center" justify="space-between" mb="10px">
-        <chakra.h1 fontSize="25px">{me.position === 'LEAD' ? 'All classes' : 'Your classes'}</chakra.h1>
+        <chakra.h1 fontSize="25px">{say.allClassesYourClasses(me.position)}</chakra.h1>
         <Link to="/classes/new">
           <Button as="span" look="main">
-            Make a class
+            {say.makeAClass}
           </Button>
         </Link>
       </Flex>
       {data.length === 0 && (
         <EmptyNote>
-          {me.position === 'LEAD' ? 'There is no class yet.' : 'You have no class yet.'} Here stand classes with their pupils,
-          adults and next lessons. <Link to="/classes/new">Make the first one</Link>: rules and lessons are chosen on the same
-          page.
+          {say.hereStandClassesWithTheir(me.position)} <Link to="/classes/new">{say.makeTheFirstOne}</Link>
+          {say.rulesAndLessonsAreChosen}
         </EmptyNote>
       )}
       {data.length > 0 && (
@@ -50,10 +50,10 @@ function List({ me }: { me: Me }) {
         >
           <thead>
             <chakra.tr fontSize="12px" color="ink2">
-              <th>Class</th>
-              <th>Pupils</th>
-              <th>Adults</th>
-              <th>Next lesson</th>
+              <th>{say.class}</th>
+              <th>{say.pupils}</th>
+              <th>{say.adults}</th>
+              <th>{say.nextLesson}</th>
             </chakra.tr>
           </thead>
           <tbody>
@@ -66,7 +66,9 @@ function List({ me }: { me: Me }) {
                   {one.pupils}
                 </chakra.td>
                 <chakra.td color="ink2">{one.adults.join(', ')}</chakra.td>
-                <chakra.td color="ink2">{one.next ? `${time.day(one.next)}, ${time.clock(one.next)}` : 'none planned'}</chakra.td>
+                <chakra.td color="ink2">
+                  {one.next ? `${time.day(one.next)}, ${time.clock(one.next)}` : say.nonePlanned}
+                </chakra.td>
               </tr>
             ))}
           </tbody>

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/classes'
 import { get, put } from '../../shared/api/http'
 import type { WordCheck } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -13,12 +14,12 @@ export function JoinWord({ path, mine, onChanged }: { path: string; mine: boolea
   const present = useQuery({ queryKey: ['word', path, ''], queryFn: () => get<WordCheck>(`${path}/word`) })
   if (!present.data) return <ProblemNote problem={present.error} compact />
   return (
-    <Box role="region" aria-label="Join word">
+    <Box role="region" aria-label={say.joinWord}>
       <chakra.p fontFamily="mono" fontSize="22px">
         {present.data.word}
       </chakra.p>
       <Strength check={present.data} />
-      {mine && !choosing && <Button onClick={() => setChoosing(true)}>Choose another word…</Button>}
+      {mine && !choosing && <Button onClick={() => setChoosing(true)}>{say.chooseAnotherWord}</Button>}
       {choosing && (
         <Chooser
           path={path}
@@ -68,8 +69,8 @@ function Chooser({ path, onDone, onLeave }: { path: string; onDone: () => void; 
       }}
     >
       <TextField
-        label="Another join word"
-        hint="Two words and a number are easy to say and hard to guess."
+        label={say.anotherJoinWord}
+        hint={say.twoWordsAndANumber}
         value={typed}
         maxLength={60}
         autoFocus
@@ -77,22 +78,22 @@ function Chooser({ path, onDone, onLeave }: { path: string; onDone: () => void; 
       />
       {word && check.data && <Strength check={check.data} />}
       <Flex gap="6px" wrap="wrap" mb="8px" align="center">
-        <span>Proposed:</span>
+        <span>{say.proposed}</span>
         {proposed.data?.map((one) => (
           <Button key={one.word} size="small" fontFamily="mono" onClick={() => setTyped(one.word)}>
             {one.word}
           </Button>
         ))}
         <Button size="small" look="quiet" onClick={() => void proposed.refetch()}>
-          others
+          {say.others}
         </Button>
       </Flex>
       <ProblemNote problem={take.error ?? check.error} compact />
       <Flex gap="8px">
         <Button type="submit" look="main" disabled={!word || take.isPending || !!check.data?.fault}>
-          Take this word
+          {say.takeThisWord}
         </Button>
-        <Button onClick={onLeave}>Keep the old one</Button>
+        <Button onClick={onLeave}>{say.keepTheOldOne}</Button>
       </Flex>
     </chakra.form>
   )
@@ -109,16 +110,18 @@ function Strength({ check }: { check: WordCheck }) {
         <Box position="absolute" top="-4px" bottom="-4px" left={part(check.wantedBits)} w="2px" bg="ink" />
       </Box>
       <p>
-        {Math.round(check.bits)} bits of chance; the rules ask for {check.wantedBits}.{' '}
-        {check.neighbours.length === 0
-          ? 'No other class has a word near it.'
-          : `Nearest: ${check.neighbours
-              .slice(0, 3)
-              .map(
-                (one) =>
-                  `${one.word ?? 'a word'} (${one.ofClass}, ${one.soundsAlike ? 'sounds alike' : `${one.letters} letters apart`})`,
-              )
-              .join('; ')}.`}
+        {say.bitsOfChanceTheRules(
+          Math.round(check.bits),
+          check.wantedBits,
+          check.neighbours.length,
+          check.neighbours
+            .slice(0, 3)
+            .map(
+              (one) =>
+                `${one.word ?? say.aWord} (${one.ofClass}, ${one.soundsAlike ? say.soundsAlike : say.lettersApart(one.letters)})`,
+            )
+            .join('; '),
+        )}
       </p>
       {check.fault && (
         <chakra.p color="verdict.away" fontWeight="600" role="status">

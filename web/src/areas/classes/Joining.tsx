@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/classes'
 import { get, post, put } from '../../shared/api/http'
 import type { ClassPage, Joining as JoiningPage } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -25,14 +26,14 @@ export function Joining({ page }: { page: ClassPage }) {
   })
   const again = () => cache.invalidateQueries({ queryKey: ['joining', page.id] })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the joining note" />
+  if (!data) return <LoadingNote what={say.theJoiningNote} />
   return (
     <Grid templateColumns={{ base: '1fr', lg: '1fr 400px' }} gap="32px" alignItems="start">
       <Note joining={data} title={page.title} path={path} language={language} onLanguage={setLanguage} />
       <Box>
-        <Heading>Join word</Heading>
+        <Heading>{say.joinWord}</Heading>
         <JoinWord path={path} mine={page.mine} onChanged={again} />
-        <Heading>On the pupils' own pages</Heading>
+        <Heading>{say.onThePupilsOwnPages}</Heading>
         <Shown
           joining={data}
           path={path}
@@ -40,9 +41,9 @@ export function Joining({ page }: { page: ClassPage }) {
           language={language}
           onChanged={(next) => cache.setQueryData(key, next)}
         />
-        <Heading>Links</Heading>
+        <Heading>{say.links}</Heading>
         <Links joining={data} path={path} mine={page.mine} onChanged={again} />
-        <Heading>In calendar programs</Heading>
+        <Heading>{say.inCalendarPrograms}</Heading>
         <CalendarAddress path={`${path}/feed`} renewable={page.mine} />
       </Box>
     </Grid>
@@ -71,7 +72,7 @@ function Note({ joining, title, path, language, onLanguage }: NoteProps) {
   return (
     <Box>
       <Flex gap="18px" align="baseline" mb="8px">
-        <chakra.h2 fontSize="18px">Joining note</chakra.h2>
+        <chakra.h2 fontSize="18px">{say.joiningNote}</chakra.h2>
         {[false, true].map((one) => (
           <chakra.button
             key={String(one)}
@@ -83,10 +84,10 @@ function Note({ joining, title, path, language, onLanguage }: NoteProps) {
             boxShadow={full === one ? 'inset 0 -3px 0 var(--chakra-colors-mark)' : 'none'}
             onClick={() => setFull(one)}
           >
-            {one ? 'For parents and visitors' : 'For pupils'}
+            {say.forParentsAndVisitorsForPupils(one)}
           </chakra.button>
         ))}
-        <Select w="auto" aria-label="Language of the note" value={language} onChange={(event) => onLanguage(event.target.value)}>
+        <Select w="auto" aria-label={say.languageOfTheNote} value={language} onChange={(event) => onLanguage(event.target.value)}>
           {LANGUAGE_NAMES.map((one) => (
             <option key={one.tag} value={one.tag}>
               {one.name}
@@ -121,20 +122,20 @@ function Note({ joining, title, path, language, onLanguage }: NoteProps) {
           {note.text}
         </chakra.pre>
         <Box w="132px" flexShrink={0}>
-          <chakra.img src={`${path}/link.svg?of=${joining.link.slice(-12)}`} alt={`QR code of the link of ${title}`} w="132px" />
+          <chakra.img src={`${path}/link.svg?of=${joining.link.slice(-12)}`} alt={say.qrCodeOfTheLinkOf(title)} w="132px" />
           <chakra.p fontSize="12px" color="ink2" textAlign="center">
-            the link, to be scanned
+            {say.theLinkToBeScanned}
           </chakra.p>
         </Box>
       </Flex>
       <Flex gap="8px" mt="10px" align="center" wrap="wrap">
         <CopyButton look="main" text={note.text}>
-          Copy as text
+          {say.copyAsText}
         </CopyButton>
         <CopyButton text={note.text} html={note.html}>
-          Copy as rich text
+          {say.copyAsRichText}
         </CopyButton>
-        <Button onClick={() => window.print()}>Print</Button>
+        <Button onClick={() => window.print()}>{say.print}</Button>
       </Flex>
     </Box>
   )
@@ -160,15 +161,10 @@ function Shown({
   })
   return (
     <Box>
-      <p>
-        {joining.shown
-          ? `The link is shown from ${joining.shownMinutes} minutes before each lesson until its end.`
-          : 'The link is hidden from pupils: they need the joining note.'}{' '}
-        {joining.shownBound && 'The charter has fixed this.'}
-      </p>
+      <p>{say.theLinkIsShownFrom(joining.shown, joining.shownMinutes, joining.shownBound)}</p>
       {mine && !joining.shownBound && (
         <Button mt="4px" disabled={change.isPending} onClick={() => change.mutate(!joining.shown)}>
-          {joining.shown ? 'Hide the link from pupils' : 'Show the link to pupils'}
+          {say.hideTheLinkFromPupils(joining.shown)}
         </Button>
       )}
       <ProblemNote problem={change.error} compact />
@@ -178,13 +174,13 @@ function Shown({
 
 const KINDS = {
   class: {
-    title: 'Renew the link?',
-    what: 'The old link counts no more from this moment: who comes with it is told so, kindly. Pupils find the new way on their own pages and are written to; hand out the new note to all others.',
+    title: say.renewTheLink,
+    what: say.theOldLinkCountsNo,
     path: 'link/renew',
   },
   staff: {
-    title: 'Renew the link for staff?',
-    what: 'The old one leads nowhere from this moment. Give the new one to the adults who need it.',
+    title: say.renewTheLinkForStaff,
+    what: say.theOldOneLeadsNowhere,
     path: 'staff-link/renew',
   },
 } as const
@@ -202,26 +198,26 @@ function Links({ joining, path, mine, onChanged }: { joining: JoiningPage; path:
   })
   return (
     <Box>
-      <Address label="For pupils" address={joining.link} onRenew={mine ? () => setRenewing('class') : undefined} />
+      <Address label={say.forPupils} address={joining.link} onRenew={mine ? () => setRenewing('class') : undefined} />
       <chakra.p color="ink2" fontSize="13px" mb="8px">
         {joining.renewal}
       </chakra.p>
       <Address
-        label="For adults of the class: leads to the desk after signing in"
+        label={say.forAdultsOfTheClass}
         address={joining.staffLink}
         onRenew={mine ? () => setRenewing('staff') : undefined}
       />
       <chakra.p color="ink2" fontSize="13px">
-        Visitors have a link each, for one lesson: see “Rules and visitors” of that lesson.
+        {say.visitorsHaveALinkEach}
       </chakra.p>
       <Sheet title={KINDS[renewing ?? 'class'].title} open={renewing !== null} onClose={() => setRenewing(null)}>
         <chakra.p mb="12px">{KINDS[renewing ?? 'class'].what}</chakra.p>
         <ProblemNote problem={renew.error} />
         <Flex gap="8px">
           <Button look="main" disabled={renew.isPending} onClick={() => renewing && renew.mutate(renewing)}>
-            Renew it
+            {say.renewIt}
           </Button>
-          <Button onClick={() => setRenewing(null)}>Keep it</Button>
+          <Button onClick={() => setRenewing(null)}>{say.keepIt}</Button>
         </Flex>
       </Sheet>
     </Box>
@@ -236,11 +232,12 @@ function Address({ label, address, onRenew }: { label: string; address: string; 
         {address}
       </chakra.p>
       <Flex gap="8px" mt="3px" align="center">
-        <CopyButton text={address}>Copy</CopyButton>
+        <CopyButton text={address}>{say.copy}</CopyButton>
         {onRenew && (
           <Button onClick={onRenew}>
             <span>
-              Renew<chakra.span srOnly> the link {label.toLowerCase()}</chakra.span>…
+              {say.renew}
+              <chakra.span srOnly> {say.theLink(label.toLowerCase())}</chakra.span>…
             </span>
           </Button>
         )}

@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/classes'
 import { get, post, put } from '../../shared/api/http'
 import type { ClassLine, Me, ReadySet, Scheduled } from '../../shared/api/types'
 import { Appearing, ItsLink, saidOf } from '../../shared/schedule/ScheduleForm'
@@ -15,7 +16,7 @@ import { Page } from '../../shared/ui/Page'
 
 /** A class with its rules and its lessons on one page: what is likely is filled in, and its link stands there when it is made. */
 export default function NewClassScreen() {
-  return <Page title="Make a class">{(me) => <NewClass me={me} />}</Page>
+  return <Page title={say.makeAClass}>{(me) => <NewClass me={me} />}</Page>
 }
 
 /** How far it has come: what is made stays made when the next step is refused, and the next press goes on from there. */
@@ -69,7 +70,7 @@ function NewClass({ me }: { me: Me }) {
   return (
     <Box maxW="1000px" mx="auto" px={{ base: '12px', md: '20px' }} py="16px">
       <chakra.h1 fontSize="25px" mb="10px">
-        {done ? `${made.line.title} is made` : 'Make a class'}
+        {done ? say.isMade(made.line.title) : say.makeAClass}
       </chakra.h1>
       {done ? (
         <Box maxW="560px">
@@ -77,13 +78,13 @@ function NewClass({ me }: { me: Me }) {
           <ItsLink id={made.line.id} />
           {made.lessons && <Appearing spots={made.lessons.appearing} />}
           <Flex gap="18px" mt="14px" css={{ '& a': { textDecoration: 'underline', fontWeight: 600 } }}>
-            <Link to={`/classes/${made.line.id}`}>Its roster: type it, paste it or take a file</Link>
-            <Link to={`/rules/class:${made.line.id}`}>Its rules</Link>
+            <Link to={`/classes/${made.line.id}`}>{say.itsRosterTypeItPaste}</Link>
+            <Link to={`/rules/class:${made.line.id}`}>{say.itsRules}</Link>
           </Flex>
         </Box>
       ) : (
         <chakra.form
-          aria-label="Make a class"
+          aria-label={say.makeAClass}
           onSubmit={(event) => {
             event.preventDefault()
             make.mutate()
@@ -92,8 +93,8 @@ function NewClass({ me }: { me: Me }) {
           <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} columnGap="36px">
             <Box>
               <TextField
-                label="Title"
-                hint="Such as Harbour Law 9. No two classes have the same."
+                label={say.title}
+                hint={say.suchAs}
                 value={title}
                 onChange={(event) => setTitle(event.target.value)}
                 disabled={made !== null}
@@ -102,14 +103,14 @@ function NewClass({ me }: { me: Me }) {
               />
               <Flex gap="10px">
                 <TextField
-                  label="Subject"
+                  label={say.subject}
                   maxLength={80}
                   value={subject ?? guessed.subject}
                   onChange={(event) => setSubject(event.target.value)}
                 />
                 <TextField
-                  label="Year group"
-                  hint="0 for several"
+                  label={say.yearGroup}
+                  hint={say.forSeveral}
                   type="number"
                   min={0}
                   max={13}
@@ -117,10 +118,10 @@ function NewClass({ me }: { me: Me }) {
                   onChange={(event) => setYear(Number(event.target.value))}
                 />
               </Flex>
-              <Labelled label="Second adult" hint="You are the lead adult.">
+              <Labelled label={say.secondAdult} hint={say.youAreTheLeadAdult}>
                 {(id) => (
                   <Select id={id} value={secondAdult} onChange={(event) => setSecondAdult(event.target.value)}>
-                    <option value="">nobody</option>
+                    <option value="">{say.nobody}</option>
                     {adults.data
                       ?.filter((one) => one.id !== me.id)
                       .map((one) => (
@@ -131,10 +132,10 @@ function NewClass({ me }: { me: Me }) {
                   </Select>
                 )}
               </Labelled>
-              <Labelled label="Rules" hint="The charter always counts; a set refines it.">
+              <Labelled label={say.rules} hint={say.theCharterAlwaysCountsA}>
                 {(id) => (
                   <Select id={id} value={set} onChange={(event) => setSet(event.target.value)}>
-                    <option value="">the charter alone</option>
+                    <option value="">{say.theCharterAlone}</option>
                     {sets.data?.map((one) => (
                       <option key={one.id} value={one.id}>
                         {one.name}
@@ -148,19 +149,18 @@ function NewClass({ me }: { me: Me }) {
               <SeriesFields form={series} onChange={setSeries} />
               <chakra.label display="flex" gap="8px" alignItems="center" mb="10px">
                 <input type="checkbox" checked={!planned} onChange={(event) => setPlanned(!event.target.checked)} />
-                no lessons yet
+                {say.noLessonsYet}
               </chakra.label>
             </Box>
           </Grid>
           {made && (
             <chakra.p role="status" bg="markSoft" px="10px" py="5px" mb="8px">
-              The class “{made.line.title}” is made{made.set && set ? ', with its set of rules' : ''}. What is still missing is
-              said below; press again to go on from there.
+              {say.theClassIsMadeWhat(made.line.title, made.set, set)}
             </chakra.p>
           )}
           <ProblemNote problem={make.error} />
           <Button type="submit" look="main" size="large" disabled={make.isPending}>
-            {planned ? 'Make the class and its lessons' : 'Make the class'}
+            {say.makeTheClassAndIts(planned)}
           </Button>
         </chakra.form>
       )}

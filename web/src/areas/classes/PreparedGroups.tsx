@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say as staffSays } from '../../languages/en/staff/classes'
 import { post, put, remove } from '../../shared/api/http'
 import type { ClassGroups, ProposedGroups } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -17,14 +18,14 @@ const NEW: Draft = { id: '', name: '', task: '', groups: [] }
 /** Groups prepared before a lesson, under a name: drawn up at the desk, or placed in the running order. */
 export function PreparedGroups({ groups, path, say }: KeptProps) {
   const [draft, setDraft] = useState<Draft | null>(null)
-  const nameOf = (id: string) => groups.pupils.find((one) => one.id === id)?.name ?? 'somebody who has left'
+  const nameOf = (id: string) => groups.pupils.find((one) => one.id === id)?.name ?? staffSays.somebodyWhoHasLeft
   return (
-    <Box as="section" aria-label="Prepared groups">
-      <chakra.h2 fontSize="17px">Prepared groups</chakra.h2>
+    <Box as="section" aria-label={staffSays.preparedGroups}>
+      <chakra.h2 fontSize="17px">{staffSays.preparedGroups}</chakra.h2>
       <chakra.p color="ink2" mb="6px">
-        Drawn up at the desk by one choice, or placed in a lesson’s running order.
+        {staffSays.drawnUpAtTheDesk}
       </chakra.p>
-      {groups.prepared.length === 0 && <EmptyNote>No groups are prepared for this class.</EmptyNote>}
+      {groups.prepared.length === 0 && <EmptyNote>{staffSays.noGroupsArePreparedFor}</EmptyNote>}
       {groups.prepared.map((one) => (
         <Box key={one.id} bg="sheet" borderTop="1.5px solid" borderColor="ink" px="10px" py="6px" mb="8px">
           <Flex gap="10px" align="baseline">
@@ -32,28 +33,30 @@ export function PreparedGroups({ groups, path, say }: KeptProps) {
               {one.name}
             </chakra.h3>
             <Button size="small" onClick={() => setDraft(one)}>
-              Change<chakra.span srOnly> {one.name}</chakra.span>
+              {staffSays.change}
+              <chakra.span srOnly> {one.name}</chakra.span>
             </Button>
             <Button size="small" onClick={() => say(() => remove<ClassGroups>(`${path}/prepared/${one.id}`))}>
-              Delete<chakra.span srOnly> {one.name}</chakra.span>
+              {staffSays.delete}
+              <chakra.span srOnly> {one.name}</chakra.span>
             </Button>
           </Flex>
           {one.task && <Box color="ink2">{one.task}</Box>}
           {one.groups.map((group) => (
             <Box key={group.name}>
-              <strong>{group.name}:</strong> {group.people.map(nameOf).join(', ') || 'nobody yet'}
+              <strong>{group.name}:</strong> {group.people.map(nameOf).join(', ') || staffSays.nobodyYet}
             </Box>
           ))}
           {one.breaks.map((wish) => (
             <Box key={wish} color="verdict.away" fontWeight="650">
-              Not as kept: {wish}.
+              {staffSays.notAsKept(wish)}
             </Box>
           ))}
         </Box>
       ))}
-      <Button onClick={() => setDraft(NEW)}>Prepare groups…</Button>
+      <Button onClick={() => setDraft(NEW)}>{staffSays.prepareGroups}</Button>
       <Sheet
-        title={draft?.id ? `Change “${draft.name}”` : 'Prepare groups'}
+        title={draft?.id ? staffSays.changeSaid(draft.name) : staffSays.prepareGroupsTitle}
         open={draft !== null}
         onClose={() => setDraft(null)}
         wide
@@ -106,7 +109,7 @@ function Editor({ draft, groups, path, onKeep }: EditorProps) {
         seed: 0,
       }),
     onSuccess: (proposal) =>
-      setMade(proposal.groups.map((people, place) => ({ name: made[place]?.name ?? `Group ${place + 1}`, people }))),
+      setMade(proposal.groups.map((people, place) => ({ name: made[place]?.name ?? staffSays.group(place + 1), people }))),
   })
   const placeOf = (person: string) => made.findIndex((group) => group.people.includes(person))
   const move = (person: string, to: number) =>
@@ -130,8 +133,8 @@ function Editor({ draft, groups, path, onKeep }: EditorProps) {
     >
       <Flex gap="8px" wrap="wrap" mb="8px">
         <TextInput
-          aria-label="Name"
-          placeholder="A name, such as Tide tables"
+          aria-label={staffSays.name}
+          placeholder={staffSays.aNameSuchAsTideTables}
           flex="1"
           minW="200px"
           required
@@ -140,8 +143,8 @@ function Editor({ draft, groups, path, onKeep }: EditorProps) {
           onChange={(event) => setName(event.target.value)}
         />
         <TextArea
-          aria-label="What is to be done"
-          placeholder="What is to be done"
+          aria-label={staffSays.whatIsToBeDone}
+          placeholder={staffSays.whatIsToBeDone}
           rows={1}
           flex="2"
           minW="240px"
@@ -152,7 +155,7 @@ function Editor({ draft, groups, path, onKeep }: EditorProps) {
       </Flex>
       <Flex gap="8px 12px" wrap="wrap" align="center" mb="8px">
         <TextInput
-          aria-label="Pupils in each"
+          aria-label={staffSays.pupilsInEach}
           type="number"
           min={2}
           max={60}
@@ -160,14 +163,16 @@ function Editor({ draft, groups, path, onKeep }: EditorProps) {
           value={count}
           onChange={(event) => setCount(event.target.value)}
         />
-        in each
-        {tick('new company', mixed, setMixed)}
+        {staffSays.inEach}
+        {tick(staffSays.newCompany, mixed, setMixed)}
         {tick('balanced', balanced, setBalanced)}
-        {tick('a trusted pupil in each', trusted, setTrusted)}
+        {tick(staffSays.aTrustedPupilInEach, trusted, setTrusted)}
         <Button disabled={propose.isPending} onClick={() => propose.mutate()}>
-          Make groups
+          {staffSays.makeGroups}
         </Button>
-        <Button onClick={() => setMade([...made, { name: `Group ${made.length + 1}`, people: [] }])}>Add one</Button>
+        <Button onClick={() => setMade([...made, { name: staffSays.groupSaid(made.length + 1), people: [] }])}>
+          {staffSays.addOne}
+        </Button>
       </Flex>
       <ProblemNote problem={propose.error} compact />
       <Box role="status" color="verdict.wait">
@@ -181,7 +186,7 @@ function Editor({ draft, groups, path, onKeep }: EditorProps) {
             {made.map((group, place) => (
               <TextInput
                 key={place}
-                aria-label={`Name of group ${place + 1}`}
+                aria-label={staffSays.nameOfGroup(place + 1)}
                 w="130px"
                 value={group.name}
                 maxLength={80}
@@ -191,7 +196,14 @@ function Editor({ draft, groups, path, onKeep }: EditorProps) {
               />
             ))}
           </Flex>
-          <Box columns={{ base: 1, md: 2 }} maxH="320px" overflowY="auto" tabIndex={0} role="region" aria-label="Pupils">
+          <Box
+            columns={{ base: 1, md: 2 }}
+            maxH="320px"
+            overflowY="auto"
+            tabIndex={0}
+            role="region"
+            aria-label={staffSays.pupils}
+          >
             {groups.pupils.map((pupil) => (
               <chakra.label key={pupil.id} display="flex" gap="8px" py="2px" breakInside="avoid" alignItems="center">
                 <chakra.span flex="1">{pupil.name}</chakra.span>
@@ -201,7 +213,7 @@ function Editor({ draft, groups, path, onKeep }: EditorProps) {
                   value={placeOf(pupil.id)}
                   onChange={(event) => move(pupil.id, Number(event.target.value))}
                 >
-                  <option value={-1}>in none</option>
+                  <option value={-1}>{staffSays.inNone}</option>
                   {made.map((group, place) => (
                     <option key={place} value={place}>
                       {group.name}
@@ -214,7 +226,7 @@ function Editor({ draft, groups, path, onKeep }: EditorProps) {
         </>
       )}
       <Button type="submit" look="main" mt="10px" disabled={made.length === 0}>
-        Keep these groups
+        {staffSays.keepTheseGroups}
       </Button>
     </chakra.form>
   )

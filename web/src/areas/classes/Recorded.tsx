@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/classes'
 import { get, post } from '../../shared/api/http'
 import type { ClassPage, RecordingsPage } from '../../shared/api/types'
 import { countdown, useNow, useSchoolTime } from '../../shared/time'
@@ -17,15 +18,15 @@ export function Recorded({ page }: { page: ClassPage }) {
     queryFn: () => get<RecordingsPage>(`/api/recordings?ofClass=${encodeURIComponent(page.id)}`),
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the recordings" />
+  if (!data) return <LoadingNote what={say.theRecordings} />
   const goingOn = data.lines.find((one) => one.isAhead && one.isGoingOn)
   return (
     <Flex gap="40px" wrap="wrap" align="start">
       <Box flex="1 1 420px">
         <chakra.h2 fontSize="17px" mb="4px">
-          In the last four weeks
+          {say.inTheLastFourWeeks}
         </chakra.h2>
-        {data.lines.length === 0 && <EmptyNote>Nothing was recorded of this class, and nothing had to be.</EmptyNote>}
+        {data.lines.length === 0 && <EmptyNote>{say.nothingWasRecordedOfThis}</EmptyNote>}
         {data.lines.map((one) => (
           <Flex key={one.id ?? one.lesson} gap="12px" py="5px" borderBottom="1px solid" borderColor="line" align="baseline">
             <chakra.span fontFamily="mono" fontSize="13px" w="150px" whiteSpace="nowrap">
@@ -34,24 +35,24 @@ export function Recorded({ page }: { page: ClassPage }) {
             <Box flex="1">
               {one.id ? (
                 <Link to={`/recordings/${one.id}`}>
-                  <u>{one.isAhead ? one.title : 'The lesson'}</u>
+                  <u>{say.theLesson(one.isAhead, one.title)}</u>
                 </Link>
               ) : (
-                'Had to be recorded, and was not'
+                say.hadToBeRecordedAnd
               )}
-              {one.isAhead && <chakra.span color="ink2"> recorded ahead</chakra.span>}
+              {one.isAhead && <chakra.span color="ink2"> {say.recordedAhead}</chakra.span>}
             </Box>
             <chakra.span color="ink2">
-              {one.erasedAt ? 'deleted' : one.isGoingOn ? 'goes on' : `${Math.round(one.lengthSeconds / 60)} min`}
+              {one.erasedAt ? say.deleted : say.goesOnMin(one.isGoingOn, Math.round(one.lengthSeconds / 60))}
             </chakra.span>
           </Flex>
         ))}
         <Flex mt="8px" gap="14px">
           <Link to={`/recordings?ofClass=${page.id}`}>
-            <u>With what is missing, and why</u>
+            <u>{say.withWhatIsMissingAndWhy}</u>
           </Link>
           <Link to={`/consents?ofClass=${page.id}`}>
-            <u>Who may be recorded</u>
+            <u>{say.whoMayBeRecorded}</u>
           </Link>
         </Flex>
       </Box>
@@ -79,18 +80,28 @@ function Ahead({ ofClass, goingOn }: AheadProps) {
     onSuccess: again,
   })
   return (
-    <Box as="section" aria-label="Record ahead" w="320px" bg="sheet" borderTop="3px double" borderColor="ink" px="14px" py="10px">
+    <Box
+      as="section"
+      aria-label={say.recordAhead}
+      w="320px"
+      bg="sheet"
+      borderTop="3px double"
+      borderColor="ink"
+      px="14px"
+      py="10px"
+    >
       <chakra.h2 fontSize="17px" mb="4px">
-        Record ahead
+        {say.recordAhead}
       </chakra.h2>
       {goingOn ? (
         <>
           <chakra.p mb="8px" role="status">
-            <strong>“{goingOn.title}” is being recorded</strong>, for{' '}
-            <chakra.span fontFamily="mono">{countdown(now - Date.parse(goingOn.begun))}</chakra.span>. Only you are in it.
+            <strong>{say.isBeingRecorded(goingOn.title)}</strong>
+            {say.for} <chakra.span fontFamily="mono">{countdown(now - Date.parse(goingOn.begun))}</chakra.span>
+            {say.onlyYouAreInIt}
           </chakra.p>
           <Button look="main" onClick={() => end.mutate()} disabled={end.isPending}>
-            End it
+            {say.endIt}
           </Button>
         </>
       ) : (
@@ -101,25 +112,25 @@ function Ahead({ ofClass, goingOn }: AheadProps) {
           }}
         >
           <chakra.p color="ink2" mb="8px">
-            Without pupils. The class finds it on the day and hour that you choose afterwards, and you see who has watched it.
+            {say.withoutPupilsTheClassFinds}
           </chakra.p>
           <TextField
-            label="What it is about"
+            label={say.whatItIsAbout}
             value={title}
             maxLength={120}
             onChange={(event) => setTitle(event.target.value)}
             required
           />
           <Button type="submit" disabled={begin.isPending}>
-            Begin to record
+            {say.beginToRecord}
           </Button>
         </chakra.form>
       )}
       {end.data && (
         <chakra.p mt="8px">
-          It is kept.{' '}
+          {say.itIsKept}{' '}
           <Link to={`/recordings/${end.data.recording}`}>
-            <u>Choose when the class sees it</u>
+            <u>{say.chooseWhenTheClassSeesIt}</u>
           </Link>
         </chakra.p>
       )}

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/classes'
 import { get, post, put, remove } from '../../shared/api/http'
 import type { Candidate, ClassPage } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -21,7 +22,7 @@ export function Roster({ page }: { page: ClassPage }) {
     <Grid templateColumns={{ base: '1fr', md: page.mine ? '1fr 400px' : '1fr' }} gap="28px">
       <Box>
         {page.pupils.length === 0 ? (
-          <EmptyNote>Nobody is on the class list yet. Add pupils one by one, paste a list, or import a roster.</EmptyNote>
+          <EmptyNote>{say.nobodyIsOnTheClass}</EmptyNote>
         ) : (
           <chakra.ol
             bg="sheet"
@@ -50,7 +51,7 @@ export function Roster({ page }: { page: ClassPage }) {
                 </Button>
                 {trust(page, one).length > 0 && (
                   <chakra.span fontSize="12px" color="ink2">
-                    class monitor
+                    {say.classMonitor}
                   </chakra.span>
                 )}
               </chakra.li>
@@ -59,7 +60,7 @@ export function Roster({ page }: { page: ClassPage }) {
         )}
         {gone && (
           <chakra.p role="status" mt="8px">
-            {gone.name} is out of the class; what was before stays in its registers.{' '}
+            {say.isOutOfTheClass(gone.name)}{' '}
             <Button
               size="small"
               disabled={change.isPending}
@@ -69,7 +70,7 @@ export function Roster({ page }: { page: ClassPage }) {
                 })
               }
             >
-              Undo
+              {say.undo}
             </Button>
           </chakra.p>
         )}
@@ -77,7 +78,7 @@ export function Roster({ page }: { page: ClassPage }) {
         {page.pupils.length > 0 && (
           <chakra.p mt="6px" fontSize="13px">
             <chakra.a textDecoration="underline" href={`/api/classes/${page.id}/roster/table`} download="roster.csv">
-              Take the roster out as a table
+              {say.takeTheRosterOutAs}
             </chakra.a>
           </chakra.p>
         )}
@@ -128,13 +129,13 @@ function AddPupil({ page }: { page: ClassPage }) {
     change.mutate(() => post<ClassPage>(`/api/classes/${page.id}/pupils`, body), { onSuccess: () => setName('') })
   const found = wanted.length > 1 ? (data ?? []) : []
   return (
-    <Box as="section" aria-label="Add one pupil" mt="18px" maxW="460px">
+    <Box as="section" aria-label={say.addOnePupil} mt="18px" maxW="460px">
       <chakra.h2 fontSize="17px" mb="4px">
-        Add one pupil
+        {say.addOnePupil}
       </chakra.h2>
       <TextField
-        label="Name"
-        hint="Two letters find pupils of the school."
+        label={say.name}
+        hint={say.twoLettersFindPupilsOf}
         maxLength={80}
         value={name}
         onChange={(event) => setName(event.target.value)}
@@ -142,13 +143,12 @@ function AddPupil({ page }: { page: ClassPage }) {
       <Flex direction="column" gap="3px" align="start" aria-live="polite">
         {found.map((one) => (
           <Button key={one.id} disabled={change.isPending} onClick={() => add({ person: one.id })}>
-            Add {one.name}
-            {one.year > 0 && `, year ${one.year}`}
+            {say.add(one.name, one.year)}
           </Button>
         ))}
         {wanted.length > 1 && data && (
           <Button disabled={change.isPending} onClick={() => add({ name: wanted })}>
-            Add “{wanted}”, who is new to the school
+            {say.addWhoIsNewTo(wanted)}
           </Button>
         )}
       </Flex>
@@ -174,19 +174,17 @@ function PupilSheet({ page, pupil, onClose, onGone }: PupilSheetProps) {
   const coming = page.lessons.filter((one) => one.phase !== 'OVER')
   const when = (id?: string) => {
     const found = page.lessons.find((one) => one.id === id)
-    return found ? `the lesson of ${found.starts.slice(0, 10)}` : 'all lessons of this class'
+    return found ? say.theLessonOf(found.starts.slice(0, 10)) : say.allLessonsOfThisClass
   }
   return (
     <Sheet title={pupil.name} open onClose={onClose}>
-      <chakra.h3 fontSize="15px">Class monitor</chakra.h3>
+      <chakra.h3 fontSize="15px">{say.classMonitorHeading}</chakra.h3>
       <chakra.p color="ink2" mb="6px">
-        A trusted pupil may do what the rules give to class monitors, such as help at the door or with raised hands.
+        {say.aTrustedPupilMayDo}
       </chakra.p>
       {trust(page, pupil).map((one) => (
         <Flex key={one.lesson ?? ''} gap="10px" align="center" mb="6px">
-          <Box flex="1">
-            In {when(one.lesson)}, until {one.until}.
-          </Box>
+          <Box flex="1">{say.inUntil(when(one.lesson), one.until)}</Box>
           <Button
             size="small"
             disabled={change.isPending}
@@ -194,7 +192,7 @@ function PupilSheet({ page, pupil, onClose, onGone }: PupilSheetProps) {
               change.mutate(() => remove<ClassPage>(`${path}/monitors/${person}?lesson=${encodeURIComponent(one.lesson ?? '')}`))
             }
           >
-            End it
+            {say.endIt}
           </Button>
         </Flex>
       ))}
@@ -207,7 +205,7 @@ function PupilSheet({ page, pupil, onClose, onGone }: PupilSheetProps) {
         <Flex gap="10px" align="end" wrap="wrap">
           <Box w="170px">
             <TextField
-              label="Until the end of"
+              label={say.untilTheEndOf}
               type="date"
               value={until}
               onChange={(event) => setUntil(event.target.value)}
@@ -215,22 +213,22 @@ function PupilSheet({ page, pupil, onClose, onGone }: PupilSheetProps) {
             />
           </Box>
           <Select
-            aria-label="In which lessons"
+            aria-label={say.inWhichLessons}
             w="220px"
             mb="10px"
             value={lesson}
             onChange={(event) => setLesson(event.target.value)}
           >
-            <option value="">all lessons of this class</option>
+            <option value="">{say.allLessonsOfThisClass}</option>
             {coming.slice(0, 12).map((one) => (
               <option key={one.id} value={one.id}>
-                the lesson of {one.starts.slice(0, 10)}
+                {say.theLessonOf(one.starts.slice(0, 10))}
               </option>
             ))}
           </Select>
         </Flex>
         <Button type="submit" disabled={change.isPending}>
-          Make class monitor
+          {say.makeClassMonitor}
         </Button>
       </chakra.form>
       <ProblemNote problem={change.error} compact />
@@ -240,7 +238,7 @@ function PupilSheet({ page, pupil, onClose, onGone }: PupilSheetProps) {
           disabled={change.isPending}
           onClick={() => change.mutate(() => remove<ClassPage>(`${path}/pupils/${person}`), { onSuccess: onGone })}
         >
-          Take out of the class
+          {say.takeOutOfTheClass}
         </Button>
       </Box>
     </Sheet>

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/classes'
 import { post } from '../../shared/api/http'
 import type { RosterPreview } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -50,35 +51,38 @@ export function RosterImport({ id }: { id: string }) {
     preview.mutate({ file: chosen, said: next })
   }
   return (
-    <chakra.section aria-label="Import a roster">
+    <chakra.section aria-label={say.importARoster}>
       <chakra.h2 fontSize="17px" mb="6px">
-        Import a roster
+        {say.importARoster}
       </chakra.h2>
       <chakra.p color="ink2" mb="8px">
-        A CSV file with a heading: “name”, or “first name” and “last name”; if you have them, “number” and “year”. Nothing changes
-        before you have seen it.
+        {say.aCsvFileWithA}
       </chakra.p>
-      <FileBox label="Roster file" accept=".csv,.txt,text/csv" onFile={(chosen) => look(chosen, UNSAID)} />
+      <FileBox label={say.rosterFile} accept=".csv,.txt,text/csv" onFile={(chosen) => look(chosen, UNSAID)} />
       <chakra.form
-        aria-label="Paste a list"
+        aria-label={say.pasteAList}
         mb="8px"
         onSubmit={(event) => {
           event.preventDefault()
           look(listed(pasted), { ...UNSAID, adds: true })
         }}
       >
-        <Labelled label="Or paste a list of names" hint="One on each line. Those who are in the class already stay.">
+        <Labelled label={say.orPasteAListOfNames} hint={say.oneOnEachLineThose}>
           {(id) => <TextArea id={id} rows={3} value={pasted} onChange={(event) => setPasted(event.target.value)} />}
         </Labelled>
         <Button type="submit" disabled={pasted.trim() === '' || preview.isPending}>
-          Show what it would add
+          {say.showWhatItWouldAdd}
         </Button>
       </chakra.form>
       <ProblemNote problem={preview.error ?? take.error} />
-      {preview.isPending && <span role="status">Reading {file?.name}…</span>}
+      {preview.isPending && (
+        <span role="status">
+          {say.reading} {file?.name}…
+        </span>
+      )}
       {take.data && (
         <chakra.p role="status">
-          The roster is taken: {take.data.added.length + take.data.created.length} came, {take.data.dropped.length} went.
+          {say.theRosterIsTakenCameWent(take.data.added.length + take.data.created.length, take.data.dropped.length)}
         </chakra.p>
       )}
       {preview.data && (
@@ -88,17 +92,15 @@ export function RosterImport({ id }: { id: string }) {
           borderColor="ink"
           px="14px"
           py="10px"
-          aria-label="What the file would change"
+          aria-label={say.whatTheFileWouldChange}
           role="region"
         >
           <chakra.h3 fontSize="15px" mb="4px" overflowWrap="anywhere">
             {file?.name}
           </chakra.h3>
-          {preview.data.encodingGuessed && (
-            <p>Read as {preview.data.encoding}, for it is not UTF-8. Look at names with accents.</p>
-          )}
+          {preview.data.encodingGuessed && <p>{say.readAsForItIs(preview.data.encoding)}</p>}
           <chakra.details mb="6px">
-            <chakra.summary cursor="pointer">Which column is what</chakra.summary>
+            <chakra.summary cursor="pointer">{say.whichColumnIsWhat}</chakra.summary>
             <ColumnPicker
               heading={preview.data.heading}
               columns={preview.data.columns}
@@ -114,30 +116,27 @@ export function RosterImport({ id }: { id: string }) {
               onSaid={(answer) => look(file!, { ...said, answers: { ...said.answers, [one.line]: answer } })}
             />
           ))}
-          <Names label="join the class" names={preview.data.added} />
-          <Names label="are new to the school" names={preview.data.created} />
-          <Names label="are written differently" names={preview.data.renamed.map((one) => `${one.from} becomes ${one.to}`)} />
+          <Names label={say.joinTheClass} names={preview.data.added} />
+          <Names label={say.areNewToTheSchool} names={preview.data.created} />
+          <Names label={say.areWrittenDifferently} names={preview.data.renamed.map((one) => `${one.from} becomes ${one.to}`)} />
           <Names
-            label={preview.data.moved.length === 1 ? 'is in another year' : 'are in other years'}
+            label={preview.data.moved.length === 1 ? say.isInAnotherYear : say.areInOtherYears}
             names={preview.data.moved.map((one) => `${one.from} becomes ${one.to}`)}
           />
-          <Names label="are not in the file and leave the class" names={preview.data.dropped} />
+          <Names label={say.areNotInTheFile} names={preview.data.dropped} />
           <p>
-            <strong>{preview.data.staying}</strong> stay.
+            <strong>{preview.data.staying}</strong> {say.stay}
           </p>
-          <NotTaken
-            what={preview.data.wrong.length === 1 ? '1 row is left out' : `${preview.data.wrong.length} rows are left out`}
-            wrong={preview.data.wrong}
-          />
+          <NotTaken what={say.rowIsLeftOutRows(preview.data.wrong.length)} wrong={preview.data.wrong} />
           <Flex gap="8px" mt="8px">
             <Button
               look="main"
               disabled={take.isPending || preview.isPending || preview.data.asked.length > 0 || changes(preview.data) === 0}
               onClick={() => take.mutate()}
             >
-              {changes(preview.data) === 0 && preview.data.asked.length === 0 ? 'Nothing to take' : 'Take this roster'}
+              {say.nothingToTakeTakeThisRoster(changes(preview.data), preview.data.asked.length)}
             </Button>
-            <Button onClick={() => preview.reset()}>Leave it</Button>
+            <Button onClick={() => preview.reset()}>{say.leaveIt}</Button>
           </Flex>
         </Box>
       )}
@@ -146,32 +145,33 @@ export function RosterImport({ id }: { id: string }) {
 }
 
 const PARTS: { part: keyof RosterPreview['columns']; label: string }[] = [
-  { part: 'name', label: 'Whole names' },
-  { part: 'first', label: 'or first names' },
-  { part: 'last', label: 'and last names' },
-  { part: 'number', label: 'Numbers' },
-  { part: 'year', label: 'Years' },
+  { part: 'name', label: say.wholeNames },
+  { part: 'first', label: say.orFirstNames },
+  { part: 'last', label: say.andLastNames },
+  { part: 'number', label: say.numbers },
+  { part: 'year', label: say.years },
 ]
 
 const DOUBTS: Record<RosterPreview['asked'][number]['why'], string> = {
-  OTHER_YEAR: 'The school has this name in another year.',
-  OTHER_NUMBER: 'The school has this name with another number.',
-  NUMBER_WITHOUT_ZEROS: 'The number is the same but for zeros at its beginning, which spreadsheets take away; the name is not.',
+  OTHER_YEAR: say.theSchoolHasThisName,
+  OTHER_NUMBER: say.theSchoolHasThisNameWith,
+  NUMBER_WITHOUT_ZEROS: say.theNumberIsTheSame,
 }
 
 /** A row that may or may not mean a pupil whom the school has. */
 function Asked({ asked, onSaid }: { asked: RosterPreview['asked'][number]; onSaid: (said: 'SAME' | 'ANOTHER') => void }) {
   return (
-    <Box role="group" aria-label={`Line ${asked.line}`} bg="verdict.waitSoft" px="10px" py="6px" mb="4px">
+    <Box role="group" aria-label={say.line(asked.line)} bg="verdict.waitSoft" px="10px" py="6px" mb="4px">
       <p>
-        Line {asked.line}: <strong>{asked.says}</strong>. {DOUBTS[asked.why]} Is it <strong>{asked.known}</strong>?
+        {say.lineSaid(asked.line)} <strong>{asked.says}</strong>
+        {say.isIt(DOUBTS[asked.why])} <strong>{asked.known}</strong>?
       </p>
       <Flex gap="8px" mt="4px">
         <Button size="small" onClick={() => onSaid('SAME')}>
-          The same
+          {say.theSame}
         </Button>
         <Button size="small" onClick={() => onSaid('ANOTHER')}>
-          Somebody else
+          {say.somebodyElse}
         </Button>
       </Flex>
     </Box>
@@ -182,7 +182,7 @@ function Asked({ asked, onSaid }: { asked: RosterPreview['asked'][number]; onSai
 function listed(text: string): File {
   const first = text.trimStart().split('\n', 1)[0] ?? ''
   const hasHeading = /\bname\b/i.test(first)
-  return new File([hasHeading ? text : `name\n${text}`], 'the pasted list', { type: 'text/csv' })
+  return new File([hasHeading ? text : `name\n${text}`], say.thePastedList, { type: 'text/csv' })
 }
 
 function changes(preview: RosterPreview): number {
@@ -198,8 +198,7 @@ function Names({ label, names }: { label: string; names: string[] }) {
       <strong>
         {names.length} {label}:
       </strong>{' '}
-      {names.slice(0, 40).join(', ')}
-      {names.length > 40 && ` and ${names.length - 40} more`}
+      {say.andMore(names.slice(0, 40).join(', '), names.length, names.length - 40)}
     </chakra.p>
   )
 }

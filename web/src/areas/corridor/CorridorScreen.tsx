@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/corridor'
 import { get, post } from '../../shared/api/http'
 import type { Corridor, CorridorLine, Upkeep } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -14,7 +15,7 @@ const EVERY_MS = 3000
 
 /** All live lessons of the school, worst first (need M1). */
 export default function CorridorScreen() {
-  return <Page title="Corridor">{() => <LiveCorridor />}</Page>
+  return <Page title={say.corridor}>{() => <LiveCorridor />}</Page>
 }
 
 /** Whether the program itself can be trusted with what happens: the age of the last backup, and what needs looking after. */
@@ -22,7 +23,7 @@ function UpkeepLine() {
   const { data } = useQuery({ queryKey: ['upkeep'], queryFn: () => get<Upkeep>('/api/upkeep'), refetchInterval: 60_000 })
   if (!data) return null
   const worries = data.checks.filter((one) => !one.well)
-  const backup = data.lastBackup ? `Last good backup: ${ageOf(data.lastBackup, data.now)} ago` : 'No backup yet'
+  const backup = data.lastBackup ? say.lastGoodBackupAgo(ageOf(data.lastBackup, data.now)) : say.noBackupYet
   return worries.length === 0 ? (
     <chakra.p fontSize="12.5px" color="ink2" mb="6px">
       <Link to="/upkeep">{backup}</Link>
@@ -37,7 +38,7 @@ function UpkeepLine() {
       py="5px"
       mb="10px"
     >
-      {worries.map((one) => one.say).join(' ')} <Link to="/upkeep">Look after it</Link>
+      {worries.map((one) => one.say).join(' ')} <Link to="/upkeep">{say.lookAfterIt}</Link>
     </Box>
   )
 }
@@ -50,26 +51,30 @@ function LiveCorridor() {
     refetchInterval: EVERY_MS,
   })
   if (error && !data) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the corridor" />
+  if (!data) return <LoadingNote what={say.theCorridor} />
   const now = data.lessons.filter((line) => line.alerts.some((alert) => alert.grave && !alert.takenBy)).length
   return (
     <Box maxW="1240px" mx="auto" px="20px" py="14px">
-      <chakra.h1 srOnly>Corridor</chakra.h1>
+      <chakra.h1 srOnly>{say.corridor}</chakra.h1>
       {error && <ProblemNote problem={error} compact />}
       <UpkeepLine />
       <Flex gap="30px" align="baseline" wrap="wrap" mb="12px">
-        <Figure many={data.live} what={data.live === 1 ? 'lesson live' : 'lessons live'} />
-        <Figure many={data.pupils} what="pupils in" />
+        <Figure many={data.live} what={data.live === 1 ? say.lessonLive : say.lessonsLive} />
+        <Figure many={data.pupils} what={say.pupilsIn} />
         <Box aria-live="assertive">
-          <Figure many={now} what={now === 1 ? 'needs someone now' : 'need someone now'} mark={now > 0} />
+          <Figure many={now} what={now === 1 ? say.needsSomeoneNow : say.needSomeoneNow} mark={now > 0} />
         </Box>
         <Box flex="1" />
         <chakra.span fontSize="12.5px" color="ink2">
-          worst first{data.next && ` · next start at ${time.clock(data.next)}`}
+          {say.worstFirst}
+          {data.next && say.nextStartAt(time.clock(data.next))}
         </chakra.span>
       </Flex>
       {data.lessons.length === 0 ? (
-        <EmptyNote>No lesson is live{data.next ? `; the next one starts at ${time.clock(data.next)}` : ' or near'}.</EmptyNote>
+        <EmptyNote>
+          {say.noLessonIsLive}
+          {data.next ? say.theNextOneStartsAt(time.clock(data.next)) : say.orNear}.
+        </EmptyNote>
       ) : (
         <Box overflowX="auto">
           <chakra.table
@@ -91,14 +96,14 @@ function LiveCorridor() {
           >
             <thead>
               <chakra.tr fontSize="12px" color="ink2">
-                <th>Lesson</th>
-                <th>Adults in it</th>
-                <th>In / expected</th>
-                <th>Door</th>
-                <th>Stance</th>
-                <th>What is wrong</th>
+                <th>{say.lesson}</th>
+                <th>{say.adultsInIt}</th>
+                <th>{say.inExpected}</th>
+                <th>{say.door}</th>
+                <th>{say.stance}</th>
+                <th>{say.whatIsWrong}</th>
                 <th>
-                  <chakra.span srOnly>What to do</chakra.span>
+                  <chakra.span srOnly>{say.whatToDo}</chakra.span>
                 </th>
               </chakra.tr>
             </thead>
@@ -150,7 +155,8 @@ function Row({ line }: { line: CorridorLine }) {
       <chakra.td fontSize="13px">
         {line.adultsIn.join(', ') || (
           <chakra.span color="verdict.away" fontWeight="650">
-            none{line.adults.length > 0 && ` (${line.adults.join(', ')})`}
+            {say.none}
+            {line.adults.length > 0 && ` (${line.adults.join(', ')})`}
           </chakra.span>
         )}
       </chakra.td>
@@ -158,26 +164,24 @@ function Row({ line }: { line: CorridorLine }) {
         {line.present} / {line.expected}
         {line.waiting > 0 && (
           <chakra.span display="block" fontSize="12px" color="verdict.wait">
-            {line.waiting} at the door
+            {say.atTheDoor(line.waiting)}
           </chakra.span>
         )}
       </chakra.td>
       <td>{line.phase === 'OPEN' ? line.door : '–'}</td>
       <chakra.td fontSize="13px">{line.stance ?? '–'}</chakra.td>
       <chakra.td fontSize="13px" maxW="360px">
-        {line.alerts.length === 0 && <chakra.span color="ink2">all is well</chakra.span>}
+        {line.alerts.length === 0 && <chakra.span color="ink2">{say.allIsWell}</chakra.span>}
         {line.alerts.map((alert) => (
           <Flex key={alert.kind} gap="7px" align="baseline" opacity={alert.takenBy && !alert.mine ? 0.65 : 1} py="1px">
             <VerdictMark verdict={alert.grave ? 'away' : 'wait'} />
             <Box flex="1">
               <chakra.span fontWeight={alert.grave && !alert.takenBy ? 650 : 400}>{alert.text}</chakra.span>
-              {alert.takenBy && (
-                <chakra.span color="ink2"> {alert.mine ? 'You see to it.' : `${alert.takenBy} sees to it.`}</chakra.span>
-              )}
+              {alert.takenBy && <chakra.span color="ink2"> {say.youSeeToItSees(alert.mine, alert.takenBy)}</chakra.span>}
             </Box>
             {!alert.takenBy && (
               <Button size="small" disabled={take.isPending} onClick={() => take.mutate(alert.kind)}>
-                I see to it
+                {say.iSeeToIt}
               </Button>
             )}
           </Flex>
@@ -187,7 +191,7 @@ function Row({ line }: { line: CorridorLine }) {
       <chakra.td css={{ textAlign: 'right !important' }}>
         <Link to={`/lessons/${line.lesson}/desk`}>
           <Button as="span" look={grave ? 'main' : 'plain'}>
-            {line.adultsIn.length === 0 && line.phase === 'OPEN' ? 'Step in' : 'Look in'}
+            {say.stepInLookIn(line.adultsIn.length, line.phase)}
           </Button>
         </Link>
       </chakra.td>

@@ -2,6 +2,7 @@ import { Flex, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useMemo, useState } from 'react'
 import { useParams } from 'react-router'
+import { say } from '../../languages/en/staff/desk'
 import { useLive } from '../../shared/live/useLive'
 import type { Desk, Message } from '../../shared/api/types'
 import { standing } from '../../shared/standing'
@@ -44,7 +45,7 @@ const RESTS_MS = 30_000
 export default function DeskScreen() {
   const { id = '' } = useParams()
   return (
-    <Page title="Desk" bare>
+    <Page title={say.desk} bare>
       {() => <LiveDesk key={id} lesson={id} />}
     </Page>
   )
@@ -95,7 +96,7 @@ function LiveDesk({ lesson }: { lesson: string }) {
     if (desk) document.title = `${desk.title} · desk`
   }, [desk])
   if (lost) return <NoDesk problem={lost} />
-  if (!desk) return <LoadingNote what="the lesson" />
+  if (!desk) return <LoadingNote what={say.theLesson} />
   const rightsPath = (rule: string, person?: string) =>
     `/api/lessons/${encodeURIComponent(lesson)}/why/${rule}${person ? `?person=${encodeURIComponent(person)}` : ''}`
   const live = desk.door.phase === 'OPEN'
@@ -138,7 +139,7 @@ function LiveDesk({ lesson }: { lesson: string }) {
                 minH="0"
                 borderInlineEnd="1px solid"
                 borderColor="lineStrong"
-                aria-label="What needs you"
+                aria-label={say.whatNeedsYou}
               >
                 {desk.door.phase === 'PLANNED' && (
                   <EachSecond>

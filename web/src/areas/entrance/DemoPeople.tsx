@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
+import { say } from '../../languages/en/staff/entrance'
 import { TOUR } from '../../lesson/tour/asked'
 import { get, post } from '../../shared/api/http'
 import type { DemoPerson, LessonLine } from '../../shared/api/types'
@@ -13,7 +14,7 @@ import { ProblemNote } from '../../shared/ui/Notes'
 /** Whose lesson is live in the demo, with a bit of everything. */
 const GUIDED = 'orla-venn'
 
-const POSITIONS = { LEAD: 'Safeguarding lead', TEACHER: 'Teachers', PUPIL: 'Pupils' }
+const POSITIONS = { LEAD: say.safeguardingLead, TEACHER: say.teachers, PUPIL: say.pupils }
 
 /** In the demo, everybody is one click away. */
 export default function DemoPeople() {
@@ -38,19 +39,19 @@ export default function DemoPeople() {
   })
   const found = (data ?? []).filter((one) => one.name.toLowerCase().includes(wanted.toLowerCase()))
   return (
-    <chakra.section aria-label="People of the demo">
+    <chakra.section aria-label={say.peopleOfTheDemo}>
       <chakra.h2 fontSize="17px" mb="6px">
-        This is the demo: be anybody
+        {say.thisIsTheDemoBeAnybody}
       </chakra.h2>
       <chakra.p mb="8px">
         <Button disabled={tour.isPending} onClick={() => tour.mutate()}>
-          Show me around in a live lesson
+          {say.showMeAroundInA}
         </Button>
       </chakra.p>
       <ProblemNote problem={tour.error} compact />
       <TextInput
-        aria-label="Find a person"
-        placeholder="Find a person"
+        aria-label={say.findAPerson}
+        placeholder={say.findAPerson}
         value={wanted}
         onChange={(event) => setWanted(event.target.value)}
         mb="6px"
@@ -63,7 +64,7 @@ export default function DemoPeople() {
         borderColor="ink"
         tabIndex={0}
         role="region"
-        aria-label="List of people"
+        aria-label={say.listOfPeople}
       >
         {(Object.keys(POSITIONS) as (keyof typeof POSITIONS)[]).map((position) => {
           const people = found.filter((one) => one.position === position)

@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
+import { say } from '../../languages/en/staff/entrance'
 
 /** The page of somebody who is not in yet: a sheet of ledger paper with one thing to do. */
 export function Entrance({ title, wide = false, children }: { title: string; wide?: boolean; children: ReactNode }) {
@@ -19,7 +20,7 @@ export function Entrance({ title, wide = false, children }: { title: string; wid
         fontSize="15px"
       >
         <chakra.p fontFamily="heading" fontWeight="700" fontSize="17px" color="ink2">
-          Juricast
+          {say.juricast}
         </chakra.p>
         <chakra.h1 fontSize="26px" mb="14px">
           {title}

@@ -2,6 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Navigate } from 'react-router'
+import { say } from '../../languages/en/staff/entrance'
 import { post } from '../../shared/api/http'
 import type { Standing } from '../../shared/api/types'
 import { standing } from '../../shared/standing'
@@ -21,7 +22,7 @@ export default function FirstStartScreen() {
     mutationFn: () => post<Standing>('/api/first-start', form),
     onSuccess: (now) => cache.setQueryData(standing.queryKey, now),
   })
-  if (!data) return <LoadingNote what="the school" />
+  if (!data) return <LoadingNote what={say.theSchool} />
   if (data.me) return <Navigate to="/today" replace />
   if (data.founded) return <Navigate to="/sign-in" replace />
   const box = (field: keyof typeof form) => ({
@@ -30,9 +31,9 @@ export default function FirstStartScreen() {
     required: true,
   })
   return (
-    <Entrance title="Set up your school">
+    <Entrance title={say.setUpYourSchool}>
       <chakra.p color="ink2" mb="14px">
-        This makes the first account: a safeguarding lead, who writes the charter. It can be done once.
+        {say.thisMakesTheFirstAccount}
       </chakra.p>
       <chakra.form
         onSubmit={(event) => {
@@ -40,26 +41,21 @@ export default function FirstStartScreen() {
           begin.mutate()
         }}
       >
+        <TextField label={say.setupWord} hint={say.itWasPrintedWhereThe} autoComplete="off" {...box('setupWord')} />
+        <TextField label={say.school} {...box('school')} />
+        <TextField label={say.timeZone} hint={say.allTimesAreToldInIt} {...box('zone')} />
+        <TextField label={say.yourName} autoComplete="name" {...box('name')} />
+        <TextField label={say.nameToSignInWith} autoComplete="username" {...box('signIn')} />
         <TextField
-          label="Setup word"
-          hint="It was printed where the program was started. It shows that you are at the machine."
-          autoComplete="off"
-          {...box('setupWord')}
-        />
-        <TextField label="School" {...box('school')} />
-        <TextField label="Time zone" hint="All times are told in it." {...box('zone')} />
-        <TextField label="Your name" autoComplete="name" {...box('name')} />
-        <TextField label="Name to sign in with" autoComplete="username" {...box('signIn')} />
-        <TextField
-          label="Password"
-          hint="10 letters or signs at least. Three or four words that have nothing to do with each other are good."
+          label={say.password}
+          hint={say.lettersOrSignsAtLeast}
           type="password"
           autoComplete="new-password"
           {...box('password')}
         />
         <ProblemNote problem={begin.error} />
         <Button type="submit" look="main" size="large" disabled={begin.isPending}>
-          Begin
+          {say.begin}
         </Button>
       </chakra.form>
     </Entrance>

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/inspection'
 import type { InspectionPage, Me, WeakSpot } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
@@ -13,7 +14,7 @@ import { Trend } from './parts/Trend'
 
 /** The weak spots of everything planned: what matters most first, its evidence and its mend beside it. */
 export default function InspectionScreen() {
-  return <Page title="Inspection">{(me) => <Shown me={me} />}</Page>
+  return <Page title={say.inspection}>{(me) => <Shown me={me} />}</Page>
 }
 
 function Shown({ me }: { me: Me }) {
@@ -22,7 +23,7 @@ function Shown({ me }: { me: Me }) {
   const [mending, setMending] = useState<string[] | null>(null)
   const [mended, setMended] = useState<{ change: string; mends: number } | null>(null)
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the inspection" />
+  if (!data) return <LoadingNote what={say.theInspection} />
   const kinds = byKind(data.open)
   const spot = data.open.find((one) => one.key === chosen) ?? data.open[0]
   return (
@@ -38,18 +39,15 @@ function Shown({ me }: { me: Me }) {
         mb="12px"
       >
         <Box>
-          <chakra.h1 fontSize="25px">Inspection</chakra.h1>
-          <chakra.p color="ink2">
-            {data.lessons} planned lessons against the rules of their day and against each other.{' '}
-            {me.position === 'LEAD' ? 'The whole school.' : 'What concerns your classes.'}
-          </chakra.p>
+          <chakra.h1 fontSize="25px">{say.inspection}</chakra.h1>
+          <chakra.p color="ink2">{say.plannedLessonsAgainstTheRules(data.lessons, me.position)}</chakra.p>
         </Box>
         <Counts page={data} />
         {me.position === 'LEAD' && <Trend days={data.trend} />}
       </Flex>
       {mended && <Mended mended={mended} onClose={() => setMended(null)} />}
       {data.open.length === 0 ? (
-        <EmptyNote>No weak spot is open. What is planned keeps the rules.</EmptyNote>
+        <EmptyNote>{say.noWeakSpotIsOpen}</EmptyNote>
       ) : (
         <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 440px' }} gap="22px" alignItems="start">
           <Box>
@@ -114,7 +112,7 @@ function Kind({
         <Box flex="1" />
         {mendable.length > 1 && (
           <Button size="small" onClick={() => onMend(mendable.map((one) => one.key))}>
-            Mend all {mendable.length}
+            {say.mendAll(mendable.length)}
           </Button>
         )}
       </Flex>
@@ -138,7 +136,7 @@ function Kind({
           onClick={() => onChoose(one.key)}
         >
           <chakra.span fontFamily="mono" fontSize="12.5px" color="ink2">
-            {one.starts ? `${time.day(one.starts).replace(/^\w+,? /, '')} ${time.clock(one.starts)}` : 'every lesson'}
+            {one.starts ? `${time.day(one.starts).replace(/^\w+,? /, '')} ${time.clock(one.starts)}` : say.everyLesson}
           </chakra.span>
           <chakra.span fontWeight="600" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap">
             {one.title}
@@ -150,7 +148,7 @@ function Kind({
       ))}
       {kind.spots.length > SHOWN && (
         <Button look="quiet" mt="3px" ms="8px" onClick={() => setAll(!all)}>
-          {all ? 'Show fewer' : `Show all ${kind.spots.length}`}
+          {say.showFewerShowAll(all, kind.spots.length)}
         </Button>
       )}
     </Box>
@@ -161,7 +159,7 @@ function Counts({ page }: { page: InspectionPage }) {
   const count = (severity: Severity) => page.open.filter((one) => one.severity === severity).length
   const words: [Severity, string][] = [
     ['DANGER', 'dangers'],
-    ['WEAK_SPOT', 'weak spots'],
+    ['WEAK_SPOT', say.weakSpots],
     ['NOTE', 'notes'],
   ]
   return (
@@ -193,12 +191,12 @@ function Mended({ mended, onClose }: { mended: { change: string; mends: number }
       gap="10px"
       align="center"
     >
-      <strong>{mended.mends === 1 ? 'Mended.' : `${mended.mends} mends carried out.`}</strong>
+      <strong>{say.mendedMendsCarriedOut(mended.mends)}</strong>
       <Button size="small" disabled={undo.isPending} onClick={() => undo.mutate(mended.change, { onSuccess: onClose })}>
-        Undo
+        {say.undo}
       </Button>
       <Button size="small" look="quiet" onClick={onClose}>
-        Fine
+        {say.fine}
       </Button>
       <ProblemNote problem={undo.error} compact />
     </Flex>
@@ -209,21 +207,22 @@ function Accepted({ page, canReopen }: { page: InspectionPage; canReopen: boolea
   const reopen = useReopen()
   if (page.accepted.length === 0) return null
   return (
-    <Box as="section" aria-label="Accepted">
+    <Box as="section" aria-label={say.accepted}>
       <chakra.h2 fontSize="16px" borderBottom="1.5px solid" borderColor="lineStrong">
-        Accepted
+        {say.accepted}
       </chakra.h2>
       {page.accepted.map((one) => (
         <Flex key={one.key} gap="10px" py="4px" borderBottom="1px solid" borderColor="line" align="baseline">
           <Box flex="1">
             {one.title}: {one.sentence}
             <chakra.span display="block" color="ink2" fontSize="13px">
-              “{one.accepted?.why}” {one.accepted?.by}, until {one.accepted?.until}
+              “{one.accepted?.why}” {one.accepted?.by}
+              {say.untilWord} {one.accepted?.until}
             </chakra.span>
           </Box>
           {canReopen && (
             <Button size="small" look="quiet" onClick={() => reopen.mutate(one.key)}>
-              Look at it again
+              {say.lookAtItAgain}
             </Button>
           )}
         </Flex>

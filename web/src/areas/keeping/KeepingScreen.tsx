@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link, useSearchParams } from 'react-router'
+import { say } from '../../languages/en/staff/keeping'
 import { get } from '../../shared/api/http'
 import type { KeepingPage, KeptPart } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -12,7 +13,7 @@ import { SumTable } from '../../shared/ui/SumTable'
 
 /** Where lessons drifted from their plan, and how often (need M3). */
 export default function KeepingScreen() {
-  return <Page title="Kept to the plan">{(me) => <Shown isLead={me.position === 'LEAD'} />}</Page>
+  return <Page title={say.keptToThePlan}>{(me) => <Shown isLead={me.position === 'LEAD'} />}</Page>
 }
 
 function Shown({ isLead }: { isLead: boolean }) {
@@ -30,7 +31,7 @@ function Shown({ isLead }: { isLead: boolean }) {
     placeholderData: (before) => before,
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="how lessons kept to their plan" />
+  if (!data) return <LoadingNote what={say.howLessonsKeptToTheirPlan} />
   const only = (more: Record<string, string>) => {
     const next = { from: data.from, until: data.until, ...more }
     return `/keeping?${new URLSearchParams(next)}`
@@ -41,10 +42,8 @@ function Shown({ isLead }: { isLead: boolean }) {
     <Box px="20px" py="16px" maxW="1240px" mx="auto">
       <Flex gap="16px" align="end" wrap="wrap" mb="8px">
         <Box>
-          <chakra.h1 fontSize="25px">Kept to the plan</chakra.h1>
-          <chakra.p color="ink2">
-            What adults set otherwise while they taught, in the lessons {isLead ? 'of the school' : 'of your classes'}.
-          </chakra.p>
+          <chakra.h1 fontSize="25px">{say.keptToThePlan}</chakra.h1>
+          <chakra.p color="ink2">{say.whatAdultsSetOtherwiseWhile(isLead)}</chakra.p>
         </Box>
         <Box flex="1" />
         <Period
@@ -54,7 +53,7 @@ function Shown({ isLead }: { isLead: boolean }) {
         />
       </Flex>
       {data.all.lessons === 0 ? (
-        <EmptyNote>No lesson was held between these days.</EmptyNote>
+        <EmptyNote>{say.noLessonWasHeldBetween}</EmptyNote>
       ) : (
         <>
           <Flex
@@ -68,65 +67,61 @@ function Shown({ isLead }: { isLead: boolean }) {
             mb="14px"
             align="baseline"
           >
-            <Big number={`${data.all.lessons - data.all.departed} of ${data.all.lessons}`} what="lessons went as planned" />
-            {data.all.times > 0 && <Big number={`${data.all.times}`} what="departures in the others" />}
+            <Big number={`${data.all.lessons - data.all.departed} of ${data.all.lessons}`} what={say.lessonsWentAsPlanned} />
+            {data.all.times > 0 && <Big number={`${data.all.times}`} what={say.departuresInTheOthers} />}
             <Big
-              number={`${data.all.aloneMinutes} min`}
-              what={
-                data.all.lessonsAlone === 0
-                  ? 'without an adult'
-                  : `without an adult, in ${data.all.lessonsAlone === 1 ? 'one lesson' : `${data.all.lessonsAlone} lessons`}`
-              }
+              number={say.min(data.all.aloneMinutes)}
+              what={say.withoutAnAdultWithoutAn(data.all.lessonsAlone)}
               grave={data.all.aloneMinutes > 0}
             />
           </Flex>
           {data.habits.length > 0 && (
             <Box borderInlineStart="5px solid" borderColor="mark" ps="12px" mb="14px" role="note">
-              <strong>The plan may not fit.</strong> In every third lesson or more, adults set otherwise:{' '}
+              <strong>{say.thePlanMayNotFit}</strong> {say.inEveryThirdLessonOr}{' '}
               {data.habits.map((one, place) => (
                 <span key={one.id}>
                   {place > 0 && ', '}
-                  {one.name} ({one.sum.departed} of {one.sum.lessons})
+                  {say.of(one.name, one.sum.departed, one.sum.lessons)}
                 </span>
               ))}
-              . A class can{' '}
+              {say.aClassCan}{' '}
               <Link to="/charter">
-                <u>plan it</u>
+                <u>{say.planIt}</u>
               </Link>
-              , or a stance can.
+              {say.orAStanceCan}
             </Box>
           )}
           <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 470px' }} gap="32px" alignItems="start">
             <Box>
               <Flex align="baseline" gap="10px" mb="4px">
                 <chakra.h2 fontSize="17px">
-                  {chosen ? `Lessons that departed: ${chosen}` : 'Lessons that departed, the latest first'}
+                  {chosen ? say.lessonsThatDeparted(chosen) : say.lessonsThatDepartedTheLatestFirst}
                 </chakra.h2>
                 {chosen && (
                   <Link to={only({})}>
                     <Button as="span" size="small">
-                      All lessons
+                      {say.allLessons}
                     </Button>
                   </Link>
                 )}
               </Flex>
-              {data.lessons.length === 0 && <EmptyNote>None. Every lesson went as it was planned.</EmptyNote>}
+              {data.lessons.length === 0 && <EmptyNote>{say.noneEveryLessonWentAs}</EmptyNote>}
               <Lessons page={data} />
               {data.driftedInAll > data.lessons.length && (
                 <chakra.p fontSize="13px" color="ink2" mt="4px">
-                  {data.driftedInAll - data.lessons.length} more are not shown; choose fewer days, a rule or a class.
+                  {say.moreAreNotShownChoose(data.driftedInAll - data.lessons.length)}
                 </chakra.p>
               )}
             </Box>
             <Box>
-              <Parts title="By rule" parts={data.rules} to={(one) => only({ rule: one.id })} of />
+              <Parts title={say.byRule} parts={data.rules} to={(one) => only({ rule: one.id })} of />
               <Parts
-                title="By class"
+                title={say.byClass}
                 parts={data.classes.filter((one) => one.sum.departed > 0)}
                 to={(one) => only({ ofClass: one.id })}
                 of
               />
-              <Parts title="By adult" parts={data.adults} />
+              <Parts title={say.byAdult} parts={data.adults} />
             </Box>
           </Grid>
         </>
@@ -147,9 +142,9 @@ function Big({ number, what, grave = false }: { number: string; what: string; gr
 }
 
 const KIND: Record<KeepingPage['lessons'][number]['departures'][number]['kind'], string> = {
-  LIVE_ORDER: 'set to',
-  PASS: 'lent to',
-  CURB: 'taken from',
+  LIVE_ORDER: say.setTo,
+  PASS: say.lentTo,
+  CURB: say.takenFrom,
 }
 
 function Lessons({ page }: { page: KeepingPage }) {
@@ -167,14 +162,14 @@ function Lessons({ page }: { page: KeepingPage }) {
             </chakra.span>
             {one.aloneMinutes > 0 && (
               <chakra.span color="verdict.away" fontWeight="650">
-                {one.aloneMinutes} min without an adult
+                {say.minWithoutAnAdult(one.aloneMinutes)}
               </chakra.span>
             )}
           </Flex>
           {one.departures.map((departure, place) => (
             <chakra.span key={place} display="block" fontSize="13px" color="ink2">
-              <chakra.span color="ink">{departure.title}</chakra.span> {KIND[departure.kind]} {departure.value ?? departure.of},
-              by {departure.by}, for {departure.minutes} min
+              <chakra.span color="ink">{departure.title}</chakra.span> {KIND[departure.kind]} {departure.value ?? departure.of}
+              {say.byForMin(departure.by, departure.minutes)}
             </chakra.span>
           ))}
         </chakra.li>
@@ -207,9 +202,7 @@ function Parts({
             </chakra.td>
           )}
           <chakra.td fontSize="12.5px" color="ink2" whiteSpace="nowrap">
-            {of ? `in ${one.sum.departed} of ${one.sum.lessons} lessons` : `in ${one.sum.departed} lessons`}
-            {one.sum.times > one.sum.departed && `, ${one.sum.times} times`}
-            {one.sum.times > 0 && `, ${one.sum.minutes} min`}
+            {say.inOfLessonsInLessons(of, one.sum.departed, one.sum.lessons, one.sum.times, one.sum.minutes)}
           </chakra.td>
         </>
       )}

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
+import { say } from '../../languages/en/staff/looks'
 import { Button } from '../../shared/ui/Button'
 import { TextField } from '../../shared/ui/Fields'
 import { Key } from '../../shared/ui/Key'
@@ -31,8 +32,8 @@ const COLOURS = [
 export default function LooksScreen() {
   return (
     <Box as="main" maxW="960px" mx="auto" px="20px" py="20px">
-      <chakra.h1 fontSize="27px">The look</chakra.h1>
-      <Part title="Colours by meaning">
+      <chakra.h1 fontSize="27px">{say.theLook}</chakra.h1>
+      <Part title={say.coloursByMeaning}>
         <Flex wrap="wrap" gap="8px">
           {COLOURS.map((colour) => (
             <Box key={colour} w="104px" fontSize="12px">
@@ -42,7 +43,7 @@ export default function LooksScreen() {
           ))}
         </Flex>
       </Part>
-      <Part title="Shutters: how far a right is closed">
+      <Part title={say.shuttersHowFarARight}>
         <Flex wrap="wrap" gap="20px">
           {(['open', 'on-request', 'closed'] as const).flatMap((value) =>
             [false, true].map((bound) => (
@@ -59,20 +60,20 @@ export default function LooksScreen() {
           </span>
         </Flex>
       </Part>
-      <Part title="Verdicts">
+      <Part title={say.verdicts}>
         <Flex gap="20px">
           <span>
-            <VerdictMark verdict="in" /> in
+            <VerdictMark verdict="in" /> {say.in}
           </span>
           <span>
-            <VerdictMark verdict="wait" /> waits
+            <VerdictMark verdict="wait" /> {say.waits}
           </span>
           <span>
-            <VerdictMark verdict="away" /> turned away
+            <VerdictMark verdict="away" /> {say.turnedAway}
           </span>
         </Flex>
       </Part>
-      <Part title="Presence over time">
+      <Part title={say.presenceOverTime}>
         <Box position="relative" h="20px">
           <Strip
             stays={[
@@ -86,24 +87,24 @@ export default function LooksScreen() {
           />
         </Box>
       </Part>
-      <Part title="Buttons, keys, boxes">
+      <Part title={say.buttonsKeysBoxes}>
         <Flex gap="10px" align="center" mb="10px">
-          <Button look="main">Main</Button>
+          <Button look="main">{say.main}</Button>
           <Button>
-            Plain <Key>A</Key>
+            {say.plain} <Key>A</Key>
           </Button>
-          <Button look="stop">Stops something</Button>
-          <Button look="quiet">a word in a line</Button>
-          <Button disabled>Not now</Button>
+          <Button look="stop">{say.stopsSomething}</Button>
+          <Button look="quiet">{say.aWordInALine}</Button>
+          <Button disabled>{say.notNow}</Button>
         </Flex>
-        <TextField label="A box" hint="With a hint" defaultValue="What was typed stays" />
-        <EmptyNote>Nothing here yet, and what comes next.</EmptyNote>
+        <TextField label={say.aBox} hint={say.withAHint} defaultValue={say.whatWasTypedStays} />
+        <EmptyNote>{say.nothingHereYetAndWhat}</EmptyNote>
       </Part>
-      <Part title="Why">
+      <Part title={say.why}>
         <WhyChain
           why={{
             rule: 'chat.class',
-            title: 'Write to the whole class',
+            title: say.writeToTheWholeClass,
             value: 'closed',
             valueWords: 'closed',
             until: '',
@@ -111,11 +112,11 @@ export default function LooksScreen() {
             otherwise: [],
             changedBy: '',
             forPupils: '',
-            reason: 'Side talk in front of all is where most disruption begins.',
+            reason: say.sideTalkInFrontOf,
             chain: [
-              { text: 'Usual for a pupil: open', value: 'open', effect: 'REPLACED', note: '' },
-              { text: 'Charter, binding, by Maren Oddlund: closed', value: 'closed', effect: 'DECIDES', note: '' },
-              { text: 'Class rules, by Ilse Brandt: open', value: 'open', effect: 'OVERRULED', note: '' },
+              { text: say.usualForAPupilOpen, value: 'open', effect: 'REPLACED', note: '' },
+              { text: say.charterBindingByMarenOddlundClosed, value: 'closed', effect: 'DECIDES', note: '' },
+              { text: say.classRulesByIlseBrandtOpen, value: 'open', effect: 'OVERRULED', note: '' },
             ],
           }}
         />

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/outbox'
 import { edit, EDITED, get } from '../../shared/api/http'
 import type { Me, MessageTemplate, OutboxPage, SentLine } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -12,18 +13,18 @@ import { Page } from '../../shared/ui/Page'
 type Kind = SentLine['kind']
 
 const KINDS: Record<Kind, string> = {
-  REMINDER: 'reminder',
-  NUDGE: 'nudge',
-  CHANGE: 'change',
-  NEW_LINK: 'new link',
-  PARENTS: 'letter',
-  WORRY: 'worry',
-  INVITATION: 'invitation',
+  REMINDER: say.reminder,
+  NUDGE: say.nudge,
+  CHANGE: say.change,
+  NEW_LINK: say.newLink,
+  PARENTS: say.letter,
+  WORRY: say.worry,
+  INVITATION: say.invitation,
 }
 
 /** What went out to whom and when, and the school's words for it (need C3). */
 export default function OutboxScreen() {
-  return <Page title="Outbox">{(me) => <Shown me={me} />}</Page>
+  return <Page title={say.outbox}>{(me) => <Shown me={me} />}</Page>
 }
 
 function Shown({ me }: { me: Me }) {
@@ -43,18 +44,17 @@ function Shown({ me }: { me: Me }) {
   const messages = sent.data?.pages.flatMap((page) => page.messages)
   return (
     <Box px="20px" py="16px" maxW="1240px" mx="auto">
-      <chakra.h1 fontSize="25px">Outbox</chakra.h1>
+      <chakra.h1 fontSize="25px">{say.outbox}</chakra.h1>
       <chakra.p color="ink2" mb="12px">
-        Reminders, nudges and notices go out by themselves, when the rules say so. Nothing leaves this machine: a stand-in takes
-        the place of mail and text messages, and this is what it was given.
+        {say.remindersNudgesAndNoticesGo}
       </chakra.p>
       <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 420px' }} gap="32px" alignItems="start">
         <Box>
           <Flex gap="10px" mb="8px" align="end">
-            <Labelled label="Kind">
+            <Labelled label={say.kind}>
               {(id) => (
                 <Select id={id} value={kind} onChange={(event) => setKind(event.target.value as Kind | '')}>
-                  <option value="">all kinds</option>
+                  <option value="">{say.allKinds}</option>
                   {Object.entries(KINDS).map(([one, words]) => (
                     <option key={one} value={one}>
                       {words}
@@ -63,23 +63,19 @@ function Shown({ me }: { me: Me }) {
                 </Select>
               )}
             </Labelled>
-            <Labelled label="To">
+            <Labelled label={say.to}>
               {(id) => (
-                <TextInput id={id} placeholder="part of a name" value={name} onChange={(event) => setName(event.target.value)} />
+                <TextInput id={id} placeholder={say.partOfAName} value={name} onChange={(event) => setName(event.target.value)} />
               )}
             </Labelled>
           </Flex>
           <ProblemNote problem={sent.error} />
-          {!messages && !sent.error && <LoadingNote what="the outbox" />}
-          {messages?.length === 0 && (
-            <EmptyNote>
-              {kind || name ? 'Nothing of this kind went out to them.' : 'Nothing went out yet. Reminders go out before lessons.'}
-            </EmptyNote>
-          )}
+          {!messages && !sent.error && <LoadingNote what={say.theOutbox} />}
+          {messages?.length === 0 && <EmptyNote>{say.nothingOfThisKindWent(kind, name)}</EmptyNote>}
           {messages && messages.length > 0 && <Sent messages={messages} />}
           {sent.hasNextPage && (
             <Button mt="8px" disabled={sent.isFetchingNextPage} onClick={() => void sent.fetchNextPage()}>
-              Show older ones
+              {say.showOlderOnes}
             </Button>
           )}
         </Box>
@@ -143,7 +139,7 @@ function Group({ group, open, onToggle }: { group: SentLine[]; open: boolean; on
           {first.subject}
         </chakra.span>
         <chakra.span overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap">
-          {group.length === 1 ? `to ${first.name}` : `to ${group.length} people: ${group.map((each) => each.name).join(', ')}`}
+          {say.toToPeople(group.length, first.name, group.map((each) => each.name).join(', '))}
         </chakra.span>
       </chakra.button>
       {open && (
@@ -165,7 +161,7 @@ function Group({ group, open, onToggle }: { group: SentLine[]; open: boolean; on
             </Flex>
           )}
           <chakra.p color="ink2" fontSize="12.5px">
-            {one.way === 'TEXT' ? 'As a text message' : 'By mail'} to {one.name}
+            {say.toSaid(one.way, one.name)}
           </chakra.p>
           <chakra.pre fontFamily="body" whiteSpace="pre-wrap" overflowWrap="anywhere">
             {one.body}
@@ -186,17 +182,16 @@ function Words({ mayChange }: { mayChange: boolean }) {
   if (error) return <ProblemNote problem={error} />
   const chosen = data?.find((one) => one.kind === kind)
   return (
-    <chakra.section aria-label="The school's words" bg="sheet" border="1px solid" borderColor="lineStrong" px="16px" py="12px">
+    <chakra.section aria-label={say.theSchoolsWords} bg="sheet" border="1px solid" borderColor="lineStrong" px="16px" py="12px">
       <chakra.h2 fontSize="17px" mb="6px">
-        The school's words
+        {say.theSchoolsWords}
       </chakra.h2>
-      <Labelled label="For">
+      <Labelled label={say.for}>
         {(id) => (
           <Select id={id} value={kind} onChange={(event) => setKind(event.target.value as Kind)}>
             {data?.map((one) => (
               <option key={one.kind} value={one.kind}>
-                {one.title}
-                {one.own ? ' (own words)' : ''}
+                {say.ownWords(one.title, one.own)}
               </option>
             ))}
           </Select>
@@ -223,8 +218,8 @@ function WordsOf({ template, mayChange }: { template: MessageTemplate; mayChange
         save.mutate({ subject, body })
       }}
     >
-      <TextField label="Subject" value={subject} readOnly={!mayChange} onChange={(event) => setSubject(event.target.value)} />
-      <Labelled label="Words" hint={`In braces stands what differs: ${template.places.map((one) => `{${one}}`).join(' ')}`}>
+      <TextField label={say.subject} value={subject} readOnly={!mayChange} onChange={(event) => setSubject(event.target.value)} />
+      <Labelled label={say.words} hint={say.inBracesStandsWhatDiffers(template.places.map((one) => `{${one}}`).join(' '))}>
         {(id) => (
           <TextArea id={id} rows={7} value={body} readOnly={!mayChange} onChange={(event) => setBody(event.target.value)} />
         )}
@@ -233,12 +228,12 @@ function WordsOf({ template, mayChange }: { template: MessageTemplate; mayChange
       {mayChange ? (
         <Flex gap="8px" wrap="wrap">
           <Button type="submit" look="main" disabled={save.isPending || (subject === template.subject && body === template.body)}>
-            Use these words
+            {say.useTheseWords}
           </Button>
-          {template.own && <Button onClick={() => save.mutate({})}>Back to the usual words</Button>}
+          {template.own && <Button onClick={() => save.mutate({})}>{say.backToTheUsualWords}</Button>}
         </Flex>
       ) : (
-        <chakra.p color="ink2">The safeguarding lead chooses the words.</chakra.p>
+        <chakra.p color="ink2">{say.theSafeguardingLeadChoosesTheWords}</chakra.p>
       )}
     </chakra.form>
   )

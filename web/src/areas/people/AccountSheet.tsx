@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/people'
 import { post, put } from '../../shared/api/http'
 import type { GivenCode, PersonLine } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -31,17 +32,17 @@ export function AccountSheet({ person, onClose }: { person: PersonLine; onClose:
   })
   const endFactor = useMutation({ mutationFn: () => post<PersonLine[]>(`${path}/factor/end`), onSuccess: taken })
   return (
-    <Sheet title={`Account of ${person.name}`} open onClose={onClose}>
+    <Sheet title={say.accountOf(person.name)} open onClose={onClose}>
       <chakra.form
-        aria-label="The way in"
+        aria-label={say.theWayIn}
         onSubmit={(event) => {
           event.preventDefault()
           code.mutate()
         }}
       >
         <TextField
-          label="Name to sign in with"
-          hint="A new code counts once and for a week. Whoever is signed in with the old password is signed out."
+          label={say.nameToSignInWith}
+          hint={say.aNewCodeCountsOnce}
           autoComplete="off"
           value={signIn}
           onChange={(event) => setSignIn(event.target.value)}
@@ -50,11 +51,11 @@ export function AccountSheet({ person, onClose }: { person: PersonLine; onClose:
         <ProblemNote problem={code.error} compact />
         <Flex gap="8px" wrap="wrap">
           <Button type="submit" look="main" disabled={code.isPending}>
-            {person.signIn ? 'Give a new code' : 'Give an account'}
+            {say.giveANewCodeGive(person.signIn)}
           </Button>
           {person.factor && (
             <Button disabled={endFactor.isPending} onClick={() => endFactor.mutate()}>
-              End the second factor (telephone lost)
+              {say.endTheSecondFactorTelephoneLost}
             </Button>
           )}
         </Flex>
@@ -62,26 +63,31 @@ export function AccountSheet({ person, onClose }: { person: PersonLine; onClose:
         {code.data && <Code given={code.data} />}
       </chakra.form>
       <chakra.form
-        aria-label="What the school says of them"
+        aria-label={say.whatTheSchoolSaysOfThem}
         mt="18px"
         onSubmit={(event) => {
           event.preventDefault()
           correct.mutate()
         }}
       >
-        <TextField label="Name" value={said.name} onChange={(event) => setSaid({ ...said, name: event.target.value })} required />
+        <TextField
+          label={say.name}
+          value={said.name}
+          onChange={(event) => setSaid({ ...said, name: event.target.value })}
+          required
+        />
         <PositionAndYear value={said} onChange={(part) => setSaid({ ...said, ...part })} />
         <ProblemNote problem={correct.error} compact />
         <Button type="submit" disabled={correct.isPending}>
-          Correct it
+          {say.correctIt}
         </Button>
-        {correct.isSuccess && <chakra.span role="status"> Corrected.</chakra.span>}
+        {correct.isSuccess && <chakra.span role="status"> {say.corrected}</chakra.span>}
       </chakra.form>
       {person.signIn && (
-        <Box as="section" aria-label="When the account ends" mt="18px">
+        <Box as="section" aria-label={say.whenTheAccountEnds} mt="18px">
           <TextField
-            label="The account ends on"
-            hint="From that day on nobody signs in with it, and whoever is signed in is out. Records stay."
+            label={say.theAccountEndsOn}
+            hint={say.fromThatDayOnNobody}
             type="date"
             value={ends}
             onChange={(event) => setEnds(event.target.value)}
@@ -89,10 +95,10 @@ export function AccountSheet({ person, onClose }: { person: PersonLine; onClose:
           <ProblemNote problem={end.error} compact />
           <Flex gap="8px" wrap="wrap">
             <Button disabled={end.isPending || ends === ''} onClick={() => end.mutate(ends)}>
-              End it on that day
+              {say.endItOnThatDay}
             </Button>
             <Button look="stop" disabled={end.isPending || person.ended} onClick={() => end.mutate(LONG_AGO)}>
-              End it now
+              {say.endItNow}
             </Button>
             {person.ends && (
               <Button
@@ -102,7 +108,7 @@ export function AccountSheet({ person, onClose }: { person: PersonLine; onClose:
                   end.mutate(null)
                 }}
               >
-                Let it count again
+                {say.letItCountAgain}
               </Button>
             )}
           </Flex>

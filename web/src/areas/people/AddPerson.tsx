@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/people'
 import { post } from '../../shared/api/http'
 import type { GivenCode, Position } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -22,20 +23,25 @@ export function AddPerson() {
   })
   return (
     <chakra.form
-      aria-label="Add a person"
+      aria-label={say.addAPerson}
       onSubmit={(event) => {
         event.preventDefault()
         add.mutate()
       }}
     >
       <chakra.h2 fontSize="17px" mb="6px">
-        Add a person
+        {say.addAPerson}
       </chakra.h2>
-      <TextField label="Name" value={form.name} onChange={(event) => setForm({ ...form, name: event.target.value })} required />
+      <TextField
+        label={say.name}
+        value={form.name}
+        onChange={(event) => setForm({ ...form, name: event.target.value })}
+        required
+      />
       <PositionAndYear value={form} onChange={(part) => setForm({ ...form, ...part })} />
       <TextField
-        label="Name to sign in with"
-        hint="You get a code to hand over; the password is chosen at the first sign-in."
+        label={say.nameToSignInWith}
+        hint={say.youGetACodeTo}
         autoComplete="off"
         value={form.signIn}
         onChange={(event) => setForm({ ...form, signIn: event.target.value })}
@@ -43,7 +49,7 @@ export function AddPerson() {
       />
       <ProblemNote problem={add.error} />
       <Button type="submit" look="main" disabled={add.isPending}>
-        Add
+        {say.add}
       </Button>
       {add.data && <Code given={add.data} />}
     </chakra.form>
@@ -59,7 +65,7 @@ interface PositionAndYearProps {
 export function PositionAndYear({ value, onChange }: PositionAndYearProps) {
   return (
     <>
-      <Labelled label="Is a">
+      <Labelled label={say.isA}>
         {(id) => (
           <Select id={id} value={value.position} onChange={(event) => onChange({ position: event.target.value as Position })}>
             {Object.entries(POSITIONS).map(([position, words]) => (
@@ -72,7 +78,7 @@ export function PositionAndYear({ value, onChange }: PositionAndYearProps) {
       </Labelled>
       {value.position === 'PUPIL' && (
         <TextField
-          label="Year group"
+          label={say.yearGroup}
           type="number"
           min={1}
           max={13}

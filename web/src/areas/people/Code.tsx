@@ -1,4 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react'
+import { say } from '../../languages/en/staff/people'
 import type { GivenCode } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { CopyButton } from '../../shared/ui/CopyButton'
@@ -9,13 +10,12 @@ export function Code({ given }: { given: GivenCode }) {
   return (
     <Box role="status" border="1.5px solid" borderColor="ink" bg="markSoft" px="14px" py="10px" my="10px">
       <p>
-        {given.name} signs in as <strong>{given.signIn}</strong> with this code, once, until {time.day(given.until)}. Then a
-        password of the own is chosen. Hand it over in person; it is not shown again.
+        {say.signsInAs(given.name)} <strong>{given.signIn}</strong> {say.withThisCodeOnceUntil(time.day(given.until))}
       </p>
       <chakra.p fontFamily="mono" fontSize="22px" my="6px">
         {given.code}
       </chakra.p>
-      <CopyButton text={given.code}>Copy the code</CopyButton>
+      <CopyButton text={given.code}>{say.copyTheCode}</CopyButton>
     </Box>
   )
 }

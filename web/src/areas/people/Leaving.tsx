@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/people'
 import { get, post } from '../../shared/api/http'
 import type { LeavingPage, PersonLine } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -25,25 +26,25 @@ export function Leaving({ person }: { person: PersonLine }) {
   })
   const shown = erase.data ?? look.data
   return (
-    <Box as="section" aria-label="What is kept about them" mt="18px">
+    <Box as="section" aria-label={say.whatIsKeptAboutThem} mt="18px">
       <chakra.h3 fontSize="15px" mb="4px">
-        What is kept about {person.name}
+        {say.whatIsKeptAbout(person.name)}
       </chakra.h3>
       <Flex gap="8px" wrap="wrap">
         <chakra.a href={`${path}/file`} download>
-          <Button as="span">Everything, for the family (.zip)</Button>
+          <Button as="span">{say.everythingForTheFamilyZip}</Button>
         </chakra.a>
-        {!open && <Button onClick={() => setOpen(true)}>They leave, or ask to be forgotten…</Button>}
+        {!open && <Button onClick={() => setOpen(true)}>{say.theyLeaveOrAskTo}</Button>}
       </Flex>
       <ProblemNote problem={look.error ?? erase.error} compact />
       {open && shown && (
         <Box mt="8px" borderInlineStart="4px solid" borderColor={erase.data ? 'ink' : 'verdict.away'} ps="12px">
           <p>
-            <strong>{erase.data ? 'Erased:' : 'Erased at once:'}</strong>{' '}
-            {shown.goes.map((one) => `${one.what} (${one.count})`).join(', ') || 'nothing more'}.
+            <strong>{erase.data ? say.erased : say.erasedAtOnce}</strong>{' '}
+            {shown.goes.map((one) => `${one.what} (${one.count})`).join(', ') || say.nothingMore}.
           </p>
           <p>
-            <strong>Kept on by rules, and erased on time:</strong>{' '}
+            <strong>{say.keptOnByRulesAnd}</strong>{' '}
             {shown.kept.map((one) => `${one.what} (${one.count}, ${one.days} days)`).join(', ')}.
           </p>
           {!erase.data && (
@@ -55,14 +56,14 @@ export function Leaving({ person }: { person: PersonLine }) {
               }}
             >
               <TextField
-                label={`To erase it, type the name: ${person.name}`}
+                label={say.toEraseItTypeTheName(person.name)}
                 value={name}
                 autoComplete="off"
                 onChange={(event) => setName(event.target.value)}
                 required
               />
               <Button type="submit" look="stop" disabled={erase.isPending || name !== person.name}>
-                Erase it, and end the account
+                {say.eraseItAndEndTheAccount}
               </Button>
             </chakra.form>
           )}

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/people'
 import { get } from '../../shared/api/http'
 import type { PersonLine } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -14,7 +15,7 @@ import { SchoolFiles } from './SchoolFiles'
 
 /** Everybody of the school and who has an account (need N1). */
 export default function PeopleScreen() {
-  return <Page title="People">{() => <List />}</Page>
+  return <Page title={say.people}>{() => <List />}</Page>
 }
 
 function List() {
@@ -22,19 +23,19 @@ function List() {
   const [chosen, setChosen] = useState<string | null>(null)
   const { data, error } = useQuery({ queryKey: KEY, queryFn: () => get<PersonLine[]>('/api/people') })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the people" />
+  if (!data) return <LoadingNote what={say.thePeople} />
   const person = data.find((one) => one.id === chosen)
   const found = data.filter((one) => one.name.toLowerCase().includes(wanted.toLowerCase()))
   return (
     <Grid templateColumns={{ base: '1fr', md: '1fr 340px' }} gap="32px" maxW="1060px" mx="auto" px="20px" py="18px">
       <Box>
-        <chakra.h1 fontSize="25px">People</chakra.h1>
+        <chakra.h1 fontSize="25px">{say.people}</chakra.h1>
         <chakra.p color="ink2" mb="8px">
-          {data.length} in all. Pupils without an account join by link and join word.
+          {say.inAllPupilsWithoutAn(data.length)}
         </chakra.p>
         <TextInput
-          aria-label="Find a person"
-          placeholder="Find a person"
+          aria-label={say.findAPerson}
+          placeholder={say.findAPerson}
           value={wanted}
           onChange={(event) => setWanted(event.target.value)}
           mb="8px"
@@ -46,21 +47,20 @@ function List() {
                 {one.name}
               </Box>
               <Box w="150px" color="ink2">
-                {POSITIONS[one.position]}
-                {one.year > 0 && `, year ${one.year}`}
+                {say.year(POSITIONS[one.position], one.year)}
               </Box>
               <Box w="170px" color={one.ended ? 'verdict.away' : 'ink2'} fontSize="13px" overflowWrap="anywhere">
-                {one.signIn || 'no account'}
-                {one.ended ? ' · ended' : one.ends ? ` · until ${one.ends}` : ''}
-                {one.codeUntil && ' · code not used yet'}
+                {one.signIn || say.noAccount}
+                {one.ended ? say.ended : one.ends ? say.until(one.ends) : ''}
+                {one.codeUntil && say.codeNotUsedYet}
               </Box>
-              <Button size="small" onClick={() => setChosen(one.id)} aria-label={`Account of ${one.name}`}>
-                Account
+              <Button size="small" onClick={() => setChosen(one.id)} aria-label={say.accountOfSaid(one.name)}>
+                {say.account}
               </Button>
             </Flex>
           ))}
-          {found.length > 100 && <Box p="10px">and {found.length - 100} more: find them by name.</Box>}
-          {found.length === 0 && <Box p="10px">Nobody of that name.</Box>}
+          {found.length > 100 && <Box p="10px">{say.andMoreFindThemByName(found.length - 100)}</Box>}
+          {found.length === 0 && <Box p="10px">{say.nobodyOfThatName}</Box>}
         </Box>
       </Box>
       <Box>

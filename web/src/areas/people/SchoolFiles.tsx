@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/people'
 import { post } from '../../shared/api/http'
 import type { SchoolPreview } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -38,32 +39,35 @@ export function SchoolFiles() {
   const shown = preview.data
   const parts: [string, string[]][] = shown
     ? [
-        ['pupils are new to the school', shown.pupils],
-        ['names are written differently', shown.renamed],
-        ['are in another year', shown.moved],
-        ['classes are new', shown.classes],
-        ['join a class', shown.joins],
-        ['leave a class', shown.leaves],
+        [say.pupilsAreNewToTheSchool, shown.pupils],
+        [say.namesAreWrittenDifferently, shown.renamed],
+        [say.areInAnotherYear, shown.moved],
+        [say.classesAreNew, shown.classes],
+        [say.joinAClass, shown.joins],
+        [say.leaveAClass, shown.leaves],
       ]
     : []
   const changes = parts.reduce((sum, [, names]) => sum + names.length, 0)
   return (
-    <chakra.section aria-label="The school as files">
+    <chakra.section aria-label={say.theSchoolAsFiles}>
       <chakra.h2 fontSize="17px" mb="4px">
-        The school as files
+        {say.theSchoolAsFiles}
       </chakra.h2>
       <chakra.p color="ink2" mb="6px">
-        An archive (.zip) with the tables users, classes and enrollments of the OneRoster CSV binding, version 1.1 or 1.2. Nothing
-        changes before you have seen it; adults are never added by a file.
+        {say.anArchiveZipWithThe}
       </chakra.p>
-      <FileBox label="Files of the school" accept=".zip,application/zip" onFile={(chosen) => look(chosen, '')} />
+      <FileBox label={say.filesOfTheSchool} accept=".zip,application/zip" onFile={(chosen) => look(chosen, '')} />
       <ProblemNote problem={preview.error ?? take.error} />
-      {preview.isPending && <span role="status">Reading {file?.name}…</span>}
-      {take.data && <chakra.p role="status">The files are taken.</chakra.p>}
+      {preview.isPending && (
+        <span role="status">
+          {say.reading} {file?.name}…
+        </span>
+      )}
+      {take.data && <chakra.p role="status">{say.theFilesAreTaken}</chakra.p>}
       {shown && (
         <Box
           role="region"
-          aria-label="What the files would change"
+          aria-label={say.whatTheFilesWouldChange}
           border="1.5px solid"
           borderColor="ink"
           bg="sheet"
@@ -71,20 +75,20 @@ export function SchoolFiles() {
           py="10px"
         >
           {shown.schools.length > 0 && (
-            <Labelled label="Which school is yours" hint="The files are of several. Nothing is read before you have said it.">
+            <Labelled label={say.whichSchoolIsYours} hint={say.theFilesAreOfSeveral}>
               {(id) => (
                 <Select id={id} value="" onChange={(event) => look(file!, event.target.value)}>
-                  <option value="">Say which…</option>
+                  <option value="">{say.sayWhich}</option>
                   {shown.schools.map((one) => (
                     <option key={one.id} value={one.id}>
-                      {one.name}, {one.users} users
+                      {say.users(one.name, one.users)}
                     </option>
                   ))}
                 </Select>
               )}
             </Labelled>
           )}
-          {changes === 0 && shown.schools.length === 0 && <p>Nothing would change.</p>}
+          {changes === 0 && shown.schools.length === 0 && <p>{say.nothingWouldChange}</p>}
           {parts
             .filter(([, names]) => names.length > 0)
             .map(([words, names]) => (
@@ -93,35 +97,26 @@ export function SchoolFiles() {
                   <strong>{names.length}</strong> {words}
                 </chakra.summary>
                 <chakra.p fontSize="13px" color="ink2" maxH="160px" overflowY="auto" tabIndex={0}>
-                  {names.slice(0, 300).join('; ')}
-                  {names.length > 300 && ` and ${names.length - 300} more`}
+                  {say.andMore(names.slice(0, 300).join('; '), names.length, names.length - 300)}
                 </chakra.p>
               </chakra.details>
             ))}
-          <NotTaken
-            what={
-              shown.wrongInAll === 1
-                ? '1 thing is not taken or to be known'
-                : `${shown.wrongInAll} things are not taken or to be known`
-            }
-            all={shown.wrongInAll}
-            wrong={shown.wrong}
-          />
+          <NotTaken what={say.thingIsNotTakenOr(shown.wrongInAll)} all={shown.wrongInAll} wrong={shown.wrong} />
           <Flex gap="8px" mt="8px">
             <Button look="main" disabled={take.isPending || changes === 0} onClick={() => take.mutate()}>
-              {changes === 0 ? 'Nothing to take' : 'Take these files'}
+              {say.nothingToTakeTakeTheseFiles(changes)}
             </Button>
-            <Button onClick={() => preview.reset()}>Leave it</Button>
+            <Button onClick={() => preview.reset()}>{say.leaveIt}</Button>
           </Flex>
         </Box>
       )}
       <chakra.p mt="6px">
         <chakra.a textDecoration="underline" href="/api/school-files" download="school.zip">
-          Take the school out as files
+          {say.takeTheSchoolOutAsFiles}
         </chakra.a>{' '}
         ·{' '}
         <chakra.a textDecoration="underline" href="/api/school-files?version=1.2" download="school.zip">
-          in version 1.2
+          {say.inTheOlderVersion}
         </chakra.a>
       </chakra.p>
     </chakra.section>

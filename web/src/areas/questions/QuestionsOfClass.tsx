@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/questions'
 import { get, post, put, remove } from '../../shared/api/http'
 import { upload } from '../../shared/api/upload'
 import type { ClassLine, FileRead, QuestionSum, SetLine, SetsPage } from '../../shared/api/types'
@@ -43,7 +44,7 @@ export function QuestionsOfClass({ id }: { id: string }) {
   })
   const drop = useMutation({ mutationFn: (set: SetLine) => remove<SetsPage>(`${path}/${set.id}`), onSuccess: kept })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the questions" />
+  if (!data) return <LoadingNote what={say.theQuestions} />
   return (
     <Box>
       <Flex gap="12px" align="baseline" wrap="wrap" mb="12px">
@@ -53,24 +54,15 @@ export function QuestionsOfClass({ id }: { id: string }) {
               look="main"
               onClick={() => (setRead(null), setDraft({ id: null, version: 0, name: '', questions: [{ ask: NEW }] }))}
             >
-              New set of questions
+              {say.newSetOfQuestions}
             </Button>
-            <span>or read them from a file, a table (CSV) or items (QTI):</span>
-            <FileBox
-              label="Questions from a file: CSV, or QTI as XML or ZIP"
-              accept=".csv,.xml,.zip"
-              onFile={(one) => file.mutate(one)}
-            />
+            <span>{say.orReadThemFromA}</span>
+            <FileBox label={say.questionsFromAFileCsv} accept=".csv,.xml,.zip" onFile={(one) => file.mutate(one)} />
           </>
         )}
       </Flex>
       <ProblemNote problem={file.error ?? drop.error} />
-      {data.sets.length === 0 && (
-        <EmptyNote>
-          Nothing is prepared yet. What is written here is asked at the desk by one press (Q), and can be used again. A file may
-          be a table (CSV) or items of 1EdTech QTI.
-        </EmptyNote>
-      )}
+      {data.sets.length === 0 && <EmptyNote>{say.nothingIsPreparedYetWhat}</EmptyNote>}
       {data.sets.map((set) => (
         <SetView
           key={set.id}
@@ -91,7 +83,7 @@ export function QuestionsOfClass({ id }: { id: string }) {
         />
       ))}
       <Sheet
-        title={draft?.id ? 'Change these questions' : 'A set of questions'}
+        title={draft?.id ? say.changeTheseQuestions : say.aSetOfQuestions}
         open={draft !== null}
         onClose={() => setDraft(null)}
         wide
@@ -130,36 +122,36 @@ function SetView({ path, set, sums, editable, onEdit, onDrop }: SetViewProps) {
       <Flex gap="12px" align="baseline" wrap="wrap">
         <chakra.h2 fontSize="18px">{set.name}</chakra.h2>
         <chakra.span fontSize="13px" color="ink2">
-          {set.questions.length} questions, by {set.by}
+          {say.questionsBy(set.questions.length, set.by)}
         </chakra.span>
         <Box flex="1" />
         {editable && (
           <Button size="small" onClick={onEdit}>
-            Change
+            {say.change}
           </Button>
         )}
         {editable && <CopyTo path={`${path}/${set.id}/copy`} />}
         <chakra.a href={`${path}/${set.id}/questions.csv`} textDecoration="underline" fontSize="13px">
-          CSV
+          {say.csv}
         </chakra.a>
         <chakra.a
           href={`${path}/${set.id}/questions.zip`}
           textDecoration="underline"
           fontSize="13px"
-          title={leftOut > 0 ? `${leftOut} that are answered by a number or a text are left out, and listed in it` : undefined}
+          title={leftOut > 0 ? say.thatAreAnsweredByA(leftOut) : undefined}
         >
-          QTI{leftOut > 0 && ` (without ${leftOut})`}
+          {say.qti(leftOut)}
         </chakra.a>
         {editable && (
           <Button size="small" onClick={() => setDropping(true)}>
-            Delete
+            {say.delete}
           </Button>
         )}
       </Flex>
       <chakra.ol mt="6px" ps="22px" listStyleType="decimal">
         {set.questions.map((one) => (
           <chakra.li key={one.id} py="3px">
-            {one.ask.text || 'A spoken question'}{' '}
+            {one.ask.text || say.aSpokenQuestion}{' '}
             <chakra.span color="ink2" fontSize="13px">
               {one.ask.choices
                 .map((choice, place) => (one.ask.right.includes(place) && one.ask.kind !== 'ORDER' ? `✓ ${choice}` : choice))
@@ -171,13 +163,13 @@ function SetView({ path, set, sums, editable, onEdit, onDrop }: SetViewProps) {
           </chakra.li>
         ))}
       </chakra.ol>
-      <Sheet title={`Delete “${set.name}”?`} open={dropping} onClose={() => setDropping(false)}>
-        <p>Its questions are gone for good; what was asked in lessons stays with them.</p>
+      <Sheet title={say.deleteSaid(set.name)} open={dropping} onClose={() => setDropping(false)}>
+        <p>{say.itsQuestionsAreGoneFor}</p>
         <Flex gap="8px" mt="12px">
           <Button look="stop" onClick={() => (setDropping(false), onDrop())}>
-            Delete it
+            {say.deleteIt}
           </Button>
-          <Button onClick={() => setDropping(false)}>Keep it</Button>
+          <Button onClick={() => setDropping(false)}>{say.keepIt}</Button>
         </Flex>
       </Sheet>
     </Box>
@@ -191,16 +183,12 @@ function Sum({ sum }: { sum: QuestionSum | undefined }) {
   const tells = sum.tellsApart
   return (
     <chakra.p fontSize="13px" color="ink2">
-      Right: {percent(sum.share)} of {sum.answers} answers ({percent(sum.low)} to {percent(sum.high)} is likely).{' '}
+      {say.rightOfAnswersToIsLikely(percent(sum.share), sum.answers, percent(sum.low), percent(sum.high))}{' '}
       {sum.uncertain
-        ? 'Too few answers to say more.'
+        ? say.tooFewAnswersToSayMore
         : tells === undefined
-          ? 'Whether it tells apart cannot be said yet.'
-          : tells >= 0.3
-            ? `It tells well apart who knows more (${tells.toFixed(2)}).`
-            : tells >= 0.1
-              ? `It tells a little apart who knows more (${tells.toFixed(2)}).`
-              : `It does not tell apart who knows more (${tells.toFixed(2)}): look at how it is worded.`}
+          ? say.whetherItTellsApartCannot
+          : say.itTellsWellApartWho(tells, tells.toFixed(2))}
     </chakra.p>
   )
 }
@@ -211,16 +199,20 @@ function CopyTo({ path }: { path: string }) {
   const classes = useQuery({ queryKey: ['classes'], queryFn: () => get<ClassLine[]>('/api/classes'), enabled: open })
   const copy = useMutation({
     mutationFn: (to: string) => post<SetsPage>(`${path}?to=${encodeURIComponent(to)}`),
-    onSuccess: (page) => setDone(`It is in ${page.title} now.`),
+    onSuccess: (page) => setDone(say.itIsInNow(page.title)),
   })
   return (
     <>
       <Button size="small" onClick={() => (setDone(''), setOpen(true))}>
-        Copy to…
+        {say.copyTo}
       </Button>
-      <Sheet title="Copy these questions to another class" open={open} onClose={() => setOpen(false)}>
-        <Select aria-label="To which class" value="" onChange={(event) => event.target.value && copy.mutate(event.target.value)}>
-          <option value="">choose a class…</option>
+      <Sheet title={say.copyTheseQuestionsToAnotherClass} open={open} onClose={() => setOpen(false)}>
+        <Select
+          aria-label={say.toWhichClass}
+          value=""
+          onChange={(event) => event.target.value && copy.mutate(event.target.value)}
+        >
+          <option value="">{say.chooseAClass}</option>
           {classes.data?.map((one) => (
             <option key={one.id} value={one.id}>
               {one.title}
@@ -258,7 +250,7 @@ function Writing({ path, draft, read, onChange, onKept }: WritingProps) {
     <Box maxH="66vh" overflowY="auto" pe="6px">
       {read && read.leftOut.length > 0 && (
         <Box role="status" bg="verdict.waitSoft" px="12px" py="8px" mb="10px" fontSize="13px">
-          <strong>Not everything of the file is taken:</strong>
+          <strong>{say.notEverythingOfTheFile}</strong>
           <chakra.ul ps="18px" listStyleType="disc" maxH="120px" overflowY="auto">
             {read.leftOut.map((line) => (
               <li key={line}>{line}</li>
@@ -267,7 +259,7 @@ function Writing({ path, draft, read, onChange, onKept }: WritingProps) {
         </Box>
       )}
       <TextField
-        label="Name of the set"
+        label={say.nameOfTheSet}
         maxLength={80}
         value={draft.name}
         onChange={(event) => onChange({ ...draft, name: event.target.value })}
@@ -275,9 +267,9 @@ function Writing({ path, draft, read, onChange, onKept }: WritingProps) {
       {draft.questions.map((one, place) => (
         <Box key={one.id ?? `new ${place}`} as="fieldset" borderTop="1px solid" borderColor="lineStrong" py="10px">
           <Flex justify="space-between" mb="4px">
-            <chakra.legend fontWeight="650">Question {place + 1}</chakra.legend>
+            <chakra.legend fontWeight="650">{say.question(place + 1)}</chakra.legend>
             <Button size="small" onClick={() => onChange({ ...draft, questions: draft.questions.filter((_, i) => i !== place) })}>
-              Leave it out
+              {say.leaveItOut}
             </Button>
           </Flex>
           <QuestionFields asking={one.ask} onChange={(ask) => change(place, ask)} />
@@ -285,10 +277,12 @@ function Writing({ path, draft, read, onChange, onKept }: WritingProps) {
       ))}
       <ProblemNote problem={keep.error} />
       <Flex gap="8px" mt="8px">
-        <Button onClick={() => onChange({ ...draft, questions: [...draft.questions, { ask: NEW }] })}>Another question</Button>
+        <Button onClick={() => onChange({ ...draft, questions: [...draft.questions, { ask: NEW }] })}>
+          {say.anotherQuestion}
+        </Button>
         <Box flex="1" />
         <Button look="main" disabled={keep.isPending} onClick={() => keep.mutate()}>
-          Keep them
+          {say.keepThem}
         </Button>
       </Flex>
     </Box>

@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/questions'
 import { edit, EDITED, get } from '../../shared/api/http'
 import type { WelcomePage } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -24,7 +25,7 @@ export function WelcomeOf({ path }: { path: string }) {
   if (!data) return null
   return (
     <Box mt="18px" maxW="560px">
-      <Labelled label="Welcome" hint="Who arrives reads it at the doorstep, and first of all at the seat. Empty it for none.">
+      <Labelled label={say.welcome} hint={say.whoArrivesReadsItAt}>
         {(id) => (
           <TextArea
             id={id}
@@ -36,7 +37,7 @@ export function WelcomeOf({ path }: { path: string }) {
         )}
       </Labelled>
       <Button disabled={text === null || save.isPending} onClick={() => text !== null && save.mutate(text)}>
-        Keep the welcome
+        {say.keepTheWelcome}
       </Button>{' '}
       {data.own && (
         <chakra.span fontSize="13px" color="ink2">

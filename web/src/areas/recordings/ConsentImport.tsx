@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/recordings'
 import { post } from '../../shared/api/http'
 import type { ConsentPreview } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -31,14 +32,13 @@ export function ConsentImport() {
   return (
     <chakra.details mb="12px" open={shown !== undefined || undefined}>
       <chakra.summary cursor="pointer" textDecoration="underline" textUnderlineOffset="2px" mb="6px">
-        Take consents from a file
+        {say.takeConsentsFromAFile}
       </chakra.summary>
       <chakra.p color="ink2" mb="6px" maxW="720px">
-        A CSV file with a heading: “Number” or “Name”, “Consent” (given, refused, withdrawn), and if you have them “By”, “Paper”,
-        “From”, “Until” as 2026-09-14. The table of this page is such a file. Nothing is noted before you have seen it.
+        {say.aCsvFileWithA}
       </chakra.p>
       <FileBox
-        label="Consent file"
+        label={say.consentFile}
         accept=".csv,.txt,text/csv"
         onFile={(chosen) => {
           take.reset()
@@ -47,7 +47,7 @@ export function ConsentImport() {
         }}
       />
       <ProblemNote problem={preview.error ?? take.error} />
-      {take.data && <p role="status">{take.data.noted.length} were noted.</p>}
+      {take.data && <p role="status">{say.wereNoted(take.data.noted.length)}</p>}
       {shown && (
         <Box
           bg="sheet"
@@ -56,28 +56,26 @@ export function ConsentImport() {
           px="14px"
           py="10px"
           role="region"
-          aria-label="What the file would note"
+          aria-label={say.whatTheFileWouldNote}
         >
-          {shown.encodingGuessed && <p>Read as {shown.encoding}, for it is not UTF-8. Look at names with accents.</p>}
+          {shown.encodingGuessed && <p>{say.readAsForItIs(shown.encoding)}</p>}
           {shown.noted.slice(0, 40).map((one) => (
             <chakra.p key={`${one.name} ${one.from}`}>
-              <strong>{one.name}</strong>: {SAID[one.becomes].toLowerCase()} from {one.from}
-              {one.until && ` until ${one.until}`} <chakra.span color="ink2">(now: {STANDINGS[one.was]})</chakra.span>
+              <strong>{one.name}</strong>
+              {say.fromSaid(SAID[one.becomes].toLowerCase(), one.from)}
+              {one.until && say.until(one.until)} <chakra.span color="ink2">{say.now(STANDINGS[one.was])}</chakra.span>
             </chakra.p>
           ))}
-          {shown.noted.length > 40 && <p>and {shown.noted.length - 40} more.</p>}
+          {shown.noted.length > 40 && <p>{say.andMore(shown.noted.length - 40)}</p>}
           <p>
-            <strong>{shown.asTheyWere}</strong> stay as they are.
+            <strong>{shown.asTheyWere}</strong> {say.stayAsTheyAre}
           </p>
-          <NotTaken
-            what={shown.wrong.length === 1 ? '1 row is left out' : `${shown.wrong.length} rows are left out`}
-            wrong={shown.wrong}
-          />
+          <NotTaken what={say.rowIsLeftOutRows(shown.wrong.length)} wrong={shown.wrong} />
           <Flex gap="8px" mt="8px">
             <Button look="main" disabled={take.isPending || shown.noted.length === 0} onClick={() => take.mutate()}>
-              {shown.noted.length === 0 ? 'Nothing to note' : `Note these ${shown.noted.length}`}
+              {say.nothingToNoteNoteThese(shown.noted.length)}
             </Button>
-            <Button onClick={() => preview.reset()}>Leave it</Button>
+            <Button onClick={() => preview.reset()}>{say.leaveIt}</Button>
           </Flex>
         </Box>
       )}

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/recordings'
 import { get, post } from '../../shared/api/http'
 import type { ConsentLine, ConsentWord } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -19,7 +20,7 @@ interface ConsentSheetProps {
 /** All that was said about one pupil, and, for the lead, a new word. Nothing that was noted is changed. */
 export function ConsentSheet({ pupil, isLead, onClose }: ConsentSheetProps) {
   return (
-    <Sheet title={pupil ? `May ${pupil.name} be recorded?` : ''} open={pupil !== null} onClose={onClose}>
+    <Sheet title={pupil ? say.mayBeRecordedSaid(pupil.name) : ''} open={pupil !== null} onClose={onClose}>
       {pupil && <Words pupil={pupil} isLead={isLead} onClose={onClose} />}
     </Sheet>
   )
@@ -34,16 +35,16 @@ function Words({ pupil, isLead, onClose }: { pupil: ConsentLine; isLead: boolean
       {isLead && <Note path={path} person={pupil.person} onNoted={onClose} />}
       <ProblemNote problem={error} />
       <chakra.h3 fontSize="15px" mt="10px" mb="2px">
-        What was said before
+        {say.whatWasSaidBefore}
       </chakra.h3>
-      {data?.length === 0 && <chakra.p color="ink2">Nothing yet.</chakra.p>}
+      {data?.length === 0 && <chakra.p color="ink2">{say.nothingYet}</chakra.p>}
       {data?.map((one) => (
         <Box key={one.at} py="3px" borderBottom="1px solid" borderColor="line">
-          <strong>{SAID[one.said]}</strong>, by {GIVERS[one.giver]}
-          {one.paper && `, ${one.paper}`}; from {one.from}
-          {one.until && ` until ${one.until}`}.
+          <strong>{SAID[one.said]}</strong>
+          {say.byFrom(GIVERS[one.giver], one.paper && `, ${one.paper}`, one.from)}
+          {one.until && say.until(one.until)}.
           <chakra.span display="block" fontSize="12.5px" color="ink2">
-            Noted by {one.by} on {time.longDay(one.at)}
+            {say.notedByOn(one.by, time.longDay(one.at))}
           </chakra.span>
         </Box>
       ))}
@@ -73,7 +74,7 @@ function Note({ path, person, onNoted }: { path: string; person: string; onNoted
         note.mutate()
       }}
     >
-      <Labelled label="What was said">
+      <Labelled label={say.whatWasSaid}>
         {(id) => (
           <Select id={id} value={said} onChange={(event) => setSaid(event.target.value as ConsentWord['said'])}>
             {Object.entries(SAID).map(([value, says]) => (
@@ -84,7 +85,7 @@ function Note({ path, person, onNoted }: { path: string; person: string; onNoted
           </Select>
         )}
       </Labelled>
-      <Labelled label="By whom">
+      <Labelled label={say.byWhom}>
         {(id) => (
           <Select id={id} value={giver} onChange={(event) => setGiver(event.target.value as ConsentWord['giver'])}>
             {(['PARENT', 'PUPIL', 'SCHOOL'] as const).map((value) => (
@@ -96,35 +97,31 @@ function Note({ path, person, onNoted }: { path: string; person: string; onNoted
         )}
       </Labelled>
       <TextField
-        label="On which paper or form"
+        label={say.onWhichPaperOrForm}
         value={paper}
         maxLength={200}
         onChange={(event) => setPaper(event.target.value)}
       />
       <Flex gap="8px">
         <TextField
-          label="From"
+          label={say.from}
           type="date"
-          hint="Today, if left empty"
+          hint={say.todayIfLeftEmpty}
           value={from}
           onChange={(event) => setFrom(event.target.value)}
         />
         <TextField
-          label="Until"
+          label={say.untilLabel}
           type="date"
-          hint="No end, if left empty"
+          hint={say.noEndIfLeftEmpty}
           value={until}
           onChange={(event) => setUntil(event.target.value)}
         />
       </Flex>
-      {said === 'WITHDRAWN' && (
-        <chakra.p mb="8px">
-          From that day on they are left out of what is watched and downloaded, also of recordings that were made before.
-        </chakra.p>
-      )}
+      {said === 'WITHDRAWN' && <chakra.p mb="8px">{say.fromThatDayOnThey}</chakra.p>}
       <ProblemNote problem={note.error} />
       <Button type="submit" look="main" disabled={note.isPending}>
-        Note it
+        {say.noteIt}
       </Button>
     </chakra.form>
   )

@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
+import { say } from '../../languages/en/staff/recordings'
 import { get } from '../../shared/api/http'
 import type { ConsentLine, ConsentPage } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -14,7 +15,7 @@ import { GIVERS, STANDINGS } from './consent'
 
 /** Who may be recorded, by whose word and until when (need I3). */
 export default function ConsentsScreen() {
-  return <Page title="Who may be recorded">{(me) => <Shown isLead={me.position === 'LEAD'} />}</Page>
+  return <Page title={say.whoMayBeRecorded}>{(me) => <Shown isLead={me.position === 'LEAD'} />}</Page>
 }
 
 function Shown({ isLead }: { isLead: boolean }) {
@@ -28,7 +29,7 @@ function Shown({ isLead }: { isLead: boolean }) {
     queryFn: () => get<ConsentPage>(`/api/consents?ofClass=${encodeURIComponent(ofClass)}`),
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="who may be recorded" />
+  if (!data) return <LoadingNote what={say.whoMayBeRecordedFetched} />
   const lines = data.pupils.filter(
     (one) =>
       (!only || one.standing === only) && `${one.name} ${one.classes.join(' ')}`.toLowerCase().includes(search.toLowerCase()),
@@ -37,40 +38,37 @@ function Shown({ isLead }: { isLead: boolean }) {
     <Box px="20px" py="16px" maxW="1080px" mx="auto">
       <Flex gap="14px" align="end" wrap="wrap" mb="10px">
         <Box>
-          <chakra.h1 fontSize="25px">Who may be recorded</chakra.h1>
-          <chakra.p color="ink2">
-            {data.given} may; {data.refused} refused, {data.withdrawn} withdrew, and of {data.unknown} nothing is known. Who is
-            not known to have agreed is treated as who has not.
-          </chakra.p>
+          <chakra.h1 fontSize="25px">{say.whoMayBeRecorded}</chakra.h1>
+          <chakra.p color="ink2">{say.mayRefusedWithdrewAndOf(data.given, data.refused, data.withdrawn, data.unknown)}</chakra.p>
         </Box>
         <Box flex="1" />
         <chakra.a href="/api/consents/table" download>
-          <Button as="span">As a table (.csv)</Button>
+          <Button as="span">{say.asATableCsv}</Button>
         </chakra.a>
         <Link to="/recordings">
-          <Button as="span">Recordings</Button>
+          <Button as="span">{say.recordings}</Button>
         </Link>
       </Flex>
       {isLead && <ConsentImport />}
       {ofClass && (
         <chakra.p mb="6px">
-          Only pupils of one class.{' '}
+          {say.onlyPupilsOfOneClass}{' '}
           <Link to="/consents">
-            <u>All pupils</u>
+            <u>{say.allPupils}</u>
           </Link>
         </chakra.p>
       )}
       <Flex gap="8px" mb="8px" wrap="wrap">
         <TextInput
           type="search"
-          aria-label="Search by name or class"
-          placeholder="Name or class"
+          aria-label={say.searchByNameOrClass}
+          placeholder={say.nameOrClass}
           maxW="260px"
           value={search}
           onChange={(event) => setSearch(event.target.value)}
         />
-        <Select aria-label="Only those who" maxW="220px" value={only} onChange={(event) => setOnly(event.target.value)}>
-          <option value="">all pupils</option>
+        <Select aria-label={say.onlyThoseWho} maxW="220px" value={only} onChange={(event) => setOnly(event.target.value)}>
+          <option value="">{say.allPupilsChoice}</option>
           {Object.entries(STANDINGS).map(([value, says]) => (
             <option key={value} value={value}>
               {says}
@@ -79,17 +77,17 @@ function Shown({ isLead }: { isLead: boolean }) {
         </Select>
       </Flex>
       {lines.length === 0 ? (
-        <EmptyNote>No pupil fits.</EmptyNote>
+        <EmptyNote>{say.noPupilFits}</EmptyNote>
       ) : (
         <chakra.table w="100%">
           <chakra.thead textAlign="start" fontSize="12.5px" color="ink2">
             <tr>
-              <th scope="col">Pupil</th>
-              <th scope="col">May be recorded</th>
-              <th scope="col">By whom, on which paper</th>
-              <th scope="col">From, until</th>
+              <th scope="col">{say.pupilColumn}</th>
+              <th scope="col">{say.mayBeRecorded}</th>
+              <th scope="col">{say.byWhomOnWhichPaper}</th>
+              <th scope="col">{say.fromUntilColumn}</th>
               <th scope="col">
-                <chakra.span srOnly>Change</chakra.span>
+                <chakra.span srOnly>{say.change}</chakra.span>
               </th>
             </tr>
           </chakra.thead>
@@ -100,7 +98,7 @@ function Shown({ isLead }: { isLead: boolean }) {
                   {one.name}
                   <chakra.span display="block" fontWeight="400" fontSize="12px" color="ink2">
                     {one.classes[0]}
-                    {one.classes.length > 1 && ` and ${one.classes.length - 1} more`}
+                    {say.andMoreSaid(one.classes.length, one.classes.length - 1)}
                   </chakra.span>
                 </chakra.th>
                 <chakra.td
@@ -112,11 +110,11 @@ function Shown({ isLead }: { isLead: boolean }) {
                 <td>{[one.giver && GIVERS[one.giver], one.paper].filter(Boolean).join(', ')}</td>
                 <chakra.td fontSize="13px" whiteSpace="nowrap">
                   {one.since}
-                  {one.until && ` to ${one.until}`}
+                  {one.until && say.to(one.until)}
                 </chakra.td>
                 <chakra.td textAlign="end">
                   <Button size="small" onClick={() => setChosen(one)}>
-                    {isLead ? 'Note a word' : 'What was said'}
+                    {say.noteAWordWhatWasSaid(isLead)}
                   </Button>
                 </chakra.td>
               </chakra.tr>

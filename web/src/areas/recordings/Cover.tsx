@@ -1,4 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
+import { say } from '../../languages/en/staff/recordings'
 import type { RecordingLine } from '../../shared/api/types'
 import { CAUSES, spoken } from './words'
 
@@ -14,13 +15,7 @@ export function Cover({ required, covered, missing }: CoverProps) {
   const grave = missing.filter((one) => one.cause !== 'LATE' && one.cause !== 'GROUPS')
   return (
     <Box>
-      <Flex
-        h="9px"
-        border="1px solid"
-        borderColor="ink"
-        role="img"
-        aria-label={`${share} % of what had to be recorded was recorded`}
-      >
+      <Flex h="9px" border="1px solid" borderColor="ink" role="img" aria-label={say.ofWhatHadToBe(share)}>
         <Box bg="ink" style={{ width: `${share}%` }} />
         <Box
           flex="1"
@@ -29,7 +24,7 @@ export function Cover({ required, covered, missing }: CoverProps) {
         />
       </Flex>
       <chakra.span fontSize="12px" color={grave.length > 0 ? 'verdict.away' : 'ink2'}>
-        {missing.length === 0 ? 'whole' : missing.map((one) => `${CAUSES[one.cause]} ${spoken(one.seconds)}`).join(', ')}
+        {say.whole(missing.length, missing.map((one) => `${CAUSES[one.cause]} ${spoken(one.seconds)}`).join(', '))}
       </chakra.span>
     </Box>
   )

@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
+import { say as staffSays } from '../../languages/en/staff/recordings'
 import { watchWords } from '../../languages/watch'
 import { get, post, put, remove } from '../../shared/api/http'
 import type { OneRecording } from '../../shared/api/types'
@@ -127,21 +128,20 @@ function ForAdults({ id, path, one, adult, isLead }: ForAdultsProps) {
         {adult.wishes.length > 0 && (
           <Box mb="16px">
             <chakra.h2 fontSize="17px" mb="4px">
-              Who asks
+              {staffSays.whoAsks}
             </chakra.h2>
             <ProblemNote problem={answer.error} />
             {adult.wishes.map((wish) => (
               <Box key={wish.id} py="5px" borderBottom="1px solid" borderColor="line">
-                <strong>{wish.name}</strong> asks {wish.copy ? 'for a copy' : 'to watch it'}
-                {wish.why && `: “${wish.why}”`}
+                <strong>{wish.name}</strong> {staffSays.asks(wish.copy, wish.why && `: “${wish.why}”`)}
                 {wish.isAnswered ? (
                   <Box color="ink2" fontSize="13px">
-                    {wish.letUntil ? `Open until ${time.longDay(wish.letUntil)}` : 'Refused'}, {wish.answeredBy}
+                    {wish.letUntil ? staffSays.openUntil(time.longDay(wish.letUntil)) : staffSays.refused}, {wish.answeredBy}
                   </Box>
                 ) : (
                   <Flex gap="6px" mt="3px">
-                    <Button onClick={() => answer.mutate({ wish: wish.id, days: 14 })}>Let for 14 days</Button>
-                    <Button onClick={() => answer.mutate({ wish: wish.id })}>Refuse</Button>
+                    <Button onClick={() => answer.mutate({ wish: wish.id, days: 14 })}>{staffSays.letFor14Days}</Button>
+                    <Button onClick={() => answer.mutate({ wish: wish.id })}>{staffSays.refuse}</Button>
                   </Flex>
                 )}
               </Box>
@@ -149,31 +149,31 @@ function ForAdults({ id, path, one, adult, isLead }: ForAdultsProps) {
           </Box>
         )}
         <chakra.h2 fontSize="17px" mb="4px">
-          Kept
+          {staffSays.kept}
         </chakra.h2>
-        <chakra.p mb="4px">It lies {adult.where}.</chakra.p>
+        <chakra.p mb="4px">{staffSays.itLies(adult.where)}</chakra.p>
         <chakra.p mb="4px">
-          {adult.byRuleUntil && `By the rule until ${time.longDay(adult.byRuleUntil)}. `}
+          {adult.byRuleUntil && staffSays.byTheRuleUntil(time.longDay(adult.byRuleUntil))}
           {adult.extendedUntil &&
-            `${adult.extendedBy} has it kept until ${time.longDay(adult.extendedUntil)}: ${adult.extendedWhy}. `}
-          {adult.isHeld && 'Something of this lesson is held as evidence, so it is not deleted.'}
+            staffSays.hasItKeptUntil(adult.extendedBy, time.longDay(adult.extendedUntil), adult.extendedWhy)}
+          {staffSays.somethingOfThisLessonIs(adult.isHeld)}
         </chakra.p>
         {isLead && !one.erasedAt && <Keeping id={id} path={path} isHeld={adult.isHeld} />}
         {one.isAhead && !one.erasedAt && <ShowToClass id={id} path={path} adult={adult} />}
         <Flex gap="12px" mt="12px">
           <Link to={`/classes/${adult.classId}`}>
-            <u>The class</u>
+            <u>{staffSays.theClass}</u>
           </Link>
           {adult.lesson && (
             <Link to={`/lessons/${adult.lesson}/replay`}>
-              <u>The record of the lesson</u>
+              <u>{staffSays.theRecordOfTheLesson}</u>
             </Link>
           )}
         </Flex>
       </Box>
       <Box>
         <chakra.h2 fontSize="17px" mb="4px">
-          Who has watched: {watched} of {adult.watchers.length}
+          {staffSays.whoHasWatchedOf(watched, adult.watchers.length)}
         </chakra.h2>
         <chakra.table w="100%" fontSize="14px">
           <tbody>
@@ -217,14 +217,14 @@ function Keeping({ id, path, isHeld }: { id: string; path: string; isHeld: boole
   })
   return (
     <Flex gap="8px" my="6px">
-      <Button onClick={() => setOpen('keep')}>Keep it longer</Button>
+      <Button onClick={() => setOpen('keep')}>{staffSays.keepItLonger}</Button>
       {!isHeld && (
         <Button look="stop" onClick={() => setOpen('delete')}>
-          Delete it now
+          {staffSays.deleteItNow}
         </Button>
       )}
       <Sheet
-        title={open === 'delete' ? 'Delete this recording?' : 'Keep it longer'}
+        title={open === 'delete' ? staffSays.deleteThisRecording : staffSays.keepItLonger}
         open={open !== null}
         onClose={() => setOpen(null)}
       >
@@ -236,20 +236,24 @@ function Keeping({ id, path, isHeld }: { id: string; path: string; isHeld: boole
         >
           {open === 'keep' && (
             <TextField
-              label="Until the end of"
+              label={staffSays.untilTheEndOf}
               type="date"
               value={until}
               onChange={(event) => setUntil(event.target.value)}
               required
             />
           )}
-          {open === 'delete' && (
-            <chakra.p mb="8px">Nothing can bring it back. That there was one, and why it went, is said for ever.</chakra.p>
-          )}
-          <TextField label="Why" value={why} maxLength={500} onChange={(event) => setWhy(event.target.value)} required />
+          {open === 'delete' && <chakra.p mb="8px">{staffSays.nothingCanBringItBack}</chakra.p>}
+          <TextField
+            label={staffSays.why}
+            value={why}
+            maxLength={500}
+            onChange={(event) => setWhy(event.target.value)}
+            required
+          />
           <ProblemNote problem={change.error} />
           <Button type="submit" look={open === 'delete' ? 'stop' : 'main'} disabled={change.isPending}>
-            {open === 'delete' ? 'Delete it' : 'Keep it'}
+            {open === 'delete' ? staffSays.deleteIt : staffSays.keepIt}
           </Button>
         </chakra.form>
       </Sheet>

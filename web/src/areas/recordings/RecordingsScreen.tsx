@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link, useSearchParams } from 'react-router'
+import { say } from '../../languages/en/staff/recordings'
 import { get } from '../../shared/api/http'
 import type { RecordingLine, RecordingsPage } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -13,7 +14,7 @@ import { CAUSES, length, spoken } from './words'
 
 /** What was recorded of what had to be, lesson by lesson (need I5). */
 export default function RecordingsScreen() {
-  return <Page title="Recordings">{(me) => <Shown isLead={me.position === 'LEAD'} />}</Page>
+  return <Page title={say.recordings}>{(me) => <Shown isLead={me.position === 'LEAD'} />}</Page>
 }
 
 function Shown({ isLead }: { isLead: boolean }) {
@@ -29,24 +30,22 @@ function Shown({ isLead }: { isLead: boolean }) {
     placeholderData: (before) => before,
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the recordings" />
+  if (!data) return <LoadingNote what={say.theRecordings} />
   const asks = data.lines.reduce((sum, one) => sum + one.asks, 0)
   return (
     <Box px="20px" py="16px" maxW="1180px" mx="auto">
       <Flex gap="16px" align="end" wrap="wrap" mb="10px">
         <Box>
-          <chakra.h1 fontSize="25px">Recordings</chakra.h1>
-          <chakra.p color="ink2">
-            {isLead ? 'Of the school' : 'Of your classes'}: what had to be recorded, what was, and what is missing.
-          </chakra.p>
+          <chakra.h1 fontSize="25px">{say.recordings}</chakra.h1>
+          <chakra.p color="ink2">{say.whatHadToBeRecorded(isLead)}</chakra.p>
         </Box>
         <Box flex="1" />
         <Link to="/consents">
-          <Button as="span">Who may be recorded</Button>
+          <Button as="span">{say.whoMayBeRecorded}</Button>
         </Link>
         {isLead && (
           <Link to="/kept">
-            <Button as="span">Kept and forgotten</Button>
+            <Button as="span">{say.keptAndForgotten}</Button>
           </Link>
         )}
         <Period
@@ -58,13 +57,13 @@ function Shown({ isLead }: { isLead: boolean }) {
       <Sum page={data} />
       {asks > 0 && (
         <Box borderInlineStart="5px solid" borderColor="mark" ps="12px" mb="12px" role="note">
-          {asks === 1 ? 'Somebody asks' : `${asks} ask`} to watch a recording and {asks === 1 ? 'waits' : 'wait'} for an answer.
+          {say.toWatchARecordingAnd(asks)}
         </Box>
       )}
       {data.lines.length === 0 ? (
-        <EmptyNote>Nothing was recorded between these days, and nothing had to be.</EmptyNote>
+        <EmptyNote>{say.nothingWasRecordedBetweenThese}</EmptyNote>
       ) : (
-        <Box as="ul" listStyleType="none" aria-label="Recordings, the latest first">
+        <Box as="ul" listStyleType="none" aria-label={say.recordingsTheLatestFirst}>
           {data.lines.map((one) => (
             <Line key={one.id ?? one.lesson} one={one} />
           ))}
@@ -72,7 +71,7 @@ function Shown({ isLead }: { isLead: boolean }) {
       )}
       {data.isCut && (
         <chakra.p mt="8px" color="ink2">
-          Only the latest 1,000 recordings are listed; the sum above is of all. Choose fewer days, or one class.
+          {say.onlyTheLatest}
         </chakra.p>
       )}
     </Box>
@@ -94,8 +93,8 @@ function Sum({ page }: { page: RecordingsPage }) {
       mb="14px"
       align="baseline"
     >
-      <Big number={`${sum.whole} of ${sum.lessons}`} what="lessons that had to be recorded were, whole" />
-      <Big number={`${sum.requiredMinutes - sum.coveredMinutes} of ${sum.requiredMinutes} min`} what="missing" />
+      <Big number={`${sum.whole} of ${sum.lessons}`} what={say.lessonsThatHadToBe} />
+      <Big number={`${sum.requiredMinutes - sum.coveredMinutes} of ${sum.requiredMinutes} min`} what={say.missing} />
       <Box fontSize="13.5px" color="ink2">
         {sum.missing.map((one) => `${CAUSES[one.cause]} ${spoken(one.seconds)}`).join(' · ')}
       </Box>
@@ -137,10 +136,10 @@ function Line({ one }: { one: RecordingLine }) {
             {one.title}
           </chakra.span>
         </Link>{' '}
-        {one.isAhead && <chakra.span color="ink2">recorded ahead</chakra.span>}
+        {one.isAhead && <chakra.span color="ink2">{say.recordedAhead}</chakra.span>}
         {one.asks > 0 && (
           <chakra.span bg="mark" color="onMark" px="5px" ms="4px" fontSize="12.5px" fontWeight="650">
-            {one.asks} {one.asks === 1 ? 'asks' : 'ask'} to watch
+            {say.toWatch(one.asks)}
           </chakra.span>
         )}
       </Box>
@@ -149,18 +148,18 @@ function Line({ one }: { one: RecordingLine }) {
           <Cover required={one.requiredSeconds} covered={one.coveredSeconds} missing={one.missing} />
         ) : (
           <chakra.span fontSize="13px" color="ink2">
-            {one.isAhead || one.isGoingOn ? '' : 'did not have to be'}
+            {say.didNotHaveToBe(one.isAhead, one.isGoingOn)}
           </chakra.span>
         )}
       </Box>
       <chakra.span fontFamily="mono" w="74px" textAlign="end">
-        {one.isGoingOn ? 'goes on' : one.lengthSeconds > 0 ? length(one.lengthSeconds) : 'none'}
+        {say.goesOnNone(one.isGoingOn, one.lengthSeconds, length(one.lengthSeconds))}
       </chakra.span>
       <chakra.span fontSize="13px" w="170px" color="ink2">
         {one.erasedAt
-          ? `deleted ${time.day(one.erasedAt)}`
+          ? say.deleted(time.day(one.erasedAt))
           : one.keptUntil
-            ? `kept until ${time.day(one.keptUntil)}${one.isExtended ? ', by the lead' : ''}`
+            ? say.keptUntil(time.day(one.keptUntil), one.isExtended)
             : ''}
       </chakra.span>
     </Flex>

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/recordings'
 import { get, put } from '../../shared/api/http'
 import type { ClassPage, OneRecording } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -34,16 +35,14 @@ export function ShowToClass({ id, path, adult }: ShowToClassProps) {
   return (
     <Box mt="14px">
       <chakra.h2 fontSize="17px" mb="4px">
-        Shown to the class
+        {say.shownToTheClass}
       </chakra.h2>
       <ProblemNote problem={show.error} />
       {adult.shownFrom && adult.shownUntil ? (
         <>
-          <p>
-            From {time.longDay(adult.shownFrom)}, {time.clock(adult.shownFrom)}, until {time.longDay(adult.shownUntil)}.
-          </p>
+          <p>{say.fromUntil(time.longDay(adult.shownFrom), time.clock(adult.shownFrom), time.longDay(adult.shownUntil))}</p>
           <Button mt="6px" onClick={() => show.mutate(false)} disabled={show.isPending}>
-            Take it back
+            {say.takeItBack}
           </Button>
         </>
       ) : (
@@ -53,25 +52,22 @@ export function ShowToClass({ id, path, adult }: ShowToClassProps) {
             show.mutate(true)
           }}
         >
-          <chakra.p mb="6px">Nobody of the class sees it yet.</chakra.p>
+          <chakra.p mb="6px">{say.nobodyOfTheClassSees}</chakra.p>
           <Flex gap="8px" wrap="wrap">
-            <TextField label="From" type="date" value={day} onChange={(event) => setDay(event.target.value)} required />
-            <TextField label="At" type="time" value={hour} onChange={(event) => setHour(event.target.value)} required />
+            <TextField label={say.from} type="date" value={day} onChange={(event) => setDay(event.target.value)} required />
+            <TextField label={say.at} type="time" value={hour} onChange={(event) => setHour(event.target.value)} required />
             <TextField
-              label="Until the end of"
+              label={say.untilTheEndOf}
               type="date"
               value={until}
               onChange={(event) => setUntil(event.target.value)}
               required
             />
           </Flex>
-          <Labelled
-            label="Counts in the register of"
-            hint="As the rule “Watching a recording counts from” says; else it does not count."
-          >
+          <Labelled label={say.countsInTheRegisterOf} hint={say.asTheRuleWatchingA}>
             {(box) => (
               <Select id={box} value={lesson} onChange={(event) => setLesson(event.target.value)}>
-                <option value="">no lesson</option>
+                <option value="">{say.noLesson}</option>
                 {lessons?.lessons.map((one) => (
                   <option key={one.id} value={one.id}>
                     {time.longDay(one.starts)}, {time.clock(one.starts)}
@@ -81,7 +77,7 @@ export function ShowToClass({ id, path, adult }: ShowToClassProps) {
             )}
           </Labelled>
           <Button type="submit" look="main" disabled={show.isPending}>
-            Show it to the class
+            {say.showItToTheClass}
           </Button>
         </chakra.form>
       )}

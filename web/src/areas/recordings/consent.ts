@@ -1,21 +1,22 @@
+import { say } from '../../languages/en/staff/recordings'
 import type { ConsentLine, ConsentWord } from '../../shared/api/types'
 
 export const STANDINGS: Record<ConsentLine['standing'], string> = {
-  GIVEN: 'may',
-  REFUSED: 'refused',
-  WITHDRAWN: 'withdrawn',
-  UNKNOWN: 'nothing is known',
+  GIVEN: say.may,
+  REFUSED: say.refusedInShort,
+  WITHDRAWN: say.withdrawn,
+  UNKNOWN: say.nothingIsKnown,
 }
 
 export const GIVERS: Record<NonNullable<ConsentLine['giver']>, string> = {
-  PARENT: 'a parent',
-  PUPIL: 'the pupil',
-  SCHOOL: 'the school',
-  VISITOR: 'the visitor',
+  PARENT: say.aParent,
+  PUPIL: say.thePupil,
+  SCHOOL: say.theSchool,
+  VISITOR: say.theVisitor,
 }
 
 export const SAID: Record<ConsentWord['said'], string> = {
-  GIVEN: 'May be recorded',
-  REFUSED: 'Is not to be recorded',
-  WITHDRAWN: 'Is not to be recorded any more',
+  GIVEN: say.mayBeRecorded,
+  REFUSED: say.isNotToBeRecorded,
+  WITHDRAWN: say.isNotToBeRecordedAny,
 }

@@ -1,15 +1,16 @@
+import { say } from '../../languages/en/staff/recordings'
 import type { RecordingLine } from '../../shared/api/types'
 
 type Cause = RecordingLine['missing'][number]['cause']
 
 /** Why minutes are missing, as it is said in a list. */
 export const CAUSES: Record<Cause, string> = {
-  LATE: 'before it began',
-  PAUSED: 'paused',
-  FAILED: 'recorder failed',
-  NO_CONSENT: 'no consent',
-  GROUPS: 'in groups',
-  ENDED: 'ended early',
+  LATE: say.beforeItBegan,
+  PAUSED: say.paused,
+  FAILED: say.recorderFailed,
+  NO_CONSENT: say.noConsent,
+  GROUPS: say.inGroups,
+  ENDED: say.endedEarly,
 }
 
 /** 65 seconds as "1:05", and an hour as "1:00:00". */
@@ -21,5 +22,5 @@ export function length(seconds: number): string {
 
 /** Seconds as people say them: "40 s" or "3 min". */
 export function spoken(seconds: number): string {
-  return seconds < 60 ? `${seconds} s` : `${Math.round(seconds / 60)} min`
+  return seconds < 60 ? `${seconds} s` : say.min(Math.round(seconds / 60))
 }

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/register'
 import { post } from '../../shared/api/http'
 import type { LogName, LogPreview } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -47,45 +48,45 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
   return (
     <Box>
       <chakra.p color="ink2" mb="6px">
-        A CSV file with a column of names, one of joins, and one of leaves or minutes; several rows for a person are united.
-        Nothing counts before every name is decided.
+        {say.aCsvFileWithA}
       </chakra.p>
       <FileBox
-        label="Log file"
+        label={say.logFile}
         accept=".csv,.txt,text/csv"
         onFile={(file) => look({ file, order: '', zone: '', unit: '', columns: '', decided: {} })}
       />
       <ProblemNote problem={preview.error ?? take.error} />
-      {preview.isPending && !shown && <span role="status">Reading {chosen?.file.name}…</span>}
+      {preview.isPending && !shown && (
+        <span role="status">
+          {say.reading} {chosen?.file.name}…
+        </span>
+      )}
       {shown && chosen && (
-        <Box role="region" aria-label="What the log says">
+        <Box role="region" aria-label={say.whatTheLogSays}>
           {shown.list.length === 0 && (
             <chakra.p role="alert" color="verdict.away" fontWeight="650" mb="8px">
-              Nobody is on the roster of this class, so no name can be matched. Import the roster first.
+              {say.nobodyIsOnTheRoster}
             </chakra.p>
           )}
           <Columns preview={shown} said={chosen.columns} onColumns={(columns) => look({ ...chosen, columns })} />
           {shown.questions.includes('DATE_ORDER') && (
-            <Labelled label="Dates such as 03/04 are" hint="The file does not tell; both are possible.">
+            <Labelled label={say.datesSuchAs0304Are} hint={say.theFileDoesNotTell}>
               {(id) => (
                 <Select id={id} value={chosen.order} onChange={(event) => look({ ...chosen, order: event.target.value })}>
-                  <option value="">Say which…</option>
-                  <option value="DAY_FIRST">day first: the third of April</option>
-                  <option value="MONTH_FIRST">month first: the fourth of March</option>
+                  <option value="">{say.sayWhich}</option>
+                  <option value="DAY_FIRST">{say.dayFirstTheThirdOfApril}</option>
+                  <option value="MONTH_FIRST">{say.monthFirstTheFourthOfMarch}</option>
                 </Select>
               )}
             </Labelled>
           )}
           {shown.questions.includes('UNIT') && (
-            <Labelled
-              label="How long people stayed is counted in"
-              hint={`The file does not tell. Its numbers look like ${shown.likelyUnit === 'SECONDS' ? 'seconds' : 'minutes'}.`}
-            >
+            <Labelled label={say.howLongPeopleStayedIs} hint={say.theFileDoesNotTellIts(shown.likelyUnit)}>
               {(id) => (
                 <Select id={id} value={chosen.unit} onChange={(event) => look({ ...chosen, unit: event.target.value })}>
-                  <option value="">Say which…</option>
-                  <option value="MINUTES">minutes, as 45 or 0:45</option>
-                  <option value="SECONDS">seconds, as 2700 or 45:00</option>
+                  <option value="">{say.sayWhich}</option>
+                  <option value="MINUTES">{say.minutesAs45Or045}</option>
+                  <option value="SECONDS">{say.secondsAs2700Or4500}</option>
                 </Select>
               )}
             </Labelled>
@@ -100,7 +101,7 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
             />
           ))}
           <NotTaken what={notTaken(shown)} all={shown.wrongInAll} wrong={shown.wrong} />
-          <NotTaken what="Taken, but look at it" all={shown.doubtsInAll} wrong={shown.doubts} mild />
+          <NotTaken what={say.takenButLookAtIt} all={shown.doubtsInAll} wrong={shown.doubts} mild />
           <Flex gap="10px" align="center" mt="10px">
             <Button
               look="main"
@@ -109,12 +110,9 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
               }
               onClick={() => take.mutate(chosen)}
             >
-              Take this log
+              {say.takeThisLog}
             </Button>
-            <span role="status">
-              {shown.open > 0 &&
-                (shown.open === 1 ? 'One name is still to be decided.' : `${shown.open} names are still to be decided.`)}
-            </span>
+            <span role="status">{say.oneNameIsStillTo(shown.open)}</span>
           </Flex>
         </Box>
       )}
@@ -124,15 +122,15 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
 
 /** A fault of the file as a whole is none of a row. */
 function notTaken({ wrong, wrongInAll }: LogPreview): string {
-  if (wrong[0]?.line === 0) return 'This log cannot be read yet'
-  return wrongInAll === 1 ? '1 row is not taken' : `${wrongInAll} rows are not taken`
+  if (wrong[0]?.line === 0) return say.thisLogCannotBeReadYet
+  return wrongInAll === 1 ? say.rowIsNotTaken : say.rowsAreNotTaken(wrongInAll)
 }
 
 const PARTS: { part: keyof LogPreview['columns']; label: string }[] = [
-  { part: 'name', label: 'Names' },
-  { part: 'joined', label: 'Joined' },
-  { part: 'left', label: 'Left' },
-  { part: 'minutes', label: 'or minutes' },
+  { part: 'name', label: say.names },
+  { part: 'joined', label: say.joined },
+  { part: 'left', label: say.left },
+  { part: 'minutes', label: say.orMinutes },
 ]
 
 /** Which column was read as what: proposed by its heading, and remembered for the next file of that kind. */
@@ -140,9 +138,9 @@ function Columns({ preview, said, onColumns }: { preview: LogPreview; said: stri
   return (
     <chakra.fieldset border="none">
       <chakra.legend fontWeight="600">
-        Columns{' '}
+        {say.columns}{' '}
         <chakra.span fontWeight="400" color="ink2" fontSize="13px">
-          {preview.remembered ? 'as you said of such a file before' : 'by their heading'}
+          {say.asYouSaidOfSuch(preview.remembered)}
         </chakra.span>
       </chakra.legend>
       <ColumnPicker heading={preview.heading} columns={preview.columns} parts={PARTS} said={said} onColumns={onColumns} />
@@ -160,29 +158,22 @@ function Zone({ preview, onZone }: { preview: LogPreview; onZone: (zone: string)
         onZone(typed.trim())
       }}
     >
-      <Labelled
-        label="Zone of the times in the file"
-        hint={
-          isBeside
-            ? `Most times lie beside the lesson, as if they were told in the zone ${preview.likelyZone}.`
-            : 'No row lies in the lesson. Times may be told in another zone, such as UTC.'
-        }
-      >
+      <Labelled label={say.zoneOfTheTimesIn} hint={say.mostTimesLieBesideThe(isBeside, preview.likelyZone)}>
         {(id) => <TextInput id={id} value={typed} onChange={(event) => setTyped(event.target.value)} />}
       </Labelled>
       <Flex gap="8px" mb="8px">
-        <Button type="submit">Read it so</Button>
-        {isBeside && <Button onClick={() => onZone(preview.zone)}>The times are right as they are</Button>}
+        <Button type="submit">{say.readItSo}</Button>
+        {isBeside && <Button onClick={() => onZone(preview.zone)}>{say.theTimesAreRightAs}</Button>}
       </Flex>
     </chakra.form>
   )
 }
 
 const CERTAINTY: Record<LogName['certainty'], string> = {
-  EXACT: 'on the list',
-  SIMILAR: 'written differently',
-  UNCLEAR: 'may be several',
-  NONE: 'not on the list',
+  EXACT: say.onTheList,
+  SIMILAR: say.writtenDifferently,
+  UNCLEAR: say.mayBeSeveral,
+  NONE: say.notOnTheList,
 }
 
 function Name({ name, list, onWho }: { name: LogName; list: LogPreview['list']; onWho: (who: string) => void }) {
@@ -201,20 +192,20 @@ function Name({ name, list, onWho }: { name: LogName; list: LogPreview['list']; 
       <Box flex="1" minW="0" overflowWrap="anywhere">
         <strong>{name.name}</strong>{' '}
         <chakra.span color="ink2" fontSize="13px">
-          {name.rows === 1 ? '1 row' : `${name.rows} rows`}, {name.minutes} min; {CERTAINTY[name.certainty]}
+          {say.min(name.rows, name.minutes, CERTAINTY[name.certainty])}
         </chakra.span>
       </Box>
       <Select
-        aria-label={`Who is ${name.name}`}
+        aria-label={say.whoIs(name.name)}
         w="220px"
         py="2px"
         value={name.who ?? ''}
         onChange={(event) => onWho(event.target.value)}
       >
         <option value="" disabled>
-          Who is it?
+          {say.whoIsIt}
         </option>
-        <option value="-">nobody of the class</option>
+        <option value="-">{say.nobodyOfTheClass}</option>
         {[...meant, ...others].map((one) => (
           <option key={one.id} value={one.id}>
             {one.name}

@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
+import { say } from '../../languages/en/staff/register'
 import { get } from '../../shared/api/http'
 import type { Mark, RegisterLine, RegisterPage } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -19,7 +20,7 @@ import { SignOff } from './parts/SignOff'
 /** The register of one lesson: computed marks, corrections beside them, and the presence they come from. */
 export default function RegisterScreen() {
   const { id = '' } = useParams()
-  return <Page title="Register">{() => <Shown id={id} />}</Page>
+  return <Page title={say.register}>{() => <Shown id={id} />}</Page>
 }
 
 function Shown({ id }: { id: string }) {
@@ -31,7 +32,7 @@ function Shown({ id }: { id: string }) {
     refetchInterval: (query) => (query.state.data?.draft ? 15_000 : false),
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the register" />
+  if (!data) return <LoadingNote what={say.theRegister} />
   const from = Date.parse(data.starts) - 6 * 60_000
   const until = Date.parse(data.ends)
   return (
@@ -39,50 +40,47 @@ function Shown({ id }: { id: string }) {
       <Flex align="end" gap="20px" mb="8px" wrap="wrap">
         <Box>
           <chakra.h1 fontSize="25px">
-            Register: <Link to={`/classes/${data.classId}`}>{data.title}</Link>
+            {say.registerHeading} <Link to={`/classes/${data.classId}`}>{data.title}</Link>
           </chakra.h1>
           <chakra.p color="ink2">
-            {time.longDay(data.starts)}, {time.clock(data.starts)} to {time.clock(data.ends)} ·{' '}
-            <Link to={`/classes/${data.classId}/attendance`}>the class over weeks</Link>
+            {say.to(time.longDay(data.starts), time.clock(data.starts), time.clock(data.ends))}{' '}
+            <Link to={`/classes/${data.classId}/attendance`}>{say.theClassOverWeeks}</Link>
             {data.begun && (
               <>
                 {' '}
-                · <Link to={`/lessons/${id}/replay`}>the lesson again</Link> ·{' '}
-                <Link to={`/lessons/${id}/results`}>what was answered</Link>
+                · <Link to={`/lessons/${id}/replay`}>{say.theLessonAgain}</Link> ·{' '}
+                <Link to={`/lessons/${id}/results`}>{say.whatWasAnswered}</Link>
                 {!data.draft && (
                   <>
                     {' '}
-                    · <Link to={`/lessons/${id}/afterwards`}>words, board and material</Link>
+                    · <Link to={`/lessons/${id}/afterwards`}>{say.wordsBoardAndMaterial}</Link>
                   </>
                 )}
               </>
             )}
-            {data.calledOff && '. This lesson was called off; nobody was expected.'}
-            {data.draft &&
-              !data.calledOff &&
-              (data.begun ? '. The lesson still runs; this is a draft.' : '. The lesson has not begun.')}
+            {say.thisLessonWasCalledOff(data.calledOff, data.draft, data.begun)}
           </chakra.p>
         </Box>
         <Box flex="1" />
-        <Flex gap={{ base: '4px 12px', md: '4px 18px' }} wrap="wrap" align="baseline" aria-label="Sums" role="group">
+        <Flex gap={{ base: '4px 12px', md: '4px 18px' }} wrap="wrap" align="baseline" aria-label={say.sums} role="group">
           {data.sums.map((sum) => (
             <Sum key={sum.mark} many={sum.count} what={MARKS[sum.mark]} />
           ))}
         </Flex>
         <chakra.a href={`/api/lessons/${encodeURIComponent(id)}/register.csv`} download>
-          <Button as="span">Export as CSV</Button>
+          <Button as="span">{say.exportAsCsv}</Button>
         </chakra.a>
         <chakra.a href={`/api/lessons/${encodeURIComponent(id)}/register.pdf`} download>
-          <Button as="span">As PDF</Button>
+          <Button as="span">{say.asPdf}</Button>
         </chakra.a>
-        <Button onClick={() => window.print()}>Print</Button>
+        <Button onClick={() => window.print()}>{say.print}</Button>
       </Flex>
       <SignOff page={data} lesson={id} />
       <Logs page={data} lesson={id} />
-      <Box overflowX="auto" tabIndex={0} role="region" aria-label="Register">
+      <Box overflowX="auto" tabIndex={0} role="region" aria-label={say.register}>
         <Box
           role="table"
-          aria-label="Register by pupil"
+          aria-label={say.registerByPupil}
           bg="sheet"
           minW={{ md: '980px' }}
           borderTop="1.5px solid"
@@ -101,14 +99,14 @@ function Shown({ id }: { id: string }) {
               borderColor="ink"
             >
               {[
-                'Pupil',
-                'Mark',
-                `${time.clock(data.starts)} to ${time.clock(data.ends)}`,
-                'Minutes',
-                'First in',
-                'Last out',
-                'Gap',
-                'At door',
+                say.pupil,
+                say.mark,
+                say.toSaid(time.clock(data.starts), time.clock(data.ends)),
+                say.minutes,
+                say.firstIn,
+                say.lastOut,
+                say.gap,
+                say.atDoor,
                 '',
               ].map((head, place) => (
                 <Box
@@ -117,7 +115,7 @@ function Shown({ id }: { id: string }) {
                   hideBelow={place > 1 && place < 8 ? 'md' : undefined}
                   textAlign={place > 2 && place < 8 ? 'right' : 'left'}
                 >
-                  {head || <chakra.span srOnly>Correct</chakra.span>}
+                  {head || <chakra.span srOnly>{say.correctButton}</chakra.span>}
                 </Box>
               ))}
             </Box>
@@ -138,12 +136,11 @@ function Shown({ id }: { id: string }) {
         </Box>
       </Box>
       <chakra.p mt="8px" fontSize="12.5px" color="ink2">
-        Minutes count within the lesson; short drops are bridged as the rules say. Time at the door, hatched, never makes anyone
-        late.
+        {say.minutesCountWithinTheLesson}
         {data.editable && !data.draft && (
           <>
             {' '}
-            In a row: <Key>↑</Key> <Key>↓</Key> go on,{' '}
+            {say.inARow} <Key>↑</Key> <Key>↓</Key> {say.goOn}{' '}
             {Object.entries(KEYS).map(([key, mark]) => (
               <span key={key}>
                 <Key>{key}</Key> {MARKS[mark]}{' '}

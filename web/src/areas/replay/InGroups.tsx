@@ -1,4 +1,5 @@
 import { Box, chakra, Grid } from '@chakra-ui/react'
+import { say } from '../../languages/en/staff/replay'
 import type { Replay } from '../../shared/api/types'
 import { countdown, useSchoolTime } from '../../shared/time'
 
@@ -9,12 +10,18 @@ export function InGroups({ replay }: { replay: Replay }) {
   const names = [...new Set(replay.groups.map((one) => one.group))].sort((a, b) => a.localeCompare(b, 'en', { numeric: true }))
   const alone = new Map(replay.aloneInGroups.map((one) => [one.group, one.seconds]))
   return (
-    <Box as="section" aria-label="In groups" mt="18px">
-      <chakra.h2 fontSize="17px">In groups</chakra.h2>
+    <Box as="section" aria-label={say.inGroups} mt="18px">
+      <chakra.h2 fontSize="17px">{say.inGroups}</chakra.h2>
       {replay.keptApart.map((met) => (
         <Box key={`${met.one} ${met.other} ${met.from}`} color="verdict.away" fontWeight="650">
-          {met.one} and {met.other} are kept apart{met.reason && ` (${met.reason})`} and were in {met.group} together from{' '}
-          {time.clock(met.from)} to {time.clock(met.until)}.
+          {say.andAreKeptApartAnd(
+            met.one,
+            met.other,
+            met.reason && ` (${met.reason})`,
+            met.group,
+            time.clock(met.from),
+            time.clock(met.until),
+          )}
         </Box>
       ))}
       <Grid templateColumns={{ base: '1fr', md: 'repeat(2, 1fr)', xl: 'repeat(4, 1fr)' }} gap="14px" mt="6px">
@@ -23,8 +30,8 @@ export function InGroups({ replay }: { replay: Replay }) {
             <chakra.h3 fontSize="15px">{name}</chakra.h3>
             <Box fontSize="12.5px" color="ink2">
               {(alone.get(name) ?? 0) > 0
-                ? `${countdown((alone.get(name) ?? 0) * 1000)} without an adult`
-                : 'always seen by an adult'}
+                ? say.withoutAnAdult(countdown((alone.get(name) ?? 0) * 1000))
+                : say.alwaysSeenByAnAdult}
             </Box>
             {replay.groups
               .filter((one) => one.group === name)

@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
+import { say } from '../../languages/en/staff/replay'
 import { get } from '../../shared/api/http'
 import type { Desk, PastMoment, Replay } from '../../shared/api/types'
 import { rows, type PupilRow } from '../../lesson/rows'
@@ -15,14 +16,14 @@ import { Shutter, shutterWords } from '../../shared/ui/Shutter'
 /** A lesson looked at again: a time line with what happened, and the class list and rights as they were (need M4). */
 export default function ReplayScreen() {
   const { id = '' } = useParams()
-  return <Page title="Replay">{() => <Shown id={id} />}</Page>
+  return <Page title={say.replay}>{() => <Shown id={id} />}</Page>
 }
 
 function Shown({ id }: { id: string }) {
   const path = `/api/lessons/${encodeURIComponent(id)}/replay`
   const { data, error } = useQuery({ queryKey: ['replay', id], queryFn: () => get<Replay>(path) })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the record of the lesson" />
+  if (!data) return <LoadingNote what={say.theRecordOfTheLesson} />
   return <Player replay={data} path={path} />
 }
 
@@ -48,7 +49,7 @@ function Player({ replay, path }: { replay: Replay; path: string }) {
   return (
     <Box px="20px" py="14px">
       <chakra.h1 fontSize="24px">
-        Replay: <Link to={`/lessons/${replay.lesson}/register`}>{replay.title}</Link>{' '}
+        {say.replayHeading} <Link to={`/lessons/${replay.lesson}/register`}>{replay.title}</Link>{' '}
         <chakra.a
           href={`/api/lessons/${encodeURIComponent(replay.lesson)}/replay/record.zip`}
           download
@@ -56,16 +57,16 @@ function Player({ replay, path }: { replay: Replay; path: string }) {
           fontWeight="400"
           textDecoration="underline"
         >
-          take the record out
+          {say.takeTheRecordOut}
         </chakra.a>
       </chakra.h1>
       <chakra.p color="ink2" mb="8px">
-        {time.longDay(replay.from)}, {time.clock(replay.from)} to {time.clock(replay.until)}. Drag the line, or use <Key>←</Key>{' '}
-        <Key>→</Key> for a minute and <Key>[</Key> <Key>]</Key> for the next thing that happened.
+        {say.toDragTheLineOrUse(time.longDay(replay.from), time.clock(replay.from), time.clock(replay.until))} <Key>←</Key>{' '}
+        <Key>→</Key> {say.forAMinuteAnd} <Key>[</Key> <Key>]</Key> {say.forTheNextThingThatHappened}
       </chakra.p>
       <TimeLine replay={replay} at={at} onGo={go} onStep={step} />
       <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 400px' }} gap="24px" mt="12px" alignItems="start">
-        <Box>{then.data ? <AsItWas desk={then.data} at={at} /> : <LoadingNote what="the lesson as it was" />}</Box>
+        <Box>{then.data ? <AsItWas desk={then.data} at={at} /> : <LoadingNote what={say.theLessonAsItWas} />}</Box>
         <Happened replay={replay} at={at} onGo={go} />
       </Grid>
       <InGroups replay={replay} />
@@ -119,7 +120,7 @@ function TimeLine({
       <chakra.input
         type="range"
         w="100%"
-        aria-label="Moment of the lesson"
+        aria-label={say.momentOfTheLesson}
         aria-valuetext={time.clock(at)}
         min={from}
         max={until}
@@ -146,12 +147,12 @@ function TimeLine({
 }
 
 const WHERE: Record<PupilRow['whereabouts'], string> = {
-  MISSING: 'not come',
-  WAITING: 'at the door',
-  IN: 'in',
-  CONNECTION_LOST: 'lost the line',
-  GONE: 'left',
-  REMOVED: 'removed',
+  MISSING: say.notCome,
+  WAITING: say.atTheDoor,
+  IN: say.in,
+  CONNECTION_LOST: say.lostTheLine,
+  GONE: say.left,
+  REMOVED: say.removed,
 }
 
 function AsItWas({ desk, at }: { desk: Desk; at: number }) {
@@ -160,13 +161,13 @@ function AsItWas({ desk, at }: { desk: Desk; at: number }) {
   return (
     <Box>
       <chakra.p mb="6px">
-        <strong>{time.clock(at)}</strong>: door {desk.door.value}
-        {desk.course.stance && `, stance ${desk.course.stance}`}
-        {desk.supervision.stoppedAt && ', everything stopped'}
-        {desk.supervision.quiet && ', quiet without an adult'};{' '}
-        {adults.length > 0 ? `${adults.map((one) => one.name).join(', ')} in the room` : 'no adult in the room'}
+        <strong>{time.clock(at)}</strong>
+        {say.door(desk.door.value)}
+        {desk.course.stance && say.stance(desk.course.stance)}
+        {desk.supervision.stoppedAt && say.everythingStopped}
+        {say.quietWithoutAnAdultIn(desk.supervision.quiet, adults.length, adults.map((one) => one.name).join(', '))}
       </chakra.p>
-      <Box overflowX="auto" tabIndex={0} role="region" aria-label="The class as it was">
+      <Box overflowX="auto" tabIndex={0} role="region" aria-label={say.theClassAsItWas}>
         <chakra.table
           w="100%"
           bg="sheet"
@@ -176,14 +177,14 @@ function AsItWas({ desk, at }: { desk: Desk; at: number }) {
         >
           <thead>
             <chakra.tr fontSize="11.5px" color="ink2">
-              <th>Pupil</th>
-              <th>Where</th>
+              <th>{say.pupil}</th>
+              <th>{say.where}</th>
               {desk.rights.columns.map((one) => (
                 <chakra.th key={one.rule} css={{ textAlign: 'center !important' }} maxW="76px" lineHeight="1.15">
                   {one.title}
                 </chakra.th>
               ))}
-              <th>On</th>
+              <th>{say.on}</th>
             </chakra.tr>
           </thead>
           <tbody>
@@ -192,7 +193,7 @@ function AsItWas({ desk, at }: { desk: Desk; at: number }) {
                 <chakra.td whiteSpace="nowrap">{pupil.name}</chakra.td>
                 <chakra.td whiteSpace="nowrap" fontSize="12.5px">
                   {WHERE[pupil.whereabouts]}
-                  {pupil.handSince && ', hand up'}
+                  {pupil.handSince && say.handUp}
                 </chakra.td>
                 {pupil.cells.map((cell) => (
                   <chakra.td key={cell.rule} css={{ textAlign: 'center !important' }}>
@@ -201,7 +202,7 @@ function AsItWas({ desk, at }: { desk: Desk; at: number }) {
                   </chakra.td>
                 ))}
                 <chakra.td fontSize="12px" whiteSpace="nowrap">
-                  {[pupil.microphone && 'microphone', pupil.camera && 'camera', pupil.screen && 'screen']
+                  {[pupil.microphone && say.microphone, pupil.camera && say.camera, pupil.screen && say.screen]
                     .filter(Boolean)
                     .join(', ')}
                 </chakra.td>
@@ -227,9 +228,9 @@ function Happened({ replay, at, onGo }: { replay: Replay; at: number; onGo: (at:
   return (
     <Box>
       <Flex justify="space-between" align="baseline">
-        <chakra.h2 fontSize="16px">What happened</chakra.h2>
+        <chakra.h2 fontSize="16px">{say.whatHappened}</chakra.h2>
         <label>
-          <input type="checkbox" checked={all} onChange={() => setAll(!all)} /> everything
+          <input type="checkbox" checked={all} onChange={() => setAll(!all)} /> {say.everything}
         </label>
       </Flex>
       <chakra.ol
@@ -241,7 +242,7 @@ function Happened({ replay, at, onGo }: { replay: Replay; at: number; onGo: (at:
         maxH="62vh"
         overflowY="auto"
         tabIndex={0}
-        aria-label="What happened"
+        aria-label={say.whatHappened}
       >
         {shown.map((one) => (
           <Line
@@ -295,24 +296,23 @@ function Line({
   )
 }
 
-const KINDS = { LIVE_ORDER: 'for everybody', PASS: 'pass', CURB: 'curb' } as const
+const KINDS = { LIVE_ORDER: say.forEverybody, PASS: say.pass, CURB: say.curb } as const
 
 /** How the lesson differed from its plan, by whom and for how long (need M3). */
 function Departures({ replay }: { replay: Replay }) {
   const time = useSchoolTime()
   const alone = replay.alone.reduce((sum, one) => sum + Date.parse(one.until) - Date.parse(one.from), 0)
   return (
-    <chakra.section mt="22px" aria-label="Against the plan">
-      <chakra.h2 fontSize="17px">Against the plan</chakra.h2>
+    <chakra.section mt="22px" aria-label={say.againstThePlan}>
+      <chakra.h2 fontSize="17px">{say.againstThePlan}</chakra.h2>
       <chakra.p mb="6px">
-        {replay.departures.length === 0
-          ? 'Nothing was set otherwise than planned, lent or taken.'
-          : replay.keepers.map((one) => `${one.by}: ${one.orders} times, ${one.minutes} min in all`).join('; ') + '.'}{' '}
-        {alone === 0
-          ? replay.groups.length > 0
-            ? 'An adult was in the lesson all the time; how long each group had none stands above.'
-            : 'Pupils were never without an adult.'
-          : `Pupils were without an adult for ${Math.ceil(alone / MINUTE)} min.`}
+        {say.nothingWasSetOtherwiseThan(
+          replay.departures.length,
+          replay.keepers.map((one) => say.timesMinInAll(one.by, one.orders, one.minutes)).join('; ') + '.',
+          alone,
+          replay.groups.length,
+          Math.ceil(alone / MINUTE),
+        )}
       </chakra.p>
       {replay.departures.length > 0 && (
         <chakra.table
@@ -331,7 +331,7 @@ function Departures({ replay }: { replay: Replay }) {
                 </chakra.td>
                 <td>{one.title}</td>
                 <td>{one.value ?? KINDS[one.kind]}</td>
-                <td>{one.of ?? 'everybody'}</td>
+                <td>{one.of ?? say.everybody}</td>
                 <chakra.td color="ink2">{one.by}</chakra.td>
               </tr>
             ))}

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/results'
 import { edit, EDITED, get } from '../../shared/api/http'
 import { Button } from '../../shared/ui/Button'
 import { Labelled, TextArea } from '../../shared/ui/Fields'
@@ -28,12 +29,12 @@ export function MeritReasons({ mayChange }: { mayChange: boolean }) {
   return (
     <>
       <Button look="quiet" onClick={() => setOpen(true)}>
-        What merits are given for
+        {say.whatMeritsAreGivenFor}
       </Button>
-      <Sheet title="What merits are given for" open={open} onClose={() => setOpen(false)}>
+      <Sheet title={say.whatMeritsAreGivenFor} open={open} onClose={() => setOpen(false)}>
         {mayChange ? (
           <>
-            <Labelled label="Reasons" hint="One on each line, up to twelve. Adults give one by one press, or write another.">
+            <Labelled label={say.reasons} hint={say.oneOnEachLineUp}>
               {(id) => (
                 <TextArea
                   id={id}
@@ -48,7 +49,7 @@ export function MeritReasons({ mayChange }: { mayChange: boolean }) {
               disabled={text === null || save.isPending}
               onClick={() => save.mutate((text ?? '').split('\n').filter((one) => one.trim()))}
             >
-              Keep the list
+              {say.keepTheList}
             </Button>
             <ProblemNote problem={save.error} compact />
           </>

@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/results'
 import { get } from '../../shared/api/http'
 import type { ClassMerits } from '../../shared/api/types'
 import { LoadingNote, ProblemNote } from '../../shared/ui/Notes'
@@ -12,15 +13,15 @@ export function MeritsOfClass({ id }: { id: string }) {
     queryFn: () => get<ClassMerits>(`/api/classes/${encodeURIComponent(id)}/merits`),
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the merits" />
+  if (!data) return <LoadingNote what={say.theMerits} />
   const all = data.pupils.reduce((sum, one) => sum + one.count, 0)
   return (
     <Box>
       <chakra.p mb="8px">
-        {all} merits in the last {data.weeks} weeks.{' '}
+        {say.meritsInTheLastWeeks(all, data.weeks)}{' '}
         {data.never.length > 0 && all > 0 && (
           <>
-            <strong>Nobody has praised</strong> {data.never.join(', ')}. Only the adults of this class see that.
+            <strong>{say.nobodyHasPraised}</strong> {say.onlyTheAdultsOfThis(data.never.join(', '))}
           </>
         )}
       </chakra.p>
@@ -32,9 +33,9 @@ export function MeritsOfClass({ id }: { id: string }) {
         >
           <thead>
             <tr>
-              <chakra.th textAlign="start">Pupil</chakra.th>
-              <chakra.th textAlign="start">Week by week, this one last</chakra.th>
-              <chakra.th textAlign="end">Merits</chakra.th>
+              <chakra.th textAlign="start">{say.pupil}</chakra.th>
+              <chakra.th textAlign="start">{say.weekByWeekThisOneLast}</chakra.th>
+              <chakra.th textAlign="end">{say.merits}</chakra.th>
             </tr>
           </thead>
           <tbody>

@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
+import { say } from '../../languages/en/staff/results'
 import { get } from '../../shared/api/http'
 import type { GivenMerit, PupilAnswer } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -15,14 +16,14 @@ export function OfPupil({ person }: { person: string }) {
     <>
       {merits.data && (
         <Box as="section" mt="20px">
-          <chakra.h2 fontSize="18px">Merits</chakra.h2>
-          {merits.data.length === 0 && <chakra.p color="ink2">None yet in the classes you see.</chakra.p>}
+          <chakra.h2 fontSize="18px">{say.merits}</chakra.h2>
+          {merits.data.length === 0 && <chakra.p color="ink2">{say.noneYetInTheClasses}</chakra.p>}
           <chakra.ul listStyleType="none">
             {merits.data.slice(0, 12).map((one) => (
               <chakra.li key={`${one.lesson} ${one.at}`} py="2px" borderBottom="1px solid" borderColor="line">
                 ✦ {one.reason}{' '}
                 <chakra.span color="ink2" fontSize="13px">
-                  {one.title}, {time.day(one.at)}, by {one.by}
+                  {say.by(one.title, time.day(one.at), one.by)}
                 </chakra.span>
               </chakra.li>
             ))}
@@ -31,19 +32,17 @@ export function OfPupil({ person }: { person: string }) {
       )}
       {answers.data && answers.data.length > 0 && (
         <Box as="section" mt="20px">
-          <chakra.h2 fontSize="18px">Answers</chakra.h2>
+          <chakra.h2 fontSize="18px">{say.answers}</chakra.h2>
           {withRight.length > 0 && (
-            <p>
-              {withRight.filter((one) => one.right).length} of {withRight.length} were right, where something was right or wrong.
-            </p>
+            <p>{say.ofWereRightWhereSomething(withRight.filter((one) => one.right).length, withRight.length)}</p>
           )}
           <chakra.ul listStyleType="none">
             {answers.data.slice(0, 20).map((one, place) => (
               <chakra.li key={place} py="2px" borderBottom="1px solid" borderColor="line">
-                {one.question || 'A spoken question'}:{' '}
+                {one.question || say.aSpokenQuestion}:{' '}
                 <strong>
                   {one.right === true && '✓ '}
-                  {one.answer || 'none of them'}
+                  {one.answer || say.noneOfThem}
                 </strong>{' '}
                 <chakra.span color="ink2" fontSize="13px">
                   {one.title}, {time.day(one.starts)}

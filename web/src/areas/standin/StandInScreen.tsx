@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/standin'
 import { get, post, put } from '../../shared/api/http'
 import type { Stage } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -12,7 +13,7 @@ import { Page } from '../../shared/ui/Page'
 const EVERY_MS = 2000
 const SPEEDS = [
   [0, 'paused'],
-  [1, 'real time'],
+  [1, say.realTime],
   [4, '4 times'],
   [20, '20 times'],
 ] as const
@@ -21,7 +22,7 @@ type Lesson = Stage['lessons'][number]
 
 /** Directs the stand-in classroom of the demo: how fast its cast plays, what comes next, and what goes wrong. */
 export default function StandInScreen() {
-  return <Page title="Stand-in">{() => <Directing />}</Page>
+  return <Page title={say.standIn}>{() => <Directing />}</Page>
 }
 
 function Directing() {
@@ -34,15 +35,15 @@ function Directing() {
     onSuccess: (stage) => cache.setQueryData(key, stage),
   })
   if (error && !data) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the stage" />
+  if (!data) return <LoadingNote what={say.theStage} />
   return (
     <Box maxW="1100px" mx="auto" px="20px" py="14px">
       <Flex align="baseline" gap="18px" wrap="wrap" mb="4px">
-        <chakra.h1 fontSize="24px">The stand-in classroom</chakra.h1>
+        <chakra.h1 fontSize="24px">{say.theStandInClassroom}</chakra.h1>
         <Box flex="1" />
         <Flex
           role="group"
-          aria-label="Speed of the cast"
+          aria-label={say.speedOfTheCast}
           border="1.5px solid"
           borderColor="ink"
           borderRadius="3px"
@@ -68,13 +69,10 @@ function Directing() {
         </Flex>
       </Flex>
       <chakra.p color="ink2" mb="14px" maxW="720px">
-        In place of a real service for sound and pictures, a cast plays from scripts. It gives the same orders as browsers do and
-        keeps to what you decide. The clock of the school is not touched: only the cast goes faster.
+        {say.inPlaceOfAReal}
       </chakra.p>
       <ProblemNote problem={tell.error} />
-      {data.lessons.length === 0 && (
-        <EmptyNote>No lesson is live or about to begin. The cast plays again in the next one.</EmptyNote>
-      )}
+      {data.lessons.length === 0 && <EmptyNote>{say.noLessonIsLiveOr}</EmptyNote>}
       {data.lessons.map((lesson) => (
         <OneLesson key={lesson.lesson} lesson={lesson} stage={data} tell={(path) => tell.mutate({ path })} />
       ))}
@@ -83,9 +81,9 @@ function Directing() {
 }
 
 const RECORDER = [
-  ['DISK_FULL', 'its disk is full'],
-  ['LINE_LOST', 'the line is lost'],
-  ['NO_ANSWER', 'no answer next time'],
+  ['DISK_FULL', say.itsDiskIsFull],
+  ['LINE_LOST', say.theLineIsLost],
+  ['NO_ANSWER', say.noAnswerNextTime],
 ] as const
 
 function OneLesson({ lesson, stage, tell }: { lesson: Lesson; stage: Stage; tell: (path: string) => void }) {
@@ -99,12 +97,12 @@ function OneLesson({ lesson, stage, tell }: { lesson: Lesson; stage: Stage; tell
         <chakra.h2 fontSize="18px">
           <Link to={`/lessons/${lesson.lesson}/desk`}>{lesson.title}</Link>
         </chakra.h2>
-        <chakra.span color="ink2">{lesson.phase === 'OPEN' ? `live, ${lesson.present} in` : 'not open yet'}</chakra.span>
+        <chakra.span color="ink2">{say.liveInNotOpenYet(lesson.phase, lesson.present)}</chakra.span>
       </Flex>
       <Grid templateColumns={{ base: '1fr', md: '1fr 420px' }} gap="20px" mt="4px">
         <Box>
           {lesson.next.length === 0 ? (
-            <chakra.p color="ink2">Nothing more is scripted.</chakra.p>
+            <chakra.p color="ink2">{say.nothingMoreIsScripted}</chakra.p>
           ) : (
             <chakra.ol listStyleType="none">
               {lesson.next.map((cue, place) => (
@@ -118,14 +116,15 @@ function OneLesson({ lesson, stage, tell }: { lesson: Lesson; stage: Stage; tell
             </chakra.ol>
           )}
           <Button size="small" mt="6px" disabled={lesson.next.length === 0} onClick={() => tell(`${path}/next`)}>
-            Play the next one now<chakra.span srOnly> in {lesson.title}</chakra.span>
+            {say.playTheNextOneNow}
+            <chakra.span srOnly> {say.in(lesson.title)}</chakra.span>
           </Button>
         </Box>
         {lesson.phase === 'OPEN' && (
           <Box>
             <Flex gap="8px">
               <chakra.select
-                aria-label={`Mischief in ${lesson.title}`}
+                aria-label={say.mischiefIn(lesson.title)}
                 value={script}
                 flex="1"
                 minW="0"
@@ -142,18 +141,19 @@ function OneLesson({ lesson, stage, tell }: { lesson: Lesson; stage: Stage; tell
                 ))}
               </chakra.select>
               <Button onClick={() => tell(`${path}/mischief/${script}`)}>
-                Let it happen<chakra.span srOnly> in {lesson.title}</chakra.span>
+                {say.letItHappen}
+                <chakra.span srOnly> {say.in(lesson.title)}</chakra.span>
               </Button>
             </Flex>
             <chakra.p fontSize="13px" color="ink2" mt="3px">
               {about}
             </chakra.p>
             <Flex gap="8px" mt="6px" align="baseline" wrap="wrap">
-              <span>The recorder:</span>
+              <span>{say.theRecorder}</span>
               {RECORDER.map(([failure, says]) => (
                 <Button key={failure} size="small" onClick={() => tell(`${path}/recorder/${failure}`)}>
                   {says}
-                  <chakra.span srOnly> in {lesson.title}</chakra.span>
+                  <chakra.span srOnly> {say.in(lesson.title)}</chakra.span>
                 </Button>
               ))}
             </Flex>

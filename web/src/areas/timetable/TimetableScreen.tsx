@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
+import { say } from '../../languages/en/staff/timetable'
 import type { LessonBox, Me, PlanChange, PlanChanged } from '../../shared/api/types'
 import { standing } from '../../shared/standing'
 import { useNow, useSchoolTime } from '../../shared/time'
@@ -18,11 +19,11 @@ import { LessonPanel } from './parts/LessonPanel'
 import { NewLessons } from './parts/NewLessons'
 import { monday, plusDays, type By, type Move } from './rows'
 
-const WAYS: Record<By, string> = { day: 'By day', adult: 'By adult', class: 'By class', year: 'By year' }
+const WAYS: Record<By, string> = { day: say.byDay, adult: say.byAdult, class: say.byClass, year: say.byYear }
 
 /** What is planned: a week or a day, one's own classes or the whole school's. */
 export default function TimetableScreen() {
-  return <Page title="Timetable">{(me) => <Shown me={me} />}</Page>
+  return <Page title={say.timetable}>{(me) => <Shown me={me} />}</Page>
 }
 
 function Shown({ me }: { me: Me }) {
@@ -68,7 +69,7 @@ function Shown({ me }: { me: Me }) {
   })
 
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the timetable" />
+  if (!data) return <LoadingNote what={say.theTimetable} />
   // Days without school and without lessons take no room in a week.
   const shownDays = data.days.filter((day) => day.school || day.free || data.lessons.some((one) => one.date === day.date))
   const page = { ...data, days: oneDay ? data.days : shownDays.filter((day) => day.school || hasLessons(data.lessons, day.date)) }
@@ -80,44 +81,44 @@ function Shown({ me }: { me: Me }) {
     <Box px="20px" py="14px">
       <Flex align="center" gap="10px" wrap="wrap" mb="8px">
         <chakra.h1 fontSize="24px" me="6px">
-          {oneDay ? time.longDay(`${from}T12:00:00Z`) : `Week of ${time.longDay(`${from}T12:00:00Z`).replace(/^\w+ /, '')}`}
+          {say.weekOf(oneDay, time.longDay(`${from}T12:00:00Z`), time.longDay(`${from}T12:00:00Z`).replace(/^\w+ /, ''))}
         </chakra.h1>
-        <Button onClick={() => show({ from: plusDays(from, -days) })} aria-label={oneDay ? 'The day before' : 'The week before'}>
+        <Button onClick={() => show({ from: plusDays(from, -days) })} aria-label={oneDay ? say.theDayBefore : say.theWeekBefore}>
           ← <Key>[</Key>
         </Button>
         <Button onClick={() => show({ from: today })}>
-          {oneDay ? 'Today' : 'This week'} <Key>.</Key>
+          {say.todayThisWeek(oneDay)} <Key>.</Key>
         </Button>
-        <Button onClick={() => show({ from: plusDays(from, days) })} aria-label={oneDay ? 'The day after' : 'The week after'}>
+        <Button onClick={() => show({ from: plusDays(from, days) })} aria-label={oneDay ? say.theDayAfter : say.theWeekAfter}>
           → <Key>]</Key>
         </Button>
         <Choice
-          label="Span"
+          label={say.span}
           value={oneDay ? 'day' : 'week'}
-          options={{ week: 'Week', day: 'Day' }}
+          options={{ week: say.week, day: say.day }}
           onChange={(span) => show({ span, from: span === 'day' && !oneDay ? dayOf(today, from) : from })}
         />
         <Choice
-          label="Lines"
+          label={say.lines}
           value={by}
           options={Object.fromEntries(ways.map((way) => [way, WAYS[way]]))}
           onChange={(way) => show({ by: way })}
         />
         <Box flex="1" />
         <chakra.span color="ink2" fontSize="13px" aria-live="polite">
-          {isPlaceholderData ? 'Fetching…' : counts(data.lessons)}
+          {say.fetching(isPlaceholderData, counts(data.lessons))}
         </chakra.span>
         {!isLead && (
           <Button onClick={() => setMaking(true)}>
-            New lessons… <Key>n</Key>
+            {say.newLessons} <Key>n</Key>
           </Button>
         )}
         <Link to="/classes/new">
-          <Button as="span">Make a class…</Button>
+          <Button as="span">{say.makeAClass}</Button>
         </Link>
-        <Button onClick={() => setExchanging(true)}>Files…</Button>
+        <Button onClick={() => setExchanging(true)}>{say.files}</Button>
       </Flex>
-      <Sheet title="Files and calendars" wide open={exchanging} onClose={() => setExchanging(false)}>
+      <Sheet title={say.filesAndCalendars} wide open={exchanging} onClose={() => setExchanging(false)}>
         <Exchange
           me={me}
           from={monday(from)}
@@ -127,16 +128,14 @@ function Shown({ me }: { me: Me }) {
           }}
         />
       </Sheet>
-      <Sheet title="New lessons" open={making} onClose={() => setMaking(false)}>
+      <Sheet title={say.newLessonsTitle} open={making} onClose={() => setMaking(false)}>
         <NewLessons />
       </Sheet>
       {told && <Told changed={told} onClose={() => setTold(null)} />}
       <Flex gap="16px" align="start" direction={{ base: 'column', lg: 'row' }}>
         <Box ref={frame} flex="1" minW="0" w="100%" overflowX="auto" borderTop="1.5px solid" borderColor="ink">
           {data.lessons.length === 0 ? (
-            <EmptyNote>
-              Nothing is planned {oneDay ? 'on this day' : 'in this week'}. Lessons are scheduled on the page of their class.
-            </EmptyNote>
+            <EmptyNote>{say.nothingIsPlannedLessonsAre(oneDay)}</EmptyNote>
           ) : (
             width > 0 && (
               <Grid
@@ -189,7 +188,7 @@ function counts(lessons: LessonBox[]): string {
   const held = lessons.filter((one) => one.state !== 'CANCELLED').length
   const live = lessons.filter((one) => one.state === 'LIVE').length
   const weak = lessons.filter((one) => one.severity === 'DANGER' || one.severity === 'WEAK_SPOT').length
-  return [`${held} lessons`, live > 0 && `${live} live`, weak > 0 && `${weak} with weak spots`].filter(Boolean).join(' · ')
+  return [say.lessonsSaid(held), live > 0 && say.live(live), weak > 0 && say.withWeakSpots(weak)].filter(Boolean).join(' · ')
 }
 
 function useWidth(frame: React.RefObject<HTMLDivElement | null>): number {
@@ -245,14 +244,13 @@ function Told({ changed, onClose }: { changed: PlanChanged; onClose: () => void 
     <Box role="status" bg="markSoft" borderInlineStart="4px solid" borderColor="ink" px="12px" py="7px" mb="10px">
       <Flex gap="10px" align="center" wrap="wrap">
         <span>
-          <strong>{changed.what}.</strong> {changed.lessons > 1 && `${changed.lessons} lessons. `}
-          {changed.appearing.length === 0 && 'It brings no new weak spot.'}
+          <strong>{changed.what}.</strong> {say.lessonsItBringsNoNew(changed.lessons, changed.appearing.length)}
         </span>
         <Button size="small" disabled={undo.isPending} onClick={() => undo.mutate(changed.change, { onSuccess: onClose })}>
-          Undo
+          {say.undo}
         </Button>
         <Button size="small" look="quiet" onClick={onClose}>
-          Fine
+          {say.fine}
         </Button>
       </Flex>
       {changed.appearing.slice(0, 4).map((one) => (
@@ -261,7 +259,7 @@ function Told({ changed, onClose }: { changed: PlanChanged; onClose: () => void 
           <span>{one}</span>
         </Flex>
       ))}
-      {changed.appearing.length > 4 && <p>and {changed.appearing.length - 4} more weak spots</p>}
+      {changed.appearing.length > 4 && <p>{say.andMoreWeakSpots(changed.appearing.length - 4)}</p>}
       <ProblemNote problem={undo.error} compact />
     </Box>
   )
@@ -273,24 +271,27 @@ function Latest({ changes }: { changes: PlanChange[] }) {
   const undo = useUndo()
   return (
     <Box bg="sheet" border="1px solid" borderColor="lineStrong" px="14px" py="12px">
-      <chakra.h2 fontSize="16px">Latest changes</chakra.h2>
+      <chakra.h2 fontSize="16px">{say.latestChanges}</chakra.h2>
       <chakra.p color="ink2" fontSize="13px" mb="6px">
-        Choose a lesson to see it whole and to change it. <Key>←</Key> <Key>→</Key> go along a line; with <Key>Shift</Key> an
-        arrow moves the lesson by 5 minutes or a day.
+        {say.chooseALessonToSee} <Key>←</Key> <Key>→</Key> {say.goAlongALineWith} <Key>Shift</Key> {say.anArrowMovesTheLesson}
       </chakra.p>
       <ProblemNote problem={undo.error} compact />
-      {changes.length === 0 && <p>Nothing was changed yet.</p>}
+      {changes.length === 0 && <p>{say.nothingWasChangedYet}</p>}
       {changes.map((one) => (
         <Box key={one.id} borderTop="1px solid" borderColor="line" py="5px" fontSize="13px">
           <chakra.span textDecoration={one.undone ? 'line-through' : 'none'}>{one.what}</chakra.span>
-          {one.lessons > 1 && ` (${one.lessons} lessons)`}
+          {say.lessonsIfMany(one.lessons)}
           <chakra.span color="ink2" display="block">
-            “{one.why}” {one.by}, {time.day(one.at)} {time.clock(one.at)}
-            {one.undone && ' · undone'}
+            {say.undone(one.why, one.by, time.day(one.at), time.clock(one.at), one.undone)}
           </chakra.span>
           {!one.undone && (
-            <Button look="quiet" disabled={undo.isPending} aria-label={`Undo: ${one.what}`} onClick={() => undo.mutate(one.id)}>
-              Undo
+            <Button
+              look="quiet"
+              disabled={undo.isPending}
+              aria-label={say.undoSaid(one.what)}
+              onClick={() => undo.mutate(one.id)}
+            >
+              {say.undo}
             </Button>
           )}
         </Box>
@@ -303,20 +304,20 @@ function Legend() {
   return (
     <Flex gap="16px" wrap="wrap" mt="6px" px="4px" fontSize="12.5px" color="ink2" align="center">
       <Flex gap="5px" align="center">
-        <SeverityMark severity="DANGER" silent /> danger
+        <SeverityMark severity="DANGER" silent /> {say.danger}
       </Flex>
       <Flex gap="5px" align="center">
-        <SeverityMark severity="WEAK_SPOT" silent /> weak spot
+        <SeverityMark severity="WEAK_SPOT" silent /> {say.weakSpot}
       </Flex>
       <Flex gap="5px" align="center">
-        <SeverityMark severity="NOTE" silent /> worth knowing
+        <SeverityMark severity="NOTE" silent /> {say.worthKnowing}
       </Flex>
-      <span>⇄ cover</span>
+      <span>{say.coverWord}</span>
       <Flex gap="5px" align="center">
-        <Box w="22px" h="12px" border="1px solid" borderColor="ink" bg="verdict.inSoft" /> live
+        <Box w="22px" h="12px" border="1px solid" borderColor="ink" bg="verdict.inSoft" /> {say.liveWord}
       </Flex>
       <Flex gap="5px" align="center">
-        <Box w="22px" h="12px" border="1px dashed" borderColor="lineStrong" /> cancelled
+        <Box w="22px" h="12px" border="1px dashed" borderColor="lineStrong" /> {say.cancelled}
       </Flex>
     </Flex>
   )

@@ -1,3 +1,4 @@
+import { say } from '../../languages/en/staff/timetable'
 import type { LessonBox } from '../../shared/api/types'
 
 /** What the rows of the timetable are: one for each day, adult, class or year group. */
@@ -33,9 +34,9 @@ export function rows(lessons: LessonBox[], by: By, days: string[], dayLabel: (da
   for (const box of lessons) {
     if (by === 'day') add(box.date, dayLabel(box.date), box)
     if (by === 'class') add(box.classId, box.title, box)
-    if (by === 'year') add(String(box.year), box.year ? `Year ${box.year}` : 'Several years', box)
+    if (by === 'year') add(String(box.year), box.year ? `Year ${box.year}` : say.severalYears, box)
     if (by === 'adult') {
-      if (box.adults.length === 0) add('', 'Nobody', box)
+      if (box.adults.length === 0) add('', say.nobody, box)
       box.adults.forEach((adult) => add(adult.id, adult.name, box))
     }
   }

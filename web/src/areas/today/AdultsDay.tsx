@@ -1,6 +1,7 @@
 import { Box, chakra, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/today'
 import { get } from '../../shared/api/http'
 import type { LessonLine, Me } from '../../shared/api/types'
 import { workingDay } from '../../shared/day/day'
@@ -27,15 +28,14 @@ export default function AdultsDay({ me }: { me: Me }) {
   })
   if (error) return <ProblemNote problem={error} />
   // What is next stands above the rest: both come at once, so that nothing jumps.
-  if (!data || isPending) return <LoadingNote what="today's lessons" />
+  if (!data || isPending) return <LoadingNote what={say.todaysLessons} />
   const live = data.filter((one) => one.phase === 'OPEN').length
   return (
     <Box maxW="1240px" mx="auto" px={{ base: '12px', md: '20px' }} py="14px">
       <chakra.h1 fontSize="22px" mb="10px">
         {time.longDay(now)}{' '}
         <chakra.span fontFamily="body" fontSize="14px" fontWeight="400" color="ink2" letterSpacing="0">
-          {time.clock(now)} at the school,{' '}
-          {live === 0 ? 'no lesson is live' : live === 1 ? '1 lesson is live' : `${live} lessons are live`}
+          {say.atTheSchool(time.clock(now), live)}
         </chakra.span>
       </chakra.h1>
       <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 340px' }} columnGap="26px" rowGap="18px">
@@ -45,7 +45,8 @@ export default function AdultsDay({ me }: { me: Me }) {
           {me.position === 'LEAD' && <SchoolNow lessons={data} now={now} />}
           {data.length === 0 ? (
             <EmptyNote>
-              No lesson today. <Link to="/classes">Make a class and schedule it</Link>, and it stands here on its day.
+              {say.noLessonToday} <Link to="/classes">{say.makeAClassAndScheduleIt}</Link>
+              {say.andItStandsHereOn}
             </EmptyNote>
           ) : (
             <DayTable lessons={data} now={now} me={me} />

@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/today'
 import { get } from '../../shared/api/http'
 import type { CoverLine, Me, TodoLine, UnsignedRegister, Upkeep, WeakSpot } from '../../shared/api/types'
 import { Todos } from '../../shared/casebook/Todos'
@@ -26,8 +27,8 @@ export function Beside({ me, now }: { me: Me; now: number }) {
   const others = day?.waiting.filter((one) => one.duty === 'DRAFT' || one.duty === 'UPKEEP') ?? []
   const nothing = [todos, registers, spots, covers].every((one) => one?.length === 0) && others.length === 0
   return (
-    <Box as="aside" aria-label="What waits for you" fontSize="13.5px">
-      {nothing && <chakra.p color="ink2">Nothing waits for you: no register to sign, no follow-up, no weak spot.</chakra.p>}
+    <Box as="aside" aria-label={say.whatWaitsForYou} fontSize="13.5px">
+      {nothing && <chakra.p color="ink2">{say.nothingWaitsForYouNo}</chakra.p>}
       {others.length > 0 && (
         <Box mb="14px">
           {others.map((one) => (
@@ -37,7 +38,7 @@ export function Beside({ me, now }: { me: Me; now: number }) {
           ))}
         </Box>
       )}
-      <Part name="Registers to sign" many={registers?.length} all="/attendance">
+      <Part name={say.registersToSign} many={registers?.length} all="/attendance">
         {registers?.slice(0, SHOWN).map((one) => (
           <Line key={one.lesson}>
             <Link to={`/lessons/${one.lesson}/register`}>{one.title}</Link>
@@ -47,10 +48,10 @@ export function Beside({ me, now }: { me: Me; now: number }) {
           </Line>
         ))}
       </Part>
-      <Part name="To do from the casebook" many={todos?.length} all="/casebook">
+      <Part name={say.toDoFromTheCasebook} many={todos?.length} all="/casebook">
         {todos && <Todos todos={todos.slice(0, SHOWN)} />}
       </Part>
-      <Part name="Weak spots of today and the next day" many={spots?.length} all="/inspection">
+      <Part name={say.weakSpotsOfTodayAnd} many={spots?.length} all="/inspection">
         {spots?.slice(0, SHOWN).map((one) => (
           <Flex key={one.key} gap="7px" py="3px" borderBottom="1px solid" borderColor="line">
             <Box pt="3px">
@@ -66,12 +67,12 @@ export function Beside({ me, now }: { me: Me; now: number }) {
           </Flex>
         ))}
       </Part>
-      <Part name="Cover" many={covers?.length} all="/timetable">
+      <Part name={say.cover} many={covers?.length} all="/timetable">
         {covers?.slice(0, SHOWN).map((one) => (
           <Line key={one.lesson + one.adult}>
             <span>
-              <strong>{one.mine ? 'You' : one.adult}</strong> in {one.title}
-              {one.insteadOf && `, for ${one.insteadOf}`}
+              <strong>{say.you(one.mine, one.adult)}</strong> {say.in(one.title)}
+              {one.insteadOf && say.for(one.insteadOf)}
             </span>
             <chakra.span color="ink2">
               {time.day(one.starts)} {time.clock(one.starts)}
@@ -92,7 +93,7 @@ function Part({ name, many, all, children }: { name: string; many?: number; all:
         <chakra.h2 fontSize="15px">{name}</chakra.h2>
         {many > SHOWN && (
           <Link to={all}>
-            <chakra.span textDecoration="underline">all {many}</chakra.span>
+            <chakra.span textDecoration="underline">{say.all(many)}</chakra.span>
           </Link>
         )}
       </Flex>
@@ -120,7 +121,7 @@ function Line({ children }: { children: ReactNode }) {
 function BackupLine({ now }: { now: number }) {
   const { data } = useQuery({ queryKey: ['upkeep'], queryFn: () => get<Upkeep>('/api/upkeep'), refetchInterval: 60_000 })
   if (!data) return null
-  const age = data.lastBackup ? `Last good backup ${ageOf(data.lastBackup, new Date(now).toISOString())} ago` : 'No backup yet'
+  const age = data.lastBackup ? say.lastGoodBackupAgo(ageOf(data.lastBackup, new Date(now).toISOString())) : say.noBackupYet
   return (
     <chakra.p color="ink2">
       <Link to="/upkeep">{age}</Link>

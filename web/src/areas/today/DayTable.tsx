@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { Fragment, useState } from 'react'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/today'
 import type { LessonLine, Me } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Until } from '../../shared/ui/Clocks'
@@ -18,9 +19,9 @@ export function DayTable({ lessons, now, me }: { lessons: LessonLine[]; now: num
   const folded = over.length > OVER_SHOWN && !all
   const shown = folded ? lessons.filter((one) => one.phase !== 'OVER') : lessons
   return (
-    <Box as="section" aria-label="Lessons of today">
+    <Box as="section" aria-label={say.lessonsOfToday}>
       <chakra.h2 fontSize="16px" mb="4px">
-        {me.position === 'LEAD' ? 'The school’s lessons today' : 'Your lessons today'}
+        {say.theSchoolsLessonsTodayYour(me.position)}
       </chakra.h2>
       <chakra.table
         w="100%"
@@ -33,20 +34,20 @@ export function DayTable({ lessons, now, me }: { lessons: LessonLine[]; now: num
       >
         <chakra.thead srOnly>
           <tr>
-            <th>Time</th>
-            <th>Class</th>
-            <th>Adults</th>
-            <th>State</th>
-            <th>What to do</th>
+            <th>{say.time}</th>
+            <th>{say.class}</th>
+            <th>{say.adults}</th>
+            <th>{say.state}</th>
+            <th>{say.whatToDo}</th>
           </tr>
         </chakra.thead>
         <tbody>
           {folded && (
             <tr>
               <chakra.td colSpan={5} color="ink2">
-                {over.length} lessons are over.{' '}
+                {say.lessonsAreOver(over.length)}{' '}
                 <Button look="quiet" onClick={() => setAll(true)}>
-                  Show them
+                  {say.showThem}
                 </Button>
               </chakra.td>
             </tr>
@@ -78,7 +79,7 @@ function LessonRow({ lesson, now, me }: { lesson: LessonLine; now: number; me: M
           <Link to={`/classes/${lesson.classId}`}>{lesson.title}</Link>
         </chakra.span>{' '}
         <chakra.span fontSize="12.5px" color="ink2" whiteSpace="nowrap" hideBelow="md">
-          {lesson.pupils} pupils
+          {say.pupils(lesson.pupils)}
         </chakra.span>
       </td>
       <chakra.td fontSize="13px" color="ink2" hideBelow="md">
@@ -88,22 +89,22 @@ function LessonRow({ lesson, now, me }: { lesson: LessonLine; now: number; me: M
       <chakra.td css={{ textAlign: 'right !important' }} h="41px">
         {lesson.phase === 'OVER' ? (
           <Link to={`/lessons/${lesson.id}/register`}>
-            <Button as="span">Register</Button>
+            <Button as="span">{say.register}</Button>
           </Link>
         ) : lesson.mine ? (
           <>
             <chakra.span fontSize="13px" me="14px" hideBelow="md">
-              <Link to={`/rules/lesson:${lesson.id}`} aria-label={`Rules and visitors of ${lesson.title}`}>
-                Rules and visitors
+              <Link to={`/rules/lesson:${lesson.id}`} aria-label={say.rulesAndVisitorsOf(lesson.title)}>
+                {say.rulesAndVisitors}
               </Link>
             </chakra.span>
             <Link to={`/lessons/${lesson.id}/desk`}>
-              <Button as="span">{lesson.phase === 'OPEN' ? 'Go to the desk' : soon ? 'Get ready' : 'Look ahead'}</Button>
+              <Button as="span">{say.goToTheDeskGet(lesson.phase, soon)}</Button>
             </Link>
           </>
         ) : lesson.phase === 'OPEN' && me.position === 'LEAD' ? (
           <Link to={`/lessons/${lesson.id}/desk`}>
-            <Button as="span">Look in</Button>
+            <Button as="span">{say.lookIn}</Button>
           </Link>
         ) : null}
       </chakra.td>
@@ -113,15 +114,15 @@ function LessonRow({ lesson, now, me }: { lesson: LessonLine; now: number; me: M
 
 function state(lesson: LessonLine, now: number, soon: boolean) {
   const before = Date.parse(lesson.starts) - now
-  if (lesson.phase === 'OPEN') return <strong>live now</strong>
-  if (lesson.phase === 'OVER') return <chakra.span color="ink2">finished</chakra.span>
-  if (Date.parse(lesson.ends) <= now) return <chakra.span color="verdict.away">was never opened</chakra.span>
-  if (before < 0) return <chakra.span color="verdict.away">should have begun</chakra.span>
+  if (lesson.phase === 'OPEN') return <strong>{say.liveNow}</strong>
+  if (lesson.phase === 'OVER') return <chakra.span color="ink2">{say.finished}</chakra.span>
+  if (Date.parse(lesson.ends) <= now) return <chakra.span color="verdict.away">{say.wasNeverOpened}</chakra.span>
+  if (before < 0) return <chakra.span color="verdict.away">{say.shouldHaveBegun}</chakra.span>
   return soon ? (
     <>
-      begins in <Until at={lesson.starts} />
+      {say.beginsIn} <Until at={lesson.starts} />
     </>
   ) : (
-    <chakra.span color="ink2">planned</chakra.span>
+    <chakra.span color="ink2">{say.planned}</chakra.span>
   )
 }

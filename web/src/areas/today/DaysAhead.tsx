@@ -1,6 +1,7 @@
 import { Box, chakra, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/today'
 import { get } from '../../shared/api/http'
 import type { AheadLine } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -12,9 +13,9 @@ export function DaysAhead() {
   if (!data || data.length === 0) return null
   const days = [...new Set(data.map((one) => time.isoDay(one.starts)))]
   return (
-    <Box as="section" aria-label="Your next days" mt="20px">
+    <Box as="section" aria-label={say.yourNextDays} mt="20px">
       <chakra.h2 fontSize="16px" mb="4px">
-        Your next days
+        {say.yourNextDays}
       </chakra.h2>
       <Grid
         templateColumns="repeat(auto-fill, minmax(150px, 1fr))"

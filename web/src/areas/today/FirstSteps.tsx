@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
+import { say as staffSays } from '../../languages/en/staff/today'
 import { get, post } from '../../shared/api/http'
 import { RehearseButton } from '../../lesson/rehearsal/RehearseButton'
 import type { FirstStep, ReadyCharter, Rules } from '../../shared/api/types'
@@ -11,23 +12,23 @@ import { VerdictMark } from '../../shared/ui/VerdictMark'
 
 const STEPS: Record<FirstStep['step'], { say: string; why: string; act?: string; to?: string }> = {
   CALENDAR: {
-    say: 'Terms and holidays',
-    why: 'Lessons are then left out of holidays by themselves.',
-    act: 'Set them',
+    say: staffSays.termsAndHolidays,
+    why: staffSays.lessonsAreThenLeftOut,
+    act: staffSays.setThem,
     to: '/calendar',
   },
-  CHARTER: { say: 'The charter', why: 'What holds in every lesson. Begin with one that is ready, and refine it later.' },
-  PEOPLE: { say: 'People', why: 'Teachers and pupils, by hand or from a file.', act: 'Add people', to: '/people' },
+  CHARTER: { say: staffSays.theCharter, why: staffSays.whatHoldsInEveryLesson },
+  PEOPLE: { say: staffSays.people, why: staffSays.teachersAndPupilsByHand, act: staffSays.addPeople, to: '/people' },
   CLASS: {
-    say: 'A class with its roster',
-    why: 'Its rules, lessons and link on one page; then type or paste the names.',
-    act: 'Make a class',
+    say: staffSays.aClassWithItsRoster,
+    why: staffSays.itsRulesLessonsAndLink,
+    act: staffSays.makeAClass,
     to: '/classes/new',
   },
-  LESSON: { say: 'A first lesson', why: 'One date is enough.', act: 'Plan one', to: '/timetable' },
+  LESSON: { say: staffSays.aFirstLesson, why: staffSays.oneDateIsEnough, act: staffSays.planOne, to: '/timetable' },
   TRIED: {
-    say: 'Tried once',
-    why: 'A simulated class comes to the door; try the desk, let something go wrong, dismiss. Nothing is kept.',
+    say: staffSays.triedOnce,
+    why: staffSays.aSimulatedClassComesTo,
   },
 }
 
@@ -37,9 +38,18 @@ export function FirstSteps() {
   if (!data || data.every((one) => one.done)) return null
   const next = data.find((one) => !one.done)
   return (
-    <Box as="section" aria-label="First steps" bg="sheet" borderTop="3px double" borderColor="ink" px="16px" py="12px" mb="16px">
+    <Box
+      as="section"
+      aria-label={staffSays.firstSteps}
+      bg="sheet"
+      borderTop="3px double"
+      borderColor="ink"
+      px="16px"
+      py="12px"
+      mb="16px"
+    >
       <chakra.h2 fontSize="20px" mb="6px">
-        First steps
+        {staffSays.firstSteps}
       </chakra.h2>
       <ol>
         {data.map((one) => {
@@ -60,7 +70,7 @@ export function FirstSteps() {
                 <Box w="18px">{one.done && <VerdictMark verdict="in" />}</Box>
                 <Box flex="1 1 260px">
                   <chakra.strong fontWeight="650">{step.say}</chakra.strong>{' '}
-                  <chakra.span color="ink2">{one.done ? 'is there.' : step.why}</chakra.span>
+                  <chakra.span color="ink2">{staffSays.isThere(one.done, step.why)}</chakra.span>
                 </Box>
                 {!one.done && step.to && (
                   <Link to={step.to}>
@@ -105,18 +115,18 @@ function Charters() {
             </chakra.p>
             <Flex gap="8px" wrap="wrap" align="center">
               <Button disabled={take.isPending} onClick={() => take.mutate(one.id)}>
-                Take “{one.name}”
+                {staffSays.take(one.name)}
               </Button>
               <Button look="quiet" aria-expanded={open === one.id} onClick={() => setOpen(open === one.id ? '' : one.id)}>
-                its {one.settings.length} settings
+                {staffSays.itsSettings(one.settings.length)}
               </Button>
             </Flex>
             {open === one.id && (
               <chakra.ul listStyleType="none" fontSize="12.5px" mt="6px">
                 {one.settings.map((line) => (
                   <chakra.li key={line.title + line.value} py="2px" borderTop="1px solid" borderColor="line">
-                    <strong>{line.title}</strong>: {line.value}
-                    {line.binding && ', binding'}. <chakra.span color="ink2">{line.why}</chakra.span>
+                    <strong>{line.title}</strong>
+                    {staffSays.binding(line.value, line.binding)} <chakra.span color="ink2">{line.why}</chakra.span>
                   </chakra.li>
                 ))}
               </chakra.ul>

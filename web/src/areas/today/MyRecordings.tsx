@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { say as staffSays } from '../../languages/en/staff/today'
 import { ownWords } from '../../languages/own'
 import { get } from '../../shared/api/http'
 import type { MyRecording } from '../../shared/api/types'
@@ -29,7 +30,7 @@ export function MyRecordings() {
               <u>{one.title}</u>
             </Link>
             <chakra.span display="block" fontSize="13.5px" color="ink2">
-              {time.longDay(one.begun)}, {Math.max(1, Math.round(one.lengthSeconds / 60))} min
+              {staffSays.min(time.longDay(one.begun), Math.max(1, Math.round(one.lengthSeconds / 60)))}
               {one.until && say.watchUntil(time.day(one.until))}
             </chakra.span>
           </Box>

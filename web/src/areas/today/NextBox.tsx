@@ -1,15 +1,16 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { Link } from 'react-router'
+import { say as staffSays } from '../../languages/en/staff/today'
 import type { NextLesson, WorkingDay } from '../../shared/api/types'
 import { until, useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 import { EachSecond } from '../../shared/ui/Clocks'
 
 const WORDS: Record<NextLesson['nearness'], { say: string; act: string }> = {
-  LIVE: { say: 'is live, ends in', act: 'Go to the desk' },
-  SHOULD_RUN: { say: 'should have begun', act: 'Open it now' },
-  SOON: { say: 'begins in', act: 'Get ready' },
-  LATER: { say: 'begins in', act: 'Look ahead' },
+  LIVE: { say: staffSays.isLiveEndsIn, act: staffSays.goToTheDesk },
+  SHOULD_RUN: { say: staffSays.shouldHaveBegun, act: staffSays.openItNow },
+  SOON: { say: staffSays.beginsIn, act: staffSays.getReady },
+  LATER: { say: staffSays.beginsIn, act: staffSays.lookAhead },
 }
 
 /** The one lesson that is next, with the one act for it. */
@@ -22,7 +23,7 @@ export function NextBox({ next, waiting }: { next: NextLesson; waiting: WorkingD
   return (
     <Box
       as="section"
-      aria-label="Your next lesson"
+      aria-label={staffSays.yourNextLesson}
       bg={pressing ? 'markSoft' : 'sheet'}
       borderTop="3px double"
       borderBottom="1px solid"
@@ -37,12 +38,9 @@ export function NextBox({ next, waiting }: { next: NextLesson; waiting: WorkingD
             {next.title}
           </chakra.h2>
           <p>
-            {time.clock(next.starts)} to {time.clock(next.ends)}
+            {staffSays.to(time.clock(next.starts), time.clock(next.ends))}
             {next.nearness === 'LIVE' && knocks > 0 && (
-              <chakra.strong fontWeight="650">
-                {' '}
-                · {knocks === 1 ? '1 waits at the door' : `${knocks} wait at the door`}
-              </chakra.strong>
+              <chakra.strong fontWeight="650"> {staffSays.waitsAtTheDoorWait(knocks)}</chakra.strong>
             )}
           </p>
         </Box>
@@ -62,7 +60,7 @@ export function NextBox({ next, waiting }: { next: NextLesson; waiting: WorkingD
           </Button>
         </Link>
         <chakra.span fontSize="13px">
-          <Link to={`/rules/lesson:${next.id}`}>Rules and visitors</Link>
+          <Link to={`/rules/lesson:${next.id}`}>{staffSays.rulesAndVisitors}</Link>
         </chakra.span>
       </Flex>
     </Box>

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/today'
 import { get } from '../../shared/api/http'
 import type { Corridor, LessonLine } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -25,26 +26,24 @@ export function SchoolNow({ lessons, now }: { lessons: LessonLine[]; now: number
   const bell = lessons.filter((one) => Date.parse(one.starts) > now).map((one) => one.starts)[0]
   const ringing = lessons.filter((one) => one.starts === bell)
   return (
-    <Box as="section" aria-label="The school now" mb="16px" bg="sheet" borderTop="3px double" borderColor="ink">
+    <Box as="section" aria-label={say.theSchoolNow} mb="16px" bg="sheet" borderTop="3px double" borderColor="ink">
       <Flex px="12px" py="8px" gap="18px" wrap="wrap" align="baseline" borderBottom="1px solid" borderColor="line">
-        <chakra.h2 fontSize="18px">
-          {data.live === 0 ? 'No lesson is live' : `${data.live} live, ${data.pupils} pupils in`}
-        </chakra.h2>
+        <chakra.h2 fontSize="18px">{say.noLessonIsLiveLive(data.live, data.pupils)}</chakra.h2>
         {bell && (
           <chakra.span color="ink2">
-            Next bell {time.clock(bell)}, in{' '}
+            {say.nextBellIn(time.clock(bell))}{' '}
             <chakra.span fontFamily="mono" role="timer">
               <Until at={bell} />
             </chakra.span>
-            : {ringing.length === 1 ? ringing[0]?.title : `${ringing.length} lessons begin`}
+            : {ringing.length === 1 ? ringing[0]?.title : say.lessonsBegin(ringing.length)}
           </chakra.span>
         )}
         <Box flex="1" />
-        <Link to="/corridor">Corridor</Link>
+        <Link to="/corridor">{say.corridor}</Link>
       </Flex>
       {worried.length === 0 && data.live > 0 && (
         <chakra.p px="12px" py="8px" color="ink2">
-          All is well in all of them.
+          {say.allIsWellInAll}
         </chakra.p>
       )}
       {worried.slice(0, SHOWN).map((line) => {
@@ -63,20 +62,18 @@ export function SchoolNow({ lessons, now }: { lessons: LessonLine[]; now: number
             <VerdictMark verdict={alert?.grave ? 'away' : 'wait'} />
             <Box flex="1" minW="0">
               <chakra.span fontWeight="650">{line.title}</chakra.span> {alert?.text}
-              {alert?.takenBy && (
-                <chakra.span color="ink2"> {alert.mine ? 'You see' : `${alert.takenBy} sees`} to it.</chakra.span>
-              )}
-              {line.alerts.length > 1 && <chakra.span color="ink2"> And {line.alerts.length - 1} more.</chakra.span>}
+              {alert?.takenBy && <chakra.span color="ink2"> {say.toIt(alert.mine, alert.takenBy)}</chakra.span>}
+              {line.alerts.length > 1 && <chakra.span color="ink2"> {say.andMore(line.alerts.length - 1)}</chakra.span>}
             </Box>
             <Link to={`/lessons/${line.lesson}/desk`}>
-              <Button as="span">Look in</Button>
+              <Button as="span">{say.lookIn}</Button>
             </Link>
           </Flex>
         )
       })}
       {worried.length > SHOWN && (
         <chakra.p px="12px" py="6px">
-          <Link to="/corridor">{worried.length - SHOWN} more in the corridor</Link>
+          <Link to="/corridor">{say.moreInTheCorridor(worried.length - SHOWN)}</Link>
         </chakra.p>
       )}
     </Box>

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/upkeep'
 import { get } from '../../shared/api/http'
 import type { KeptAndForgotten } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
@@ -10,61 +11,55 @@ import { Page } from '../../shared/ui/Page'
 
 /** How long each kind of data is kept, what goes next week, what went, and what is held (need N4). */
 export default function KeptScreen() {
-  return <Page title="Kept and forgotten">{() => <Shown />}</Page>
+  return <Page title={say.keptAndForgotten}>{() => <Shown />}</Page>
 }
 
 type Kind = KeptAndForgotten['kinds'][number]['kind']
 
 const KINDS: Record<Kind, string> = {
-  WORDS: 'Words and files of lessons',
-  BOARD: 'Boards',
-  ANSWERS: 'Answers and slates',
-  CAPTIONS: 'Captions',
-  RECORDINGS: 'Recordings',
-  REGISTERS: 'Registers, with corrections, signatures and logs from elsewhere',
-  INCIDENTS: 'What incidents say, from when they were closed',
-  MESSAGES: 'Messages that went out',
-  LOOKS: 'Sign-ins, and who looked at what',
-  DEVICES: 'Known devices',
+  WORDS: say.wordsAndFilesOfLessons,
+  BOARD: say.boards,
+  ANSWERS: say.answersAndSlates,
+  CAPTIONS: say.captions,
+  RECORDINGS: say.recordings,
+  REGISTERS: say.registersWithCorrectionsSignatures,
+  INCIDENTS: say.whatIncidentsSayFromWhen,
+  MESSAGES: say.messagesThatWentOut,
+  LOOKS: say.signInsAndWhoLooked,
+  DEVICES: say.knownDevices,
 }
 
-const WENT: Record<string, string> = { ...KINDS, LEFT: 'A pupil who left' }
+const WENT: Record<string, string> = { ...KINDS, LEFT: say.aPupilWhoLeft }
 
 function Shown() {
   const time = useSchoolTime()
   const { data, error } = useQuery({ queryKey: ['kept'], queryFn: () => get<KeptAndForgotten>('/api/kept') })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="what is kept" />
+  if (!data) return <LoadingNote what={say.whatIsKept} />
   const next = data.kinds.reduce((sum, one) => sum + one.nextWeek, 0)
   return (
     <Box px="20px" py="16px" maxW="1120px" mx="auto">
       <Flex gap="14px" align="end" wrap="wrap" mb="10px">
         <Box maxW="860px">
-          <chakra.h1 fontSize="25px">Kept and forgotten</chakra.h1>
-          <chakra.p color="ink2">
-            {next === 0
-              ? 'Nothing has to go in the next seven days.'
-              : `${next} ${next === 1 ? 'thing goes' : 'things go'} in the next seven days, each at night.`}{' '}
-            That something happened is kept for ever; what it said is not. {data.backupsKept} backups are kept, in which it is
-            found until they are replaced.
-          </chakra.p>
+          <chakra.h1 fontSize="25px">{say.keptAndForgotten}</chakra.h1>
+          <chakra.p color="ink2">{say.thatSomethingHappenedIsKept(next, data.backupsKept)}</chakra.p>
         </Box>
         <Box flex="1" />
         <Link to="/recordings">
-          <Button as="span">Recordings</Button>
+          <Button as="span">{say.recordings}</Button>
         </Link>
       </Flex>
       <chakra.table w="100%" mb="20px">
         <chakra.thead textAlign="start" fontSize="12.5px" color="ink2">
           <tr>
-            <th scope="col">What</th>
-            <th scope="col">Kept for</th>
-            <th scope="col">By the rule</th>
+            <th scope="col">{say.what}</th>
+            <th scope="col">{say.keptFor}</th>
+            <th scope="col">{say.byTheRule}</th>
             <chakra.th scope="col" textAlign="end">
-              Goes next week
+              {say.goesNextWeek}
             </chakra.th>
             <chakra.th scope="col" textAlign="end">
-              Held back
+              {say.heldBack}
             </chakra.th>
           </tr>
         </chakra.thead>
@@ -75,7 +70,8 @@ function Shown() {
                 {KINDS[one.kind]}
               </chakra.th>
               <td>
-                {one.days} days{one.ofLessons && <chakra.span color="ink2"> after the lesson</chakra.span>}
+                {say.days(one.days)}
+                {one.ofLessons && <chakra.span color="ink2"> {say.afterTheLesson}</chakra.span>}
               </td>
               <td>
                 <Link to="/charter">
@@ -95,23 +91,23 @@ function Shown() {
       <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="30px" alignItems="start">
         <Box>
           <chakra.h2 fontSize="17px" mb="4px">
-            Held, whatever its time
+            {say.heldWhateverItsTime}
           </chakra.h2>
-          {data.held.length === 0 && <EmptyNote>Nothing is held as evidence.</EmptyNote>}
+          {data.held.length === 0 && <EmptyNote>{say.nothingIsHeldAsEvidence}</EmptyNote>}
           {data.held.map((one) => (
             <Box key={`${one.lesson} ${one.since}`} py="4px" borderBottom="1px solid" borderColor="line">
               <strong>{one.title}</strong>: {one.why}
               <chakra.span display="block" fontSize="12.5px" color="ink2">
-                {one.by}, since {time.longDay(one.since)}
+                {say.since(one.by, time.longDay(one.since))}
               </chakra.span>
             </Box>
           ))}
         </Box>
         <Box>
           <chakra.h2 fontSize="17px" mb="4px">
-            What went
+            {say.whatWent}
           </chakra.h2>
-          {data.went.length === 0 && <EmptyNote>Nothing had to go in the last sixty days.</EmptyNote>}
+          {data.went.length === 0 && <EmptyNote>{say.nothingHadToGoIn}</EmptyNote>}
           {data.went.map((one) => (
             <Flex key={`${one.at} ${one.kind} ${one.about}`} gap="12px" py="3px" borderBottom="1px solid" borderColor="line">
               <chakra.span fontFamily="mono" fontSize="13px" w="92px" flexShrink={0}>

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/upkeep'
 import { get, post } from '../../shared/api/http'
 import type { LooksPage, Upkeep } from '../../shared/api/types'
 import { standing } from '../../shared/standing'
@@ -17,11 +18,11 @@ const KEY = ['upkeep']
 /** Backups, the disk, and who looked at what: whether the program itself can be trusted with the records (needs N3, N9). */
 export default function UpkeepScreen() {
   return (
-    <Page title="Upkeep">
+    <Page title={say.upkeep}>
       {() => (
         <Box maxW="1180px" mx="auto" px="20px" py="18px">
           <chakra.h1 fontSize="25px" mb="10px">
-            Upkeep
+            {say.upkeep}
           </chakra.h1>
           <State />
           <Looks />
@@ -32,11 +33,11 @@ export default function UpkeepScreen() {
 }
 
 const WHAT: Record<string, string> = {
-  journal: 'Orders reach the disk',
-  file: 'The school’s file',
-  disk: 'Room on the disk',
-  records: 'Records of lessons',
-  backup: 'Backup',
+  journal: say.ordersReachTheDisk,
+  file: say.theSchoolsFile,
+  disk: say.roomOnTheDisk,
+  records: say.recordsOfLessons,
+  backup: say.backup,
 }
 
 function State() {
@@ -49,12 +50,12 @@ function State() {
     onSuccess: (next) => cache.setQueryData(KEY, next),
   })
   if (error && !data) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="how the program fares" />
+  if (!data) return <LoadingNote what={say.howTheProgramFares} />
   return (
     <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="32px" mb="26px">
-      <Box as="section" aria-label="How the program fares">
+      <Box as="section" aria-label={say.howTheProgramFaresLabel}>
         <chakra.h2 fontSize="17px" mb="6px">
-          How the program fares
+          {say.howTheProgramFaresLabel}
         </chakra.h2>
         <Box bg="sheet" borderTop="1.5px solid" borderColor="ink">
           {data.checks.map((one) => (
@@ -70,10 +71,13 @@ function State() {
               <VerdictMark verdict={one.well ? 'in' : 'away'} />
               <Box>
                 <strong>{WHAT[one.what] ?? one.what}</strong>
-                {!one.well && ' needs looking after'}
+                {say.needsLookingAfter(one.well)}
                 <Box color="ink2" fontSize="13px" overflowWrap="anywhere">
                   {one.what === 'backup' && data.lastBackup
-                    ? `The last good backup is ${ageOf(data.lastBackup, data.now)} old. ${one.say.replace(/^The last good backup is of [^ ]*\.\s?/, '')}`
+                    ? say.theLastGoodBackupIsOld(
+                        ageOf(data.lastBackup, data.now),
+                        one.say.replace(/^The last good backup is of [^ ]*\.\s?/, ''),
+                      )
                     : one.say}
                 </Box>
               </Box>
@@ -81,22 +85,22 @@ function State() {
           ))}
         </Box>
       </Box>
-      <Box as="section" aria-label="Backups">
+      <Box as="section" aria-label={say.backups}>
         <Flex justify="space-between" align="baseline" mb="6px">
-          <chakra.h2 fontSize="17px">Backups</chakra.h2>
+          <chakra.h2 fontSize="17px">{say.backups}</chakra.h2>
           <Button disabled={make.isPending} onClick={() => make.mutate()}>
-            {make.isPending ? 'Copying and looking it through…' : 'Back up now'}
+            {say.copyingAndLookingItThrough(make.isPending)}
           </Button>
         </Flex>
         <ProblemNote problem={make.error} compact />
         <chakra.p color="ink2" fontSize="13px" mb="6px" overflowWrap="anywhere">
-          One by itself each day after {data.hour}:00, the last {data.keep} are kept in {data.folder}. To bring one back:{' '}
-          <chakra.code fontFamily="mono">./juricast restore FILE</chakra.code>
+          {say.oneByItselfEachDay(data.hour, data.keep, data.folder)}{' '}
+          <chakra.code fontFamily="mono">{say.juricastRestoreFile}</chakra.code>
         </chakra.p>
         {data.backups.length === 0 ? (
           <EmptyNote>
-            There is no backup yet. {school?.demo ? 'The demo makes none by itself.' : 'The first comes by itself.'} You can make
-            one now.
+            {say.thereIsNoBackupYet} {school?.demo ? say.theDemoMakesNoneByItself : say.theFirstComesByItself}{' '}
+            {say.youCanMakeOneNow}
           </EmptyNote>
         ) : (
           <Box
@@ -107,7 +111,7 @@ function State() {
             overflowY="auto"
             tabIndex={0}
             role="region"
-            aria-label="List of backups"
+            aria-label={say.listOfBackups}
           >
             {data.backups.map((one) => (
               <Flex key={one.file} gap="14px" px="10px" py="3px" borderBottom="1px solid" borderColor="line">
@@ -118,7 +122,7 @@ function State() {
                   {time.day(one.at)}, {time.clock(one.at)}
                 </Box>
                 <Box w="80px" textAlign="end" fontFamily="mono" fontSize="12.5px">
-                  {(one.bytes / 1_000_000).toFixed(1)} MB
+                  {say.mb((one.bytes / 1_000_000).toFixed(1))}
                 </Box>
               </Flex>
             ))}
@@ -130,12 +134,12 @@ function State() {
 }
 
 const KINDS = {
-  LOOKED: 'looked at',
-  TOOK_AWAY: 'took away',
-  CHANGED_ACCOUNT: 'changed an account',
-  SIGNED_IN: 'signed in',
-  SIGN_IN_FAILED: 'failed to sign in',
-  SIGNED_OUT: 'signed out',
+  LOOKED: say.lookedAt,
+  TOOK_AWAY: say.tookAway,
+  CHANGED_ACCOUNT: say.changedAnAccount,
+  SIGNED_IN: say.signedIn,
+  SIGN_IN_FAILED: say.failedToSignIn,
+  SIGNED_OUT: say.signedOut,
 } as const
 
 type Kind = keyof typeof KINDS
@@ -152,29 +156,29 @@ function Looks() {
   })
   const ask = (part: Partial<typeof asked>) => setAsked({ ...asked, before: '', ...part })
   return (
-    <Box as="section" aria-label="Who looked">
+    <Box as="section" aria-label={say.whoLooked}>
       <Flex justify="space-between" align="baseline" wrap="wrap" gap="10px">
         <chakra.h2 fontSize="17px" mb="6px">
-          Who looked at what about whom
+          {say.whoLookedAtWhatAboutWhom}
         </chakra.h2>
         <chakra.a textDecoration="underline" href={`/api/looks.csv?${query}`} download="who-looked.csv">
-          Take it out as a table
+          {say.takeItOutAsATable}
         </chakra.a>
       </Flex>
       <Flex gap="12px" wrap="wrap" align="end">
         <Box w="220px">
           <TextField
-            label="Name"
-            hint="who looked, or about whom"
+            label={say.name}
+            hint={say.whoLookedOrAboutWhom}
             value={asked.name}
             onChange={(event) => ask({ name: event.target.value })}
           />
         </Box>
         <Box w="190px">
-          <Labelled label="What" hint="all, if none is chosen">
+          <Labelled label={say.what} hint={say.allIfNoneIsChosen}>
             {(id) => (
               <Select id={id} value={asked.kind} onChange={(event) => ask({ kind: event.target.value })}>
-                <option value="">everything</option>
+                <option value="">{say.everything}</option>
                 {Object.entries(KINDS).map(([kind, words]) => (
                   <option key={kind} value={kind}>
                     {words}
@@ -186,8 +190,8 @@ function Looks() {
         </Box>
         <Box w="160px">
           <TextField
-            label="From"
-            hint="the first day"
+            label={say.from}
+            hint={say.theFirstDay}
             type="date"
             value={asked.from}
             onChange={(event) => ask({ from: event.target.value })}
@@ -195,8 +199,8 @@ function Looks() {
         </Box>
         <Box w="160px">
           <TextField
-            label="Until"
-            hint="the last day"
+            label={say.until}
+            hint={say.theLastDay}
             type="date"
             value={asked.until}
             onChange={(event) => ask({ until: event.target.value })}
@@ -204,10 +208,10 @@ function Looks() {
         </Box>
       </Flex>
       <ProblemNote problem={error} compact />
-      {!data && !error && <LoadingNote what="who looked" />}
-      {data && data.lines.length === 0 && <EmptyNote>Nothing is noted that fits.</EmptyNote>}
+      {!data && !error && <LoadingNote what={say.whoLookedFetched} />}
+      {data && data.lines.length === 0 && <EmptyNote>{say.nothingIsNotedThatFits}</EmptyNote>}
       {data && data.lines.length > 0 && (
-        <Box overflowX="auto" tabIndex={0} role="region" aria-label="Notes" opacity={isFetching ? 0.7 : 1}>
+        <Box overflowX="auto" tabIndex={0} role="region" aria-label={say.notes} opacity={isFetching ? 0.7 : 1}>
           <chakra.table
             w="100%"
             minW="760px"
@@ -219,12 +223,12 @@ function Looks() {
           >
             <thead>
               <chakra.tr fontSize="12px" color="ink2">
-                <th>When</th>
-                <th>Who</th>
-                <th>Did</th>
-                <th>What</th>
-                <th>About</th>
-                <th>From</th>
+                <th>{say.when}</th>
+                <th>{say.who}</th>
+                <th>{say.did}</th>
+                <th>{say.what}</th>
+                <th>{say.about}</th>
+                <th>{say.from}</th>
               </chakra.tr>
             </thead>
             <tbody>
@@ -249,9 +253,9 @@ function Looks() {
         </Box>
       )}
       <Flex gap="12px" mt="8px" align="center" color="ink2" fontSize="13px">
-        {data?.next && <Button onClick={() => setAsked({ ...asked, before: String(data.next) })}>Older ones</Button>}
-        {asked.before && <Button onClick={() => ask({})}>Back to the newest</Button>}
-        {data && <span>Kept for {data.keptDays} days, as the charter says; then deleted. What was seen is never noted.</span>}
+        {data?.next && <Button onClick={() => setAsked({ ...asked, before: String(data.next) })}>{say.olderOnes}</Button>}
+        {asked.before && <Button onClick={() => ask({})}>{say.backToTheNewest}</Button>}
+        {data && <span>{say.keptForDaysAsThe(data.keptDays)}</span>}
       </Flex>
     </Box>
   )

@@ -1,4 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
+import { say } from '../../languages/en/desk/activities'
 import type { Desk } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { Key } from '../../shared/ui/Key'
@@ -18,31 +19,31 @@ export type Shown = Activity | 'board' | 'step' | 'moment'
 export type Activity = 'question' | 'clock' | 'first' | 'slates' | 'merits' | 'notice'
 
 const ALL: { activity: Activity; name: string; key: string }[] = [
-  { activity: 'question', name: 'Question', key: 'Q' },
-  { activity: 'clock', name: 'Clock', key: 'T' },
-  { activity: 'first', name: 'First', key: 'F' },
-  { activity: 'slates', name: 'Slates', key: 'E' },
-  { activity: 'merits', name: 'Merits', key: 'X' },
-  { activity: 'notice', name: 'Announce', key: 'U' },
+  { activity: 'question', name: say.question, key: 'Q' },
+  { activity: 'clock', name: say.clock, key: 'T' },
+  { activity: 'first', name: say.first, key: 'F' },
+  { activity: 'slates', name: say.slates, key: 'E' },
+  { activity: 'merits', name: say.merits, key: 'X' },
+  { activity: 'notice', name: say.announce, key: 'U' },
 ]
 
 /** The row from which everything is started, with its keys; there wherever the class list, the wall or the board is. */
 export function Launcher({ onShow }: { onShow: (what: Shown) => void }) {
   return (
-    <Flex role="group" aria-label="With the class" gap="8px" wrap="wrap" fontSize="12.5px">
+    <Flex role="group" aria-label={say.withTheClass} gap="8px" wrap="wrap" fontSize="12.5px">
       {ALL.map((one) => (
         <Button key={one.activity} look="quiet" fontSize="12.5px" gap="4px" onClick={() => onShow(one.activity)}>
           {one.name} <Key>{one.key}</Key>
         </Button>
       ))}
       <Button look="quiet" fontSize="12.5px" gap="4px" onClick={() => onShow('board')}>
-        Board <Key>P</Key>
+        {say.board} <Key>P</Key>
       </Button>
       <Button look="quiet" fontSize="12.5px" gap="4px" onClick={() => onShow('step')}>
-        Step <Key>C</Key>
+        {say.step} <Key>C</Key>
       </Button>
       <Button look="quiet" fontSize="12.5px" gap="4px" onClick={() => onShow('moment')}>
-        Mark <Key>Y</Key>
+        {say.mark} <Key>Y</Key>
       </Button>
     </Flex>
   )
@@ -63,8 +64,8 @@ export function Activities({ desk, open, onOpen, give }: ActivitiesProps) {
     if (order.do !== 'merit' && order.do !== 'take-merit-back') onOpen(null)
   }
   return (
-    <Sheet title="With the class" open={open !== null} onClose={() => onOpen(null)} wide>
-      <Flex gap="0" mb="12px" borderBottom="1.5px solid" borderColor="ink" wrap="wrap" role="group" aria-label="What to start">
+    <Sheet title={say.withTheClass} open={open !== null} onClose={() => onOpen(null)} wide>
+      <Flex gap="0" mb="12px" borderBottom="1.5px solid" borderColor="ink" wrap="wrap" role="group" aria-label={say.whatToStart}>
         {ALL.map((one) => (
           <chakra.button
             key={one.activity}

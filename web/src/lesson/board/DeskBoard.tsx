@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/board'
 import { get } from '../../shared/api/http'
 import { upload } from '../../shared/api/upload'
 import type { Desk, EarlierBoard, PhoneLink } from '../../shared/api/types'
@@ -45,7 +46,7 @@ export function DeskBoard({ desk, lesson, give, onList, onShow }: DeskBoardProps
   )
   const at = pages.findIndex((one) => one.id === shown)
   const under = table ? undefined : pages[at]?.under
-  const name = table ? `Board of ${table.name}` : 'Board'
+  const name = table ? say.boardOf(table.name) : say.board
   return (
     <Flex
       as="section"
@@ -62,31 +63,31 @@ export function DeskBoard({ desk, lesson, give, onList, onShow }: DeskBoardProps
       <Flex gap="8px" align="center" wrap="wrap">
         <chakra.h2 fontSize="17px">{name}</chakra.h2>
         {!table && pages.length > 1 && (
-          <Flex as="nav" aria-label="Pages of the board" gap="4px" align="center">
+          <Flex as="nav" aria-label={say.pagesOfTheBoard} gap="4px" align="center">
             <Button size="small" disabled={at <= 0} onClick={() => give({ do: 'turn-page', page: pages[at - 1]?.id ?? shown })}>
-              ← page before
+              {say.pageBefore}
             </Button>
             <chakra.span fontFamily="mono" aria-live="polite">
-              {at + 1} of {pages.length}
+              {say.of(at + 1, pages.length)}
             </chakra.span>
             <Button
               size="small"
               disabled={at >= pages.length - 1}
               onClick={() => give({ do: 'turn-page', page: pages[at + 1]?.id ?? shown })}
             >
-              next page →
+              {say.nextPage}
             </Button>
           </Flex>
         )}
         <Box flex="1" />
         {mayOrder(desk) && <PageMenu desk={desk} lesson={lesson} give={give} place={table?.id} />}
         <Button onClick={onList}>
-          Class list <Key>L</Key>
+          {say.classList} <Key>L</Key>
         </Button>
       </Flex>
       {sheet.problem && <ProblemNote problem={sheet.problem} />}
       {sheet.loading ? (
-        <LoadingNote what="the board" />
+        <LoadingNote what={say.theBoard} />
       ) : (
         <DrawingBoard
           label={name}
@@ -106,14 +107,14 @@ export function DeskBoard({ desk, lesson, give, onList, onShow }: DeskBoardProps
       <ProblemNote problem={orders.error} compact />
       {mayOrder(desk) && authors.length > 0 && (
         <Flex gap="6px" wrap="wrap" align="center" fontSize="13px">
-          <span>Drawn here by others:</span>
+          <span>{say.drawnHereByOthers}</span>
           {authors.map(([id, author]) => (
             <Author key={id} id={id} name={author} desk={desk} give={give} place={table?.id} />
           ))}
         </Flex>
       )}
       {mayOrder(desk) && <Launcher onShow={onShow} />}
-      {!mayDraw && <chakra.span fontSize="13px">You look on; you can draw where you are yourself.</chakra.span>}
+      {!mayDraw && <chakra.span fontSize="13px">{say.youLookOnYouCan}</chakra.span>}
     </Flex>
   )
 }
@@ -138,11 +139,11 @@ function Author({
       <strong>{name}</strong>
       {isPupil && (
         <Button look="quiet" size="small" mx="7px" onClick={() => give({ do: 'take-pen', person: id, minutes: 10 })}>
-          Take the pen and wipe
+          {say.takeThePenAndWipe}
         </Button>
       )}
       <Button look="quiet" size="small" mx="7px" onClick={() => give({ do: 'wipe', of: id, place })}>
-        Only wipe
+        {say.onlyWipe}
       </Button>
     </Flex>
   )
@@ -159,31 +160,31 @@ function PageMenu({ desk, lesson, give, place }: { desk: Desk; lesson: string; g
     <>
       <Opener onOpen={setAnchor}>
         <chakra.span border="1px solid" borderColor="lineStrong" borderRadius="3px" px="9px" py="4px" bg="sheet">
-          Pages and files
+          {say.pagesAndFiles}
         </chakra.span>
       </Opener>
       <DeskMenu anchor={anchor} onClose={() => setAnchor(null)}>
-        <MenuHead>Onto the board</MenuHead>
+        <MenuHead>{say.ontoTheBoard}</MenuHead>
         <Choice value="add" onSelect={() => give({ do: 'add-page', place })}>
-          An empty page
+          {say.anEmptyPage}
         </Choice>
         <Choice value="file" onSelect={() => setSheet('file')}>
-          A PDF or a picture…
+          {say.aPdfOrAPicture}
         </Choice>
         {!place && (
           <Choice value="phone" onSelect={() => setSheet('phone')}>
-            A picture from my phone…
+            {say.aPictureFromMyPhone}
           </Choice>
         )}
         <Choice value="earlier" onSelect={() => setSheet('earlier')}>
-          The board of an earlier lesson…
+          {say.theBoardOfAnEarlierLesson}
         </Choice>
-        <MenuHead>Who may draw</MenuHead>
+        <MenuHead>{say.whoMayDraw}</MenuHead>
         <Choice value="all" onSelect={() => give({ do: 'set', rule: 'share.draw', value: 'open' })}>
-          Everybody
+          {say.everybody}
         </Choice>
         <Choice value="none" onSelect={() => give({ do: 'set', rule: 'share.draw', value: 'closed' })}>
-          Nobody but adults
+          {say.nobodyButAdults}
         </Choice>
         {desk.groups.tables.map((table) => (
           <Choice
@@ -191,48 +192,48 @@ function PageMenu({ desk, lesson, give, place }: { desk: Desk; lesson: string; g
             value={table.id}
             onSelect={() => table.mates.forEach((mate) => give({ do: 'pass', person: mate.id, rule: 'share.draw', minutes: 10 }))}
           >
-            {table.name}, for 10 min
+            {say.for10Min(table.name)}
           </Choice>
         ))}
-        <MenuHead>This board</MenuHead>
+        <MenuHead>{say.thisBoard}</MenuHead>
         <Choice value="svg" onSelect={() => save('svg')}>
-          Save this page as a drawing (SVG)
+          {say.saveThisPageAsA}
         </Choice>
         <Choice value="pdf" onSelect={() => save('pdf')}>
-          Save all pages on paper (PDF)
+          {say.saveAllPagesOnPaperPdf}
         </Choice>
         {!place && desk.board.pages.length > 1 && (
           <Choice value="remove" grave onSelect={() => setSheet('remove')}>
-            Remove this page…
+            {say.removeThisPage}
           </Choice>
         )}
         <Choice value="wipe" grave onSelect={() => setSheet('wipe')}>
-          Wipe this page…
+          {say.wipeThisPage}
         </Choice>
       </DeskMenu>
       <Sure
-        title="Remove this page?"
-        lost="The page goes for everybody, with all that is drawn on it. The record keeps that it was there."
-        act="Remove this page"
+        title={say.removeThisPageTitle}
+        lost={say.thePageGoesForEverybody}
+        act={say.removeThisPageAct}
         open={sheet === 'remove'}
         onClose={() => setSheet(null)}
         onSure={() => give({ do: 'remove-page', page: desk.board.shown })}
       />
       <Sure
-        title="Wipe this page?"
-        lost="All marks of everybody on it go. Nobody can undo it; the page itself stays."
-        act="Wipe this page"
+        title={say.wipeThisPageTitle}
+        lost={say.allMarksOfEverybodyOn}
+        act={say.wipeThisPageAct}
         open={sheet === 'wipe'}
         onClose={() => setSheet(null)}
         onSure={() => give({ do: 'wipe', of: null, place })}
       />
-      <Sheet title="A PDF or a picture onto the board" open={sheet === 'file'} onClose={() => setSheet(null)}>
+      <Sheet title={say.aPdfOrAPictureOnto} open={sheet === 'file'} onClose={() => setSheet(null)}>
         <BringFile path={`${base}/files${place ? `?in=${encodeURIComponent(place)}` : ''}`} onDone={() => setSheet(null)} />
       </Sheet>
-      <Sheet title="A picture from your phone" open={sheet === 'phone'} onClose={() => setSheet(null)}>
+      <Sheet title={say.aPictureFromYourPhone} open={sheet === 'phone'} onClose={() => setSheet(null)}>
         <FromPhone lesson={lesson} />
       </Sheet>
-      <Sheet title="Open an earlier board" open={sheet === 'earlier'} onClose={() => setSheet(null)}>
+      <Sheet title={say.openAnEarlierBoard} open={sheet === 'earlier'} onClose={() => setSheet(null)}>
         <Earlier path={`${base}/earlier`} onChoose={(from) => (give({ do: 'bring-board', from, place }), setSheet(null))} />
       </Sheet>
     </>
@@ -244,14 +245,15 @@ export function BringFile({ path, onDone }: { path: string; onDone: () => void }
   const send = useMutation({ mutationFn: (file: File) => upload(path, file), onSuccess: onDone })
   return (
     <Flex direction="column" gap="10px">
-      <p>
-        A PDF of up to 40 pages, a PNG or a JPEG, up to 12 MB. Each page becomes a page of the board; everybody sees the one you
-        turn to.
-      </p>
+      <p>{say.aPdfOfUpTo}</p>
       {send.isPending ? (
-        <LoadingNote what="your pages; they are drawn one by one" />
+        <LoadingNote what={say.yourPagesTheyAreDrawn} />
       ) : (
-        <FileBox label="A PDF or a picture" accept="application/pdf,image/png,image/jpeg" onFile={(file) => send.mutate(file)} />
+        <FileBox
+          label={say.aPdfOrAPictureLabel}
+          accept="application/pdf,image/png,image/jpeg"
+          onFile={(file) => send.mutate(file)}
+        />
       )}
       <ProblemNote problem={send.error} compact />
     </Flex>
@@ -268,13 +270,13 @@ function FromPhone({ lesson }: { lesson: string }) {
     gcTime: 0,
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="a link" />
+  if (!data) return <LoadingNote what={say.aLink} />
   return (
     <Flex direction="column" gap="10px" align="center">
-      <p>Point your phone’s camera at this. It opens a page that takes one picture and puts it on the board.</p>
+      <p>{say.pointYourPhonesCameraAt}</p>
       <chakra.img
         src={`data:image/svg+xml;utf8,${encodeURIComponent(data.qr)}`}
-        alt={`A code for ${data.url}`}
+        alt={say.aCodeFor(data.url)}
         w="230px"
         h="230px"
         border="1.5px solid"
@@ -284,7 +286,7 @@ function FromPhone({ lesson }: { lesson: string }) {
         {data.url}
       </chakra.code>
       <chakra.span color="ink2" fontSize="13px">
-        Good once, until {time.clock(data.until)}.
+        {say.goodOnceUntil(time.clock(data.until))}
       </chakra.span>
     </Flex>
   )
@@ -294,8 +296,8 @@ function Earlier({ path, onChoose }: { path: string; onChoose: (lesson: string) 
   const time = useSchoolTime()
   const { data, error } = useQuery({ queryKey: ['earlier', path], queryFn: () => get<EarlierBoard[]>(path) })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="earlier boards" />
-  if (data.length === 0) return <p>No earlier lesson of your classes left anything on its board.</p>
+  if (!data) return <LoadingNote what={say.earlierBoards} />
+  if (data.length === 0) return <p>{say.noEarlierLessonOfYour}</p>
   return (
     <chakra.ul listStyleType="none" maxH="50vh" overflowY="auto">
       {data.map((one) => (
@@ -309,12 +311,12 @@ function Earlier({ path, onChoose }: { path: string; onChoose: (lesson: string) 
           borderColor="line"
         >
           <span>
-            <strong>{one.title}</strong>, {time.day(one.starts)} {time.clock(one.starts)}: {one.marks} marks on{' '}
-            {one.pages === 1 ? '1 page' : `${one.pages} pages`}
+            <strong>{one.title}</strong>
+            {say.marksOn(time.day(one.starts), time.clock(one.starts), one.marks, one.pages)}
           </span>
           <Box flex="1" />
           <Button size="small" onClick={() => onChoose(one.lesson)}>
-            Open it here
+            {say.openItHere}
           </Button>
         </chakra.li>
       ))}

@@ -1,3 +1,4 @@
+import { say } from '../../languages/en/desk/board'
 import { HIGH, WIDE } from '../drawing/geometry'
 
 /** The picture under a page, as large as the page lets it be. */
@@ -7,7 +8,7 @@ export function UnderPage({ path, under }: { path: string; under: { file: string
       href={`${path}/pictures/${encodeURIComponent(under.file)}`}
       width={WIDE}
       height={HIGH}
-      preserveAspectRatio="xMidYMid meet"
+      preserveAspectRatio={say.xMidYMidMeet}
     />
   )
 }

@@ -1,4 +1,5 @@
 import { useContext } from 'react'
+import { say } from '../../languages/en/desk/chat'
 import { Choice } from '../DeskMenu'
 import type { PupilRow } from '../rows'
 import { WRITE_BOX, WriteTo } from './writing'
@@ -13,7 +14,7 @@ export function InRowMenu({ pupil }: { pupil: PupilRow }) {
   }
   return (
     <Choice value="private" onSelect={begin}>
-      A private word…
+      {say.aPrivateWord}
     </Choice>
   )
 }

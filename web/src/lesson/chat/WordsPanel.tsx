@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useContext, useState } from 'react'
+import { say as staffSays } from '../../languages/en/desk/chat'
 import type { Desk, Message } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
@@ -13,9 +14,9 @@ import { whom } from './whom'
 import { WRITE_BOX, WriteTo } from './writing'
 
 const CHAT: Record<string, string> = {
-  open: 'pupils write to all',
-  'on-request': 'pupils write to adults only',
-  closed: 'pupils write to adults only',
+  open: staffSays.pupilsWriteToAll,
+  'on-request': staffSays.pupilsWriteToAdultsOnly,
+  closed: staffSays.pupilsWriteToAdultsOnly,
 }
 
 /** What is written, and the box to write in. Text stays in the box until the server has it. */
@@ -51,13 +52,13 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
       <Flex px="14px" fontSize="12px" color="ink2" gap="4px" align="baseline">
         {here ? (
           <Button look="quiet" fontSize="12px" onClick={() => setAll(!all)}>
-            {all ? `only ${here.name}` : `you hear ${here.name}; all words`}
+            {staffSays.onlyYouHearAllWords(all, here.name)}
           </Button>
         ) : (
           <>
             {CHAT[chat]} ·{' '}
-            <Button look="quiet" fontSize="12px" onClick={onWhy} aria-label="Why may pupils write so?">
-              why
+            <Button look="quiet" fontSize="12px" onClick={onWhy} aria-label={staffSays.whyMayPupilsWriteSo}>
+              {staffSays.why}
             </Button>
           </>
         )}
@@ -67,8 +68,8 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
           </chakra.span>
         )}
       </Flex>
-      <Box ref={log} flex="1" overflowY="auto" px="14px" tabIndex={0} role="log" aria-label="Words of the lesson">
-        {words.length === 0 && <Box color="ink2">Nothing is written yet.</Box>}
+      <Box ref={log} flex="1" overflowY="auto" px="14px" tabIndex={0} role="log" aria-label={staffSays.wordsOfTheLesson}>
+        {words.length === 0 && <Box color="ink2">{staffSays.nothingIsWrittenYet}</Box>}
         {words.map((one) => (
           <Said
             key={one.number}
@@ -92,16 +93,16 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
           <Select
             w="92px"
             flexShrink={0}
-            aria-label="To whom"
+            aria-label={staffSays.toWhom}
             value={to}
             onChange={(event) => setTo(event.target.value)}
             px="4px"
           >
-            <option value="">to all</option>
+            <option value="">{staffSays.toAll}</option>
             {desk.groups.out &&
               desk.groups.tables.map((one) => (
                 <option key={one.id} value={one.id}>
-                  to {one.name}
+                  {staffSays.toSaid(one.name)}
                 </option>
               ))}
             {desk.door.pupils
@@ -114,15 +115,15 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
           </Select>
           <TextInput
             id={WRITE_BOX}
-            aria-label={table ? `Write to ${table.name}` : to ? 'Write to one pupil' : 'Write to the class'}
-            placeholder={table ? `To ${table.name}` : to ? 'A private word' : 'Write to all'}
+            aria-label={table ? staffSays.writeTo(table.name) : to ? staffSays.writeToOnePupil : staffSays.writeToTheClass}
+            placeholder={table ? staffSays.toGroup(table.name) : to ? staffSays.aPrivateWordPlaceholder : staffSays.writeToAll}
             value={text}
             maxLength={1000}
             onChange={(event) => setText(event.target.value)}
             onKeyDown={(event) => event.key === 'Escape' && event.currentTarget.blur()}
           />
           <Button type="submit" disabled={say.isPending}>
-            Send <Key>W</Key>
+            {staffSays.send} <Key>W</Key>
           </Button>
         </chakra.form>
       )}

@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react'
+import { say } from '../../languages/en/desk/chat'
 import { Button } from '../../shared/ui/Button'
 import { SentFile } from '../../shared/ui/SentFile'
 import { Actions, Small, Title, type CardProps, type Cards } from '../cards'
@@ -12,9 +13,9 @@ function Held({ need, desk, give }: CardProps) {
   return (
     <>
       <Title>
-        {held.name} {held.file ? 'sends a file' : 'writes'} to {held.to}
+        {held.name} {held.file ? say.sendsAFile : say.writes} {say.to(held.to)}
       </Title>
-      <Small>It {held.because}. Only you read it so far:</Small>
+      <Small>{say.itOnlyYouReadIt(held.because)}</Small>
       <Box fontSize="13px" overflowWrap="anywhere">
         “
         <SentFile
@@ -25,8 +26,8 @@ function Held({ need, desk, give }: CardProps) {
         ”
       </Box>
       <Actions>
-        <Button onClick={() => give({ do: 'let-through', number: held.number })}>Let through</Button>
-        <Button onClick={() => give({ do: 'keep-back', number: held.number })}>Keep back</Button>
+        <Button onClick={() => give({ do: 'let-through', number: held.number })}>{say.letThrough}</Button>
+        <Button onClick={() => give({ do: 'keep-back', number: held.number })}>{say.keepBack}</Button>
       </Actions>
     </>
   )

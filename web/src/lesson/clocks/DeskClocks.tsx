@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/clocks'
 import type { Desk, DeskCall } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { Select, TextField } from '../../shared/ui/Fields'
@@ -19,37 +20,37 @@ export function UnderHead({ desk, now, give }: { desk: Desk; now: number; give: 
   return (
     <>
       {clock && (
-        <Line label="The clock">
+        <Line label={say.theClock}>
           <ClockFace clock={clock} now={now} />
-          <strong>{clock.task || (clock.seconds === undefined ? 'Stopwatch' : 'Count-down')}</strong>
+          <strong>{clock.task || (clock.seconds === undefined ? say.stopwatch : say.countDown)}</strong>
           {clock.over && (
             <chakra.span bg="mark" color="onMark" px="6px">
-              time is up
+              {say.timeIsUp}
             </chakra.span>
           )}
-          {!clock.running && !clock.over && <span>paused</span>}
+          {!clock.running && !clock.over && <span>{say.paused}</span>}
           {may && (
             <>
               {!clock.over && (
                 <Button size="small" onClick={() => give({ do: clock.running ? 'pause-clock' : 'clock-on' })}>
-                  {clock.running ? 'Pause' : 'Go on'} <Key>T</Key>
+                  {clock.running ? say.pause : say.goOn} <Key>T</Key>
                 </Button>
               )}
               {clock.seconds !== undefined && (
                 <Button size="small" onClick={() => give({ do: 'longer-clock', seconds: 60 })}>
-                  1 min more
+                  {say.minMore}
                 </Button>
               )}
               <Button size="small" onClick={() => give({ do: 'end-clock' })}>
-                Take it away {clock.over && <Key>T</Key>}
+                {say.takeItAway} {clock.over && <Key>T</Key>}
               </Button>
             </>
           )}
         </Line>
       )}
       {call && (
-        <Line label="First to answer">
-          <strong>First to answer{call.task ? `: ${call.task}` : ''}</strong>
+        <Line label={say.firstToAnswer}>
+          <strong>{say.firstToAnswerSaid(call.task ? `: ${call.task}` : '')}</strong>
           <Row call={call} now={now} />
           {may && (
             <>
@@ -59,10 +60,10 @@ export function UnderHead({ desk, now, give }: { desk: Desk; now: number; give: 
                 disabled={call.passed >= call.row.length}
                 onClick={() => give({ do: 'next-in-row' })}
               >
-                Next in the row <Key>F</Key>
+                {say.nextInTheRow} <Key>F</Key>
               </Button>
               <Button size="small" onClick={() => give({ do: 'end-call' })}>
-                Done
+                {say.done}
               </Button>
             </>
           )}
@@ -96,10 +97,10 @@ function Line({ label, children }: { label: string; children: React.ReactNode })
 function Row({ call, now }: { call: DeskCall; now: number }) {
   const opens = Date.parse(call.opens) - now
   if (call.row.length === 0) {
-    return <span role="status">{opens > 0 ? `opens in ${Math.ceil(opens / 1000)} s` : 'open: nobody has pressed yet'}</span>
+    return <span role="status">{say.opensInSOpenNobody(opens, Math.ceil(opens / 1000))}</span>
   }
   return (
-    <chakra.ol display="flex" gap="10px" flexWrap="wrap" listStyleType="none" aria-label="Who pressed">
+    <chakra.ol display="flex" gap="10px" flexWrap="wrap" listStyleType="none" aria-label={say.whoPressed}>
       {call.row.slice(0, 8).map((one, place) => (
         <chakra.li
           key={one.id}
@@ -107,17 +108,16 @@ function Row({ call, now }: { call: DeskCall; now: number }) {
           bg={place === call.passed ? 'mark' : undefined}
           color={place === call.passed ? 'onMark' : place < call.passed ? 'ink3' : undefined}
           textDecoration={place < call.passed ? 'line-through' : undefined}
-          title={`${one.delayMs} ms of a slow line were taken off`}
+          title={say.msOfASlowLine(one.delayMs)}
         >
           {one.place}. <strong>{one.name}</strong>{' '}
           <chakra.span fontFamily="mono" fontSize="12px">
-            {(one.ms / 1000).toFixed(2)} s
+            {say.s((one.ms / 1000).toFixed(2))}
           </chakra.span>
-          {one.tied && ' (a tie)'}
-          {one.timesFirst > 0 && `, first ${one.timesFirst === 1 ? 'once' : `${one.timesFirst} times`} before`}
+          {say.aTieFirstOnceTimesBefore(one.tied, one.timesFirst)}
         </chakra.li>
       ))}
-      {call.row.length > 8 && <li>and {call.row.length - 8} more</li>}
+      {call.row.length > 8 && <li>{say.andMore(call.row.length - 8)}</li>}
     </chakra.ol>
   )
 }
@@ -141,8 +141,8 @@ export function ClockMaker({ give }: { give: Give }) {
   return (
     <Box>
       <TextField
-        label="What to do meanwhile"
-        hint="All see it beside the clock."
+        label={say.whatToDoMeanwhile}
+        hint={say.allSeeItBesideTheClock}
         maxLength={120}
         value={task}
         onChange={(event) => setTask(event.target.value)}
@@ -154,17 +154,17 @@ export function ClockMaker({ give }: { give: Give }) {
           </Button>
         ))}
         <Button onClick={() => start()}>
-          Stopwatch <Key>7</Key>
+          {say.stopwatch} <Key>7</Key>
         </Button>
       </Flex>
       <Flex gap="10px" mt="10px" align="center" wrap="wrap">
         <chakra.label>
-          or{' '}
+          {say.or}{' '}
           <Select w="auto" value={own} onChange={(event) => (setOwn(''), start(Number(event.target.value) * 60))}>
-            <option value="">another length…</option>
+            <option value="">{say.anotherLength}</option>
             {[3, 4, 7, 8, 20, 25, 30, 45, 60].map((minutes) => (
               <option key={minutes} value={minutes}>
-                {minutes} minutes
+                {say.minutes(minutes)}
               </option>
             ))}
           </Select>
@@ -178,7 +178,7 @@ export function ClockMaker({ give }: { give: Give }) {
               localStorage.setItem('juricast.clock-tone', event.target.checked ? 'on' : 'off')
             }}
           />
-          a soft tone at its end
+          {say.aSoftToneAtItsEnd}
         </chakra.label>
       </Flex>
     </Box>
@@ -191,18 +191,17 @@ export function CallMaker({ give }: { give: Give }) {
   return (
     <Box>
       <TextField
-        label="What is asked"
-        hint="Or leave it empty and say it."
+        label={say.whatIsAsked}
+        hint={say.orLeaveItEmptyAnd}
         maxLength={120}
         value={task}
         onChange={(event) => setTask(event.target.value)}
       />
       <Button look="main" onClick={() => give({ do: 'call-first', task: task.trim(), seconds: 3 })}>
-        Call: it opens in 3 seconds
+        {say.callItOpensIn3Seconds}
       </Button>
       <chakra.p mt="10px" fontSize="13px" color="ink2">
-        Everybody sees it open at the same time. Slow lines are measured and made good; who cannot be told apart is said to have
-        tied, and then those come first who were first less often.
+        {say.everybodySeesItOpenAt}
       </chakra.p>
     </Box>
   )

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/conduct'
 import { get } from '../../shared/api/http'
 import type { Desk, LadderBody, StepSheetPage } from '../../shared/api/types'
 import { CURBED, RIGHT } from '../../shared/rights'
@@ -17,9 +18,9 @@ type Step = LadderBody['steps'][number]
 type Proposed = StepSheetPage['people'][number]['proposed'][number]
 
 const ROWS: Record<StepSheetPage['rows'][number]['row'], string> = {
-  WROTE: 'Wrote just now',
-  MICROPHONE_ON: 'Microphone on',
-  DREW: 'Drew on the board',
+  WROTE: say.wroteJustNow,
+  MICROPHONE_ON: say.microphoneOn,
+  DREW: say.drewOnTheBoard,
 }
 
 const MINUTES = [1, 5, 15, 30]
@@ -48,9 +49,9 @@ function nameOf(desk: Desk, id: string) {
 }
 
 function titled(desk: Desk, people: string[]) {
-  if (people.length === 0) return 'A step, for whom?'
-  if (people.length === 1) return `A step for ${nameOf(desk, people[0] ?? '')}`
-  return `One step for ${people.length} pupils`
+  if (people.length === 0) return say.aStepForWhom
+  if (people.length === 1) return say.aStepFor(nameOf(desk, people[0] ?? ''))
+  return say.oneStepForPupils(people.length)
 }
 
 function Inside({ desk, people, onPeople, onClose, give }: StepSheetProps & { people: string[] }) {
@@ -64,7 +65,7 @@ function Inside({ desk, people, onPeople, onClose, give }: StepSheetProps & { pe
     staleTime: 0,
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the ladder" />
+  if (!data) return <LoadingNote what={say.theLadder} />
   const act = chosen ?? data.ladder.acts[0]?.id ?? ''
   const take = (step: string, more: { why?: string; right?: string; minutes?: number }) => {
     give({ do: 'step', people, act, step, seen: data.latest, evidenceMinutes: minutes, ...more })
@@ -73,7 +74,7 @@ function Inside({ desk, people, onPeople, onClose, give }: StepSheetProps & { pe
   return (
     <>
       <ForWhom desk={desk} people={people} rows={data.rows} onPeople={onPeople} />
-      <Flex role="group" aria-label="What was done" gap="5px" wrap="wrap" my="10px">
+      <Flex role="group" aria-label={say.whatWasDone} gap="5px" wrap="wrap" my="10px">
         {data.ladder.acts.map((one) => (
           <Button
             key={one.id}
@@ -115,7 +116,7 @@ function ForWhom({
           <Button
             key={id}
             size="small"
-            aria-label={`Without ${nameOf(desk, id)}`}
+            aria-label={say.without(nameOf(desk, id))}
             onClick={() => onPeople(people.filter((one) => one !== id))}
           >
             {nameOf(desk, id)} ×
@@ -124,11 +125,11 @@ function ForWhom({
       <Select
         w="auto"
         fontSize="13px"
-        aria-label="Another pupil"
+        aria-label={say.anotherPupil}
         value=""
         onChange={(event) => event.target.value && onPeople([...people, event.target.value])}
       >
-        <option value="">{people.length === 0 ? 'Choose a pupil…' : 'and…'}</option>
+        <option value="">{say.chooseAPupilAnd(people.length)}</option>
         {others.map((one) => (
           <option key={one.id} value={one.id}>
             {one.name}
@@ -187,7 +188,7 @@ function Steps({
       }}
     >
       <Grid templateColumns={{ base: '1fr', md: '250px 1fr' }} gap="16px">
-        <Box as="ol" aria-label="The ladder" listStyleType="none">
+        <Box as="ol" aria-label={say.theLadderLabel} listStyleType="none">
           {data.ladder.steps.map((one, place) => (
             <Rung
               key={one.id}
@@ -205,11 +206,11 @@ function Steps({
             borderColor="ink"
             ps="10px"
             mb="10px"
-            aria-label="Why this step is proposed"
+            aria-label={say.whyThisStepIsProposed}
             role="note"
           >
             <strong>
-              Proposed: step {proposed.level}, {data.ladder.steps[proposed.level - 1]?.name.toLowerCase()}
+              {say.proposedStep(proposed.level)} {data.ladder.steps[proposed.level - 1]?.name.toLowerCase()}
             </strong>
             {proposed.why.map((one) => (
               <p key={one}>{one}</p>
@@ -217,15 +218,14 @@ function Steps({
           </Box>
           {isOther && (
             <chakra.p mb="6px" role="status" color="verdict.wait" fontWeight="600">
-              Step {level} is {level > proposed.level ? 'higher' : 'lower'} than the ladder proposes.
-              {alone && ' Say why; it stands beside it.'}
+              {say.stepIsThanTheLadderProposes(level, proposed.level, alone)}
             </chakra.p>
           )}
           {step.measure === 'CURB' && (
             <Flex gap="8px" mb="8px">
               <Select
                 w="auto"
-                aria-label="Which right"
+                aria-label={say.whichRight}
                 value={right ?? step.right ?? ''}
                 onChange={(event) => setRight(event.target.value)}
               >
@@ -237,7 +237,7 @@ function Steps({
               </Select>
               <Select
                 w="auto"
-                aria-label="For how long"
+                aria-label={say.forHowLong}
                 value={length ?? step.minutes}
                 onChange={(event) => setLength(Number(event.target.value))}
               >
@@ -245,24 +245,24 @@ function Steps({
                   .sort((a, b) => a - b)
                   .map((one) => (
                     <option key={one} value={one}>
-                      {one} min
+                      {say.min(one)}
                     </option>
                   ))}
               </Select>
             </Flex>
           )}
           <TextInput
-            aria-label={isOther && alone ? 'Why another step' : 'A few words, if you like'}
-            placeholder={isOther && alone ? 'why another step' : 'a few words, if you like'}
+            aria-label={isOther && alone ? say.whyAnotherStep : say.aFewWordsIfYouLike}
+            placeholder={isOther && alone ? say.whyAnotherStepPlaceholder : say.aFewWordsIfYouLikePlaceholder}
             maxLength={500}
             value={why}
             onChange={(event) => setWhy(event.target.value)}
           />
           <Flex gap="8px" mt="10px" align="center" wrap="wrap">
             <Button type="submit" look={isOther ? 'plain' : 'main'} disabled={missing} autoFocus>
-              Take step {level}: {step.name} <Key>↵</Key>
+              {say.takeStep(level, step.name)} <Key>↵</Key>
             </Button>
-            {step.parents && <chakra.span fontSize="12.5px">Parents are told of it.</chakra.span>}
+            {step.parents && <chakra.span fontSize="12.5px">{say.parentsAreToldOfIt}</chakra.span>}
           </Flex>
         </Box>
       </Grid>
@@ -306,7 +306,7 @@ function Rung({
         <chakra.span fontFamily="mono">{level}</chakra.span>
         <span>
           {step.name}
-          {proposed && <chakra.span srOnly>, proposed</chakra.span>}
+          {proposed && <chakra.span srOnly>{say.proposed}</chakra.span>}
         </span>
         {chosen && (
           <chakra.span ms="auto" aria-hidden>
@@ -328,28 +328,29 @@ function Evidence({ evidence, onMinutes }: { evidence: StepSheetPage['evidence']
   const words = found.filter(([count]) => count > 0).map(([count, one, more]) => `${count} ${count === 1 ? one : more}`)
   return (
     <Flex mt="14px" pt="8px" borderTop="1px solid" borderColor="lineStrong" gap="8px" align="center" wrap="wrap" fontSize="13px">
-      <strong>It takes along:</strong>
+      <strong>{say.itTakesAlong}</strong>
       <span>
-        {[...words, 'their rights', `who was there (${evidence.present})`, ...(evidence.recorded ? ['the recording'] : [])].join(
-          ', ',
+        {say.from(
+          [...words, say.theirRights, say.whoWasThere(evidence.present), ...(evidence.recorded ? [say.theRecording] : [])].join(
+            ', ',
+          ),
         )}
-        , from
       </span>
       <Select
         w="auto"
         fontSize="13px"
         py="1px"
-        aria-label="Evidence from"
+        aria-label={say.evidenceFrom}
         value={evidence.minutes}
         onChange={(event) => onMinutes(Number(event.target.value))}
       >
         {MINUTES.map((one) => (
           <option key={one} value={one}>
-            {one} min
+            {say.min(one)}
           </option>
         ))}
       </Select>
-      <span>ago until now.</span>
+      <span>{say.agoUntilNow}</span>
     </Flex>
   )
 }

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useContext, useState } from 'react'
+import { say } from '../../languages/en/desk/conduct'
 import type { Desk } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { TextInput } from '../../shared/ui/Fields'
@@ -18,7 +19,7 @@ function InRowMenu({ pupil }: { pupil: { id: string } }) {
   const actOn = useContext(ActOn)
   return (
     <Choice value="step" onSelect={() => actOn([pupil.id])}>
-      A step of the ladder…
+      {say.aStepOfTheLadder}
     </Choice>
   )
 }
@@ -27,7 +28,7 @@ function InRowMenu({ pupil }: { pupil: { id: string } }) {
 function ticks(desk: Desk, person: string): Tick[] {
   return desk.conduct.steps
     .filter((one) => !one.withdrawn && one.people.includes(person))
-    .map((one) => ({ at: one.at, words: `Step ${one.level}, ${one.step}, for ${one.act.toLowerCase()} (${one.by})` }))
+    .map((one) => ({ at: one.at, words: say.stepFor(one.level, one.step, one.act.toLowerCase(), one.by) }))
 }
 
 function WorryCard({ need, desk, give }: CardProps) {
@@ -36,12 +37,12 @@ function WorryCard({ need, desk, give }: CardProps) {
     <>
       <Title mark>{need.says}</Title>
       <Small>
-        {worry?.about === 'A_PUPIL' ? 'It is about another pupil. ' : ''}
-        {worry?.words ? `“${worry.words}”` : 'No words were written.'} Nobody else sees that it was said.
+        {worry?.about === 'A_PUPIL' ? say.itIsAboutAnotherPupil : ''}
+        {worry?.words ? `“${worry.words}”` : say.noWordsWereWritten} {say.nobodyElseSeesThatIt}
       </Small>
       <Actions>
         <Button size="small" look="main" onClick={() => give({ do: 'worry-seen', number: need.number })}>
-          I see to it
+          {say.iSeeToIt}
         </Button>
       </Actions>
     </>
@@ -55,16 +56,13 @@ function UnderHead({ desk, give }: { desk: Desk; now: number; give: Give }) {
   const worries = desk.mine.conduct.worries
   if (worries.length === 0) return null
   return (
-    <Box role="status" aria-label="For the safeguarding lead alone" bg="verdict.waitSoft" px="18px" py="6px">
+    <Box role="status" aria-label={say.forTheSafeguardingLeadAlone} bg="verdict.waitSoft" px="18px" py="6px">
       {worries.map((one) => (
         <Flex key={one.number} gap="10px" align="baseline" wrap="wrap">
-          <strong>For you alone:</strong>
-          <span>
-            {one.name} says quietly that something is wrong{one.about === 'AN_ADULT' ? ', about an adult' : ''}.
-            {one.words && ` “${one.words}”`}
-          </span>
+          <strong>{say.forYouAlone}</strong>
+          <span>{say.saysQuietlyThatSomethingIsWrong(one.name, one.about, one.words && ` “${one.words}”`)}</span>
           <Button size="small" onClick={() => give({ do: 'worry-seen', number: one.number })}>
-            I see to it
+            {say.iSeeToIt}
           </Button>
         </Flex>
       ))}
@@ -84,7 +82,7 @@ function keys(_: Desk, give: Give, open: (what: never) => void): Record<string, 
 export function MarkMoment({ open, onClose, give }: { open: boolean; onClose: () => void; give: Give }) {
   const [text, setText] = useState('')
   return (
-    <Sheet title="Look at this later" open={open} onClose={onClose}>
+    <Sheet title={say.lookAtThisLater} open={open} onClose={onClose}>
       <chakra.form
         onSubmit={(event) => {
           event.preventDefault()
@@ -93,16 +91,16 @@ export function MarkMoment({ open, onClose, give }: { open: boolean; onClose: ()
           onClose()
         }}
       >
-        <chakra.p mb="8px">This moment and the five minutes before it are kept in the casebook. Nobody is named.</chakra.p>
+        <chakra.p mb="8px">{say.thisMomentAndTheFive}</chakra.p>
         <TextInput
-          aria-label="A few words"
+          aria-label={say.aFewWords}
           maxLength={2000}
           value={text}
           onChange={(event) => setText(event.target.value)}
-          placeholder="what to look at"
+          placeholder={say.whatToLookAt}
         />
         <Button type="submit" look="main" mt="10px">
-          Mark it
+          {say.markIt}
         </Button>
       </chakra.form>
     </Sheet>

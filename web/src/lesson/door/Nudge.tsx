@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { useMutation } from '@tanstack/react-query'
+import { say } from '../../languages/en/desk/door'
 import { post } from '../../shared/api/http'
 import type { Nudged } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -12,11 +13,11 @@ export function Nudge({ lesson }: { lesson: string }) {
     <>
       {' '}
       <Button look="quiet" fontSize="12px" disabled={nudge.isPending} onClick={() => nudge.mutate()}>
-        Nudge
+        {say.nudge}
       </Button>
       <chakra.span role="status" fontSize="12px">
-        {nudge.error && ' not sent, try again'}
-        {done && (done.nudged > 0 ? ` ${done.nudged} nudged` : ' nudged a moment ago')}
+        {nudge.error && say.notSentTryAgain}
+        {done && say.nudgedNudgedAMomentAgo(done.nudged)}
       </chakra.span>
     </>
   )

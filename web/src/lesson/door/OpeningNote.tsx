@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation } from '@tanstack/react-query'
+import { say } from '../../languages/en/desk/door'
 import { post } from '../../shared/api/http'
 import type { Desk, Nudged } from '../../shared/api/types'
 import { countdown, until, useSchoolTime } from '../../shared/time'
@@ -23,7 +24,7 @@ function OpenAndTell({ lesson, busy }: { lesson: string; busy: boolean }) {
   return (
     <>
       <Button disabled={busy || open.isPending} onClick={() => open.mutate()}>
-        Open, and tell who is not there
+        {say.openAndTellWhoIs}
       </Button>
       <ProblemNote problem={open.error} compact />
     </>
@@ -37,16 +38,13 @@ export function OpeningNote({ desk, now, give, busy }: { desk: Desk; now: number
   return (
     <Box px="14px" py="12px" overflowY="auto">
       <chakra.h2 fontSize="17px" mb="4px">
-        Not open yet
+        {say.notOpenYet}
       </chakra.h2>
       <chakra.p color="ink2" mb="12px">
-        {before > 0
-          ? `Begins in ${until(before)}, at ${time.clock(desk.starts)}.`
-          : `Should have begun at ${time.clock(desk.starts)}.`}{' '}
-        Nobody is in. When you open, you are in first; pupils then wait or walk in as the door says.
+        {say.nobodyIsInWhenYou(before, until(before), time.clock(desk.starts))}
       </chakra.p>
       <Button look="main" size="large" disabled={busy} onClick={() => give({ do: 'open' })}>
-        Open the lesson
+        {say.openTheLesson}
       </Button>
       {!desk.rehearses && (
         <>
@@ -54,7 +52,7 @@ export function OpeningNote({ desk, now, give, busy }: { desk: Desk; now: number
             <OpenAndTell lesson={desk.lesson} busy={busy} />
           </Box>
           <Box mt="8px">
-            <RehearseButton lesson={desk.lesson}>Rehearse it with a simulated class</RehearseButton>
+            <RehearseButton lesson={desk.lesson}>{say.rehearseItWithASimulatedClass}</RehearseButton>
           </Box>
         </>
       )}
@@ -62,9 +60,9 @@ export function OpeningNote({ desk, now, give, busy }: { desk: Desk; now: number
         <DeviceCheck />
       </Box>
       <chakra.h2 fontSize="15px" mt="18px" mb="4px">
-        Who knocks
+        {say.whoKnocks}
       </chakra.h2>
-      {desk.door.waiting.length === 0 && <chakra.p color="ink2">Nobody yet.</chakra.p>}
+      {desk.door.waiting.length === 0 && <chakra.p color="ink2">{say.nobodyYet}</chakra.p>}
       <Box aria-live="polite">
         {desk.door.waiting.map((one) => (
           <Flex key={one.visit} gap="7px" py="3px" borderBottom="1px dotted" borderColor="line">
@@ -74,7 +72,7 @@ export function OpeningNote({ desk, now, give, busy }: { desk: Desk; now: number
               {!one.person && (
                 <chakra.span fontSize="12px" color="verdict.wait">
                   {' '}
-                  not on the class list
+                  {say.notOnTheClassList}
                 </chakra.span>
               )}
             </Box>

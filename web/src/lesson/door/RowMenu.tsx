@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { MoreHorizontal } from 'lucide-react'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/door'
 import type { Desk } from '../../shared/api/types'
 import type { PupilRow } from '../rows'
 import { Button } from '../../shared/ui/Button'
@@ -13,9 +14,9 @@ import { FocusChoice } from '../signals/Focus'
 import { FOR_PUPILS, Lend } from '../rights/Lending'
 
 const OFF = [
-  ['microphone', 'MICROPHONE', 'Mute'],
-  ['camera', 'CAMERA', 'Switch the camera off'],
-  ['screen', 'SCREEN', 'Stop sharing'],
+  ['microphone', 'MICROPHONE', say.mute],
+  ['camera', 'CAMERA', say.switchTheCameraOff],
+  ['screen', 'SCREEN', say.stopSharing],
 ] as const
 
 /** The end of a row: everything else about this pupil. */
@@ -25,7 +26,7 @@ export function MoreForPupil({ pupil, onOpen }: { pupil: PupilRow; onOpen: (at: 
   return (
     <Opener onOpen={onOpen}>
       <chakra.span color="ink2">
-        <chakra.span srOnly>More for {pupil.name}</chakra.span>
+        <chakra.span srOnly>{say.moreFor(pupil.name)}</chakra.span>
         <MoreHorizontal size={15} aria-hidden />
       </chakra.span>
     </Opener>
@@ -48,9 +49,7 @@ export function RowMenu({ desk, pupil, give, onRemove, onKeep, onTrust }: RowMen
     <>
       <MenuHead>
         {pupil.name}
-        {pupil.agreed !== undefined && pupil.agreed !== null && (
-          <Box>{pupil.agreed ? 'agreed to the house rules at the door' : 'has not agreed to the house rules'}</Box>
-        )}
+        {pupil.agreed !== undefined && pupil.agreed !== null && <Box>{say.agreedToTheHouseRules(pupil.agreed)}</Box>}
       </MenuHead>
       {OFF.filter(([is]) => pupil[is]).map(([, what, words]) => (
         <Choice key={what} value={what} onSelect={() => give({ do: 'turn-off', person: pupil.id, what })}>
@@ -59,28 +58,28 @@ export function RowMenu({ desk, pupil, give, onRemove, onKeep, onTrust }: RowMen
       ))}
       {pupil.handSince && (
         <Choice value="hand" onSelect={() => give({ do: 'lower-hand', person: pupil.id })}>
-          Lower the hand
+          {say.lowerTheHand}
         </Choice>
       )}
       {isIn && <FocusChoice desk={desk} pupil={pupil} give={give} />}
       {isIn && PAGES.map(({ InRowMenu }, place) => InRowMenu && <InRowMenu key={place} desk={desk} pupil={pupil} give={give} />)}
       {isIn && desk.mine.door.leading && (
         <Choice value="trust" stays onSelect={onTrust}>
-          Trust with helping…
+          {say.trustWithHelping}
         </Choice>
       )}
       {isIn && !desk.ending.lastWord && (
         <Choice value="last" onSelect={onKeep}>
-          A last word, all others out…
+          {say.aLastWordAllOthersOut}
         </Choice>
       )}
       {pupil.whereabouts === 'REMOVED' ? (
         <Choice value="back" onSelect={() => give({ do: 'allow-back', person: pupil.id })}>
-          Allow to come back
+          {say.allowToComeBack}
         </Choice>
       ) : (
         <Choice value="remove" grave onSelect={onRemove}>
-          Remove from the lesson…
+          {say.removeFromTheLesson}
         </Choice>
       )}
     </>
@@ -91,7 +90,7 @@ export function RowMenu({ desk, pupil, give, onRemove, onKeep, onTrust }: RowMen
 export function TrustMenu({ desk, pupil, give }: { desk: Desk; pupil: PupilRow; give: Give }) {
   return (
     <>
-      <MenuHead>{pupil.name} helps you</MenuHead>
+      <MenuHead>{say.helpsYou(pupil.name)}</MenuHead>
       {FOR_PUPILS.map((rule) => (
         <Lend
           key={rule}
@@ -110,11 +109,8 @@ export function TrustMenu({ desk, pupil, give }: { desk: Desk; pupil: PupilRow; 
 /** The end for everybody but one; confirmed once, for it cannot be taken back (need K3). */
 export function LastWord({ pupil, give, onClose }: RemovalProps) {
   return (
-    <Sheet title={`A last word with ${pupil?.name ?? ''}?`} open={!!pupil} onClose={onClose}>
-      <chakra.p mb="10px">
-        The lesson ends for all other pupils and visitors at once, and nobody comes in any more. By the rules of most lessons a
-        second adult must be in the room; if they go, it ends by itself.
-      </chakra.p>
+    <Sheet title={say.aLastWordWith(pupil?.name ?? '')} open={!!pupil} onClose={onClose}>
+      <chakra.p mb="10px">{say.theLessonEndsForAll}</chakra.p>
       <Flex gap="8px">
         <Button
           look="main"
@@ -123,9 +119,9 @@ export function LastWord({ pupil, give, onClose }: RemovalProps) {
             onClose()
           }}
         >
-          Send the others home
+          {say.sendTheOthersHome}
         </Button>
-        <Button onClick={onClose}>Go on teaching</Button>
+        <Button onClick={onClose}>{say.goOnTeaching}</Button>
       </Flex>
     </Sheet>
   )
@@ -141,7 +137,7 @@ interface RemovalProps {
 export function Removal({ pupil, give, onClose }: RemovalProps) {
   const [why, setWhy] = useState('')
   return (
-    <Sheet title={`Remove ${pupil?.name ?? ''}?`} open={!!pupil} onClose={onClose}>
+    <Sheet title={say.remove(pupil?.name ?? '')} open={!!pupil} onClose={onClose}>
       <chakra.form
         onSubmit={(event) => {
           event.preventDefault()
@@ -151,16 +147,16 @@ export function Removal({ pupil, give, onClose }: RemovalProps) {
         }}
       >
         <chakra.p mb="10px">
-          {pupil?.name} is out at once, with every device. Coming back is decided by the charter, and you see it here.
+          {pupil?.name} {say.isOutAtOnceWith}
         </chakra.p>
-        <Labelled label="What happened" hint="Kept with the lesson. Pupils do not see it.">
+        <Labelled label={say.whatHappened} hint={say.keptWithTheLessonPupils}>
           {(id) => <TextInput id={id} value={why} maxLength={500} onChange={(event) => setWhy(event.target.value)} />}
         </Labelled>
         <Flex gap="8px">
           <Button type="submit" look="stop">
-            Remove
+            {say.removeButton}
           </Button>
-          <Button onClick={onClose}>Keep in the lesson</Button>
+          <Button onClick={onClose}>{say.keepInTheLesson}</Button>
         </Flex>
       </chakra.form>
     </Sheet>

@@ -1,5 +1,6 @@
 import { chakra, Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/door'
 import type { Waiting } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
@@ -18,8 +19,8 @@ function Lost({ need, desk }: CardProps) {
     <>
       <Title>{need.says}</Title>
       <Small>
-        The seat is kept; coming back needs no knock.
-        {pupil?.backBy && ` Back by ${time.clock(pupil.backBy)} it is no gap in the register.`}
+        {say.theSeatIsKeptComing}
+        {pupil?.backBy && say.backByItIsNo(time.clock(pupil.backBy))}
       </Small>
     </>
   )
@@ -31,7 +32,7 @@ function Listed({ need, desk, give, onWhy }: CardProps) {
   const { oneByOne } = desk.door
   return (
     <>
-      <Title mark>{waiting.length === 1 ? waiting[0]?.name + ' waits' : `${waiting.length} on the class list wait`}</Title>
+      <Title mark>{waiting.length === 1 ? waiting[0]?.name + say.waits : say.onTheClassListWait(waiting.length)}</Title>
       <Small>
         {waiting.length > 1 && waiting.map((one) => one.name).join(', ') + '. '}
         {waiting[0] && <Reasons reasons={waiting[0].reasons.slice(0, 1)} onWhy={onWhy} />}
@@ -39,25 +40,25 @@ function Listed({ need, desk, give, onWhy }: CardProps) {
       <Actions>
         {!oneByOne && (
           <Button look="main" onClick={() => give({ do: 'admit-all-listed' })}>
-            {waiting.length === 1 ? 'Let in' : `Let all ${waiting.length} in`} <Key>A</Key>
+            {say.letInLetAllIn(waiting.length)} <Key>A</Key>
           </Button>
         )}
         {!oneByOne && (
           <Button onClick={() => setSingle(!single)} aria-expanded={single}>
-            {waiting.length === 1 ? 'More' : 'One by one'}
+            {say.moreOneByOne(waiting.length)}
           </Button>
         )}
       </Actions>
-      {oneByOne && <Small>The rules let in one by one: look at each.</Small>}
+      {oneByOne && <Small>{say.theRulesLetInOne}</Small>}
       {(single || oneByOne) &&
         waiting.map((one) => (
           <Flex key={one.visit} align="center" gap="6px" mt="4px">
             <Box flex="1">{one.personName}</Box>
             <Button size="small" onClick={() => give({ do: 'admit', visit: one.visit, as: one.person ?? null })}>
-              Let in
+              {say.letIn}
             </Button>
             <Button size="small" onClick={() => give({ do: 'turn-away', visit: one.visit })}>
-              Turn away
+              {say.turnAway}
             </Button>
           </Flex>
         ))}
@@ -73,41 +74,39 @@ function Unsure({ need, desk, give, onWhy }: CardProps) {
   if (!waiting) return null
   return (
     <>
-      <Title mark>{waiting.way === 'TELEPHONE' ? `A call from ${waiting.name}` : `“${waiting.name}”`}</Title>
+      <Title mark>{waiting.way === 'TELEPHONE' ? say.aCallFrom(waiting.name) : `“${waiting.name}”`}</Title>
       <Small>
         <Reasons reasons={waiting.reasons.filter((one) => one.matters)} onWhy={onWhy} />
       </Small>
       <Actions>
         {waiting.person && (
           <Button onClick={() => give({ do: 'admit', visit: waiting.visit, as: waiting.person ?? null })}>
-            Let in as {waiting.personName}
+            {say.letInAs} {waiting.personName}
           </Button>
         )}
         {!waiting.person && (
           <Button onClick={() => setAsking(!asking)} aria-expanded={asking}>
-            Let in as…
+            {say.letInAsButton}
           </Button>
         )}
         {!waiting.person && (
           <Button onClick={() => setGuest(!guest)} aria-expanded={guest}>
-            As a guest…
+            {say.asAGuest}
           </Button>
         )}
-        <Button onClick={() => give({ do: 'turn-away', visit: waiting.visit })}>Turn away</Button>
+        <Button onClick={() => give({ do: 'turn-away', visit: waiting.visit })}>{say.turnAway}</Button>
       </Actions>
       {guest && <AsGuest waiting={waiting} give={give} />}
-      {asking && missing.length === 0 && (
-        <Small>Everyone on the class list is here. Let them in as a guest, or turn them away.</Small>
-      )}
+      {asking && missing.length === 0 && <Small>{say.everyoneOnTheClassList}</Small>}
       {asking && missing.length > 0 && (
         <Select
           mt="5px"
-          aria-label={`Who is ${waiting.name}?`}
+          aria-label={say.whoIs(waiting.name)}
           defaultValue=""
           onChange={(event) => give({ do: 'admit', visit: waiting.visit, as: event.target.value })}
         >
           <option value="" disabled>
-            Who of those not here?
+            {say.whoOfThoseNotHere}
           </option>
           {missing.map((pupil) => (
             <option key={pupil.id} value={pupil.id}>
@@ -127,14 +126,14 @@ function AsGuest({ waiting, give }: { waiting: Waiting; give: Give }) {
   return (
     <chakra.form
       mt="5px"
-      aria-label={`${waiting.name} as a guest`}
+      aria-label={say.asAGuestSaid(waiting.name)}
       onSubmit={(event) => {
         event.preventDefault()
         give({ do: 'admit-guest', visit: waiting.visit, name, note })
       }}
     >
       <TextInput
-        aria-label="The guest’s name"
+        aria-label={say.theGuestsName}
         maxLength={80}
         value={name}
         onChange={(event) => setName(event.target.value)}
@@ -142,15 +141,15 @@ function AsGuest({ waiting, give }: { waiting: Waiting; give: Give }) {
         required
       />
       <TextInput
-        aria-label="Note to the safeguarding lead"
-        placeholder="Who it is and why: the lead reads this"
+        aria-label={say.noteToTheSafeguardingLead}
+        placeholder={say.whoItIsAndWhy}
         maxLength={500}
         value={note}
         onChange={(event) => setNote(event.target.value)}
         mb="4px"
         required
       />
-      <Button type="submit">Let in for this lesson</Button>
+      <Button type="submit">{say.letInForThisLesson}</Button>
     </chakra.form>
   )
 }
@@ -164,8 +163,8 @@ function Reasons({ reasons, onWhy }: { reasons: Waiting['reasons']; onWhy: CardP
         {one.text}{' '}
         {rule && (
           <>
-            <Button look="quiet" fontSize="12px" aria-label={`Why: ${one.text}`} onClick={() => onWhy(rule)}>
-              why
+            <Button look="quiet" fontSize="12px" aria-label={say.why(one.text)} onClick={() => onWhy(rule)}>
+              {say.whyButton}
             </Button>{' '}
           </>
         )}

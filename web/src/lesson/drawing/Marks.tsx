@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { memo } from 'react'
+import { say } from '../../languages/en/desk/drawing'
 import { HIGH, INKS, middle, outline, shapePath, thickness, WIDE, type Drawn } from './geometry'
 
 interface DrawingProps {
@@ -49,11 +50,11 @@ type Ground = 'BLANK' | 'SQUARED' | 'RULED' | 'AXES' | 'NUMBER_LINE'
 
 /** What lies under the drawing on a slate. */
 export const GROUNDS: { ground: Ground; name: string }[] = [
-  { ground: 'BLANK', name: 'blank' },
-  { ground: 'SQUARED', name: 'squared' },
-  { ground: 'RULED', name: 'ruled' },
-  { ground: 'AXES', name: 'axes' },
-  { ground: 'NUMBER_LINE', name: 'number line' },
+  { ground: 'BLANK', name: say.blank },
+  { ground: 'SQUARED', name: say.squared },
+  { ground: 'RULED', name: say.ruled },
+  { ground: 'AXES', name: say.axes },
+  { ground: 'NUMBER_LINE', name: say.numberLine },
 ]
 
 export function GroundLines({ ground }: { ground: Ground }) {

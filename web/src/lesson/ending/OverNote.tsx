@@ -1,18 +1,17 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/desk/ending'
 import type { Desk } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
 
 const CLOSING: Record<Desk['ending']['closing'][number]['step'], (count: number) => string> = {
-  LINK_RETIRED: () => 'The link counts no more; a new one is on the class page.',
-  GROUPS_CLOSED: (count) => `${count} groups were together again.`,
-  CHAT_KEPT: (count) =>
-    count === 0 ? 'Nothing was written.' : `${count} ${count === 1 ? 'message' : 'messages'} kept in the record.`,
-  BOARD_KEPT: (count) =>
-    count === 0 ? 'The board was empty.' : `The board is kept, with ${count} ${count === 1 ? 'line' : 'lines'}.`,
-  RECORDING_KEPT: (count) => `The recording is kept: ${count} ${count === 1 ? 'minute' : 'minutes'}.`,
-  REGISTER_DRAFTED: (count) => `The register is drafted: ${count} ${count === 1 ? 'was' : 'were'} here.`,
+  LINK_RETIRED: () => say.theLinkCountsNoMore,
+  GROUPS_CLOSED: (count) => say.groupsWereTogetherAgain(count),
+  CHAT_KEPT: (count) => (count === 0 ? say.nothingWasWritten : say.keptInTheRecord(count, count === 1 ? 'message' : 'messages')),
+  BOARD_KEPT: (count) => (count === 0 ? say.theBoardWasEmpty : say.theBoardIsKeptWith(count, count === 1 ? 'line' : 'lines')),
+  RECORDING_KEPT: (count) => say.theRecordingIsKept(count, count === 1 ? 'minute' : 'minutes'),
+  REGISTER_DRAFTED: (count) => say.theRegisterIsDraftedHere(count, count === 1 ? 'was' : 'were'),
 }
 
 /** After the dismissal: what was done by itself, who has not gone yet, and the register. */
@@ -21,10 +20,10 @@ export function OverNote({ desk }: { desk: Desk }) {
   return (
     <Box px="14px" py="12px">
       <chakra.h2 fontSize="17px" mb="4px">
-        Dismissed at {desk.door.dismissedAt ? time.clock(desk.door.dismissedAt) : ''}
+        {say.dismissedAt(desk.door.dismissedAt ? time.clock(desk.door.dismissedAt) : '')}
       </chakra.h2>
       <chakra.p color="ink2" mb="12px">
-        The door is shut. This was done by itself:
+        {say.theDoorIsShutThis}
       </chakra.p>
       <chakra.ul mb="12px" ps="18px" listStyleType="'✓  '">
         {desk.ending.closing.map((one) => (
@@ -32,16 +31,12 @@ export function OverNote({ desk }: { desk: Desk }) {
         ))}
       </chakra.ul>
       <Box role="status" mb="14px">
-        <chakra.h3 fontSize="15px">
-          {desk.ending.leaving.length === 0 ? 'Everyone has gone' : `${desk.ending.leaving.length} still leaving`}
-        </chakra.h3>
-        <chakra.p color="ink2">
-          {desk.ending.leaving.length === 0 ? 'No device of a pupil is in the room any more.' : desk.ending.leaving.join(', ')}
-        </chakra.p>
+        <chakra.h3 fontSize="15px">{say.everyoneHasGoneStillLeaving(desk.ending.leaving.length)}</chakra.h3>
+        <chakra.p color="ink2">{say.noDeviceOfAPupil(desk.ending.leaving.length, desk.ending.leaving.join(', '))}</chakra.p>
       </Box>
       <Link to={`/lessons/${desk.lesson}/register`}>
         <Button as="span" look="main" size="large">
-          Look at the register
+          {say.lookAtTheRegister}
         </Button>
       </Link>
     </Box>

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/groups'
 import type { Desk } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { Choice, DeskMenu, MenuHead } from '../DeskMenu'
@@ -34,26 +35,26 @@ export function Drawing({ desk, lesson, give, onList }: DrawingProps) {
     onAsk: (anchor: HTMLElement, person: string, name: string) => setAsked({ anchor, person, name }),
   }
   return (
-    <Flex as="section" direction="column" bg="sheet" minW="0" minH="0" aria-label="Groups">
+    <Flex as="section" direction="column" bg="sheet" minW="0" minH="0" aria-label={say.groupsLabel}>
       <Flex px="14px" py="6px" gap="8px" align="baseline" wrap="wrap" borderBottom="1px solid" borderColor="line">
-        <chakra.h2 fontSize="15px">Draw up groups</chakra.h2>
+        <chakra.h2 fontSize="15px">{say.drawUpGroups}</chakra.h2>
         <chakra.span fontSize="12px" color="ink2">
-          {tables.length === 0 ? 'Nobody is sent anywhere yet.' : `${desk.groups.how || 'by hand'} · nobody is sent anywhere yet`}
+          {tables.length === 0 ? say.nobodyIsSentAnywhereYet : say.nobodyIsSentYet(desk.groups.how || say.byHand)}
         </chakra.span>
         <Box flex="1" />
-        <Button onClick={onList}>Class list</Button>
+        <Button onClick={onList}>{say.classList}</Button>
       </Flex>
       <Making desk={desk} lesson={lesson} give={give} />
-      <Box flex="1" minH="0" overflowY="auto" tabIndex={0} role="region" aria-label="Groups as they are drawn up">
+      <Box flex="1" minH="0" overflowY="auto" tabIndex={0} role="region" aria-label={say.groupsAsTheyAreDrawnUp}>
         {tables.map((table, place) => (
           <TableLine key={table.id} table={table} number={place + 1} give={give} {...people} />
         ))}
         <FreeLine free={free} {...people} />
         <Flex px="14px" py="6px" gap="8px" align="center" fontSize="12.5px" color="ink2" wrap="wrap">
           <Button size="small" onClick={() => give({ do: 'add-group', name: nextName(tables) })}>
-            Add a group
+            {say.addAGroup}
           </Button>
-          {tables.length > 0 && <span>Drag a name, press the number of a group on it, or press it and choose.</span>}
+          {tables.length > 0 && <span>{say.dragANamePressThe}</span>}
         </Flex>
       </Box>
       {tables.length > 0 && <Sending desk={desk} lesson={lesson} give={give} />}
@@ -73,7 +74,7 @@ export function Drawing({ desk, lesson, give, onList }: DrawingProps) {
               </Choice>
             ))}
             <Choice value="none" onSelect={() => move(asked.person, null)}>
-              0 in no group
+              {say.inNoGroupWord}
             </Choice>
           </>
         )}

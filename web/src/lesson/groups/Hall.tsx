@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useEffect, useRef } from 'react'
+import { say } from '../../languages/en/desk/groups'
 import type { Desk } from '../../shared/api/types'
 import { countdown, useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
@@ -27,24 +28,24 @@ export function Hall({ desk, now, give, onList }: HallProps) {
   const mates = groups.tables.flatMap((table) => table.mates)
   const count = (where: string) => mates.filter((one) => one.where === where).length
   const rest = [
-    [count('ON_THE_WAY'), 'on the way'],
-    [count('LOST'), 'lost the line'],
+    [count('ON_THE_WAY'), say.onTheWay],
+    [count('LOST'), say.lostTheLine],
     [count('MISSING'), 'missing'],
-    [groups.together, 'with the class together'],
+    [groups.together, say.withTheClassTogether],
   ] as const
   useStopLooking(desk, give)
   return (
-    <Flex as="section" direction="column" bg="sheet" minW="0" minH="0" aria-label="Groups">
+    <Flex as="section" direction="column" bg="sheet" minW="0" minH="0" aria-label={say.groupsLabel}>
       <Flex px="14px" py="6px" gap="8px" align="center" wrap="wrap" borderBottom="1px solid" borderColor="line">
         <Box>
           <chakra.h2 fontSize="15px" aria-live="polite">
-            {count('IN')} in {groups.tables.filter((table) => table.mates.length > 0).length} groups
+            {say.inGroups(count('IN'), groups.tables.filter((table) => table.mates.length > 0).length)}
           </chakra.h2>
           <chakra.span fontSize="12px" color="ink2">
             {rest
               .filter(([many]) => many > 0)
               .map(([many, what]) => `${many} ${what}`)
-              .join(' · ') || 'everyone is where they belong'}
+              .join(' · ') || say.everyoneIsWhereTheyBelong}
           </chakra.span>
         </Box>
         <Box flex="1" />
@@ -52,21 +53,21 @@ export function Hall({ desk, now, give, onList }: HallProps) {
         {mayOrder(desk) && (
           <>
             <Button onClick={() => give({ do: 'stay-longer', minutes: out.calledBack ? 0 : 2 })}>
-              {out.calledBack ? 'Stay out after all' : '2 min more'}
+              {say.longerOut(out.calledBack)}
             </Button>
             {!out.calledBack && (
               <Button look="main" onClick={() => give({ do: 'call-back', seconds: 30 })}>
-                Call all back <Key>B</Key>
+                {say.callAllBack} <Key>B</Key>
               </Button>
             )}
             <Button look={out.calledBack ? 'main' : 'plain'} onClick={() => give({ do: 'call-back', seconds: 0 })}>
-              At once {out.calledBack && <Key>B</Key>}
+              {say.atOnce} {out.calledBack && <Key>B</Key>}
             </Button>
           </>
         )}
-        <Button onClick={onList}>List</Button>
+        <Button onClick={onList}>{say.list}</Button>
       </Flex>
-      <Box role="table" aria-label="Groups" flex="1" minH="0" display="flex" flexDirection="column">
+      <Box role="table" aria-label={say.groupsLabel} flex="1" minH="0" display="flex" flexDirection="column">
         <Box role="rowgroup">
           <Box
             role="row"
@@ -80,15 +81,15 @@ export function Hall({ desk, now, give, onList }: HallProps) {
             borderColor="ink"
             alignItems="end"
           >
-            <Box role="columnheader">group</Box>
+            <Box role="columnheader">{say.group}</Box>
             <Box role="columnheader">
               <Ruler from={from} until={until} now={now} />
             </Box>
-            <Box role="columnheader">last words</Box>
-            <Box role="columnheader">you</Box>
+            <Box role="columnheader">{say.lastWordsWord}</Box>
+            <Box role="columnheader">{say.you}</Box>
           </Box>
         </Box>
-        <Box role="rowgroup" flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label="Groups, one line each">
+        <Box role="rowgroup" flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label={say.groupsOneLineEach}>
           {groups.tables.map((table) => (
             <HallLine key={table.id} table={table} desk={desk} from={from} until={until} now={now} give={give} />
           ))}
@@ -106,10 +107,11 @@ export function Hall({ desk, now, give, onList }: HallProps) {
         wrap="wrap"
       >
         <span>
-          <strong>filled</strong> an adult is in · <strong>framed</strong> an adult looks in · <strong>line</strong> nobody
+          <strong>{say.filled}</strong> {say.anAdultIsIn} <strong>{say.framed}</strong> {say.anAdultLooksIn}{' '}
+          <strong>{say.line}</strong> {say.nobody}
         </span>
         <chakra.span ms="auto" hideBelow="xl">
-          Each has its own words and board page. What is said there is not recorded.
+          {say.eachHasItsOwnWords}
         </chakra.span>
       </Flex>
     </Flex>
@@ -139,12 +141,12 @@ function Back({ out, now }: { out: Out; now: number }) {
   return (
     <Box
       role="timer"
-      aria-label={`Together again in ${countdown(left)}`}
+      aria-label={say.togetherAgainIn(countdown(left))}
       px="8px"
       bg={soon ? 'mark' : 'transparent'}
       color={soon ? 'onMark' : 'ink'}
     >
-      <chakra.span fontSize="12px">{out.calledBack ? 'all back in' : 'back in'} </chakra.span>
+      <chakra.span fontSize="12px">{say.allBackInBackIn(out.calledBack)} </chakra.span>
       <chakra.span fontFamily="mono" fontSize="20px" fontWeight="650">
         {countdown(left)}
       </chakra.span>

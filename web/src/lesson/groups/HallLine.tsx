@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
+import { say } from '../../languages/en/desk/groups'
 import type { Desk } from '../../shared/api/types'
 import { countdown } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
@@ -55,7 +56,7 @@ export function HallLine({ table, desk, from, until, now, give }: LineProps) {
           {table.name}
           {isCalling && table.call && (
             <chakra.span fontFamily="body" fontWeight="600" fontSize="12px" color="verdict.away" ms="6px">
-              calls for help, {countdown(now - Date.parse(table.call.since))}
+              {say.callsForHelp(countdown(now - Date.parse(table.call.since)))}
             </chakra.span>
           )}
         </chakra.h3>
@@ -66,14 +67,13 @@ export function HallLine({ table, desk, from, until, now, give }: LineProps) {
       <Box role="cell" minW="0">
         <Eyes table={table} from={from} until={until} now={now} />
         <Box fontFamily="mono" fontSize="12px" color={beyond ? 'verdict.away' : 'ink2'} fontWeight={beyond ? 650 : 400}>
-          {attended(table, now)}
-          {table.quiet && ' · gone quiet'}
+          {say.goneQuiet(attended(table, now), table.quiet)}
         </Box>
       </Box>
       <Box role="cell" minW="0" fontSize="12.5px" lineHeight="1.3">
         {table.held > 0 && (
           <Box color="verdict.wait" fontWeight="650">
-            {table.held === 1 ? '1 message waits' : `${table.held} messages wait`}
+            {say.messageWaitsMessagesWait(table.held)}
           </Box>
         )}
         {table.last ? (
@@ -81,7 +81,7 @@ export function HallLine({ table, desk, from, until, now, give }: LineProps) {
             <strong>{table.last.from.split(' ')[0]}:</strong> {table.last.text}
           </Box>
         ) : (
-          <chakra.span color="ink3">nothing written{table.marks > 0 ? `, ${table.marks} marks` : ''}</chakra.span>
+          <chakra.span color="ink3">{say.nothingWritten(table.marks)}</chakra.span>
         )}
       </Box>
       <Flex role="cell" direction="column" gap="3px">
@@ -95,11 +95,16 @@ function attended(table: Table, now: number): string {
   if (table.adults.length > 0) return `${table.adults.join(' and ')} ${table.adults.length > 1 ? 'are' : 'is'} here`
   if (table.looking.length > 0) return `${table.looking.join(' and ')} ${table.looking.length > 1 ? 'look' : 'looks'} in`
   const alone = table.aloneSeconds * 1000 + (table.aloneSince ? now - Date.parse(table.aloneSince) : 0)
-  if (!table.aloneSince) return table.mates.length === 0 ? 'empty' : 'nobody is in it'
-  return table.seen.length === 0 ? `no adult yet, ${countdown(alone)}` : `${countdown(alone)} without an adult`
+  if (!table.aloneSince) return table.mates.length === 0 ? say.emptyGroup : say.nobodyIsInIt
+  return table.seen.length === 0 ? say.noAdultYet(countdown(alone)) : say.withoutAnAdult(countdown(alone))
 }
 
-const WHERE: Record<string, string> = { ON_THE_WAY: 'on the way', LOST: 'line lost', ELSEWHERE: 'not here', MISSING: 'missing' }
+const WHERE: Record<string, string> = {
+  ON_THE_WAY: say.onTheWay,
+  LOST: say.lineLost,
+  ELSEWHERE: say.notHere,
+  MISSING: say.missingPupil,
+}
 
 function Mates({ table, desk }: { table: Table; desk: Desk }) {
   const hands = new Set(desk.signals.hands.map((one) => one.person))
@@ -111,14 +116,13 @@ function Mates({ table, desk }: { table: Table; desk: Desk }) {
         color={hands.has(mate.id) ? 'onMark' : mate.where === 'IN' ? 'inherit' : 'ink3'}
         px={hands.has(mate.id) ? '2px' : '0'}
       >
-        {mate.name}
-        {hands.has(mate.id) && ' (hand up)'}
-        {mate.where === 'IN' && desk.rights.pupils[mate.id]?.microphone && ' (speaks)'}
+        {say.handUp(mate.name, hands.has(mate.id))}
+        {mate.where === 'IN' && desk.rights.pupils[mate.id]?.microphone && say.speaks}
         {WHERE[mate.where] && ` (${WHERE[mate.where]})`}
       </chakra.span>
     </span>
   ))
-  return <>{parts.length > 0 ? parts : 'nobody'}</>
+  return <>{parts.length > 0 ? parts : say.nobody}</>
 }
 
 /** The time out as a line: filled while an adult was in, framed while one looked in, bare while nobody did. */
@@ -154,22 +158,22 @@ function Acts({ table, desk, isNext, give }: { table: Table; desk: Desk; isNext:
   if (mine.in === table.id) {
     return (
       <Button size="small" look="main" onClick={() => give({ do: 'come-out' })}>
-        Come out
+        {say.comeOut}
       </Button>
     )
   }
   return (
     <>
       <Button size="small" look={isNext ? 'main' : 'plain'} onClick={() => give({ do: 'go-in', group: table.id })}>
-        {isNext ? 'Next: go in' : 'Go in'} {isNext && <Key>G</Key>}
+        {say.nextGoInGoIn(isNext)} {isNext && <Key>G</Key>}
       </Button>
       {mine.looking === table.id ? (
         <Button size="small" onClick={() => give({ do: 'look-away' })} aria-pressed="true">
-          Look away
+          {say.lookAway}
         </Button>
       ) : (
         <Button size="small" onClick={() => give({ do: 'look-in', group: table.id })}>
-          Look in
+          {say.lookIn}
         </Button>
       )}
     </>

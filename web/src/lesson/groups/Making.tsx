@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/groups'
 import type { Desk, GroupsMade } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { Select, TextInput } from '../../shared/ui/Fields'
@@ -34,7 +35,7 @@ export function Making({ desk, lesson, give }: { desk: Desk; lesson: string; giv
         }}
       >
         <TextInput
-          aria-label="How many"
+          aria-label={say.howMany}
           type="number"
           min={1}
           max={60}
@@ -43,43 +44,43 @@ export function Making({ desk, lesson, give }: { desk: Desk; lesson: string; giv
           onChange={(event) => change({ count: Number(event.target.value) })}
         />
         <Select
-          aria-label="Of what"
+          aria-label={say.ofWhat}
           w="128px"
           value={recipe.by}
           onChange={(event) => change({ by: event.target.value as Recipe['by'] })}
         >
-          <option value="SIZE">pupils in each</option>
-          <option value="NUMBER">groups</option>
+          <option value="SIZE">{say.pupilsInEach}</option>
+          <option value="NUMBER">{say.groups}</option>
         </Select>
-        {tick('mixed', 'new company')}
+        {tick('mixed', say.newCompany)}
         {recipe.mixed && (
           <Select
-            aria-label="Looked for in"
+            aria-label={say.lookedForIn}
             w="112px"
             value={recipe.times}
             onChange={(event) => change({ times: Number(event.target.value) })}
           >
             {[1, 3, 5, 10].map((times) => (
               <option key={times} value={times}>
-                {times === 1 ? 'last time' : `last ${times} times`}
+                {say.lastTimeLastTimes(times)}
               </option>
             ))}
           </Select>
         )}
         {tick('balanced', 'balanced')}
-        {tick('trusted', 'a trusted pupil in each')}
+        {tick('trusted', say.aTrustedPupilInEach)}
         <Button type="submit" look="main" disabled={making.isPending || here === 0}>
-          Make groups of {here}
+          {say.makeGroupsOf(here)}
         </Button>
-        {(kept?.lastTimes ?? 0) > 0 && <Button onClick={() => give({ do: 'groups-as-last' })}>As last time</Button>}
+        {(kept?.lastTimes ?? 0) > 0 && <Button onClick={() => give({ do: 'groups-as-last' })}>{say.asLastTime}</Button>}
         {(kept?.prepared.length ?? 0) > 0 && (
           <Select
-            aria-label="Prepared groups"
+            aria-label={say.preparedGroups}
             w="110px"
             value=""
             onChange={(event) => event.target.value && give({ do: 'groups-prepared', set: event.target.value })}
           >
-            <option value="">prepared…</option>
+            <option value="">{say.prepared}</option>
             {kept?.prepared.map((one) => (
               <option key={one.id} value={one.id}>
                 {one.name}
@@ -102,9 +103,7 @@ export function Making({ desk, lesson, give }: { desk: Desk; lesson: string; giv
 }
 
 function company(made: GroupsMade): string {
-  if (made.metAgain === 0) return 'Nobody meets somebody of the last times again.'
-  const pairs = made.metAgain === 1 ? '1 pair meets again' : `${made.metAgain} pairs meet again`
-  return made.metAgain === made.metAtLeast
-    ? `${pairs}; with groups of this size it cannot be fewer.`
-    : `${pairs}; fewer than ${made.metAtLeast} cannot be.`
+  if (made.metAgain === 0) return say.nobodyMeetsSomebodyOfThe
+  const pairs = made.metAgain === 1 ? say.pairMeetsAgain : say.pairsMeetAgain(made.metAgain)
+  return made.metAgain === made.metAtLeast ? say.withGroupsOfThisSize(pairs) : say.fewerThanCannotBe(pairs, made.metAtLeast)
 }

@@ -1,5 +1,6 @@
 import { chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/groups'
 import type { Desk } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { TextInput } from '../../shared/ui/Fields'
@@ -43,7 +44,7 @@ export function TableLine({ table, number, give, ...people }: { table: Table; nu
         {number}
       </chakra.span>
       <TextInput
-        aria-label={`Name of ${table.name}`}
+        aria-label={say.nameOf(table.name)}
         w="130px"
         flexShrink={0}
         fontFamily="heading"
@@ -56,7 +57,7 @@ export function TableLine({ table, number, give, ...people }: { table: Table; nu
         onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
       />
       <Flex gap="4px" wrap="wrap" flex="1" minW="0">
-        {table.mates.length === 0 && <chakra.span color="ink3">nobody yet</chakra.span>}
+        {table.mates.length === 0 && <chakra.span color="ink3">{say.nobodyYet}</chakra.span>}
         {table.mates.map((mate) => (
           <Name key={mate.id} id={mate.id} name={mate.name} away={mate.where === 'MISSING'} {...people} />
         ))}
@@ -67,15 +68,15 @@ export function TableLine({ table, number, give, ...people }: { table: Table; nu
           checked={table.locked}
           onChange={(event) => give({ do: 'lock-group', group: table.id, on: event.target.checked })}
         />
-        keep
+        {say.keep}
       </chakra.label>
       <Button
         size="small"
         disabled={table.mates.length === 0}
-        aria-label={`Empty ${table.name}`}
+        aria-label={say.empty(table.name)}
         onClick={() => give({ do: 'empty-group', group: table.id })}
       >
-        Empty
+        {say.emptyButton}
       </Button>
     </Flex>
   )
@@ -87,7 +88,7 @@ export function FreeLine({ free, ...people }: { free: { id: string; name: string
   return (
     <Flex
       role="group"
-      aria-label="In no group"
+      aria-label={say.inNoGroup}
       gap="10px"
       px="14px"
       py="6px"
@@ -102,7 +103,7 @@ export function FreeLine({ free, ...people }: { free: { id: string; name: string
       }}
     >
       <chakra.span w="154px" flexShrink={0} color="ink2">
-        in no group ({free.length})
+        {say.inNoGroupSaid(free.length)}
       </chakra.span>
       <Flex gap="4px" wrap="wrap">
         {free.map((one) => (
@@ -135,8 +136,7 @@ function Name({ id, name, away, onKey, onAsk }: { id: string; name: string; away
       }}
       onClick={(event) => onAsk(event.currentTarget, id, name)}
     >
-      {name}
-      {away && ' (missing)'}
+      {say.missing(name, away)}
     </chakra.button>
   )
 }

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/groups'
 import type { Desk, GroupsPreview } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { Select, TextArea, TextInput } from '../../shared/ui/Fields'
@@ -27,15 +28,14 @@ export function Sending({ desk, lesson, give }: { desk: Desk; lesson: string; gi
       <Box role="status">
         {groups.broken.map((one) => (
           <Box key={one.says} color={one.binding ? 'verdict.away' : 'verdict.wait'} fontWeight={one.binding ? 650 : 400}>
-            {one.binding ? 'Keeps them from being sent: ' : 'Not as wished: '}
-            {one.says}.
+            {say.keepsThemFromBeingSent(one.binding, one.says)}
           </Box>
         ))}
       </Box>
       {preview && <Rights preview={preview} />}
       <TextArea
-        aria-label="What is to be done"
-        placeholder="What is to be done in the groups. Everybody reads it at the own seat."
+        aria-label={say.whatIsToBeDone}
+        placeholder={say.whatIsToBeDoneIn}
         rows={2}
         resize="none"
         maxLength={1000}
@@ -47,9 +47,9 @@ export function Sending({ desk, lesson, give }: { desk: Desk; lesson: string; gi
       <ProblemNote problem={sending.error} compact />
       <Flex gap="8px" mt="6px" align="center" wrap="wrap">
         <chakra.label display="inline-flex" gap="5px" alignItems="center">
-          for
+          {say.for}
           <TextInput
-            aria-label="Minutes in groups"
+            aria-label={say.minutesInGroups}
             type="number"
             min={1}
             max={preview?.minutes ?? 120}
@@ -57,16 +57,17 @@ export function Sending({ desk, lesson, give }: { desk: Desk; lesson: string; gi
             value={minutes}
             onChange={(event) => setMinutes(event.target.value)}
           />
-          min{preview && `, up to ${preview.minutes}`}
+          {say.min}
+          {preview && say.upTo(preview.minutes)}
         </chakra.label>
         <Select
-          aria-label="How they go"
+          aria-label={say.howTheyGo}
           w="190px"
           value={invite ? 'invite' : 'once'}
           onChange={(event) => setInvite(event.target.value === 'invite')}
         >
-          <option value="once">all go at once</option>
-          <option value="invite">each goes when they accept</option>
+          <option value="once">{say.allGoAtOnce}</option>
+          <option value="invite">{say.eachGoesWhenTheyAccept}</option>
         </Select>
         <Box flex="1" />
         <Button
@@ -74,7 +75,7 @@ export function Sending({ desk, lesson, give }: { desk: Desk; lesson: string; gi
           disabled={sending.isPending || binding.length > 0}
           onClick={() => sending.mutate({ do: 'send-out', minutes: Number(minutes), invite })}
         >
-          Send out
+          {say.sendOut}
         </Button>
       </Flex>
     </Box>
@@ -86,17 +87,15 @@ function Rights({ preview }: { preview: GroupsPreview }) {
   return (
     <Box color="ink2" fontSize="12.5px">
       <Flex gap="4px 12px" wrap="wrap" align="center">
-        <strong>In a group:</strong>
+        <strong>{say.inAGroup}</strong>
         {preview.rights.map((right) => (
           <Flex key={right.rule} as="span" gap="4px" align="center" fontWeight={right.now === right.inGroups ? 400 : 650}>
-            <Shutter value={right.inGroups.toLowerCase().replace('_', '-')} /> {right.title}
-            {right.now !== right.inGroups && ' (otherwise there)'}
+            <Shutter value={right.inGroups.toLowerCase().replace('_', '-')} />{' '}
+            {say.otherwiseThere(right.title, right.now, right.inGroups)}
           </Flex>
         ))}
       </Flex>
-      <Box>
-        {preview.recording} A group is without an adult for {preview.aloneMinutes} min at most.
-      </Box>
+      <Box>{say.aGroupIsWithoutAn(preview.recording, preview.aloneMinutes)}</Box>
     </Box>
   )
 }

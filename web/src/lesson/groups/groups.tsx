@@ -1,3 +1,4 @@
+import { say } from '../../languages/en/desk/groups'
 import type { Desk } from '../../shared/api/types'
 import type { Mark } from '../part'
 import { groupsNeeds } from './needs'
@@ -8,7 +9,7 @@ import { Choice } from '../DeskMenu'
 function marks(desk: Desk, person: string): Mark[] {
   if (!desk.groups.out) return []
   const table = desk.groups.tables.find((one) => one.mates.some((mate) => mate.id === person && mate.where === 'IN'))
-  return table ? [{ short: table.name, words: `in ${table.name}`, quiet: true }] : []
+  return table ? [{ short: table.name, words: say.in(table.name), quiet: true }] : []
 }
 
 type Move = (order: { do: 'to-group'; person: string; to: string | null }) => void
@@ -23,12 +24,12 @@ function InRowMenu({ desk, pupil, give }: { desk: Desk; pupil: { id: string }; g
         .filter((one) => one.id !== now?.id)
         .map((one) => (
           <Choice key={one.id} value={one.id} onSelect={() => give({ do: 'to-group', person: pupil.id, to: one.id })}>
-            Send to {one.name}
+            {say.sendTo(one.name)}
           </Choice>
         ))}
       {now && (
         <Choice value="together" onSelect={() => give({ do: 'to-group', person: pupil.id, to: null })}>
-          Back from {now.name} to the class
+          {say.backFromToTheClass(now.name)}
         </Choice>
       )}
     </>

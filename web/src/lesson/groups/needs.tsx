@@ -1,3 +1,4 @@
+import { say } from '../../languages/en/desk/groups'
 import { Button } from '../../shared/ui/Button'
 import { Select } from '../../shared/ui/Fields'
 import { Key } from '../../shared/ui/Key'
@@ -15,14 +16,17 @@ function Calls(props: CardProps) {
   const first = desk.groups.next?.group === group.id
   return (
     <>
-      <Title>{group.name} calls for an adult</Title>
+      <Title>{say.callsForAnAdult(group.name)}</Title>
       <Small>
-        {group.call.by} pressed.{group.last && ` Last words: ${group.last.from}: “${group.last.text}”`}
+        {say.pressed(group.call.by)}
+        {group.last && say.lastWords(group.last.from, group.last.text)}
       </Small>
       <Actions>
-        <Button onClick={() => give({ do: 'go-in', group: group.id })}>Go in {first && <Key>G</Key>}</Button>
-        <Button onClick={() => give({ do: 'look-in', group: group.id })}>Look in first</Button>
-        <Button onClick={() => give({ do: 'seen-to', group: need.group ?? '' })}>Seen to</Button>
+        <Button onClick={() => give({ do: 'go-in', group: group.id })}>
+          {say.goIn} {first && <Key>G</Key>}
+        </Button>
+        <Button onClick={() => give({ do: 'look-in', group: group.id })}>{say.lookInFirst}</Button>
+        <Button onClick={() => give({ do: 'seen-to', group: need.group ?? '' })}>{say.seenTo}</Button>
       </Actions>
     </>
   )
@@ -37,17 +41,12 @@ function Alone(props: CardProps) {
   )
   return (
     <>
-      <Title>
-        {group.name} {others.length > 0 && `and ${others.length} more `}without an adult for too long
-      </Title>
-      <Small>
-        {group.quiet ? 'It has gone quiet by itself.' : 'Nobody has looked in for longer than the rule lets.'}
-        {others.length > 0 && ` The same in ${others.map((one) => one.name).join(', ')}.`}
-      </Small>
+      <Title>{say.withoutAnAdultForTooLong(group.name, others.length)}</Title>
+      <Small>{say.itHasGoneQuietBy(group.quiet, others.length, others.map((one) => one.name).join(', '))}</Small>
       <Actions>
-        <Button onClick={() => give({ do: 'look-in', group: group.id })}>Look into {group.name}</Button>
+        <Button onClick={() => give({ do: 'look-in', group: group.id })}>{say.lookInto(group.name)}</Button>
         <Button onClick={() => give({ do: 'go-in', group: group.id })}>
-          Go in {desk.groups.next?.group === group.id && <Key>G</Key>}
+          {say.goIn} {desk.groups.next?.group === group.id && <Key>G</Key>}
         </Button>
       </Actions>
     </>
@@ -60,14 +59,14 @@ function Late({ need, desk, give }: CardProps) {
   const to = late.to
   return (
     <>
-      <Title>{late.name} comes late</Title>
-      <Small>
-        {to
-          ? `Is needed most in ${late.toName}, and nobody to be kept apart from is there.`
-          : 'Every group holds somebody to be kept apart from. Choose yourself.'}
-      </Small>
+      <Title>{say.comesLate(late.name)}</Title>
+      <Small>{to ? say.isNeededMostIn(late.toName ?? '') : say.everyGroupHoldsSomebodyTo}</Small>
       <Actions>
-        {to && <Button onClick={() => give({ do: 'to-group', person: late.id, to })}>To {late.toName}</Button>}
+        {to && (
+          <Button onClick={() => give({ do: 'to-group', person: late.id, to })}>
+            {say.to} {late.toName}
+          </Button>
+        )}
         <Elsewhere person={late.id} but={to} desk={desk} give={give} />
       </Actions>
     </>
@@ -77,14 +76,14 @@ function Late({ need, desk, give }: CardProps) {
 function Elsewhere({ person, but, desk, give }: { person: string; but: string | undefined } & Pick<CardProps, 'desk' | 'give'>) {
   return (
     <Select
-      aria-label="To another group"
+      aria-label={say.toAnotherGroup}
       fontSize="13px"
       w="110px"
       py="1px"
       value=""
       onChange={(event) => event.target.value && give({ do: 'to-group', person, to: event.target.value })}
     >
-      <option value="">elsewhere…</option>
+      <option value="">{say.elsewhere}</option>
       {desk.groups.tables
         .filter((one) => one.id !== but)
         .map((one) => (
@@ -101,10 +100,10 @@ function Planned({ need, give }: CardProps) {
   return (
     <>
       <Title>{need.says}</Title>
-      <Small>They are drawn up from what was prepared; who is not here is left out.</Small>
+      <Small>{say.theyAreDrawnUpFrom}</Small>
       <Actions>
-        <Button onClick={() => give({ do: 'send-prepared', set })}>Send them out</Button>
-        <Button onClick={() => give({ do: 'groups-prepared', set })}>Draw up first</Button>
+        <Button onClick={() => give({ do: 'send-prepared', set })}>{say.sendThemOut}</Button>
+        <Button onClick={() => give({ do: 'groups-prepared', set })}>{say.drawUpFirst}</Button>
       </Actions>
     </>
   )

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/help'
 import type { Desk } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
@@ -26,7 +27,7 @@ function Line({ children }: { children: React.ReactNode }) {
   return (
     <Flex
       as="section"
-      aria-label="Help hour"
+      aria-label={say.helpHour}
       align="center"
       gap="10px"
       wrap="wrap"
@@ -46,23 +47,23 @@ function Stay({ give }: { give: Give }) {
   return (
     <Line>
       <Button size="small" onClick={() => give({ do: 'stay-for-questions', minutes })}>
-        Stay for questions
+        {say.stayForQuestions}
       </Button>
       <Select
         w="92px"
         py="1px"
-        aria-label="How long you stay"
+        aria-label={say.howLongYouStay}
         value={minutes}
         onChange={(event) => setMinutes(Number(event.target.value))}
       >
         {MINUTES.map((one) => (
           <option key={one} value={one}>
-            {one} min
+            {say.min(one)}
           </option>
         ))}
       </Select>
       <chakra.span color="ink2" fontSize="13px">
-        The lesson is over for the class; whoever has a hand up stays, others may knock again.
+        {say.theLessonIsOverFor}
       </chakra.span>
     </Line>
   )
@@ -73,20 +74,17 @@ function HelpHour({ desk, help }: { desk: Desk; help: NonNullable<Desk['help']> 
   const [first, ...others] = help.row
   return (
     <Line>
-      <strong>Help hour until {time.clock(help.until)}</strong>
-      <span>
-        {help.came === 1 ? '1 has come' : `${help.came} have come`} ·{' '}
-        {help.places === 1 ? 'one at a time' : `${help.places} at once`}
-      </span>
+      <strong>{say.helpHourUntil(time.clock(help.until))}</strong>
+      <span>{say.hasComeHaveComeOne(help.came, help.places)}</span>
       {first && (
         <span>
-          In the row: <strong>{first.name}</strong>
+          {say.inTheRow} <strong>{first.name}</strong>
           {others.map((one) => `, ${one.name}`).join('')}
         </span>
       )}
       <Box flex="1" />
       <chakra.span color="ink2" fontSize="13px">
-        {desk.door.adults.filter((one) => one.in).length > 1 ? 'It ends when the last adult goes.' : 'It ends when you go.'}
+        {say.itEndsWhenTheLast(desk.door.adults.filter((one) => one.in).length)}
       </chakra.span>
     </Line>
   )

@@ -1,3 +1,4 @@
+import { say } from '../../languages/en/desk/lines'
 import type { Desk } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { Actions, Small, Title, type CardProps } from '../cards'
@@ -5,7 +6,7 @@ import type { Mark } from '../part'
 import { linesOrders } from './orders'
 
 function marks(desk: Desk, person: string): Mark[] {
-  return desk.lines.weak[person] ? [{ short: 'weak line', words: 'has a weak line', quiet: true }] : []
+  return desk.lines.weak[person] ? [{ short: say.weakLine, words: say.hasAWeakLine, quiet: true }] : []
 }
 
 /** Several have a weak line: what makes the lesson light is proposed, and not done unasked. */
@@ -14,10 +15,10 @@ function Weak({ need, desk, give }: CardProps) {
   return (
     <>
       <Title>{need.says}</Title>
-      <Small>{names.join(', ')}. A light lesson closes all cameras, so that voices and what is shown come through.</Small>
+      <Small>{say.aLightLessonClosesAll(names.join(', '))}</Small>
       <Actions>
-        <Button onClick={() => give({ do: 'light', on: true })}>Light lesson</Button>
-        <Button onClick={() => give({ do: 'leave-weak-lines' })}>Leave it as it is</Button>
+        <Button onClick={() => give({ do: 'light', on: true })}>{say.lightLesson}</Button>
+        <Button onClick={() => give({ do: 'leave-weak-lines' })}>{say.leaveItAsItIs}</Button>
       </Actions>
     </>
   )

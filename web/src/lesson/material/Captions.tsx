@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/material'
 import type { Desk } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { TextInput } from '../../shared/ui/Fields'
@@ -12,14 +13,8 @@ export function Captions({ desk, lesson, give }: { desk: Desk; lesson: string; g
   const may = desk.mine.door.in && !desk.mine.door.observing
   return (
     <Flex direction="column" flex="1" minH="0" px="14px" pb="8px">
-      <Box flex="1" overflowY="auto" tabIndex={0} role="log" aria-label="Captions">
-        {captions.length === 0 && (
-          <Box color="ink2">
-            {serviceListens
-              ? 'The service listens. It writes what is said into open microphones.'
-              : 'No captions yet. Each reader switches them on for themselves.'}
-          </Box>
-        )}
+      <Box flex="1" overflowY="auto" tabIndex={0} role="log" aria-label={say.captions}>
+        {captions.length === 0 && <Box color="ink2">{say.theServiceListensItWrites(serviceListens)}</Box>}
         {captions.map((one) => (
           <Box key={one.number}>
             {one.heard && <chakra.strong fontWeight="650">{one.by}: </chakra.strong>}
@@ -28,14 +23,14 @@ export function Captions({ desk, lesson, give }: { desk: Desk; lesson: string; g
         ))}
         {captions.length > 0 && (
           <a href={`/api/lessons/${encodeURIComponent(lesson)}/captions.vtt`} download={`${desk.title}.vtt`}>
-            All of them as a WebVTT file
+            {say.allOfThemAsA}
           </a>
         )}
       </Box>
       {may && (
         <Box py="4px">
           <Button size="small" aria-pressed={serviceListens} onClick={() => give({ do: 'caption-service', on: !serviceListens })}>
-            {serviceListens ? 'Let the service stop listening' : 'Let the service write along'}
+            {say.letTheServiceStopListening(serviceListens)}
           </Button>
         </Box>
       )}
@@ -50,13 +45,13 @@ export function Captions({ desk, lesson, give }: { desk: Desk; lesson: string; g
           }}
         >
           <TextInput
-            aria-label="What is being said"
+            aria-label={say.whatIsBeingSaid}
             value={text}
             maxLength={1000}
             required
             onChange={(event) => setText(event.target.value)}
           />
-          <Button type="submit">Caption</Button>
+          <Button type="submit">{say.caption}</Button>
         </chakra.form>
       )}
     </Flex>

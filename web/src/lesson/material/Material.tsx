@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/material'
 import type { Desk } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { TextArea, TextInput } from '../../shared/ui/Fields'
@@ -11,15 +12,15 @@ export function Material({ desk, give }: { desk: Desk; give: Give }) {
   const [body, setBody] = useState('')
   return (
     <Flex direction="column" flex="1" minH="0" px="14px" pb="8px">
-      <Box flex="1" overflowY="auto" tabIndex={0} role="region" aria-label="Handed out">
-        {desk.material.handouts.length === 0 && <Box color="ink2">Nothing is handed out. Who comes late finds all of it.</Box>}
+      <Box flex="1" overflowY="auto" tabIndex={0} role="region" aria-label={say.handedOut}>
+        {desk.material.handouts.length === 0 && <Box color="ink2">{say.nothingIsHandedOutWho}</Box>}
         {desk.material.handouts.map((one) => (
           <Flex key={one.number} gap="8px" py="2px" borderBottom="1px dotted" borderColor="line">
             <Box flex="1" overflowWrap="anywhere">
               <strong>{one.title}</strong> {one.body}
             </Box>
             <Button size="small" onClick={() => give({ do: 'take-back', number: one.number })}>
-              Take back
+              {say.takeBack}
             </Button>
           </Flex>
         ))}
@@ -34,8 +35,8 @@ export function Material({ desk, give }: { desk: Desk; give: Give }) {
           }}
         >
           <TextInput
-            aria-label="What you hand out"
-            placeholder="What it is"
+            aria-label={say.whatYouHandOut}
+            placeholder={say.whatItIs}
             value={title}
             maxLength={120}
             required
@@ -43,14 +44,14 @@ export function Material({ desk, give }: { desk: Desk; give: Give }) {
           />
           <Flex gap="6px" mt="4px">
             <TextArea
-              aria-label="Link or note"
-              placeholder="Link or note"
+              aria-label={say.linkOrNote}
+              placeholder={say.linkOrNote}
               rows={1}
               value={body}
               maxLength={1000}
               onChange={(event) => setBody(event.target.value)}
             />
-            <Button type="submit">Hand out</Button>
+            <Button type="submit">{say.handOut}</Button>
           </Flex>
         </chakra.form>
       )}

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import { useQuery } from '@tanstack/react-query'
+import { say } from '../../languages/en/desk/merits'
 import { get } from '../../shared/api/http'
 import type { ClassMerits, Desk } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -16,7 +17,7 @@ type Give = (order: OrderOf<typeof meritsOrders>) => void
 function InRowMenu({ desk, pupil, give }: { desk: Desk; pupil: { id: string }; give: Give }) {
   return desk.merits.reasons.map((reason) => (
     <Choice key={reason} value={reason} onSelect={() => give({ do: 'merit', people: [pupil.id], reason })}>
-      Merit for {reason}
+      {say.meritFor(reason)}
     </Choice>
   ))
 }
@@ -26,7 +27,7 @@ function marks(desk: Desk, person: string): Mark[] {
   const count = desk.merits.of[person] ?? 0
   return count === 0
     ? []
-    : [{ short: count === 1 ? '✦' : `✦${count}`, words: count === 1 ? '1 merit' : `${count} merits`, quiet: true }]
+    : [{ short: count === 1 ? '✦' : `✦${count}`, words: count === 1 ? say.merit : say.merits(count), quiet: true }]
 }
 
 /** Gives merits to one, some, a group or all, and takes one back that was given by mistake. */
@@ -45,7 +46,7 @@ export function MeritMaker({ desk, give, classId }: { desk: Desk; give: Give; cl
     <Box>
       <Flex gap="6px" mb="6px" wrap="wrap">
         <Button size="small" onClick={() => setChosen(pupils.map((one) => one.id))}>
-          All {pupils.length}
+          {say.all(pupils.length)}
         </Button>
         {tables.map((table) => (
           <Button
@@ -59,10 +60,10 @@ export function MeritMaker({ desk, give, classId }: { desk: Desk; give: Give; cl
           </Button>
         ))}
         <Button size="small" onClick={() => setChosen([])}>
-          Nobody
+          {say.nobody}
         </Button>
       </Flex>
-      <Flex role="group" aria-label="To whom" gap="4px 12px" wrap="wrap" maxH="170px" overflowY="auto" mb="10px">
+      <Flex role="group" aria-label={say.toWhom} gap="4px 12px" wrap="wrap" maxH="170px" overflowY="auto" mb="10px">
         {pupils.map((one) => (
           <chakra.label key={one.id} display="flex" gap="4px" alignItems="center" w="150px">
             <input type="checkbox" checked={chosen.includes(one.id)} onChange={() => toggle(one.id)} /> {one.name}
@@ -72,7 +73,7 @@ export function MeritMaker({ desk, give, classId }: { desk: Desk; give: Give; cl
       <Flex gap="6px" wrap="wrap" align="center">
         {desk.merits.reasons.map((why) => (
           <Button key={why} disabled={chosen.length === 0} onClick={() => praise(why)}>
-            for {why}
+            {say.for(why)}
           </Button>
         ))}
         <chakra.form
@@ -85,14 +86,14 @@ export function MeritMaker({ desk, give, classId }: { desk: Desk; give: Give; cl
         >
           <TextInput
             w="190px"
-            aria-label="For something else"
-            placeholder="for something else"
+            aria-label={say.forSomethingElse}
+            placeholder={say.forSomethingElsePlaceholder}
             maxLength={500}
             value={reason}
             onChange={(event) => setReason(event.target.value)}
           />
           <Button type="submit" disabled={chosen.length === 0 || !reason.trim()}>
-            Give
+            {say.give}
           </Button>
         </chakra.form>
       </Flex>
@@ -107,15 +108,13 @@ function Latest({ desk, give }: { desk: Desk; give: Give }) {
   if (soon.length === 0) return null
   return (
     <Box mt="12px" maxH="120px" overflowY="auto" fontSize="13px">
-      <chakra.h3 fontSize="14px">Just given; can be taken back for some minutes</chakra.h3>
+      <chakra.h3 fontSize="14px">{say.justGivenCanBeTaken}</chakra.h3>
       {soon.map((one) => (
         <Flex key={one.number} gap="8px" py="2px" borderBottom="1px solid" borderColor="line">
-          <span>
-            {one.name} for {one.reason}
-          </span>
+          <span>{say.forSaid(one.name, one.reason)}</span>
           <Box flex="1" />
           <Button size="small" onClick={() => give({ do: 'take-merit-back', number: one.number })}>
-            Take it back
+            {say.takeItBack}
           </Button>
         </Flex>
       ))}
@@ -132,8 +131,7 @@ function Never({ classId }: { classId: string }) {
   if (!data || data.never.length === 0 || data.never.length === data.pupils.length) return null
   return (
     <chakra.p mt="10px" fontSize="13px" color="ink2">
-      Without a merit in the last {data.weeks} weeks: {data.never.slice(0, 12).join(', ')}
-      {data.never.length > 12 && ` and ${data.never.length - 12} more`}.
+      {say.withoutAMeritInThe(data.weeks, data.never.slice(0, 12).join(', '), data.never.length, data.never.length - 12)}
     </chakra.p>
   )
 }

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/notices'
 import type { Desk } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
@@ -25,7 +26,7 @@ function UnderHead({ desk, give }: { desk: Desk; now: number; give: Give }) {
     <Flex
       key={one.number}
       as="section"
-      aria-label="Announcement"
+      aria-label={say.announcement}
       gap="12px"
       align="center"
       px="16px"
@@ -35,7 +36,7 @@ function UnderHead({ desk, give }: { desk: Desk; now: number; give: Give }) {
       borderColor="lineStrong"
     >
       <span>
-        <strong>Announced:</strong> {one.text}
+        <strong>{say.announced}</strong> {one.text}
       </span>
       <chakra.span fontSize="12px" color="ink2">
         {one.by}, {time.clock(one.at)}
@@ -43,7 +44,7 @@ function UnderHead({ desk, give }: { desk: Desk; now: number; give: Give }) {
       <Box flex="1" />
       {mayOrder(desk) && (
         <Button size="small" onClick={() => give({ do: 'take-down', number: one.number })}>
-          Take it down
+          {say.takeItDown}
         </Button>
       )}
     </Flex>
@@ -56,22 +57,19 @@ export function NoticeMaker({ desk, give }: { desk: Desk; give: Give }) {
   const [greeting, setGreeting] = useState(desk.notices.welcome?.text ?? '')
   return (
     <Box>
-      <Labelled label="Announcement" hint="Stays on top of everybody’s page until you take it down; up to three at a time.">
+      <Labelled label={say.announcement} hint={say.staysOnTopOfEverybodys}>
         {(id) => <TextArea id={id} rows={2} maxLength={400} value={text} onChange={(event) => setText(event.target.value)} />}
       </Labelled>
       <Button look="main" disabled={!text.trim()} onClick={() => give({ do: 'announce', text })}>
-        Put it up
+        {say.putItUp}
       </Button>
       <Box mt="18px">
-        <Labelled
-          label="Welcome"
-          hint="Whoever arrives from now on reads it at the door and first at the seat. Empty it for none."
-        >
+        <Labelled label={say.welcome} hint={say.whoeverArrivesFromNowOn}>
           {(id) => (
             <TextArea id={id} rows={2} maxLength={400} value={greeting} onChange={(event) => setGreeting(event.target.value)} />
           )}
         </Labelled>
-        <Button onClick={() => give({ do: 'welcome', text: greeting })}>Welcome them so</Button>
+        <Button onClick={() => give({ do: 'welcome', text: greeting })}>{say.welcomeThemSo}</Button>
       </Box>
     </Box>
   )

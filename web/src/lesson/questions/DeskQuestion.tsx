@@ -1,5 +1,6 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/questions'
 import type { Desk, DeskQuestion as Shown } from '../../shared/api/types'
 import { countdown } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
@@ -21,7 +22,7 @@ export function UnderHead({ desk, now, give }: { desk: Desk; now: number; give: 
   return (
     <Grid
       as="section"
-      aria-label="The question before the class"
+      aria-label={say.theQuestionBeforeTheClass}
       templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 420px) 178px' }}
       gap="22px"
       px="16px"
@@ -35,18 +36,13 @@ export function UnderHead({ desk, now, give }: { desk: Desk; now: number; give: 
       overflowY="auto"
     >
       <Box>
-        <chakra.h2 fontSize="18px">{question.ask.text || 'A spoken question'}</chakra.h2>
+        <chakra.h2 fontSize="18px">{question.ask.text || say.aSpokenQuestion}</chakra.h2>
         <chakra.p fontSize="13px" color="ink2">
-          <span role="status">
-            {question.results.answers} of {question.askedOf} have answered
-          </span>
-          {question.group && `, in ${question.group}`}
-          {question.open && left !== null && `, ${countdown(left)} left`}
-          {question.medianSeconds !== undefined && `, half within ${question.medianSeconds} s`}
-          {' · '}
-          {question.changeable ? 'may be changed until it closes' : 'answered once'}
-          {' · '}
-          {question.named ? 'names are seen by adults only' : 'nobody sees names'}
+          <span role="status">{say.ofHaveAnswered(question.results.answers, question.askedOf)}</span>
+          {question.group && say.in(question.group)}
+          {question.open && left !== null && say.left(countdown(left))}
+          {question.medianSeconds !== undefined && say.halfWithinS(question.medianSeconds)}{' '}
+          {say.mayBeChangedUntilIt(question.changeable, question.named)}
         </chakra.p>
         {question.open && question.until && (
           <Box mt="6px">
@@ -56,13 +52,13 @@ export function UnderHead({ desk, now, give }: { desk: Desk; now: number; give: 
         <Missing question={question} desk={desk} give={give} />
         {question.answers.length > 0 && (
           <Button look="quiet" fontSize="13px" mt="4px" onClick={() => setNames(true)}>
-            Who answered what
+            {say.whoAnsweredWhat}
           </Button>
         )}
       </Box>
       <Tally results={question.results} />
       {mayOrder(desk) && <Acts question={question} give={give} />}
-      <Sheet title="Who answered what" open={names} onClose={() => setNames(false)} wide>
+      <Sheet title={say.whoAnsweredWhat} open={names} onClose={() => setNames(false)} wide>
         <Names question={question} />
       </Sheet>
     </Grid>
@@ -74,16 +70,15 @@ function Missing({ question, desk, give }: { question: Shown; desk: Desk; give: 
   const shown = question.missing.slice(0, 8).map((one) => one.name)
   return (
     <chakra.p fontSize="13px" mt="5px">
-      Not yet: {shown.join(', ')}
-      {question.missing.length > shown.length && ` and ${question.missing.length - shown.length} more`}
+      {say.notYet(shown.join(', '), question.missing.length, shown.length, question.missing.length - shown.length)}
       {mayOrder(desk) && (
         <>
           {' · '}
           {question.nudged ? (
-            <span>they were nudged</span>
+            <span>{say.theyWereNudged}</span>
           ) : (
             <Button look="quiet" onClick={() => give({ do: 'nudge-question', number: question.number })}>
-              nudge
+              {say.nudge}
             </Button>
           )}
         </>
@@ -100,9 +95,9 @@ function Acts({ question, give }: { question: Shown; give: Give }) {
       {open && (
         <>
           <Button look="main" justifyContent="space-between" onClick={() => give({ do: 'close-question', number })}>
-            Close it <Key>Q</Key>
+            {say.closeIt} <Key>Q</Key>
           </Button>
-          {question.until && <Button onClick={() => give({ do: 'longer-question', number, seconds: 30 })}>30 s more</Button>}
+          {question.until && <Button onClick={() => give({ do: 'longer-question', number, seconds: 30 })}>{say.sMore}</Button>}
         </>
       )}
       {!question.shown && (
@@ -110,24 +105,22 @@ function Acts({ question, give }: { question: Shown; give: Give }) {
           look={open ? 'plain' : 'main'}
           justifyContent="space-between"
           disabled={!question.enough}
-          title={question.enough ? undefined : 'Of fewer than five answers the class is shown nothing'}
+          title={question.enough ? undefined : say.ofFewerThanFiveAnswers}
           onClick={() => give({ do: 'show-results', number, right: false })}
         >
-          Show, no names <Key>H</Key>
+          {say.showNoNames} <Key>H</Key>
         </Button>
       )}
       {hasRight && !question.tellsRight && !open && (
         <Button disabled={!question.enough} onClick={() => give({ do: 'show-results', number, right: true })}>
-          Show what is right
+          {say.showWhatIsRight}
         </Button>
       )}
-      {question.shown && (
-        <chakra.span fontSize="13px">The class sees it{question.tellsRight ? ', and what is right' : ''}.</chakra.span>
-      )}
-      {!open && <Button onClick={() => give({ do: 'put-away', number })}>Put it away</Button>}
+      {question.shown && <chakra.span fontSize="13px">{say.theClassSeesIt(question.tellsRight)}</chakra.span>}
+      {!open && <Button onClick={() => give({ do: 'put-away', number })}>{say.putItAway}</Button>}
       {!question.enough && !open && (
         <chakra.span fontSize="12px" color="ink2">
-          Fewer than five answered; the class is not shown who that may be.
+          {say.fewerThanFiveAnsweredThe}
         </chakra.span>
       )}
     </Flex>
@@ -140,9 +133,9 @@ function Names({ question }: { question: Shown }) {
       <chakra.table w="100%" fontSize="14px">
         <thead>
           <chakra.tr textAlign="start" borderBottom="1.5px solid" borderColor="ink">
-            <th>Pupil</th>
-            <th>Answer</th>
-            <chakra.th textAlign="end">after</chakra.th>
+            <th>{say.pupil}</th>
+            <th>{say.answer}</th>
+            <chakra.th textAlign="end">{say.after}</chakra.th>
           </chakra.tr>
         </thead>
         <tbody>
@@ -152,13 +145,13 @@ function Names({ question }: { question: Shown }) {
               <td>
                 {one.right === true && (
                   <chakra.span color="verdict.in">
-                    ✓<chakra.span srOnly> right: </chakra.span>{' '}
+                    ✓<chakra.span srOnly> {say.right} </chakra.span>{' '}
                   </chakra.span>
                 )}
-                {one.words || 'none of them'}
+                {one.words || say.noneOfThem}
               </td>
               <chakra.td textAlign="end" fontFamily="mono">
-                {one.seconds} s
+                {say.s(one.seconds)}
               </chakra.td>
             </chakra.tr>
           ))}

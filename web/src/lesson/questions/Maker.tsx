@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/questions'
 import { get } from '../../shared/api/http'
 import type { Desk, QuestionLine, SetsPage } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -18,15 +19,15 @@ const NUMBERS = ['one', 'two', 'three', 'four', 'five', 'six']
 
 /** Answers that are ready: one press asks, whatever is written above or only said. */
 const READY: { name: string; kind: Asking['kind']; choices: string[] }[] = [
-  { name: 'True or false', kind: 'SINGLE', choices: ['true', 'false'] },
-  { name: 'Agree or not', kind: 'SINGLE', choices: ['agree', 'partly', 'disagree'] },
-  { name: 'Two to choose from', kind: 'SINGLE', choices: NUMBERS.slice(0, 2) },
-  { name: 'Three', kind: 'SINGLE', choices: NUMBERS.slice(0, 3) },
-  { name: 'Four', kind: 'SINGLE', choices: NUMBERS.slice(0, 4) },
-  { name: 'Five', kind: 'SINGLE', choices: NUMBERS.slice(0, 5) },
-  { name: 'Six', kind: 'SINGLE', choices: NUMBERS },
-  { name: 'A number', kind: 'NUMBER', choices: [] },
-  { name: 'A short text', kind: 'TEXT', choices: [] },
+  { name: say.trueOrFalse, kind: 'SINGLE', choices: ['true', 'false'] },
+  { name: say.agreeOrNot, kind: 'SINGLE', choices: ['agree', 'partly', 'disagree'] },
+  { name: say.twoToChooseFrom, kind: 'SINGLE', choices: NUMBERS.slice(0, 2) },
+  { name: say.three, kind: 'SINGLE', choices: NUMBERS.slice(0, 3) },
+  { name: say.four, kind: 'SINGLE', choices: NUMBERS.slice(0, 4) },
+  { name: say.five, kind: 'SINGLE', choices: NUMBERS.slice(0, 5) },
+  { name: say.six, kind: 'SINGLE', choices: NUMBERS },
+  { name: say.aNumberName, kind: 'NUMBER', choices: [] },
+  { name: say.aShortTextName, kind: 'TEXT', choices: [] },
 ]
 
 export const plain = (kind: Asking['kind'], text: string, choices: string[]): Asking => ({
@@ -61,29 +62,29 @@ export function Maker({ desk, ask, classId }: { desk: Desk; ask: Ask; classId: s
   })
   return (
     <Box>
-      <Labelled label="The question" hint="Or leave it empty and say it.">
+      <Labelled label={say.theQuestion} hint={say.orLeaveItEmptyAnd}>
         {(id) => <TextArea id={id} rows={2} maxLength={600} value={text} onChange={(event) => setText(event.target.value)} />}
       </Labelled>
       <Flex gap="12px" wrap="wrap" mb="10px" align="center">
         <chakra.label>
-          open for{' '}
+          {say.openFor}{' '}
           <Select w="auto" value={seconds} onChange={(event) => setSeconds(event.target.value)}>
-            <option value="">until I close it</option>
-            <option value="30">30 seconds</option>
-            <option value="60">1 minute</option>
-            <option value="120">2 minutes</option>
-            <option value="300">5 minutes</option>
+            <option value="">{say.untilICloseIt}</option>
+            <option value="30">{say.seconds}</option>
+            <option value="60">{say.minute}</option>
+            <option value="120">{say.minutes}</option>
+            <option value="300">{say.minutesChoice}</option>
           </Select>
         </chakra.label>
         <chakra.label display="flex" gap="5px" alignItems="center">
-          <input type="checkbox" checked={changeable} onChange={(event) => setChangeable(event.target.checked)} /> may be changed
-          until it closes
+          <input type="checkbox" checked={changeable} onChange={(event) => setChangeable(event.target.checked)} />{' '}
+          {say.mayBeChangedUntilItCloses}
         </chakra.label>
         {tables.length > 0 && (
           <chakra.label>
-            asked of{' '}
+            {say.askedOf}{' '}
             <Select w="auto" value={group} onChange={(event) => setGroup(event.target.value)}>
-              <option value="">everybody</option>
+              <option value="">{say.everybody}</option>
               {tables.map((one) => (
                 <option key={one.id} value={one.id}>
                   {one.name}
@@ -101,15 +102,15 @@ export function Maker({ desk, ask, classId }: { desk: Desk; ask: Ask; classId: s
               look="main"
               onClick={() => send({ ...own, text: text.trim(), choices: own.choices.filter((one) => one.trim()) })}
             >
-              Ask the class
+              {say.askTheClass}
             </Button>
-            <Button onClick={() => setOwn(null)}>Back to ready answers</Button>
+            <Button onClick={() => setOwn(null)}>{say.backToReadyAnswers}</Button>
           </Flex>
         </>
       ) : (
         <>
           <chakra.p fontWeight="600" mb="4px">
-            Ask at once, to be answered by
+            {say.askAtOnceToBe}
           </chakra.p>
           <Flex gap="6px" wrap="wrap">
             {READY.map((ready, place) => (
@@ -117,7 +118,7 @@ export function Maker({ desk, ask, classId }: { desk: Desk; ask: Ask; classId: s
                 {ready.name} <Key>{place + 1}</Key>
               </Button>
             ))}
-            <Button onClick={() => setOwn(plain('SINGLE', text, ['', '']))}>My own answers…</Button>
+            <Button onClick={() => setOwn(plain('SINGLE', text, ['', '']))}>{say.myOwnAnswers}</Button>
           </Flex>
           {classId && <PreparedOnes classId={classId} onAsk={(line, id) => send(asking(line), id)} />}
         </>
@@ -145,7 +146,7 @@ function PreparedOnes({ classId, onAsk }: { classId: string; onAsk: (line: Quest
   if (sets.length === 0) {
     return (
       <chakra.p mt="12px" fontSize="13px" color="ink2">
-        Nothing is prepared for this class. Questions are prepared on its page, under Questions.
+        {say.nothingIsPreparedForThis}
       </chakra.p>
     )
   }
@@ -158,7 +159,7 @@ function PreparedOnes({ classId, onAsk }: { classId: string; onAsk: (line: Quest
             <Flex key={one.id} gap="10px" align="center" py="3px" borderBottom="1px solid" borderColor="line">
               <chakra.span flex="1">{one.ask.text || one.ask.choices.join(', ')}</chakra.span>
               <Button size="small" onClick={() => onAsk(one.ask, one.id)}>
-                Ask
+                {say.ask}
               </Button>
             </Flex>
           ))}

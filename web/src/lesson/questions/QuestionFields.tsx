@@ -1,14 +1,15 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
+import { say } from '../../languages/en/desk/questions'
 import { Button } from '../../shared/ui/Button'
 import { Labelled, Select, TextArea, TextInput } from '../../shared/ui/Fields'
 import type { Asking } from './orders'
 
 export const KINDS: { kind: Asking['kind']; name: string }[] = [
-  { kind: 'SINGLE', name: 'choose one' },
-  { kind: 'MULTIPLE', name: 'choose any' },
-  { kind: 'ORDER', name: 'put in order' },
-  { kind: 'NUMBER', name: 'a number' },
-  { kind: 'TEXT', name: 'a short text' },
+  { kind: 'SINGLE', name: say.chooseOne },
+  { kind: 'MULTIPLE', name: say.chooseAny },
+  { kind: 'ORDER', name: say.putInOrder },
+  { kind: 'NUMBER', name: say.aNumber },
+  { kind: 'TEXT', name: say.aShortText },
 ]
 
 const chooses = (kind: Asking['kind']) => kind === 'SINGLE' || kind === 'MULTIPLE' || kind === 'ORDER'
@@ -41,7 +42,7 @@ export function QuestionFields({
   return (
     <Box>
       {withText && (
-        <Labelled label="The question" hint="Or leave it empty and say it.">
+        <Labelled label={say.theQuestion} hint={say.orLeaveItEmptyAnd}>
           {(id) => (
             <TextArea
               id={id}
@@ -55,7 +56,7 @@ export function QuestionFields({
       )}
       <Flex gap="12px" wrap="wrap" mb="8px">
         <chakra.label>
-          answered by{' '}
+          {say.answeredBy}{' '}
           <Select w="auto" value={kind} onChange={(event) => other(event.target.value as Asking['kind'])}>
             {KINDS.map((one) => (
               <option key={one.kind} value={one.kind}>
@@ -65,7 +66,7 @@ export function QuestionFields({
           </Select>
         </chakra.label>
         <chakra.label>
-          points{' '}
+          {say.points}{' '}
           <TextInput
             w="64px"
             type="number"
@@ -77,7 +78,7 @@ export function QuestionFields({
         </chakra.label>
       </Flex>
       {chooses(kind) && (
-        <Box role="group" aria-label="Choices">
+        <Box role="group" aria-label={say.choices}>
           {choices.map((choice, place) => (
             <Flex key={place} gap="8px" align="center" mb="4px">
               {kind === 'ORDER' ? (
@@ -87,14 +88,14 @@ export function QuestionFields({
               ) : (
                 <input
                   type={kind === 'SINGLE' ? 'radio' : 'checkbox'}
-                  aria-label={`Choice ${place + 1} is right`}
+                  aria-label={say.choiceIsRight(place + 1)}
                   checked={right.includes(place)}
                   onClick={() => kind === 'SINGLE' && right.includes(place) && mark(place)}
                   onChange={() => mark(place)}
                 />
               )}
               <TextInput
-                aria-label={`Choice ${place + 1}`}
+                aria-label={say.choice(place + 1)}
                 maxLength={120}
                 value={choice}
                 onChange={(event) => change({ choices: choices.map((one, i) => (i === place ? event.target.value : one)) })}
@@ -102,7 +103,7 @@ export function QuestionFields({
               {choices.length > 2 && (
                 <Button
                   size="small"
-                  aria-label={`Leave out choice ${place + 1}`}
+                  aria-label={say.leaveOutChoice(place + 1)}
                   onClick={() =>
                     change({
                       choices: choices.filter((_, i) => i !== place),
@@ -110,7 +111,7 @@ export function QuestionFields({
                     })
                   }
                 >
-                  leave out
+                  {say.leaveOut}
                 </Button>
               )}
             </Flex>
@@ -118,7 +119,7 @@ export function QuestionFields({
           <Flex gap="10px" align="center">
             {choices.length < 12 && (
               <Button size="small" onClick={() => change({ choices: [...choices, ''] })}>
-                Another choice
+                {say.anotherChoice}
               </Button>
             )}
             <chakra.span fontSize="13px" color="ink2">
@@ -129,10 +130,10 @@ export function QuestionFields({
                     checked={right.length > 0}
                     onChange={(event) => change({ right: event.target.checked ? choices.map((_, i) => i) : [] })}
                   />{' '}
-                  this is the right order
+                  {say.thisIsTheRightOrder}
                 </chakra.label>
               ) : (
-                'Mark what is right, or nothing.'
+                say.markWhatIsRightOrNothing
               )}
             </chakra.span>
           </Flex>
@@ -141,17 +142,17 @@ export function QuestionFields({
       {kind === 'NUMBER' && (
         <Flex gap="12px" wrap="wrap">
           <chakra.label>
-            right is{' '}
+            {say.rightIs}{' '}
             <TextInput w="110px" value={asking.number ?? ''} onChange={(event) => change({ number: event.target.value })} />
           </chakra.label>
           <chakra.label>
-            give or take{' '}
+            {say.giveOrTake}{' '}
             <TextInput w="90px" value={asking.tolerance ?? ''} onChange={(event) => change({ tolerance: event.target.value })} />
           </chakra.label>
         </Flex>
       )}
       {kind === 'TEXT' && (
-        <Labelled label="What counts as right" hint="One spelling on each line; capitals make no difference.">
+        <Labelled label={say.whatCountsAsRight} hint={say.oneSpellingOnEachLine}>
           {(id) => (
             <TextArea
               id={id}

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/recording'
 import type { Desk } from '../../shared/api/types'
 import { countdown } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
@@ -14,11 +15,11 @@ type Give = (order: OrderOf<typeof recordingOrders>) => void
 type Recording = Desk['recording']
 
 export const REASONS: { reason: PauseReason; says: string }[] = [
-  { reason: 'CONFIDES', says: 'Somebody confides' },
-  { reason: 'HEALTH_OR_FAMILY', says: 'Health or family' },
-  { reason: 'PERSONAL_DATA', says: 'Names, marks or addresses are shown' },
-  { reason: 'BREAK', says: 'A break' },
-  { reason: 'OTHER', says: 'Another reason' },
+  { reason: 'CONFIDES', says: say.somebodyConfides },
+  { reason: 'HEALTH_OR_FAMILY', says: say.healthOrFamily },
+  { reason: 'PERSONAL_DATA', says: say.namesMarksOrAddressesAreShown },
+  { reason: 'BREAK', says: say.aBreak },
+  { reason: 'OTHER', says: say.anotherReason },
 ]
 
 export function penOf({ phase, isRecording, paused, waiting }: Recording): PenState {
@@ -36,11 +37,11 @@ function minutes({ recordedSeconds, runningSince }: Recording, now: number): num
 }
 
 const WORDS: Record<PenState, string> = {
-  off: 'Not recorded',
-  soon: 'Recording begins',
-  on: 'Recording',
-  paused: 'Recording paused',
-  failed: 'Not recording',
+  off: say.notRecorded,
+  soon: say.recordingBegins,
+  on: say.recording,
+  paused: say.recordingPaused,
+  failed: say.notRecording,
 }
 
 /** The one quiet mark of the desk: that it is recorded and for how long; all orders are behind it. */
@@ -52,7 +53,7 @@ function RecordingMark({ desk, now, give }: { desk: Desk; now: number; give: Giv
     <Flex as="span" align="center" gap="8px" fontWeight="650">
       <Pen state={pen} size={30} />
       {WORDS[pen]}
-      {(pen === 'on' || pen === 'paused') && <chakra.span fontFamily="mono">{minutes(recording, now)} min</chakra.span>}
+      {(pen === 'on' || pen === 'paused') && <chakra.span fontFamily="mono">{say.min(minutes(recording, now))}</chakra.span>}
     </Flex>
   )
   if (!mayOrder(desk)) return shown
@@ -65,7 +66,7 @@ function RecordingMark({ desk, now, give }: { desk: Desk; now: number; give: Giv
       </Opener>
       {pen === 'on' && mine.recording.mayPause && (
         <chakra.span color="ink2">
-          <Key>R</Key> pauses
+          <Key>R</Key> {say.pauses}
         </chakra.span>
       )}
       <DeskMenu anchor={anchor} onClose={() => setAnchor(null)}>
@@ -81,7 +82,7 @@ export function InMore({ desk, give }: { desk: Desk; give: Give }) {
   if (penOf(recording) !== 'off' || recording.mode === 'FORBIDDEN' || !mine.recording.mayStart) return null
   return (
     <Choice value="record" onSelect={() => give({ do: 'record' })}>
-      Record: everybody is told ten seconds before
+      {say.recordEverybodyIsToldTen}
     </Choice>
   )
 }
@@ -93,45 +94,39 @@ function Orders({ desk, give }: { desk: Desk; give: Give }) {
   const going = phase !== 'OFF' && phase !== 'ENDED'
   return (
     <>
-      <MenuHead>
-        {mode === 'REQUIRED'
-          ? 'The rules want this lesson recorded'
-          : mode === 'OPTIONAL'
-            ? 'May be recorded'
-            : 'Not to be recorded'}
-      </MenuHead>
+      <MenuHead>{say.theRulesWantThisLesson(mode)}</MenuHead>
       {!going && mayStart && (
         <Choice value="record" onSelect={() => give({ do: 'record' })}>
-          Record: everybody is told ten seconds before
+          {say.recordEverybodyIsToldTen}
         </Choice>
       )}
       {phase === 'FAILED' && mayStart && (
         <Choice value="again" onSelect={() => give({ do: 'record' })}>
-          Try again now
+          {say.tryAgainNow}
         </Choice>
       )}
       {going && phase !== 'ANNOUNCED' && mayPause && !paused && (
         <>
           {REASONS.map(({ reason, says }) => (
             <Choice key={reason} value={reason} onSelect={() => give({ do: 'pause-recording', reason })}>
-              Pause: {says.toLowerCase()}
+              {say.pause(says.toLowerCase())}
             </Choice>
           ))}
         </>
       )}
       {paused && mayPause && (
         <Choice value="on" onSelect={() => give({ do: 'recording-on' })}>
-          Go on recording
+          {say.goOnRecording}
         </Choice>
       )}
       {going && mayEnd && (
         <Choice value="end" grave onSelect={() => give({ do: 'end-recording' })}>
-          {phase === 'ANNOUNCED' ? 'Call it off' : 'End the recording'}
+          {say.callItOffEndTheRecording(phase)}
         </Choice>
       )}
       {going && !mayEnd && (
         <Box px="8px" py="4px" fontSize="12px" color="ink2">
-          The rules let nobody here end it before the lesson.
+          {say.theRulesLetNobodyHere}
         </Box>
       )}
     </>
@@ -163,12 +158,10 @@ export function UnderHead({ desk, now, give }: { desk: Desk; now: number; give: 
         {recording.paused && <Paused desk={desk} now={now} give={give} />}
         {recording.waiting && !recording.paused && (
           <span>
-            <strong>Nothing is recorded for now:</strong> {recording.waiting.says}. It goes on by itself.
+            <strong>{say.nothingIsRecordedForNow}</strong> {say.itGoesOnByItself(recording.waiting.says)}
           </span>
         )}
-        {recording.failure && (
-          <span>The recorder does not record: {recording.failure.says}. It is asked again and again by itself.</span>
-        )}
+        {recording.failure && <span>{say.theRecorderDoesNotRecord(recording.failure.says)}</span>}
         {recording.unheard.length > 0 && <Unheard recording={recording} />}
       </Flex>
     </Flex>
@@ -180,11 +173,11 @@ function Soon({ desk, now, give }: { desk: Desk; now: number; give: Give }) {
   return (
     <>
       <span>
-        <strong>Begins in {seconds} s.</strong> Everybody was told.
+        <strong>{say.beginsInS(seconds)}</strong> {say.everybodyWasTold}
       </span>
       {mayOrder(desk) && desk.mine.recording.mayEnd && (
         <Button size="small" onClick={() => give({ do: 'end-recording' })}>
-          Call it off
+          {say.callItOff}
         </Button>
       )}
     </>
@@ -197,13 +190,13 @@ function Paused({ desk, now, give }: { desk: Desk; now: number; give: Give }) {
   return (
     <>
       <span>
-        <strong>for {countdown(now - Date.parse(paused.since))}</strong>: {paused.says} ({paused.by}).{' '}
-        {paused.until ? `Goes on by itself in ${countdown(Date.parse(paused.until) - now)}.` : 'It lasts until you let it go on.'}
+        <strong>{say.for(countdown(now - Date.parse(paused.since)))}</strong>: {paused.says} ({paused.by}).{' '}
+        {paused.until ? say.goesOnByItselfIn(countdown(Date.parse(paused.until) - now)) : say.itLastsUntilYouLet}
       </span>
       {mayOrder(desk) && desk.mine.recording.mayPause && (
         <>
           <Button size="small" look="main" onClick={() => give({ do: 'recording-on' })}>
-            Go on recording <Key>R</Key>
+            {say.goOnRecording} <Key>R</Key>
           </Button>
           {!paused.until &&
             [5, 10].map((each) => (
@@ -212,7 +205,7 @@ function Paused({ desk, now, give }: { desk: Desk; now: number; give: Give }) {
                 size="small"
                 onClick={() => give({ do: 'pause-recording', reason: paused.reason, minutes: each })}
               >
-                by itself in {each} min
+                {say.byItselfInMin(each)}
               </Button>
             ))}
         </>
@@ -222,17 +215,17 @@ function Paused({ desk, now, give }: { desk: Desk; now: number; give: Give }) {
 }
 
 const BECOMES: Record<Recording['unheard'][number]['what'], string> = {
-  CLOSED: 'their voice and camera are closed',
-  WAITS: 'the recording waits while they speak',
-  NO_RECORDING: 'nothing is recorded while they are here',
+  CLOSED: say.theirVoiceAndCameraAreClosed,
+  WAITS: say.theRecordingWaitsWhileTheySpeak,
+  NO_RECORDING: say.nothingIsRecordedWhileThey,
   NOT_ASKED: '',
 }
 
 const STANDING: Record<Recording['unheard'][number]['standing'], string> = {
   GIVEN: '',
-  REFUSED: 'refused',
-  WITHDRAWN: 'withdrawn',
-  UNKNOWN: 'nothing is known',
+  REFUSED: say.refused,
+  WITHDRAWN: say.withdrawn,
+  UNKNOWN: say.nothingIsKnown,
 }
 
 /** For whom and why; pupils are told for themselves alone. */
@@ -243,12 +236,13 @@ function Unheard({ recording }: { recording: Recording }) {
       {kinds.map((what, place) => (
         <span key={what}>
           {place > 0 && ' · '}
-          Not recorded:{' '}
-          {recording.unheard
-            .filter((one) => one.what === what)
-            .map((one) => `${one.name} (${STANDING[one.standing]})`)
-            .join(', ')}
-          ; {BECOMES[what]}
+          {say.notRecordedSaid(
+            recording.unheard
+              .filter((one) => one.what === what)
+              .map((one) => `${one.name} (${STANDING[one.standing]})`)
+              .join(', '),
+            BECOMES[what],
+          )}
         </span>
       ))}
     </span>

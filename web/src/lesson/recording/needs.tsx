@@ -1,3 +1,4 @@
+import { say } from '../../languages/en/desk/recording'
 import { Button } from '../../shared/ui/Button'
 import { Key } from '../../shared/ui/Key'
 import { Actions, Small, Title, type CardProps, type Cards } from '../cards'
@@ -9,14 +10,10 @@ function Fails({ need, desk, give }: CardProps) {
   return (
     <>
       <Title>{need.says}</Title>
-      <Small>
-        {desk.recording.required
-          ? 'This lesson has to be recorded; what is missing is noted with its cause.'
-          : 'It is tried again by itself.'}
-      </Small>
+      <Small>{say.thisLessonHasToBe(desk.recording.required)}</Small>
       {desk.mine.recording.mayStart && (
         <Actions>
-          <Button onClick={() => give({ do: 'record' })}>Try again now</Button>
+          <Button onClick={() => give({ do: 'record' })}>{say.tryAgainNow}</Button>
         </Actions>
       )}
     </>
@@ -29,15 +26,13 @@ function StillPaused({ need, desk, give }: CardProps) {
   return (
     <>
       <Title mark={need.number > 1}>{need.says}</Title>
-      <Small>
-        {paused.says}, by {paused.by}.
-      </Small>
+      <Small>{say.by(paused.says, paused.by)}</Small>
       {desk.mine.recording.mayPause && (
         <Actions>
           <Button onClick={() => give({ do: 'recording-on' })}>
-            Go on recording <Key>R</Key>
+            {say.goOnRecording} <Key>R</Key>
           </Button>
-          <Button onClick={() => give({ do: 'pause-recording', reason: paused.reason, minutes: 5 })}>5 min more</Button>
+          <Button onClick={() => give({ do: 'pause-recording', reason: paused.reason, minutes: 5 })}>{say.minMore}</Button>
         </Actions>
       )}
     </>

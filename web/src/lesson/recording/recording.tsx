@@ -1,3 +1,4 @@
+import { say } from '../../languages/en/desk/recording'
 import type { Desk } from '../../shared/api/types'
 import type { Mark } from '../part'
 import { InMore, penOf, UnderHead } from './DeskRecording'
@@ -13,7 +14,7 @@ function marks(desk: Desk, person: string): Mark[] {
   const { phase, unheard } = desk.recording
   const going = phase !== 'OFF' && phase !== 'ENDED'
   return going && unheard.some((one) => one.person === person)
-    ? [{ short: 'not recorded', words: 'not to be recorded', quiet: true }]
+    ? [{ short: say.notRecordedShort, words: say.notToBeRecorded, quiet: true }]
     : []
 }
 

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { Link, useSearchParams } from 'react-router'
+import { say } from '../../languages/en/desk/rehearsal'
 import { get, post } from '../../shared/api/http'
 import type { Desk, Rehearsing } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -9,9 +10,9 @@ import { TOUR } from '../tour/asked'
 import { RehearseButton } from './RehearseButton'
 
 const STANDS: Record<Desk['door']['phase'], string> = {
-  PLANNED: 'Open the lesson, and a simulated class comes to the door.',
-  OPEN: 'The class is simulated.',
-  OVER: 'It is over.',
+  PLANNED: say.openTheLessonAndA,
+  OPEN: say.theClassIsSimulated,
+  OVER: say.itIsOver,
 }
 
 /** Under the head of a rehearsal's desk: that it is one, and what can be tried in it. */
@@ -24,7 +25,7 @@ export function RehearsalLine({ desk }: { desk: Desk }) {
   return (
     <Flex
       role="region"
-      aria-label="Rehearsal"
+      aria-label={say.rehearsal}
       align="center"
       gap="6px 14px"
       wrap="wrap"
@@ -37,16 +38,17 @@ export function RehearsalLine({ desk }: { desk: Desk }) {
       flexShrink={0}
     >
       <span>
-        <chakra.strong fontWeight="650">Rehearsal.</chakra.strong> {STANDS[desk.door.phase]} Nothing is kept, and nobody is told.
+        <chakra.strong fontWeight="650">{say.rehearsalStrong}</chakra.strong>{' '}
+        {say.nothingIsKeptAndNobody(STANDS[desk.door.phase])}
       </span>
       {desk.door.phase !== 'OVER' && !address.has(TOUR) && (
         <Button size="small" onClick={() => setAddress({ [TOUR]: '' }, { replace: true })}>
-          Show me around
+          {say.showMeAround}
         </Button>
       )}
       {desk.door.phase === 'OPEN' && data && (
         <chakra.select
-          aria-label="Let something go wrong"
+          aria-label={say.letSomethingGoWrong}
           value=""
           onChange={(event) => play.mutate(event.target.value)}
           bg="sheet"
@@ -56,7 +58,7 @@ export function RehearsalLine({ desk }: { desk: Desk }) {
           px="6px"
           minH="28px"
         >
-          <option value="">Let something go wrong…</option>
+          <option value="">{say.letSomethingGoWrongChoice}</option>
           {data.mischief.map((one) => (
             <option key={one.id} value={one.id}>
               {one.title}
@@ -77,18 +79,17 @@ export function RehearsalOver({ desk }: { desk: Desk & { rehearses: string } }) 
   return (
     <Box px="14px" py="12px">
       <chakra.h2 fontSize="17px" mb="4px">
-        The rehearsal is over
+        {say.theRehearsalIsOver}
       </chakra.h2>
       <chakra.p color="ink2" mb="12px">
-        The simulated class goes home. No register was drafted, no word and no step is kept, and the link of the class is the same
-        as before.
+        {say.theSimulatedClassGoesHome}
       </chakra.p>
       <Flex gap="8px" wrap="wrap">
         <RehearseButton lesson={desk.rehearses} look="main">
-          Once more
+          {say.onceMore}
         </RehearseButton>
         <Link to={`/lessons/${encodeURIComponent(desk.rehearses)}/desk`}>
-          <Button as="span">To the lesson itself</Button>
+          <Button as="span">{say.toTheLessonItself}</Button>
         </Link>
       </Flex>
     </Box>

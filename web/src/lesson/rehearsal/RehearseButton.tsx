@@ -1,5 +1,6 @@
 import { useMutation } from '@tanstack/react-query'
 import { useNavigate } from 'react-router'
+import { say } from '../../languages/en/desk/rehearsal'
 import { post } from '../../shared/api/http'
 import type { RehearsalBegun } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -12,7 +13,7 @@ interface RehearseButtonProps {
 }
 
 /** Begins a rehearsal of a planned lesson and goes to its desk. */
-export function RehearseButton({ lesson, look, children = 'Rehearse it' }: RehearseButtonProps) {
+export function RehearseButton({ lesson, look, children = say.rehearseIt }: RehearseButtonProps) {
   const navigate = useNavigate()
   const begin = useMutation({
     mutationFn: () => post<RehearsalBegun>(`/api/lessons/${encodeURIComponent(lesson)}/rehearsal`),

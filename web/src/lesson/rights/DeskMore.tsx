@@ -1,11 +1,12 @@
+import { say } from '../../languages/en/desk/rights'
 import type { Desk } from '../../shared/api/types'
 import { Choice } from '../DeskMenu'
 import type { Give } from '../orders'
 import { PassedOn } from './PassedOn'
 
 const SAYS: Record<string, { open: string; closed: string }> = {
-  'names.see-list': { open: 'Let pupils see who is here', closed: 'Hide from pupils who is here' },
-  'voice.see-cameras': { open: 'Let pupils see each other’s cameras', closed: 'Hide cameras from each other' },
+  'names.see-list': { open: say.letPupilsSeeWhoIsHere, closed: say.hideFromPupilsWhoIsHere },
+  'voice.see-cameras': { open: say.letPupilsSeeEachOthersCameras, closed: say.hideCamerasFromEachOther },
 }
 
 /** What pupils see of each other, and whether the lesson is passed on: switched now and then. */
@@ -29,12 +30,12 @@ export function InMore({ desk, give }: { desk: Desk; give: Give }) {
           value={`not on ${one.id}`}
           onSelect={() => give({ do: 'turn-off', person: one.id, what: 'PASSING_ON' })}
         >
-          End passing the lesson on ({one.name})
+          {say.endPassingTheLessonOn(one.name)}
         </Choice>
       ))}
       {mayPassOn && passedOn.length === 0 && (
         <Choice value="pass-on" onSelect={() => give({ do: 'pass-on' })}>
-          Pass the lesson on to people outside
+          {say.passTheLessonOnTo}
         </Choice>
       )}
     </>

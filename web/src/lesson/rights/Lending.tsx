@@ -1,5 +1,6 @@
 import { chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/rights'
 import type { Desk, DeskCell } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Shutter, shutterWords } from '../../shared/ui/Shutter'
@@ -21,15 +22,15 @@ export function Adults({ desk, live, give }: { desk: Desk; live: boolean; give: 
   const adult = desk.door.adults.find((one) => one.id === asked?.adult)
   const mayLend = live && desk.mine.door.in && desk.mine.door.leading
   const helping = (one: Adult) => desk.rights.helpers[one.id] ?? []
-  const words = (one: Adult) => one.name + (live && !one.in ? ' (not in)' : '')
+  const words = (one: Adult) => one.name + (live && !one.in ? say.notIn : '')
   return (
     <Flex as="span" gap="4px" wrap="wrap">
-      with
+      {say.with}
       {desk.door.adults.map((one, place) => (
         <span key={one.id}>
-          {place > 0 && 'and '}
+          {say.and(place)}
           {mayLend && one.in && helping(one).length > 0 ? (
-            <Opener title={`Lend ${one.name} rights`} onOpen={(anchor) => setAsked({ anchor, adult: one.id })}>
+            <Opener title={say.lendRights(one.name)} onOpen={(anchor) => setAsked({ anchor, adult: one.id })}>
               <chakra.span textDecoration="underline dotted">{words(one)}</chakra.span>
             </Opener>
           ) : (
@@ -46,7 +47,7 @@ export function Adults({ desk, live, give }: { desk: Desk; live: boolean; give: 
       >
         {adult && (
           <>
-            <MenuHead>{adult.name} helps you</MenuHead>
+            <MenuHead>{say.helpsYou(adult.name)}</MenuHead>
             {helping(adult).map((cell) => (
               <Lend key={cell.rule} desk={desk} person={adult.id} rule={cell.rule} cell={cell} minutes={60} give={give} />
             ))}
@@ -75,10 +76,10 @@ export function Lend({ desk, person, rule, cell, minutes, give }: LendProps) {
   const order = () =>
     lent ? give({ do: 'end-loan', person, rule }) : give({ do: open ? 'curb' : 'pass', person, rule, minutes })
   const says = lent
-    ? `${cell.loan === 'PASS' ? 'lent' : 'closed'} until ${cell.until ? time.clock(cell.until) : ''}: end it now`
+    ? say.untilEndItNow(cell.loan === 'PASS' ? 'lent' : 'closed', cell.until ? time.clock(cell.until) : '')
     : open
-      ? `take away for ${minutes} min`
-      : `lend for ${minutes} min`
+      ? say.takeAwayForMin(minutes)
+      : say.lendForMin(minutes)
   return (
     <Choice value={rule} onSelect={order}>
       <Flex gap="8px" align="center" w="100%">

@@ -1,5 +1,6 @@
 import { Flex } from '@chakra-ui/react'
 import { useEffect } from 'react'
+import { say } from '../../languages/en/desk/rights'
 import type { Desk } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import type { Give } from '../orders'
@@ -22,9 +23,9 @@ export function Muted({ passes, give, onOver }: { passes: number; give: Give; on
   }, [onOver])
   return (
     <Flex role="status" align="center" gap="10px" px="14px" py="5px" bg="markSoft" borderBottom="1px solid" borderColor="line">
-      All muted; {passes === 1 ? '1 pass' : `${passes} passes`} to speak ended.
+      {say.allMutedToSpeakEnded(passes)}
       <Button size="small" onClick={() => give({ do: 'undo-mute-all' })}>
-        Give {passes === 1 ? 'it' : 'them'} back
+        {say.giveBack(passes)}
       </Button>
     </Flex>
   )

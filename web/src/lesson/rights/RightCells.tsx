@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { memo } from 'react'
+import { say } from '../../languages/en/desk/rights'
 import type { Desk, DeskCell } from '../../shared/api/types'
 import type { PupilRow } from '../rows'
 import { Left } from '../../shared/ui/Clocks'
@@ -24,7 +25,7 @@ export function ClassRight({ column, short, onOpen }: { column: Column; short: s
     <Opener title={column.title} onOpen={onOpen}>
       <Box fontSize="12px" lineHeight="1.15">
         {short}
-        <chakra.span srOnly> for the class: </chakra.span>
+        <chakra.span srOnly> {say.forTheClass} </chakra.span>
         <Box mt="2px" mb="1px">
           <Shutter value={column.value} bound={column.bound} size={18} />
         </Box>
@@ -32,7 +33,7 @@ export function ClassRight({ column, short, onOpen }: { column: Column; short: s
           {column.value.replace('-', ' ')}
         </chakra.span>
         {column.until && <Clock until={column.until} pass={column.value !== 'closed'} />}
-        {column.bound && <chakra.span srOnly>, binding</chakra.span>}
+        {column.bound && <chakra.span srOnly>{say.binding}</chakra.span>}
       </Box>
     </Opener>
   )
@@ -52,13 +53,13 @@ export function ClassRightMenu({ column, live, give, onPlan, onWhy }: ClassMenuP
       {onPlan &&
         VALUES.filter((value) => value !== column.value).map((value) => (
           <Choice key={value} value={value} onSelect={() => onPlan(value)}>
-            <Shutter value={value} /> {value.replace('-', ' ')} in this lesson
+            <Shutter value={value} /> {say.inThisLesson(value.replace('-', ' '))}
           </Choice>
         ))}
       {live &&
         VALUES.filter((value) => value !== column.value).map((value) => (
           <Choice key={value} value={value} onSelect={() => give({ do: 'set', rule: column.rule, value })}>
-            <Shutter value={value} /> {value.replace('-', ' ')} for all pupils
+            <Shutter value={value} /> {say.forAllPupils(value.replace('-', ' '))}
           </Choice>
         ))}
       {live &&
@@ -69,11 +70,11 @@ export function ClassRightMenu({ column, live, give, onPlan, onWhy }: ClassMenuP
             value={`closed ${minutes}`}
             onSelect={() => give({ do: 'set', rule: column.rule, value: 'closed', minutes })}
           >
-            <Shutter value="closed" /> closed for {minutes} min, then as now
+            <Shutter value="closed" /> {say.closedForMinThenAsNow(minutes)}
           </Choice>
         ))}
       <Choice value="why" onSelect={() => onWhy(column.rule)}>
-        Why is it so?
+        {say.whyIsItSo}
       </Choice>
     </>
   )
@@ -132,25 +133,25 @@ export function PupilRightMenu({
       </MenuHead>
       {mayAct && cell.loan !== 'NONE' && (
         <Choice value="end" onSelect={() => give({ do: 'end-loan', person: pupil.id, rule: cell.rule })}>
-          End the {cell.loan === 'PASS' ? 'pass' : 'curb'} now
+          {say.endTheNow(cell.loan)}
         </Choice>
       )}
       {mayAct &&
         cell.value !== 'open' &&
         [2, 5, 15].map((minutes) => (
           <Choice key={minutes} value={`pass ${minutes}`} onSelect={() => lend('pass', minutes)}>
-            <Shutter value="open" loan="PASS" /> pass for {minutes} min
+            <Shutter value="open" loan="PASS" /> {say.passForMin(minutes)}
           </Choice>
         ))}
       {mayAct &&
         cell.value !== 'closed' &&
         [5, 15].map((minutes) => (
           <Choice key={minutes} value={`curb ${minutes}`} onSelect={() => lend('curb', minutes)}>
-            <Shutter value="closed" loan="CURB" /> close for {minutes} min
+            <Shutter value="closed" loan="CURB" /> {say.closeForMin(minutes)}
           </Choice>
         ))}
       <Choice value="why" onSelect={() => onWhy(cell.rule, pupil.id)}>
-        Why is it so?
+        {say.whyIsItSo}
       </Choice>
     </>
   )

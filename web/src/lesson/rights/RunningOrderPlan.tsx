@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/rights'
 import { get } from '../../shared/api/http'
 import type { Desk, GroupsPreview } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -27,24 +28,24 @@ export function RunningOrderPlan({ desk, give }: { desk: Desk; give: Give }) {
   return (
     <Box mt="18px">
       <chakra.h2 fontSize="15px" mb="4px">
-        Running order
+        {say.runningOrder}
       </chakra.h2>
-      {planned.length === 0 && <chakra.p color="ink2">None planned. Add a stance for each phase, or switch by hand.</chakra.p>}
+      {planned.length === 0 && <chakra.p color="ink2">{say.nonePlannedAddAStance}</chakra.p>}
       {planned.map((step, place) => (
         <Flex key={`${step.stance} ${place}`} align="center" gap="8px" py="2px" borderBottom="1px dotted" borderColor="line">
           <Box flex="1">
             {nameOf(step.stance)}
             {step.groups && (
               <chakra.span color="ink2">
-                , in groups: {prepared.find((one) => one.id === step.groups)?.name ?? 'prepared'}
+                {say.inGroups} {prepared.find((one) => one.id === step.groups)?.name ?? say.prepared}
               </chakra.span>
             )}
           </Box>
           <chakra.span fontFamily="mono" fontSize="12.5px">
-            {step.minutes} min
+            {say.min(step.minutes)}
           </chakra.span>
           <Button size="small" onClick={() => write(planned.filter((_, other) => other !== place))}>
-            Take out
+            {say.takeOut}
           </Button>
         </Flex>
       ))}
@@ -59,8 +60,8 @@ export function RunningOrderPlan({ desk, give }: { desk: Desk; give: Give }) {
           setGroups('')
         }}
       >
-        <Select aria-label="Stance to add" value={stance} required onChange={(event) => setStance(event.target.value)}>
-          <option value="">a stance</option>
+        <Select aria-label={say.stanceToAdd} value={stance} required onChange={(event) => setStance(event.target.value)}>
+          <option value="">{say.aStance}</option>
           {stances.map((one) => (
             <option key={one.id} value={one.id}>
               {one.name}
@@ -68,7 +69,7 @@ export function RunningOrderPlan({ desk, give }: { desk: Desk; give: Give }) {
           ))}
         </Select>
         <TextInput
-          aria-label="Minutes"
+          aria-label={say.minutes}
           type="number"
           min={1}
           max={240}
@@ -77,30 +78,26 @@ export function RunningOrderPlan({ desk, give }: { desk: Desk; give: Give }) {
           onChange={(event) => setMinutes(event.target.value)}
         />
         {prepared.length > 0 && (
-          <Select aria-label="In groups" w="130px" value={groups} onChange={(event) => setGroups(event.target.value)}>
-            <option value="">all together</option>
+          <Select aria-label={say.inGroupsLabel} w="130px" value={groups} onChange={(event) => setGroups(event.target.value)}>
+            <option value="">{say.allTogether}</option>
             {prepared.map((one) => (
               <option key={one.id} value={one.id}>
-                in groups: {one.name}
+                {say.inGroupsSaid(one.name)}
               </option>
             ))}
           </Select>
         )}
-        <Button type="submit">Add</Button>
+        <Button type="submit">{say.add}</Button>
       </chakra.form>
       {planned.length > 0 && (
         <chakra.p fontSize="12.5px" color={sum > length ? 'verdict.away' : 'ink2'} mt="4px">
-          {sum > length
-            ? `${sum} min are planned, the lesson lasts ${length}: what is beyond its end does not come.`
-            : sum < length
-              ? `${sum} of ${length} min; the last stance lasts to the end.`
-              : `${sum} min, as long as the lesson.`}
+          {say.minArePlannedTheLesson(sum, length)}
         </chakra.p>
       )}
       {planned.length > 0 && (
         <chakra.label display="flex" gap="6px" mt="6px" fontSize="13px">
           <input type="checkbox" checked={byTheClock} onChange={(event) => write(planned, event.target.checked)} />
-          Switch by the clock, without asking me
+          {say.switchByTheClockWithout}
         </chakra.label>
       )}
     </Box>

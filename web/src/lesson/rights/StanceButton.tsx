@@ -1,6 +1,7 @@
 import { chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/rights'
 import { get } from '../../shared/api/http'
 import type { Desk, StanceChange } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -21,11 +22,11 @@ export function StanceButton({ desk, lesson, give }: { desk: Desk; lesson: strin
     <>
       <Opener onOpen={setAnchor}>
         <chakra.span border="1px solid" borderColor="lineStrong" borderRadius="3px" px="9px" py="4px" bg="sheet">
-          Stance: <strong>{desk.course.stance ?? 'as planned'}</strong>
+          {say.stance} <strong>{desk.course.stance ?? say.asPlanned}</strong>
         </chakra.span>
       </Opener>
       <DeskMenu anchor={anchor} onClose={close}>
-        <MenuHead>Switch to</MenuHead>
+        <MenuHead>{say.switchToWord}</MenuHead>
         {desk.course.stances
           .filter((one) => one.name !== desk.course.stance)
           .map((one) => (
@@ -34,7 +35,7 @@ export function StanceButton({ desk, lesson, give }: { desk: Desk; lesson: strin
             </Choice>
           ))}
       </DeskMenu>
-      <Sheet title={`Switch to ${next?.name ?? ''}?`} open={!!next} onClose={() => setNext(null)}>
+      <Sheet title={say.switchToSaid(next?.name ?? '')} open={!!next} onClose={() => setNext(null)}>
         {next && <Changes lesson={lesson} stance={next} give={give} onClose={() => setNext(null)} />}
       </Sheet>
     </>
@@ -55,7 +56,7 @@ function Changes({ lesson, stance, give, onClose }: ChangesProps) {
     gcTime: 0,
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="what it changes" />
+  if (!data) return <LoadingNote what={say.whatItChanges} />
   const held = data.filter((one) => one.heldByLive)
   const choose = (keepLive: boolean) => {
     give({ do: 'stance', stance: stance.id, keepLive })
@@ -63,7 +64,7 @@ function Changes({ lesson, stance, give, onClose }: ChangesProps) {
   }
   return (
     <>
-      {data.length === 0 && <p>For pupils nothing changes: all it says holds already.</p>}
+      {data.length === 0 && <p>{say.forPupilsNothingChangesAll}</p>}
       {data.length > 0 && (
         <chakra.table
           w="100%"
@@ -75,7 +76,7 @@ function Changes({ lesson, stance, give, onClose }: ChangesProps) {
                 <td>{one.title}</td>
                 <td>
                   {one.before.replace('-', ' ')} → <strong>{one.after.replace('-', ' ')}</strong>
-                  {one.heldByLive && <chakra.span color="ink2"> (you ordered {one.before.replace('-', ' ')})</chakra.span>}
+                  {one.heldByLive && <chakra.span color="ink2"> {say.youOrdered(one.before.replace('-', ' '))}</chakra.span>}
                 </td>
               </tr>
             ))}
@@ -84,10 +85,10 @@ function Changes({ lesson, stance, give, onClose }: ChangesProps) {
       )}
       <Flex gap="8px" mt="14px" wrap="wrap">
         <Button look="main" autoFocus onClick={() => choose(false)}>
-          Switch{held.length > 0 ? ', and drop my orders' : ''}
+          {say.switch(held.length)}
         </Button>
-        {held.length > 0 && <Button onClick={() => choose(true)}>Switch, and keep my orders on top</Button>}
-        <Button onClick={onClose}>Stay as it is</Button>
+        {held.length > 0 && <Button onClick={() => choose(true)}>{say.switchAndKeepMyOrders}</Button>}
+        <Button onClick={onClose}>{say.stayAsItIs}</Button>
       </Flex>
     </>
   )

@@ -1,3 +1,4 @@
+import { say } from '../../languages/en/desk/rights'
 import { Button } from '../../shared/ui/Button'
 import { Key } from '../../shared/ui/Key'
 import { Actions, Small, Title, type CardProps, type Cards } from '../cards'
@@ -11,8 +12,8 @@ function Ending({ need, give }: CardProps) {
     <>
       <Title>{need.says}</Title>
       <Actions>
-        <Button onClick={() => give({ do: 'pass', ...order, minutes: 2 })}>2 min more</Button>
-        <Button onClick={() => give({ do: 'end-loan', ...order })}>End now</Button>
+        <Button onClick={() => give({ do: 'pass', ...order, minutes: 2 })}>{say.minMore}</Button>
+        <Button onClick={() => give({ do: 'end-loan', ...order })}>{say.endNow}</Button>
       </Actions>
     </>
   )
@@ -24,10 +25,10 @@ function Planned({ need, desk, give }: CardProps) {
   return (
     <>
       <Title>{need.says}</Title>
-      <Small>By the running order. Nothing changes until you say so.</Small>
+      <Small>{say.byTheRunningOrderNothing}</Small>
       <Actions>
         <Button onClick={() => give({ do: 'stance', stance: stance.id, keepLive: false })}>
-          Switch to {stance.name} <Key>N</Key>
+          {say.switchTo(stance.name)} <Key>N</Key>
         </Button>
       </Actions>
     </>

@@ -1,3 +1,4 @@
+import { say } from '../../languages/en/desk/signals'
 import type { Desk } from '../../shared/api/types'
 import { Choice } from '../DeskMenu'
 import type { Mark } from '../part'
@@ -9,8 +10,8 @@ export function focusMarks(desk: Desk, person: string): Mark[] {
   const { asked } = desk.signals
   if (asked?.person !== person) return []
   return asked.declined
-    ? [{ short: 'not in focus', words: 'would rather not be shown to everyone', quiet: true }]
-    : [{ short: 'asked', words: 'is asked to be shown to everyone', quiet: true }]
+    ? [{ short: say.notInFocus, words: say.wouldRatherNotBeShown, quiet: true }]
+    : [{ short: say.asked, words: say.isAskedToBeShown, quiet: true }]
 }
 
 /** Where the rules make it a choice, the pupil is asked first; here it is one press either way. */
@@ -20,13 +21,13 @@ export function FocusChoice({ desk, pupil, give }: { desk: Desk; pupil: PupilRow
   if (focus === pupil.id || isAsked) {
     return (
       <Choice value="focus" onSelect={() => give({ do: 'focus', person: null })}>
-        {isAsked ? 'Take the question about focus back' : 'End the focus'}
+        {say.takeTheQuestionAboutFocus(isAsked)}
       </Choice>
     )
   }
   return (
     <Choice value="focus" onSelect={() => give({ do: 'focus', person: pupil.id })}>
-      Put in focus for everyone
+      {say.putInFocusForEveryone}
     </Choice>
   )
 }

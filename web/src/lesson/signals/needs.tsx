@@ -1,3 +1,4 @@
+import { say } from '../../languages/en/desk/signals'
 import { Button } from '../../shared/ui/Button'
 import { Key } from '../../shared/ui/Key'
 import { Actions, Small, Title, type CardProps, type Cards } from '../cards'
@@ -14,12 +15,12 @@ function Hand({ need, desk, give }: CardProps) {
       <Small>{spoken(desk.rights.pupils[person]?.timesSpoken ?? 0)}</Small>
       <Actions>
         <Button onClick={() => give({ do: 'pass', person, rule: 'voice.speak', minutes: 2 })}>
-          Let speak 2 min <Key>S</Key>
+          {say.letSpeak2Min} <Key>S</Key>
         </Button>
-        <Button onClick={() => give({ do: 'lower-hand', person })}>Lower</Button>
+        <Button onClick={() => give({ do: 'lower-hand', person })}>{say.lower}</Button>
         {hands > 1 && (
-          <Button look="quiet" aria-label={`All ${hands} down`} onClick={() => give({ do: 'hands-down' })}>
-            all {hands}
+          <Button look="quiet" aria-label={say.allDown(hands)} onClick={() => give({ do: 'hands-down' })}>
+            {say.all(hands)}
           </Button>
         )}
       </Actions>
@@ -28,17 +29,19 @@ function Hand({ need, desk, give }: CardProps) {
 }
 
 function Asks({ need, give }: CardProps) {
-  const ask = 'I saw your signal. Write to me what is wrong.'
+  const ask = say.iSawYourSignalWrite
   return (
     <>
       <Title>{need.says}</Title>
       <Actions>
-        <Button onClick={() => give({ do: 'say', to: 'ONE', person: need.person ?? null, text: ask })}>Ask what is wrong</Button>
+        <Button onClick={() => give({ do: 'say', to: 'ONE', person: need.person ?? null, text: ask })}>
+          {say.askWhatIsWrong}
+        </Button>
       </Actions>
     </>
   )
 }
 
 function spoken(times: number): string {
-  return times === 0 ? 'Has not spoken yet in this lesson.' : times === 1 ? 'Has spoken once.' : `Has spoken ${times} times.`
+  return times === 0 ? say.hasNotSpokenYetIn : times === 1 ? say.hasSpokenOnce : say.hasSpokenTimes(times)
 }

@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { say } from '../../languages/en/desk/slates'
 import { Button } from '../../shared/ui/Button'
 import { TextField } from '../../shared/ui/Fields'
 import { Key } from '../../shared/ui/Key'
@@ -20,8 +21,8 @@ export function SlatesMaker({ give }: { give: Give }) {
   return (
     <Box>
       <TextField
-        label="What to draw or write"
-        hint="Or leave it empty and say it."
+        label={say.whatToDrawOrWrite}
+        hint={say.orLeaveItEmptyAnd}
         maxLength={300}
         value={task}
         onChange={(event) => setTask(event.target.value)}

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useContext, useEffect, useRef, useState } from 'react'
+import { say } from '../../languages/en/desk/slates'
 import { get, type Problem } from '../../shared/api/http'
 import type { AllSlates, Desk, MarkLine } from '../../shared/api/types'
 import { StrokesOf } from '../../shared/live/strokes'
@@ -52,19 +53,17 @@ export function Wall({ desk, lesson, give, onList, onShow }: WallProps) {
       minH="0"
       minW="0"
       bg="paper"
-      aria-label="Slates"
+      aria-label={say.slates}
     >
       <Flex direction="column" minH="0" minW="0">
         <Flex gap="10px" align="center" px="14px" py="7px" wrap="wrap">
-          <chakra.h2 fontSize="17px">{out.task || 'Slates'}</chakra.h2>
+          <chakra.h2 fontSize="17px">{out.task || say.slates}</chakra.h2>
           <chakra.span fontSize="13px" color="ink2" role="status">
-            {people.filter((each) => each.isIn).length} of {people.length} in
-            {out.collected && ' · collected'}
-            {out.shown.length > 0 && ` · the class sees ${out.shown.length}${out.named ? '' : ', without names'}`}
+            {say.ofIn(people.filter((each) => each.isIn).length, people.length, out.collected, out.shown.length, out.named)}
           </chakra.span>
           <Box flex="1" />
           <Button size="small" onClick={onList}>
-            Class list <Key>L</Key>
+            {say.classList} <Key>L</Key>
           </Button>
         </Flex>
         {problem && <ProblemNote problem={problem} />}
@@ -79,7 +78,7 @@ export function Wall({ desk, lesson, give, onList, onShow }: WallProps) {
           flex="1"
           minH="0"
           listStyleType="none"
-          aria-label="All slates"
+          aria-label={say.allSlates}
         >
           {people.map((each) => (
             <Small
@@ -120,7 +119,7 @@ function useSlates(lesson: string, round: number) {
             setMarks((before) => {
               const next = new Map(before)
               for (const one of all.filter((each) => each.sheet.startsWith('slate '))) {
-                const person = one.sheet.slice('slate '.length)
+                const person = one.sheet.slice(say.slate.length)
                 next.set(person, changed(next.get(person) ?? [], [one]))
               }
               return next
@@ -154,7 +153,7 @@ function useWallKeys(keys: Record<string, () => unknown>) {
   }, [])
 }
 
-const word = (one: One) => (one.isIn ? 'in' : one.marks > 0 ? 'works' : 'empty')
+const word = (one: One) => (one.isIn ? say.slateIn : one.marks > 0 ? say.worksOn : say.emptySlate)
 
 interface SlateSheetProps {
   marks: MarkLine[]
@@ -203,7 +202,7 @@ function Small({ one, marks, ground, isHeld, isShown, onHold }: SmallProps) {
         cursor="pointer"
       >
         <Box position="relative">
-          <SlateSheet marks={marks} ground={ground} label={`${marks.length} marks`} heavier={2.2} />
+          <SlateSheet marks={marks} ground={ground} label={say.marks(marks.length)} heavier={2.2} />
           <chakra.span
             position="absolute"
             top="0"
@@ -215,7 +214,7 @@ function Small({ one, marks, ground, isHeld, isShown, onHold }: SmallProps) {
             fontSize="10.5px"
             lineHeight="14px"
           >
-            {isShown ? 'shown' : word(one)}
+            {say.shown(isShown, word(one))}
           </chakra.span>
         </Box>
         <Box px="5px" borderTop="1px solid" borderColor="line" fontSize="12px">
@@ -248,23 +247,23 @@ function Held({ out, one, marks, go, give, may }: HeldProps) {
       borderInlineStart="1px solid"
       borderColor="lineStrong"
       overflowY="auto"
-      aria-label="The slate held"
+      aria-label={say.theSlateHeld}
     >
       <chakra.h3 fontSize="17px" aria-live="polite">
         {one.name}{' '}
         <chakra.span fontSize="13px" color="ink2">
-          {one.isIn ? 'is in' : word(one)}
+          {say.isIn(one.isIn, word(one))}
         </chakra.span>
       </chakra.h3>
       <Box border="1.5px solid" borderColor="ink">
-        <SlateSheet marks={marks} ground={out.ground} label={`The slate of ${one.name}, ${marks.length} marks`} />
+        <SlateSheet marks={marks} ground={out.ground} label={say.theSlateOfMarks(one.name, marks.length)} />
       </Box>
       <Flex gap="6px" wrap="wrap">
         <Button onClick={() => go(-1)}>
-          before <Key>←</Key>
+          {say.before} <Key>←</Key>
         </Button>
         <Button onClick={() => go(1)}>
-          next <Key>→</Key>
+          {say.next} <Key>→</Key>
         </Button>
       </Flex>
       {may && (
@@ -275,43 +274,43 @@ function Held({ out, one, marks, go, give, may }: HeldProps) {
               disabled={one.marks === 0}
               onClick={() => give({ do: 'show-slates', people: [one.id], named: true })}
             >
-              Show to the class <Key>V</Key>
+              {say.showToTheClass} <Key>V</Key>
             </Button>
             <Button disabled={one.marks === 0} onClick={() => give({ do: 'show-slates', people: [one.id], named: false })}>
-              without the name
+              {say.withoutTheName}
             </Button>
             {shows && !out.shown.includes(one.id) && out.shown.length < 6 && (
               <Button
                 disabled={one.marks === 0}
                 onClick={() => give({ do: 'show-slates', people: [...out.shown, one.id], named: out.named })}
               >
-                beside those shown
+                {say.besideThoseShown}
               </Button>
             )}
-            {shows && <Button onClick={() => give({ do: 'hide-slates' })}>Show none</Button>}
-            {one.isIn && <Button onClick={() => give({ do: 'give-back', person: one.id })}>Give back</Button>}
+            {shows && <Button onClick={() => give({ do: 'hide-slates' })}>{say.showNone}</Button>}
+            {one.isIn && <Button onClick={() => give({ do: 'give-back', person: one.id })}>{say.giveBack}</Button>}
           </Flex>
           <chakra.p fontSize="12px" color="ink2">
-            A slate is seen by its pupil and by the adults. The class sees what you show, as it is at that moment.
+            {say.aSlateIsSeenBy}
           </chakra.p>
           <Flex gap="6px" wrap="wrap" mt="auto">
             {out.collected ? (
-              <Button onClick={() => give({ do: 'give-back' })}>Give all back</Button>
+              <Button onClick={() => give({ do: 'give-back' })}>{say.giveAllBack}</Button>
             ) : (
               <Button look="main" onClick={() => give({ do: 'collect-slates' })}>
-                Collect all <Key>C</Key>
+                {say.collectAll} <Key>C</Key>
               </Button>
             )}
-            <Button onClick={() => setSure(true)}>Wipe and begin again…</Button>
+            <Button onClick={() => setSure(true)}>{say.wipeAndBeginAgain}</Button>
             <Sure
-              title="Wipe all slates?"
-              lost="Everybody begins again with an empty slate. What was handed in so far stays in the lesson’s record."
-              act="Wipe and begin again"
+              title={say.wipeAllSlates}
+              lost={say.everybodyBeginsAgainWithAn}
+              act={say.wipeAndBeginAgainAct}
               open={sure}
               onClose={() => setSure(false)}
               onSure={() => give({ do: 'give-slates', task: out.task, ground: out.ground })}
             />
-            <Button onClick={() => give({ do: 'take-slates' })}>Put slates away</Button>
+            <Button onClick={() => give({ do: 'take-slates' })}>{say.putSlatesAway}</Button>
           </Flex>
         </>
       )}

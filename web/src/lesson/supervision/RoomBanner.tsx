@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState, type ReactNode } from 'react'
+import { say } from '../../languages/en/desk/supervision'
 import type { Desk } from '../../shared/api/types'
 import { useSchoolTime } from '../../shared/time'
 import { Button } from '../../shared/ui/Button'
@@ -28,49 +29,35 @@ export function RoomBanner({ desk, give }: { desk: Desk; give: Give }) {
     <Box role="status">
       {stoppedAt && (
         <Line grave>
-          Everything is stopped since {time.clock(stoppedAt)}: all muted, chat, drawing and sharing closed, the door shut. Pupils
-          can still write to you.
+          {say.everythingIsStoppedSinceAll(time.clock(stoppedAt))}
           {orders && (
             <Button size="small" onClick={() => give({ do: 'resume' })}>
-              Bring back what was
+              {say.bringBackWhatWas}
             </Button>
           )}
           {stoppedBecause ? (
-            <chakra.span fontWeight="400">Because: {stoppedBecause}</chakra.span>
+            <chakra.span fontWeight="400">{say.because(stoppedBecause)}</chakra.span>
           ) : (
             orders && <Because give={give} />
           )}
         </Line>
       )}
-      {desk.ending.lastWord && (
-        <Line grave>
-          A last word with {desk.ending.lastWord}. All others have gone; nobody comes in. Dismiss when it is said.
-        </Line>
-      )}
+      {desk.ending.lastWord && <Line grave>{say.aLastWordWithAll(desk.ending.lastWord)}</Line>}
       {me && !leading && (
         <Line>
-          {desk.door.adults.find((adult) => adult.leads && adult.in)?.name ?? 'The lead adult'} leads. You help; stopping
-          everything and removing somebody are always yours.{askFirst && ` Ask first for: ${askFirst}.`}
+          {desk.door.adults.find((adult) => adult.leads && adult.in)?.name ?? say.theLeadAdult}{' '}
+          {say.leadsYouHelpStoppingEverything(askFirst)}
         </Line>
       )}
       {aloneSince && (
         <Line grave>
-          No adult is in the room, for <Since at={aloneSince} /> now.{' '}
-          {quiet ? 'It has gone quiet by itself; the lead was told.' : 'It will go quiet by itself.'}
+          {say.noAdultIsInThe} <Since at={aloneSince} /> {say.now(quiet)}
         </Line>
       )}
-      {desk.door.observers.length > 0 && (
-        <Line>
-          {desk.door.observers.join(' and ')} {desk.door.observers.length === 1 ? 'looks' : 'look'} on.
-        </Line>
-      )}
+      {desk.door.observers.length > 0 && <Line>{say.on(desk.door.observers.join(' and '), desk.door.observers.length)}</Line>}
       {(light || name || showingName) && (
         <Line>
-          {[
-            light && 'Light lesson: cameras are closed',
-            name && `${name} is in focus`,
-            showingName && `${showingName} shows something`,
-          ]
+          {[light && say.lightLessonCamerasAreClosed, name && say.isInFocus(name), showingName && say.showsSomething(showingName)]
             .filter(Boolean)
             .join(' · ')}
         </Line>
@@ -92,15 +79,15 @@ function Because({ give }: { give: Give }) {
       }}
     >
       <TextInput
-        aria-label="Why everything is stopped, for the record"
-        placeholder="What happened? For the record"
+        aria-label={say.whyEverythingIsStoppedFor}
+        placeholder={say.whatHappenedForTheRecord}
         value={why}
         maxLength={500}
         w="230px"
         onChange={(event) => setWhy(event.target.value)}
       />
       <Button size="small" type="submit" disabled={!why.trim()}>
-        Note it
+        {say.noteIt}
       </Button>
     </chakra.form>
   )

@@ -1,6 +1,7 @@
 import { chakra, Flex } from '@chakra-ui/react'
 import { useEffect, useState } from 'react'
 import { useSearchParams } from 'react-router'
+import { say } from '../../languages/en/desk/tour'
 import type { Desk } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { TOUR } from './asked'
@@ -38,7 +39,7 @@ function Steps({ desk, onEnd }: { desk: Desk; onEnd: () => void }) {
   return (
     <Flex
       role="region"
-      aria-label="Shown around"
+      aria-label={say.shownAround}
       align="center"
       gap="6px 14px"
       wrap="wrap"
@@ -52,22 +53,22 @@ function Steps({ desk, onEnd }: { desk: Desk; onEnd: () => void }) {
       {step ? (
         <>
           <chakra.span fontFamily="mono" fontSize="13px">
-            {place + 1} of {STEPS.length}
+            {say.of(place + 1, STEPS.length)}
           </chakra.span>
           <chakra.span role="status" flex="1 1 320px">
             {possible ? step.say : step.waits}
           </chakra.span>
           <Button size="small" onClick={goOn}>
-            Skip this
+            {say.skipThis}
           </Button>
         </>
       ) : (
         <chakra.span role="status" flex="1 1 320px">
-          That was a whole lesson. What each page is for stands behind its “?”.
+          {say.thatWasAWholeLesson}
         </chakra.span>
       )}
       <Button size="small" onClick={onEnd}>
-        {step ? 'End the tour' : 'Close'}
+        {step ? say.endTheTour : say.close}
       </Button>
     </Flex>
   )

@@ -1,3 +1,4 @@
+import { say as staffSays } from '../../languages/en/desk/tour'
 import type { Desk } from '../../shared/api/types'
 import { rows } from '../rows'
 
@@ -46,42 +47,42 @@ const live = (now: Facts) => now.phase === 'OPEN'
 
 /** The acts of nearly every lesson, in the order in which they come. */
 export const STEPS: TourStep[] = [
-  { id: 'open', say: 'Open the lesson. You are in first; pupils come after you.', done: live },
-  { id: 'in', say: 'Come in. Without an adult in it a room goes quiet by itself.', done: (now) => now.in },
+  { id: 'open', say: staffSays.openTheLessonYouAre, done: live },
+  { id: 'in', say: staffSays.comeInWithoutAnAdult, done: (now) => now.in },
   {
     id: 'admit',
-    say: 'Some wait whose names are surely on the class list. Let them in: press A, or the black button under “Needs you”.',
+    say: staffSays.someWaitWhoseNamesAre,
     possible: (now) => now.waiting > 0,
-    waits: 'In a moment somebody of the class knocks.',
+    waits: staffSays.inAMomentSomebodyOf,
     done: (now, before) => now.here > before.here,
   },
   {
     id: 'hand',
-    say: 'A hand is up. Press S: its owner may speak for two minutes, and then the right is taken back by itself.',
+    say: staffSays.aHandIsUpPress,
     possible: (now) => now.hands > 0,
-    waits: 'In a moment a hand goes up.',
+    waits: staffSays.inAMomentAHand,
     done: (now, before) => now.passes > before.passes,
   },
-  { id: 'write', say: 'Write to all: press W, some words, and Enter.', done: (now, before) => now.mine > before.mine },
+  { id: 'write', say: staffSays.writeToAllPressW, done: (now, before) => now.mine > before.mine },
   {
     id: 'stance',
-    say: 'Change many rights at once: choose another stance, at the top or with N where one is due.',
+    say: staffSays.changeManyRightsAtOnce,
     done: (now, before) => now.stance !== before.stance,
   },
   {
     id: 'curb',
-    say: 'Close one right for one pupil: hold the sign in their row, or choose the pupil under the list, then “close for”.',
+    say: staffSays.closeOneRightForOne,
     possible: (now) => now.here > 0,
-    waits: 'Somebody has to be in first.',
+    waits: staffSays.somebodyHasToBeInFirst,
     done: (now, before) => now.curbs > before.curbs,
   },
   {
     id: 'stop',
-    say: 'When it gets out of hand: press Esc twice. Everything is closed at once, and everybody stays.',
+    say: staffSays.whenItGetsOutOf,
     done: (now) => now.stopped,
   },
-  { id: 'resume', say: 'Bring back what was before, with the button in the red line.', done: (now) => !now.stopped },
-  { id: 'dismiss', say: 'Dismiss the class. Nobody is left behind without an adult.', done: (now) => now.phase === 'OVER' },
+  { id: 'resume', say: staffSays.bringBackWhatWasBefore, done: (now) => !now.stopped },
+  { id: 'dismiss', say: staffSays.dismissTheClassNobodyIs, done: (now) => now.phase === 'OVER' },
 ]
 
 /** From a step on, the first that is not done already before it began: a lesson that is open needs no opening. */

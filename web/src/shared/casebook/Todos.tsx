@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { Link } from 'react-router'
+import { say } from '../../languages/en/staff/shared'
 import type { TodoLine } from '../api/types'
 import { useSchoolTime } from '../time'
 
@@ -22,7 +23,7 @@ export function Todos({ todos }: { todos: TodoLine[] }) {
             <strong>{one.what}</strong>
           </Link>
           <Box fontSize="13px" color="ink2">
-            {one.whoName} · {one.late ? 'was due' : 'until'} {time.day(`${one.until}T12:00:00Z`)} · No. {one.incident}
+            {say.no(one.whoName, one.late, time.day(`${one.until}T12:00:00Z`), one.incident)}
           </Box>
         </Box>
       ))}

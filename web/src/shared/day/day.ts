@@ -1,4 +1,5 @@
 import { queryOptions } from '@tanstack/react-query'
+import { say as staffSays } from '../../languages/en/staff/shared'
 import { get } from '../api/http'
 import type { Chapter, Duty, WorkingDay } from '../api/types'
 
@@ -15,13 +16,16 @@ const many = (count: number, one: string, more: string) => (count === 1 ? `1 ${o
 
 /** What waits, in words, and the page on which it is done. */
 export const DUTIES: Record<Duty, { say: (count: number) => string; to: string }> = {
-  WORRY: { say: (n) => many(n, 'lesson needs someone now', 'lessons need someone now'), to: '/corridor' },
-  KNOCK: { say: (n) => many(n, 'waits at your door', 'wait at your door'), to: '/today' },
-  FOLLOW_UP: { say: (n) => many(n, 'follow-up is due', 'follow-ups are due'), to: '/casebook' },
-  DANGER_AHEAD: { say: (n) => many(n, 'danger in what is planned next', 'dangers in what is planned next'), to: '/inspection' },
-  REGISTER: { say: (n) => many(n, 'register to sign', 'registers to sign'), to: '/attendance' },
-  DRAFT: { say: (n) => many(n, 'change of rules in your draft', 'changes of rules in your draft'), to: '/charter' },
-  UPKEEP: { say: (n) => many(n, 'thing to look after', 'things to look after'), to: '/upkeep' },
+  WORRY: { say: (n) => many(n, staffSays.lessonNeedsSomeoneNow, staffSays.lessonsNeedSomeoneNow), to: '/corridor' },
+  KNOCK: { say: (n) => many(n, staffSays.waitsAtYourDoor, staffSays.waitAtYourDoor), to: '/today' },
+  FOLLOW_UP: { say: (n) => many(n, staffSays.followUpIsDue, staffSays.followUpsAreDue), to: '/casebook' },
+  DANGER_AHEAD: {
+    say: (n) => many(n, staffSays.dangerInWhatIsPlannedNext, staffSays.dangersInWhatIsPlannedNext),
+    to: '/inspection',
+  },
+  REGISTER: { say: (n) => many(n, staffSays.registerToSign, staffSays.registersToSign), to: '/attendance' },
+  DRAFT: { say: (n) => many(n, staffSays.changeOfRulesInYourDraft, staffSays.changesOfRulesInYourDraft), to: '/charter' },
+  UPKEEP: { say: (n) => many(n, staffSays.thingToLookAfter, staffSays.thingsToLookAfter), to: '/upkeep' },
 }
 
 /** What waits in one part of the day, in words. */

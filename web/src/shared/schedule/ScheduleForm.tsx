@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../languages/en/staff/shared'
 import { get, post } from '../api/http'
 import type { Joining, Scheduled } from '../api/types'
 import { standing } from '../standing'
@@ -41,27 +42,27 @@ export function ScheduleForm({ id }: { id: string }) {
   })
   return (
     <chakra.form
-      aria-label="Schedule lessons"
+      aria-label={say.scheduleLessons}
       onSubmit={(event) => {
         event.preventDefault()
         schedule.mutate()
       }}
     >
       <chakra.h2 fontSize="17px" mb="6px">
-        Schedule lessons
+        {say.scheduleLessons}
       </chakra.h2>
       <SeriesFields form={form} onChange={setForm} />
       <ProblemNote problem={schedule.error} />
       <Button type="submit" look="main" disabled={schedule.isPending}>
-        Schedule
+        {say.schedule}
       </Button>
       <ProblemNote problem={undo.error} />
       <chakra.p role="status" mt="6px">
-        {undo.isSuccess && 'Taken back: none of these lessons is held.'}
+        {say.takenBackNoneOfThese(undo.isSuccess)}
         {schedule.data && saidOf(schedule.data)}{' '}
         {schedule.data && schedule.data.added > 0 && (
           <Button size="small" disabled={undo.isPending} onClick={() => undo.mutate(schedule.data.change)}>
-            Undo
+            {say.undo}
           </Button>
         )}
       </chakra.p>
@@ -74,9 +75,9 @@ export function ScheduleForm({ id }: { id: string }) {
 /** What was planned, and what was left out and why. */
 export function saidOf(done: Scheduled): string {
   return [
-    done.added === 1 ? '1 lesson is planned.' : `${done.added} lessons are planned.`,
-    done.left > 0 && `${done.left} left out: the class has a lesson then already.`,
-    done.holidays > 0 && `${done.holidays} left out: they fall in holidays.`,
+    done.added === 1 ? say.lessonIsPlanned : say.lessonsArePlanned(done.added),
+    done.left > 0 && say.leftOutTheClassHas(done.left),
+    done.holidays > 0 && say.leftOutTheyFallInHolidays(done.holidays),
   ]
     .filter(Boolean)
     .join(' ')
@@ -93,9 +94,9 @@ export function ItsLink({ id }: { id: string }) {
         {data.link}
       </chakra.p>
       <CopyButton look="main" text={data.link}>
-        Copy the link
+        {say.copyTheLink}
       </CopyButton>{' '}
-      <CopyButton text={data.forPupils.text}>Copy the joining note</CopyButton>
+      <CopyButton text={data.forPupils.text}>{say.copyTheJoiningNote}</CopyButton>
     </Box>
   )
 }
@@ -104,13 +105,13 @@ export function Appearing({ spots }: { spots: string[] }) {
   if (spots.length === 0) return null
   return (
     <Box role="alert" borderInlineStart="4px solid" borderColor="verdict.away" bg="verdict.awaySoft" px="12px" py="6px" mt="6px">
-      <strong>Look at this before you go on:</strong>
+      <strong>{say.lookAtThisBeforeYou}</strong>
       <chakra.ul ps="18px" listStyleType="disc">
         {spots.slice(0, SHOWN).map((one) => (
           <li key={one}>{one}</li>
         ))}
       </chakra.ul>
-      {spots.length > SHOWN && `and ${spots.length - SHOWN} more; the inspection lists them all.`}
+      {say.andMoreTheInspectionLists(spots.length, SHOWN, spots.length - SHOWN)}
     </Box>
   )
 }

@@ -1,4 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
+import { say } from '../../languages/en/staff/shared'
 import { Button } from '../ui/Button'
 import { TextField } from '../ui/Fields'
 
@@ -45,14 +46,14 @@ export function SeriesFields({ form, onChange }: { form: SeriesForm; onChange: (
           onChange={(event) => onChange({ ...form, helpHour: event.target.checked })}
         />
         <span>
-          A help hour{' '}
+          {say.aHelpHour}{' '}
           <chakra.span fontSize="12.5px" color="ink2">
-            pupils come with questions; not coming is no absence
+            {say.pupilsComeWithQuestionsNot}
           </chakra.span>
         </span>
       </chakra.label>
       <chakra.fieldset mb="10px">
-        <chakra.legend fontWeight="600">Weekly on</chakra.legend>
+        <chakra.legend fontWeight="600">{say.weeklyOn}</chakra.legend>
         <Flex gap="4px" wrap="wrap">
           {DAYS.map((day) => (
             <Button
@@ -68,18 +69,18 @@ export function SeriesFields({ form, onChange }: { form: SeriesForm; onChange: (
             </Button>
           ))}
           <Button size="small" minH="26px" onClick={() => onChange({ ...form, days: all ? [] : WEEKDAYS })}>
-            {all ? 'none' : 'Mon to Fri'}
+            {say.noneMonToFri(all)}
           </Button>
         </Flex>
         {!weekly && (
           <chakra.span fontSize="12.5px" color="ink2">
-            With no day chosen it is one lesson, on the date below.
+            {say.withNoDayChosenIt}
           </chakra.span>
         )}
       </chakra.fieldset>
       <Flex gap="10px">
         <TextField
-          label={weekly ? 'First date' : 'On'}
+          label={weekly ? say.firstDate : say.on}
           type="date"
           value={form.first}
           onChange={(event) => onChange({ ...form, first: event.target.value })}
@@ -87,7 +88,7 @@ export function SeriesFields({ form, onChange }: { form: SeriesForm; onChange: (
         />
         {weekly && (
           <TextField
-            label="Last date"
+            label={say.lastDate}
             type="date"
             value={form.until}
             onChange={(event) => onChange({ ...form, until: event.target.value })}
@@ -97,14 +98,14 @@ export function SeriesFields({ form, onChange }: { form: SeriesForm; onChange: (
       </Flex>
       <Flex gap="10px">
         <TextField
-          label="Begins at"
+          label={say.beginsAt}
           type="time"
           value={form.start}
           onChange={(event) => onChange({ ...form, start: event.target.value })}
           required
         />
         <TextField
-          label="Minutes"
+          label={say.minutesLabel}
           type="number"
           value={form.minutes}
           onChange={(event) => onChange({ ...form, minutes: Number(event.target.value) })}
@@ -112,7 +113,7 @@ export function SeriesFields({ form, onChange }: { form: SeriesForm; onChange: (
         />
         {weekly && (
           <TextField
-            label="Every … weeks"
+            label={say.everyWeeks}
             type="number"
             min={1}
             max={8}

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import { say } from '../../languages/en/staff/shared'
 import { age, countdown, useNow, useShown } from '../time'
 
 /** How long until something; counts by itself, so that what stands around it rests. */
@@ -18,7 +19,7 @@ export function Left({ until, near = 5 * 60_000 }: { until: string; near?: numbe
 
 /** @param near from how long before the end seconds count */
 function left(milliseconds: number, near: number): string {
-  return milliseconds < near ? countdown(milliseconds) : `${Math.ceil(milliseconds / 60_000)} min`
+  return milliseconds < near ? countdown(milliseconds) : say.minSaid(Math.ceil(milliseconds / 60_000))
 }
 
 /** What shows seconds here and there is brought up to date each second, and nothing else of the page. */

@@ -1,4 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react'
+import { say } from '../../languages/en/staff/shared'
 import { Labelled, Select } from './Fields'
 
 interface ColumnPickerProps<Part extends string> {
@@ -28,10 +29,10 @@ export function ColumnPicker<Part extends string>({ heading, columns, parts, sai
                   onColumns(numbers.map((one, other) => (other === at ? Number(event.target.value) : one)).join(','))
                 }
               >
-                <option value={-1}>none</option>
+                <option value={-1}>{say.none}</option>
                 {heading.map((one, place) => (
                   <option key={place} value={place}>
-                    {one || `column ${place + 1}`}
+                    {one || say.column(place + 1)}
                   </option>
                 ))}
               </Select>

@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { useNavigate } from 'react-router'
+import { say } from '../../languages/en/staff/shared'
 import { get } from '../api/http'
 import type { FoundLine, Me } from '../api/types'
 import { useNow } from '../time'
@@ -22,15 +23,15 @@ export default function FindLine({ me, demo, shown }: { me: Me; demo: boolean; s
   return (
     <>
       {shown && (
-        <Button size="small" onClick={() => setOpen(true)} aria-label="Find and do">
-          <chakra.span hideBelow="lg">Find and do</chakra.span>
-          <chakra.span hideFrom="lg">Find</chakra.span>{' '}
+        <Button size="small" onClick={() => setOpen(true)} aria-label={say.findAndDo}>
+          <chakra.span hideBelow="lg">{say.findAndDo}</chakra.span>
+          <chakra.span hideFrom="lg">{say.find}</chakra.span>{' '}
           <chakra.span hideBelow="md">
             <Key>/</Key>
           </chakra.span>
         </Button>
       )}
-      <Sheet title="Find and do" wide open={open} onClose={() => setOpen(false)}>
+      <Sheet title={say.findAndDo} wide open={open} onClose={() => setOpen(false)}>
         {open && <Line me={me} demo={demo} onDone={() => setOpen(false)} />}
       </Sheet>
     </>
@@ -66,14 +67,14 @@ function Line({ me, demo, onDone }: { me: Me; demo: boolean; onDone: () => void 
   return (
     <Box>
       <TextInput
-        aria-label="Find and do"
+        aria-label={say.findAndDo}
         role="combobox"
         aria-expanded={hits.length > 0}
         aria-controls="found"
         aria-activedescendant={hits[chosen] && `found-${chosen}`}
         autoFocus
         autoComplete="off"
-        placeholder="A name, a class, a rule; or: cover Tidal, why may Ines not write"
+        placeholder={say.aNameAClassA}
         value={typed}
         onChange={(event) => {
           setTyped(event.target.value)
@@ -93,7 +94,15 @@ function Line({ me, demo, onDone }: { me: Me; demo: boolean; onDone: () => void 
         }}
       />
       <ProblemNote problem={error} compact />
-      <Box as="ul" id="found" role="listbox" aria-label="Found" listStyleType="none" mt="8px" minH={why ? undefined : '190px'}>
+      <Box
+        as="ul"
+        id="found"
+        role="listbox"
+        aria-label={say.found}
+        listStyleType="none"
+        mt="8px"
+        minH={why ? undefined : '190px'}
+      >
         {(why ? [why] : hits).map((hit, place) => (
           <Flex
             as="li"
@@ -119,18 +128,14 @@ function Line({ me, demo, onDone }: { me: Me; demo: boolean; onDone: () => void 
         ))}
         {hits.length === 0 && (
           <chakra.li color="ink2" px="8px" py="6px">
-            {typed.trim() === ''
-              ? 'Type the beginning of a name. “cover”, “register”, “rules”, “link” or “why” before it say what to do.'
-              : isFetching || asked !== typed.trim()
-                ? 'Looking…'
-                : 'Nothing of yours is called so. Try the beginning of a name, or fewer words.'}
+            {say.typeTheBeginningOfA(typed.trim(), isFetching, asked)}
           </chakra.li>
         )}
       </Box>
       {why?.why && <WhyHere path={why.why} />}
-      {why && !why.why && <p>There is no lesson near in which it could be asked.</p>}
+      {why && !why.why && <p>{say.thereIsNoLessonNear}</p>}
       <chakra.p fontSize="12.5px" color="ink2" mt="8px">
-        <Key>↑</Key> <Key>↓</Key> choose, <Key>Enter</Key> goes there, <Key>Esc</Key> closes
+        <Key>↑</Key> <Key>↓</Key> {say.choose} <Key>Enter</Key> {say.goesThere} <Key>Esc</Key> {say.closes}
       </chakra.p>
     </Box>
   )

@@ -1,16 +1,17 @@
 import { chakra, Flex } from '@chakra-ui/react'
+import { say } from '../../languages/en/staff/shared'
 import type { Mark } from '../api/types'
 
 export const MARKS: Record<Mark, string> = {
-  PRESENT: 'present',
-  LATE: 'late',
-  LEFT_EARLY: 'left early',
-  PARTLY: 'partly there',
-  ABSENT: 'absent',
-  EXCUSED: 'excused',
-  NOT_EXPECTED: 'not expected',
-  WATCHED: 'watched the recording',
-  CAME: 'came to the help hour',
+  PRESENT: say.present,
+  LATE: say.late,
+  LEFT_EARLY: say.leftEarly,
+  PARTLY: say.partlyThere,
+  ABSENT: say.absent,
+  EXCUSED: say.excused,
+  NOT_EXPECTED: say.notExpected,
+  WATCHED: say.watchedTheRecording,
+  CAME: say.cameToTheHelpHour,
 }
 
 /** The part of a lesson's box that is filled, as time there fills a lesson: from where to where, and how high. */

@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react'
+import { say } from '../../languages/en/staff/shared'
 
 /** What of a file is not taken, each with its line; told beside what would change, so that nothing is lost unseen. */
 export function NotTaken({
@@ -26,17 +27,17 @@ export function NotTaken({
       overflowY="auto"
       tabIndex={0}
       role="region"
-      aria-label={mild ? 'What is taken and to be known' : 'What is not taken'}
+      aria-label={mild ? say.whatIsTakenAndTo : say.whatIsNotTaken}
     >
       <strong>{what}</strong>
       {wrong.map((one) => (
         <Box key={`${one.file}${one.line}${one.message}`} overflowWrap="anywhere">
-          {[one.file, one.line > 0 && `${one.file ? 'line' : 'Line'} ${one.line}`].filter(Boolean).join(', ')}
+          {[one.file, one.line > 0 && `${one.file ? say.line : say.lineWord} ${one.line}`].filter(Boolean).join(', ')}
           {(one.file || one.line > 0) && ': '}
           {one.message}
         </Box>
       ))}
-      {all !== undefined && all > wrong.length && <Box>and {all - wrong.length} more</Box>}
+      {all !== undefined && all > wrong.length && <Box>{say.andMore(all - wrong.length)}</Box>}
     </Box>
   )
 }

@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { lazy, Suspense, useEffect, type ReactNode } from 'react'
 import { Link, Navigate, useLocation } from 'react-router'
+import { say as staffSays } from '../../languages/en/staff/shared'
 import { ownWords } from '../../languages/own'
 import type { Me } from '../api/types'
 import { standing } from '../standing'
@@ -14,7 +15,7 @@ import { SignOut } from './SignOut'
 const FindLine = lazy(() => import('./FindLine'))
 const Places = lazy(() => import('./Places'))
 
-const POSITIONS = { LEAD: 'safeguarding lead', TEACHER: 'teacher' }
+const POSITIONS = { LEAD: staffSays.safeguardingLead, TEACHER: staffSays.teacher }
 
 interface PageProps {
   title: string
@@ -62,7 +63,7 @@ export function Page({ title, bare = false, children }: PageProps) {
           minH="43px"
         >
           <chakra.span fontFamily="heading" fontWeight="700" fontSize="20px" hideBelow="md">
-            Juricast
+            {staffSays.juricast}
           </chakra.span>
           {me.position === 'PUPIL' ? (
             <OwnPlaces />

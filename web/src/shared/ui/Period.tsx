@@ -1,4 +1,5 @@
 import { Flex } from '@chakra-ui/react'
+import { say } from '../../languages/en/staff/shared'
 import { TextInput } from './Fields'
 
 /** Which days are looked at. Both count. */
@@ -16,15 +17,15 @@ export function Period({
       <TextInput
         type="date"
         w="150px"
-        aria-label="From"
+        aria-label={say.from}
         value={from}
         onChange={(event) => event.target.value && onChange({ from: event.target.value, until })}
       />
-      <span>to</span>
+      <span>{say.to}</span>
       <TextInput
         type="date"
         w="150px"
-        aria-label="Until"
+        aria-label={say.until}
         value={until}
         onChange={(event) => event.target.value && onChange({ from, until: event.target.value })}
       />

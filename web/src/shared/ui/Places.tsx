@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { Link, useLocation } from 'react-router'
+import { say as staffSays } from '../../languages/en/staff/shared'
 import type { Me } from '../api/types'
 import { DUTIES, waitingIn, workingDay } from '../day/day'
 import { PlaceTab } from './PlaceTab'
@@ -15,7 +16,7 @@ export default function Places({ me, demo }: { me: Me; demo: boolean }) {
   const open = mine.find((one) => one.chapter === now?.chapter)
   const live = day?.next?.nearness === 'LIVE' ? day.next : undefined
   return (
-    <chakra.nav aria-label="Places" minW="0">
+    <chakra.nav aria-label={staffSays.places} minW="0">
       <Flex as="ul" listStyleType="none" gap={{ base: '2px', md: '6px' }} align="stretch">
         {mine.map(({ chapter, name, places }) => {
           const { count, say } = waitingIn(day, chapter)
@@ -25,7 +26,7 @@ export default function Places({ me, demo }: { me: Me; demo: boolean }) {
               {count > 0 && (
                 <chakra.span fontFamily="mono" fontSize="12px" fontWeight="650" borderBottom="1.5px solid" lineHeight="1.15">
                   {count}
-                  <chakra.span srOnly> to do: {say}</chakra.span>
+                  <chakra.span srOnly> {staffSays.toDo(say)}</chakra.span>
                 </chakra.span>
               )}
             </PlaceTab>
@@ -79,7 +80,7 @@ export default function Places({ me, demo }: { me: Me; demo: boolean }) {
             <Box as="li" ms={{ md: 'auto' }} lineHeight="16px">
               <Link to={`/lessons/${live.id}/desk`}>
                 <chakra.span display="inline-block" py="4px" px="9px" bg="mark" color="onMark" fontWeight="600">
-                  {live.title} is live: to the desk
+                  {staffSays.isLiveToTheDesk(live.title)}
                 </chakra.span>
               </Link>
             </Box>

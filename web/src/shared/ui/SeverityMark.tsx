@@ -1,8 +1,9 @@
 import { chakra } from '@chakra-ui/react'
+import { say } from '../../languages/en/staff/shared'
 
 export type Severity = 'DANGER' | 'WEAK_SPOT' | 'NOTE'
 
-const WORDS: Record<Severity, string> = { DANGER: 'danger', WEAK_SPOT: 'weak spot', NOTE: 'worth knowing' }
+const WORDS: Record<Severity, string> = { DANGER: say.danger, WEAK_SPOT: say.weakSpot, NOTE: say.worthKnowing }
 
 /** How much a finding matters: a filled wedge, a half one, an outline; never by colour alone. */
 export function SeverityMark({ severity, size = 12, silent = false }: { severity: Severity; size?: number; silent?: boolean }) {

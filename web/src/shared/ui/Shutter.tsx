@@ -1,4 +1,5 @@
 import { chakra } from '@chakra-ui/react'
+import { say } from '../../languages/en/staff/shared'
 
 /** How far a right is closed, and whether it was lent to or taken from one person. */
 export interface ShutterProps {
@@ -40,6 +41,6 @@ export function Shutter({ value, bound = false, loan = 'NONE', size = 15 }: Shut
 
 /** The value of a right in words, as it is said on every screen. */
 export function shutterWords(value: string, bound?: boolean, loan?: ShutterProps['loan']): string {
-  const lent = loan === 'PASS' ? ', by a pass' : loan === 'CURB' ? ', by a curb' : ''
-  return value.replace('-', ' ') + lent + (bound ? ', binding' : '')
+  const lent = loan === 'PASS' ? say.byAPass : loan === 'CURB' ? say.byACurb : ''
+  return value.replace('-', ' ') + lent + (bound ? say.binding : '')
 }

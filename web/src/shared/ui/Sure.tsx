@@ -1,4 +1,5 @@
 import { Flex } from '@chakra-ui/react'
+import { say } from '../../languages/en/staff/shared'
 import { Button } from './Button'
 import { Sheet } from './Sheet'
 
@@ -27,7 +28,7 @@ export function Sure({ title, lost, act, open, onClose, onSure }: SureProps) {
         <Button look="stop" onClick={sure}>
           {act}
         </Button>
-        <Button onClick={onClose}>Leave it as it is</Button>
+        <Button onClick={onClose}>{say.leaveItAsItIs}</Button>
       </Flex>
     </Sheet>
   )

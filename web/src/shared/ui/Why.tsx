@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
+import { say as staffSays } from '../../languages/en/staff/shared'
 import { words } from '../../languages/language'
 import { get } from '../api/http'
 import type { Why } from '../api/types'
@@ -77,7 +78,7 @@ export function WhyChain({ why, reason = true }: { why: Why; reason?: boolean })
       </chakra.ol>
       {why.otherwise.length > 0 && (
         <Box mt="8px">
-          <chakra.strong fontWeight="600">In other situations</chakra.strong>
+          <chakra.strong fontWeight="600">{staffSays.inOtherSituations}</chakra.strong>
           {why.otherwise.map((one) => (
             <chakra.em key={one} display="block" ps="10px">
               {one}
@@ -87,12 +88,12 @@ export function WhyChain({ why, reason = true }: { why: Why; reason?: boolean })
       )}
       {why.changedBy && (
         <chakra.p mt="8px">
-          <chakra.strong fontWeight="600">Who can change it:</chakra.strong> {why.changedBy}
+          <chakra.strong fontWeight="600">{staffSays.whoCanChangeIt}</chakra.strong> {why.changedBy}
         </chakra.p>
       )}
       {why.changedBy && (
         <chakra.p mt="4px" color="ink2">
-          Pupils read: “{why.forPupils}”
+          {staffSays.pupilsRead(why.forPupils)}
         </chakra.p>
       )}
       {reason && (

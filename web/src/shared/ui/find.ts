@@ -1,3 +1,4 @@
+import { say } from '../../languages/en/staff/shared'
 import type { FoundLine, Me } from '../api/types'
 import { placesOf } from './places'
 
@@ -29,14 +30,14 @@ export function hitOf(one: FoundLine, now: number): Hit {
     case 'COVER':
       return hit(`Cover ${one.name}`, `/timetable?from=${day}&lesson=${enc(one.id)}&do=cover`)
     case 'DESK':
-      return hit(`To the desk of ${one.name}`, `/lessons/${enc(one.id)}/desk`)
+      return hit(say.toTheDeskOf(one.name), `/lessons/${enc(one.id)}/desk`)
     case 'RULES':
-      return hit(`Rules of ${one.name}`, `/rules/${one.kind === 'CLASS' ? 'class' : 'lesson'}:${enc(one.id)}`)
+      return hit(say.rulesOf(one.name), `/rules/${one.kind === 'CLASS' ? 'class' : 'lesson'}:${enc(one.id)}`)
     case 'JOINING':
-      return hit(`Joining note of ${one.name}`, `/classes/${enc(one.id)}?part=Joining`)
+      return hit(say.joiningNoteOf(one.name), `/classes/${enc(one.id)}?part=Joining`)
     case 'REGISTER':
       return hit(
-        `${one.kind === 'LESSON' ? 'Register' : 'Attendance'} of ${one.name}`,
+        `${one.kind === 'LESSON' ? say.register : say.attendance} of ${one.name}`,
         one.kind === 'LESSON'
           ? `/lessons/${enc(one.id)}/register`
           : `/${one.kind === 'CLASS' ? 'classes' : 'pupils'}/${enc(one.id)}/attendance`,

@@ -1,3 +1,4 @@
+import { say } from '../../languages/en/staff/shared'
 import type { Chapter, Me } from '../api/types'
 
 type Position = Me['position']
@@ -17,58 +18,58 @@ const STAFF: Position[] = ['LEAD', 'TEACHER']
 const CHAPTERS: { chapter: Chapter; name: string; places: Place[] }[] = [
   {
     chapter: 'TODAY',
-    name: 'Today',
+    name: say.today,
     places: [
-      { to: '/today', name: 'My day', also: /^\/lessons\/[^/]+\/desk$/ },
-      { to: '/corridor', name: 'Corridor', for: ['LEAD'] },
-      { to: '/stand-in', name: 'Stand-in', demo: true },
+      { to: '/today', name: say.myDay, also: /^\/lessons\/[^/]+\/desk$/ },
+      { to: '/corridor', name: say.corridor, for: ['LEAD'] },
+      { to: '/stand-in', name: say.standIn, demo: true },
     ],
   },
   {
     chapter: 'PLAN',
-    name: 'Plan',
+    name: say.plan,
     places: [
-      { to: '/timetable', name: 'Timetable' },
-      { to: '/classes', name: 'Classes', also: /^\/classes\/[^/]+$/ },
-      { to: '/inspection', name: 'Inspection' },
-      { to: '/calendar', name: 'School calendar' },
-      { to: '/outbox', name: 'Outbox' },
+      { to: '/timetable', name: say.timetable },
+      { to: '/classes', name: say.classes, also: /^\/classes\/[^/]+$/ },
+      { to: '/inspection', name: say.inspection },
+      { to: '/calendar', name: say.schoolCalendar },
+      { to: '/outbox', name: say.outbox },
     ],
   },
   {
     chapter: 'RULES',
-    name: 'Rules',
+    name: say.rules,
     places: [
-      { to: '/charter', name: 'Charter', also: /^\/rules\// },
-      { to: '/sets', name: 'Sets' },
-      { to: '/ladder', name: 'Ladder' },
-      { to: '/try', name: 'Tried on past lessons' },
+      { to: '/charter', name: say.charter, also: /^\/rules\// },
+      { to: '/sets', name: say.sets },
+      { to: '/ladder', name: say.ladder },
+      { to: '/try', name: say.triedOnPastLessons },
     ],
   },
   {
     chapter: 'AFTERWARDS',
-    name: 'Afterwards',
+    name: say.afterwards,
     places: [
       {
         to: '/attendance',
-        name: 'Attendance',
+        name: say.attendance,
         also: /\/attendance(\/lessons)?$|^\/lessons\/[^/]+\/(register|results|replay|afterwards)$/,
       },
-      { to: '/casebook', name: 'Casebook', also: /^\/casebook\// },
-      { to: '/recordings', name: 'Recordings', also: /^\/recordings\// },
-      { to: '/keeping', name: 'How rules are kept' },
+      { to: '/casebook', name: say.casebook, also: /^\/casebook\// },
+      { to: '/recordings', name: say.recordings, also: /^\/recordings\// },
+      { to: '/keeping', name: say.howRulesAreKept },
     ],
   },
   {
     chapter: 'SCHOOL',
-    name: 'School',
+    name: say.school,
     places: [
-      { to: '/people', name: 'People', for: ['LEAD'] },
-      { to: '/consents', name: 'Consents' },
-      { to: '/attendance/settings', name: 'Register codes', for: ['LEAD'] },
-      { to: '/kept', name: 'Kept data', for: ['LEAD'] },
-      { to: '/upkeep', name: 'Upkeep', for: ['LEAD'] },
-      { to: '/account', name: 'My account' },
+      { to: '/people', name: say.people, for: ['LEAD'] },
+      { to: '/consents', name: say.consents },
+      { to: '/attendance/settings', name: say.registerCodes, for: ['LEAD'] },
+      { to: '/kept', name: say.keptData, for: ['LEAD'] },
+      { to: '/upkeep', name: say.upkeep, for: ['LEAD'] },
+      { to: '/account', name: say.myAccount },
     ],
   },
 ]

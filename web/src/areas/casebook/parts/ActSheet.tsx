@@ -2,6 +2,7 @@ import { chakra, Flex } from '@chakra-ui/react'
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
+import { say } from '../../../languages/en/staff/casebook'
 import { get, post, put } from '../../../shared/api/http'
 import type { IncidentPage } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
@@ -17,35 +18,35 @@ export type Act =
   | { do: 'talk'; pupil: string; name: string }
 
 const TITLES: Record<Act['do'], string> = {
-  note: 'A note',
-  'follow-up': 'Somebody is to do something',
-  decide: 'What is decided',
-  kind: 'Kind and severity',
-  parents: 'Write to parents',
-  link: 'It has to do with another one',
-  merge: 'It is the same as another one',
-  split: 'It is two',
-  close: 'Close it',
-  reopen: 'Open it again',
-  done: 'It is done',
-  later: 'It is done later',
-  talk: 'Somebody has talked',
+  note: say.aNote,
+  'follow-up': say.somebodyIsToDoSomething,
+  decide: say.whatIsDecided,
+  kind: say.kindAndSeverity,
+  parents: say.writeToParents,
+  link: say.itHasToDoWith,
+  merge: say.itIsTheSameAs,
+  split: say.itIsTwo,
+  close: say.closeIt,
+  reopen: say.openItAgain,
+  done: say.itIsDone,
+  later: say.itIsDoneLater,
+  talk: say.somebodyHasTalked,
 }
 
 const BUTTONS: Record<Act['do'], string> = {
-  note: 'Write it',
-  'follow-up': 'Ask for it',
-  decide: 'Write it',
-  kind: 'Say so',
-  parents: 'Send it',
-  link: 'Link the two',
-  merge: 'Make them one',
-  split: 'Make them two',
-  close: 'Close the incident',
-  reopen: 'Open it again',
-  done: 'Done',
-  later: 'Move it',
-  talk: 'Let in again',
+  note: say.writeIt,
+  'follow-up': say.askForIt,
+  decide: say.writeIt,
+  kind: say.saySo,
+  parents: say.sendIt,
+  link: say.linkTheTwo,
+  merge: say.makeThemOne,
+  split: say.makeThemTwo,
+  close: say.closeTheIncident,
+  reopen: say.openItAgain,
+  done: say.done,
+  later: say.moveIt,
+  talk: say.letInAgain,
 }
 
 interface ActSheetProps {
@@ -114,10 +115,12 @@ export function ActSheet({ page, act, onDone, onClose }: ActSheetProps) {
       {(id) => <TextArea id={id} rows={4} maxLength={2000} value={text} onChange={(event) => setText(event.target.value)} />}
     </Labelled>
   )
-  const day = <TextField label="Until" type="date" required value={until} onChange={(event) => setUntil(event.target.value)} />
+  const day = (
+    <TextField label={say.until} type="date" required value={until} onChange={(event) => setUntil(event.target.value)} />
+  )
   const number = (
     <TextField
-      label="No."
+      label={say.no}
       inputMode="numeric"
       pattern="[0-9]+"
       required
@@ -130,12 +133,12 @@ export function ActSheet({ page, act, onDone, onClose }: ActSheetProps) {
       case 'note':
         return (
           <>
-            {act.corrects && <chakra.p mb="8px">What stands there stays; your correction stands beside it.</chakra.p>}
-            {words('In your words')}
+            {act.corrects && <chakra.p mb="8px">{say.whatStandsThereStaysYour}</chakra.p>}
+            {words(say.inYourWords)}
             {page.may.includes('NOTE_FOR_LEADS') && (
               <chakra.label display="flex" gap="7px" mb="10px">
-                <input type="checkbox" checked={leadOnly} onChange={() => setLeadOnly(!leadOnly)} /> Read by safeguarding leads
-                alone
+                <input type="checkbox" checked={leadOnly} onChange={() => setLeadOnly(!leadOnly)} />{' '}
+                {say.readBySafeguardingLeadsAlone}
               </chakra.label>
             )}
           </>
@@ -143,9 +146,9 @@ export function ActSheet({ page, act, onDone, onClose }: ActSheetProps) {
       case 'follow-up':
         return (
           <>
-            {words('What is to be done')}
+            {words(say.whatIsToBeDone)}
             <Flex gap="10px">
-              <Labelled label="By whom">
+              <Labelled label={say.byWhom}>
                 {(id) => (
                   <Select id={id} value={who} onChange={(event) => setWho(event.target.value)}>
                     {page.staff.map((one) => (
@@ -163,7 +166,7 @@ export function ActSheet({ page, act, onDone, onClose }: ActSheetProps) {
       case 'kind':
         return (
           <Flex gap="10px">
-            <Labelled label="Kind">
+            <Labelled label={say.kind}>
               {(id) => (
                 <Select id={id} value={kind} onChange={(event) => setKind(event.target.value)}>
                   {page.acts.map((one) => (
@@ -174,16 +177,16 @@ export function ActSheet({ page, act, onDone, onClose }: ActSheetProps) {
                 </Select>
               )}
             </Labelled>
-            <Labelled label="How grave">
+            <Labelled label={say.howGrave}>
               {(id) => (
                 <Select
                   id={id}
                   value={severity}
                   onChange={(event) => setSeverity(event.target.value as IncidentPage['severity'])}
                 >
-                  <option value="SLIGHT">slight</option>
-                  <option value="MIDDLE">middle</option>
-                  <option value="GRAVE">grave</option>
+                  <option value="SLIGHT">{say.slight}</option>
+                  <option value="MIDDLE">{say.middle}</option>
+                  <option value="GRAVE">{say.grave}</option>
                 </Select>
               )}
             </Labelled>
@@ -192,7 +195,7 @@ export function ActSheet({ page, act, onDone, onClose }: ActSheetProps) {
       case 'parents':
         return (
           <>
-            <Labelled label="Of whom">
+            <Labelled label={say.ofWhom}>
               {(id) => (
                 <Select id={id} value={pupil} onChange={(event) => setPupil(event.target.value)}>
                   {pupils.map((one) => (
@@ -203,30 +206,28 @@ export function ActSheet({ page, act, onDone, onClose }: ActSheetProps) {
                 </Select>
               )}
             </Labelled>
-            {words('What they read', 'It goes out by the outbox in the school’s words around yours. Name no other child.')}
+            {words(say.whatTheyRead, say.itGoesOutByThe)}
           </>
         )
       case 'link':
         return (
           <>
             {number}
-            {words('How they belong together')}
+            {words(say.howTheyBelongTogether)}
           </>
         )
       case 'merge':
         return (
           <>
-            <chakra.p mb="8px">
-              This one ends, and goes on in the other with all that it rests on. It cannot be taken back.
-            </chakra.p>
+            <chakra.p mb="8px">{say.thisOneEndsAndGoes}</chakra.p>
             {number}
           </>
         )
       case 'split':
         return (
           <>
-            <chakra.p mb="4px">Who goes into a new incident:</chakra.p>
-            <Flex direction="column" mb="10px" role="group" aria-label="Who goes into a new incident">
+            <chakra.p mb="4px">{say.whoGoesIntoANewIncident}</chakra.p>
+            <Flex direction="column" mb="10px" role="group" aria-label={say.whoGoesIntoANewIncidentLabel}>
               {page.people.map((one) => (
                 <chakra.label key={one.id} display="flex" gap="7px">
                   <input
@@ -240,7 +241,7 @@ export function ActSheet({ page, act, onDone, onClose }: ActSheetProps) {
                 </chakra.label>
               ))}
             </Flex>
-            {words('What the new one is, in a few words')}
+            {words(say.whatTheNewOneIs)}
           </>
         )
       case 'later':
@@ -248,24 +249,24 @@ export function ActSheet({ page, act, onDone, onClose }: ActSheetProps) {
           <>
             <chakra.p mb="8px">{act.what}</chakra.p>
             {day}
-            {words('Why')}
+            {words(say.why)}
           </>
         )
       case 'done':
         return (
           <>
             <chakra.p mb="8px">{act.what}</chakra.p>
-            {words('What came of it')}
+            {words(say.whatCameOfIt)}
           </>
         )
       case 'talk':
-        return words(`What was talked about with ${act.name}`, 'From now on the door lets them in as everyone else.')
+        return words(say.whatWasTalkedAboutWith(act.name), say.fromNowOnTheDoor)
       case 'close':
-        return words('How it ended', 'What it rests on is held for some time more, as the charter says.')
+        return words(say.howItEnded, say.whatItRestsOnIs)
       case 'reopen':
-        return words('Why')
+        return words(say.why)
       case 'decide':
-        return words('In your words')
+        return words(say.inYourWords)
     }
   }
   return (

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation } from '@tanstack/react-query'
+import { say } from '../../../languages/en/staff/casebook'
 import { put } from '../../../shared/api/http'
 import type { IncidentPage } from '../../../shared/api/types'
 import { Select } from '../../../shared/ui/Fields'
@@ -26,9 +27,9 @@ export function People({ page, onChanged }: { page: IncidentPage; onChanged: (pa
   return (
     <Box mb="14px">
       <chakra.h2 fontSize="15px" borderBottom="1px solid" borderColor="ink" mb="2px">
-        Who, in which part
+        {say.whoInWhichPart}
       </chakra.h2>
-      {page.people.length === 0 && <chakra.p color="ink2">Nobody is named yet.</chakra.p>}
+      {page.people.length === 0 && <chakra.p color="ink2">{say.nobodyIsNamedYet}</chakra.p>}
       {page.people.map((one) => (
         <Flex
           key={one.id}
@@ -45,7 +46,7 @@ export function People({ page, onChanged }: { page: IncidentPage; onChanged: (pa
               w="auto"
               py="0"
               fontSize="13px"
-              aria-label={`What ${one.name} had to do with it`}
+              aria-label={say.whatHadToDoWithIt(one.name)}
               value={one.part}
               onChange={(event) => set.mutate({ person: one.id, part: (event.target.value || null) as Part | null })}
             >
@@ -54,7 +55,7 @@ export function People({ page, onChanged }: { page: IncidentPage; onChanged: (pa
                   {name}
                 </option>
               ))}
-              <option value="">nothing after all</option>
+              <option value="">{say.nothingAfterAll}</option>
             </Select>
           ) : (
             <chakra.span fontSize="13px" color="ink2">
@@ -68,11 +69,11 @@ export function People({ page, onChanged }: { page: IncidentPage; onChanged: (pa
           mt="5px"
           fontSize="13px"
           className="no-print"
-          aria-label="Somebody else had a part in it"
+          aria-label={say.somebodyElseHadAPart}
           value=""
           onChange={(event) => event.target.value && set.mutate({ person: event.target.value, part: 'SAW' })}
         >
-          <option value="">somebody else…</option>
+          <option value="">{say.somebodyElse}</option>
           {others.map((one) => (
             <option key={one.id} value={one.id}>
               {one.name}

@@ -2,6 +2,7 @@ import { chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
+import { say } from '../../../languages/en/staff/casebook'
 import { get, post } from '../../../shared/api/http'
 import type { CasebookPage } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
@@ -37,7 +38,7 @@ export function WriteDown({ acts, isLead, onClose }: { acts: CasebookPage['acts'
     onSuccess: ({ incident }) => navigate(`/casebook/${incident}`),
   })
   return (
-    <Sheet title="Write an incident down" open onClose={onClose}>
+    <Sheet title={say.writeAnIncidentDown} open onClose={onClose}>
       <chakra.form
         onSubmit={(event) => {
           event.preventDefault()
@@ -45,14 +46,14 @@ export function WriteDown({ acts, isLead, onClose }: { acts: CasebookPage['acts'
         }}
       >
         <TextField
-          label="What happened, in a few words"
+          label={say.whatHappenedInAFewWords}
           maxLength={120}
           required
           value={title}
           onChange={(event) => setTitle(event.target.value)}
         />
         <Flex gap="10px">
-          <Labelled label="Kind">
+          <Labelled label={say.kind}>
             {(id) => (
               <Select
                 id={id}
@@ -70,26 +71,26 @@ export function WriteDown({ acts, isLead, onClose }: { acts: CasebookPage['acts'
               </Select>
             )}
           </Labelled>
-          <Labelled label="How grave">
+          <Labelled label={say.howGrave}>
             {(id) => (
               <Select id={id} value={severity} onChange={(event) => setSeverity(event.target.value)}>
-                <option value="SLIGHT">slight</option>
-                <option value="MIDDLE">middle</option>
-                <option value="GRAVE">grave</option>
+                <option value="SLIGHT">{say.slight}</option>
+                <option value="MIDDLE">{say.middle}</option>
+                <option value="GRAVE">{say.grave}</option>
               </Select>
             )}
           </Labelled>
         </Flex>
-        <Who label="Who did it" chosen={did} onChange={setDid} />
-        <Who label="Who suffered it" chosen={suffered} onChange={setSuffered} />
+        <Who label={say.whoDidIt} chosen={did} onChange={setDid} />
+        <Who label={say.whoSufferedIt} chosen={suffered} onChange={setSuffered} />
         {isLead && (
           <chakra.label display="flex" gap="7px" mb="10px">
-            <input type="checkbox" checked={leadOnly} onChange={() => setLeadOnly(!leadOnly)} /> For safeguarding leads alone
+            <input type="checkbox" checked={leadOnly} onChange={() => setLeadOnly(!leadOnly)} /> {say.forSafeguardingLeadsAlone}
           </chakra.label>
         )}
         <ProblemNote problem={write.error} />
         <Button type="submit" look="main" disabled={!title.trim() || write.isPending}>
-          Open the incident
+          {say.openTheIncident}
         </Button>
       </chakra.form>
     </Sheet>
@@ -110,7 +111,7 @@ function Who({ label, chosen, onChange }: { label: string; chosen: Somebody[]; o
     <>
       <TextField
         label={label}
-        placeholder="a part of the name"
+        placeholder={say.aPartOfTheName}
         value={words}
         onChange={(event) => setWords(event.target.value)}
       />
@@ -119,7 +120,7 @@ function Who({ label, chosen, onChange }: { label: string; chosen: Somebody[]; o
           <Button
             key={one.id}
             size="small"
-            aria-label={`Without ${one.name}`}
+            aria-label={say.without(one.name)}
             onClick={() => onChange(chosen.filter((known) => known.id !== one.id))}
           >
             {one.name} ×

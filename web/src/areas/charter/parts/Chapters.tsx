@@ -1,4 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react'
+import { say } from '../../../languages/en/staff/charter'
 import type { Role, Rules } from '../../../shared/api/types'
 import { Select, TextInput } from '../../../shared/ui/Fields'
 import { Shutter } from '../../../shared/ui/Shutter'
@@ -19,24 +20,24 @@ interface ChaptersProps {
 export function Chapters({ rules, shown, filter, onFilter }: ChaptersProps) {
   const number = counts(rules)
   return (
-    <Box as="aside" px="16px" py="16px" h="100%" aria-label="Find a rule">
+    <Box as="aside" px="16px" py="16px" h="100%" aria-label={say.findARule}>
       <Box position={{ xl: 'sticky' }} top="12px">
         <Box display={{ base: 'flex', xl: 'block' }} gap="10px" flexWrap={{ base: 'wrap', sm: 'nowrap' }}>
           <TextInput
             type="search"
-            aria-label="Search the rules"
-            placeholder="Search the rules"
+            aria-label={say.searchTheRules}
+            placeholder={say.searchTheRules}
             value={filter.search}
             onChange={(event) => onFilter({ ...filter, search: event.target.value })}
             mb="6px"
           />
           <Select
-            aria-label="Role"
+            aria-label={say.role}
             value={filter.role}
             onChange={(event) => onFilter({ ...filter, role: event.target.value as Role | '' })}
             mb="12px"
           >
-            <option value="">All roles</option>
+            <option value="">{say.allRoles}</option>
             {ROLES.map((one) => (
               <option key={one.role} value={one.role}>
                 {one.name}
@@ -44,7 +45,7 @@ export function Chapters({ rules, shown, filter, onFilter }: ChaptersProps) {
             ))}
           </Select>
         </Box>
-        <chakra.nav aria-label="Chapters" hideBelow="xl">
+        <chakra.nav aria-label={say.chapters} hideBelow="xl">
           {rules.chapters.map((chapter) => {
             const left = shown.find((one) => one.area === chapter.area)?.rules.length ?? 0
             return (
@@ -68,7 +69,7 @@ export function Chapters({ rules, shown, filter, onFilter }: ChaptersProps) {
         </chakra.nav>
         <chakra.fieldset mt="14px">
           <chakra.legend fontSize="13px" color="ink2" fontWeight="600">
-            Show only
+            {say.showOnly}
           </chakra.legend>
           <Box display={{ base: 'flex', xl: 'block' }} flexWrap="wrap" gap="0 14px">
             {(rules.place === 'school' ? OF_SCHOOL : BELOW).map((only) => (
@@ -99,19 +100,20 @@ export function Chapters({ rules, shown, filter, onFilter }: ChaptersProps) {
           css={{ '& p': { paddingBlock: '1px' } }}
         >
           <p>
-            <Shutter value="open" /> open
+            <Shutter value="open" /> {say.open}
           </p>
           <p>
-            <Shutter value="on-request" /> on request: an adult gives a pass
+            <Shutter value="on-request" /> {say.onRequestAnAdultGives}
           </p>
           <p>
-            <Shutter value="closed" /> closed
+            <Shutter value="closed" /> {say.closed}
           </p>
           <p>
-            <Shutter value="closed" bound /> sill: binding, nobody below can loosen it
+            <Shutter value="closed" bound /> {say.sillBindingNobodyBelowCan}
           </p>
           <p>
-            <strong>bold</strong>: set here; else usual or from above
+            <strong>{say.bold}</strong>
+            {say.setHereElseUsualOr}
           </p>
         </Box>
       </Box>

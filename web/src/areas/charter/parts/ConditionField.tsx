@@ -1,25 +1,26 @@
 import { chakra, Flex } from '@chakra-ui/react'
+import { say } from '../../../languages/en/staff/charter'
 import { Button } from '../../../shared/ui/Button'
 import { Select, TextInput } from '../../../shared/ui/Fields'
 
 const FACTS = [
-  { text: 'visitor-present', words: 'a visitor is present' },
-  { text: 'not visitor-present', words: 'no visitor is present' },
-  { text: 'recording', words: 'recording' },
-  { text: 'not recording', words: 'not recording' },
-  { text: 'in-groups', words: 'in groups' },
-  { text: 'help-hour', words: 'in a help hour' },
-  { text: 'not adult-present', words: 'no adult is present' },
-  { text: 'school-account', words: 'with a school account' },
-  { text: 'not school-account', words: 'without a school account' },
+  { text: 'visitor-present', words: say.aVisitorIsPresent },
+  { text: 'not visitor-present', words: say.noVisitorIsPresent },
+  { text: 'recording', words: say.recording },
+  { text: 'not recording', words: say.notRecording },
+  { text: 'in-groups', words: say.inGroups },
+  { text: 'help-hour', words: say.inAHelpHour },
+  { text: 'not adult-present', words: say.noAdultIsPresent },
+  { text: 'school-account', words: say.withASchoolAccount },
+  { text: 'not school-account', words: say.withoutASchoolAccount },
 ]
 
 const NUMBERS = [
-  { kind: 'first-minutes', words: 'in the first … minutes', usual: '10' },
-  { kind: 'last-minutes', words: 'in the last … minutes', usual: '5' },
-  { kind: 'years', words: 'for year groups …', usual: '7' },
-  { kind: 'at-least', words: 'with … or more present', usual: '25' },
-  { kind: 'at-most', words: 'with … or fewer present', usual: '5' },
+  { kind: 'first-minutes', words: say.inTheFirstMinutes, usual: '10' },
+  { kind: 'last-minutes', words: say.inTheLastMinutes, usual: '5' },
+  { kind: 'years', words: say.forYearGroups, usual: '7' },
+  { kind: 'at-least', words: say.withOrMorePresent, usual: '25' },
+  { kind: 'at-most', words: say.withOrFewerPresent, usual: '5' },
 ]
 
 /** The parts of a condition as they are written, and back. */
@@ -43,8 +44,8 @@ export function ConditionField({ when, offered, account, onChange }: ConditionFi
   const write = (next: string[]) => onChange(next.join(' & '))
   return (
     <chakra.fieldset mb="8px">
-      <chakra.legend fontWeight="600">Counts</chakra.legend>
-      {parts.length === 0 && <chakra.span color="ink2">always</chakra.span>}
+      <chakra.legend fontWeight="600">{say.counts}</chakra.legend>
+      {parts.length === 0 && <chakra.span color="ink2">{say.always}</chakra.span>}
       {parts.map((part, place) => {
         const numbered = NUMBERS.find((one) => part.startsWith(one.kind + ' '))
         const words = numbered?.words ?? FACTS.find((one) => one.text === part)?.words ?? part
@@ -52,7 +53,7 @@ export function ConditionField({ when, offered, account, onChange }: ConditionFi
         return (
           <Flex key={place} align="center" gap="5px" mb="3px">
             <chakra.em>
-              {place > 0 ? 'and ' : numbered ? '' : part.includes('account') ? '' : 'while '}
+              {place > 0 ? say.and : numbered ? '' : part.includes('account') ? '' : say.while}
               {before}
             </chakra.em>
             {numbered && (
@@ -68,23 +69,23 @@ export function ConditionField({ when, offered, account, onChange }: ConditionFi
             <Button
               size="small"
               look="quiet"
-              aria-label={`remove “${words}”`}
+              aria-label={say.removeSaid(words)}
               onClick={() => write(parts.filter((_, n) => n !== place))}
             >
-              remove
+              {say.remove}
             </Button>
           </Flex>
         )
       })}
       {parts.length < 5 && facts.length + numbers.length > 0 && (
         <Select
-          aria-label="Only under a condition"
+          aria-label={say.onlyUnderACondition}
           value=""
           py="2px"
           mt="2px"
           onChange={(event) => write([...parts, event.target.value])}
         >
-          <option value="">{parts.length === 0 ? 'Only under a condition…' : 'And also…'}</option>
+          <option value="">{say.onlyUnderAConditionAndAlso(parts.length)}</option>
           {facts.map((one) => (
             <option key={one.text} value={one.text}>
               {one.words}

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useState, type ReactNode } from 'react'
+import { say } from '../../../languages/en/staff/charter'
 import { get } from '../../../shared/api/http'
 import type { DraftEffect, Report, RuleCase, Shift, TwoWhys, WeakSpot } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
@@ -20,16 +21,11 @@ export function ConsequencesView({ report, place, from }: { report: Report; plac
   const nothing = report.shifts.length + report.overruled.length + report.freed.length === 0
   return (
     <Box>
-      <chakra.h1 fontSize="27px">What changes {report.from === 'now' ? 'now' : `from ${report.from}`}</chakra.h1>
+      <chakra.h1 fontSize="27px">{say.whatChanges(report.from)}</chakra.h1>
       <chakra.p color="ink2" mb="10px" maxW="640px">
-        Lessons are judged as they are planned: with the visitors invited, recorded or in groups where that is planned. Choose a
-        case to see why it changes.
+        {say.lessonsAreJudgedAsThey}
       </chakra.p>
-      {nothing && (
-        <EmptyNote>
-          Nothing changes for any class or planned lesson: what the draft says held already, or holds nowhere.
-        </EmptyNote>
-      )}
+      {nothing && <EmptyNote>{say.nothingChangesForAnyClass}</EmptyNote>}
       {report.shifts.map((shift) => (
         <ShiftSection
           key={shift.rule + shift.role + shift.before + shift.after}
@@ -42,10 +38,10 @@ export function ConsequencesView({ report, place, from }: { report: Report; plac
           )}
         </ShiftSection>
       ))}
-      <Held title="Gets overruled" lines={report.overruled} />
-      <Held title="Counts again" lines={report.freed} />
-      <Findings title="Findings that appear" lines={report.appearing} />
-      <Findings title="Findings that go" lines={report.vanishing} />
+      <Held title={say.getsOverruled} lines={report.overruled} />
+      <Held title={say.countsAgain} lines={report.freed} />
+      <Findings title={say.findingsThatAppear} lines={report.appearing} />
+      <Findings title={say.findingsThatGo} lines={report.vanishing} />
       <WeakSpots place={place} from={from} />
     </Box>
   )
@@ -58,10 +54,10 @@ function WeakSpots({ place, from }: { place: string; from: string }) {
     queryFn: () => get<DraftEffect>(`/api/inspection/draft/${place}?from=${from}`),
   })
   if (error) return <ProblemNote problem={error} />
-  if (!data) return <LoadingNote what="the inspection with this draft" />
+  if (!data) return <LoadingNote what={say.theInspectionWithThisDraft} />
   return (
     <chakra.section
-      aria-label="In the inspection"
+      aria-label={say.inTheInspection}
       bg="sheet"
       borderTop="1.5px solid"
       borderColor="ink"
@@ -69,8 +65,8 @@ function WeakSpots({ place, from }: { place: string; from: string }) {
       py="8px"
       mb="12px"
     >
-      <chakra.h2 fontSize="17px">In the inspection of planned lessons</chakra.h2>
-      {data.appearing.length + data.gone.length === 0 && <p>No weak spot comes or goes.</p>}
+      <chakra.h2 fontSize="17px">{say.inTheInspectionOfPlannedLessons}</chakra.h2>
+      {data.appearing.length + data.gone.length === 0 && <p>{say.noWeakSpotComesOrGoes}</p>}
       <Kinds words="appear" spots={data.appearing} />
       <Kinds words="go" spots={data.gone} />
     </chakra.section>
@@ -91,7 +87,7 @@ function Kinds({ words, spots }: { words: string; spots: WeakSpot[] }) {
           {all.slice(0, 12).map((one) => (
             <li key={one.key}>{one.sentence}</li>
           ))}
-          {all.length > 12 && <li>and {all.length - 12} more</li>}
+          {all.length > 12 && <li>{say.andMore(all.length - 12)}</li>}
         </chakra.ul>
       </chakra.details>
     )
@@ -115,32 +111,32 @@ function ShiftSection({ shift, chosen, onChoose, children }: ShiftSectionProps) 
       px="14px"
       py="8px"
       mb="12px"
-      aria-label={`${shift.title}, ${shift.roleWords}: ${shift.beforeWords} becomes ${shift.afterWords}`}
+      aria-label={say.becomes(shift.title, shift.roleWords, shift.beforeWords, shift.afterWords)}
     >
       <Flex align="baseline" gap="8px" wrap="wrap">
         <chakra.h2 fontSize="17px">
           {shift.title}, {shift.roleWords}
         </chakra.h2>
         <span>
-          {rights.includes(shift.before) && <Shutter value={shift.before} />} <s>{shift.beforeWords}</s> becomes{' '}
+          {rights.includes(shift.before) && <Shutter value={shift.before} />} <s>{shift.beforeWords}</s> {say.becomesWord}{' '}
           {rights.includes(shift.after) && <Shutter value={shift.after} />} <strong>{shift.afterWords}</strong>
-          {shift.stricter && <chakra.span color="ink2"> (stricter)</chakra.span>}
+          {shift.stricter && <chakra.span color="ink2"> {say.stricter}</chakra.span>}
         </span>
       </Flex>
       <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="18px">
         <Box>
           <chakra.h3 fontSize="13px" color="ink2">
-            {shift.classes.length} {shift.classes.length === 1 ? 'class' : 'classes'} where it can come about
+            {say.whereItCanComeAbout(shift.classes.length)}
           </chakra.h3>
           <Cases cases={shift.classes} chosen={chosen} onChoose={onChoose} />
         </Box>
         <Box>
           <chakra.h3 fontSize="13px" color="ink2">
-            {shift.lessonCount} planned {shift.lessonCount === 1 ? 'lesson' : 'lessons'} where it will
+            {say.plannedWhereItWill(shift.lessonCount)}
           </chakra.h3>
           <Cases cases={shift.lessons} chosen={chosen} onChoose={onChoose} />
           {shift.lessonCount > shift.lessons.length && (
-            <chakra.p color="ink2">and {shift.lessonCount - shift.lessons.length} later ones</chakra.p>
+            <chakra.p color="ink2">{say.andLaterOnes(shift.lessonCount - shift.lessons.length)}</chakra.p>
           )}
         </Box>
       </Grid>
@@ -178,7 +174,7 @@ function Cases({ cases, chosen, onChoose }: { cases: RuleCase[]; chosen: RuleCas
       ))}
       {cases.length > FIRST && !all && (
         <Button size="small" mt="3px" onClick={() => setAll(true)}>
-          Show all {cases.length}
+          {say.showAll(cases.length)}
         </Button>
       )}
     </chakra.ul>
@@ -193,22 +189,22 @@ function SingleCase({ chosen: { shift, one }, place, from }: { chosen: Case; pla
     (one.minute < 0 ? '' : `&minute=${one.minute}`)
   const { data, error } = useQuery({ queryKey: ['why', path], queryFn: () => get<TwoWhys>(path) })
   return (
-    <Box borderTop="1px solid" borderColor="line" mt="8px" pt="8px" role="region" aria-label={`Why, in ${one.title}`}>
+    <Box borderTop="1px solid" borderColor="line" mt="8px" pt="8px" role="region" aria-label={say.whyIn(one.title)}>
       <chakra.h3 fontSize="15px" mb="4px">
         {one.title}
         {one.when && `, ${one.when}`}
         {one.situation && `, ${one.situation}`}
       </chakra.h3>
       {error && <ProblemNote problem={error} />}
-      {!data && !error && <LoadingNote what="the reasons" />}
+      {!data && !error && <LoadingNote what={say.theReasons} />}
       {data && (
         <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="18px">
           <Box>
-            <chakra.h4 color="ink2">As it is</chakra.h4>
+            <chakra.h4 color="ink2">{say.asItIs}</chakra.h4>
             <WhyChain why={data.before} reason={false} />
           </Box>
           <Box>
-            <chakra.h4 color="ink2">With the draft</chakra.h4>
+            <chakra.h4 color="ink2">{say.withTheDraft}</chakra.h4>
             <WhyChain why={data.after} reason={false} />
           </Box>
         </Grid>
@@ -226,7 +222,7 @@ function Held({ title, lines }: { title: string; lines: Report['overruled'] }) {
         <Box key={one.place + one.says + one.by} bg="sheet" borderTop="1px solid" borderColor="line" px="14px" py="4px">
           <strong>{one.title}</strong>: {one.says}
           <chakra.span display="block" color="ink2" fontSize="12.5px">
-            held by {one.by}
+            {say.heldBy(one.by)}
           </chakra.span>
         </Box>
       ))}

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../../languages/en/staff/charter'
 import type { DraftLine, Rules } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
 import { standing } from '../../../shared/standing'
@@ -30,8 +31,8 @@ export function DraftPanel({ rules, from, onFrom, open, onOpen, onApplied }: Dra
   const apply = useMutation({
     mutationFn: () => putInForce(rules.place, from),
     onSuccess: (next) => {
-      const count = rules.draft.length === 1 ? '1 change counts' : `${rules.draft.length} changes count`
-      onApplied(`${count} ${from ? `from ${from}` : 'from now on'}.`)
+      const count = rules.draft.length === 1 ? say.changeCounts : say.changesCount(rules.draft.length)
+      onApplied(`${count} ${from ? say.from(from) : say.fromNowOn}.`)
       keep(cache, next)
       void cache.invalidateQueries({ queryKey: ['history'] })
     },
@@ -41,7 +42,7 @@ export function DraftPanel({ rules, from, onFrom, open, onOpen, onApplied }: Dra
   return (
     <Box
       as="section"
-      aria-label="Draft"
+      aria-label={say.draftLabel}
       borderInlineStart="4px solid"
       borderColor="mark"
       bg="sheet"
@@ -50,41 +51,41 @@ export function DraftPanel({ rules, from, onFrom, open, onOpen, onApplied }: Dra
       mb="14px"
     >
       <chakra.h2 fontSize="17px">
-        If the draft counts <FromField from={from} onFrom={onFrom} />
+        {say.ifTheDraftCounts} <FromField from={from} onFrom={onFrom} />
       </chakra.h2>
       {report.error && <ProblemNote problem={report.error} compact />}
-      {report.isPending && <LoadingNote what="the consequences" />}
+      {report.isPending && <LoadingNote what={say.theConsequences} />}
       {report.data && (
         <Box my="6px" aria-live="polite">
-          <Number count={report.data.classes} one="class changes" many="classes change" />
-          <Number count={report.data.lessons} one="planned lesson changes" many="planned lessons change" />
-          <Number count={report.data.overruled.length} one="setting gets overruled" many="settings get overruled" />
+          <Number count={report.data.classes} one={say.classChanges} many={say.classesChange} />
+          <Number count={report.data.lessons} one={say.plannedLessonChanges} many={say.plannedLessonsChange} />
+          <Number count={report.data.overruled.length} one={say.settingGetsOverruled} many={say.settingsGetOverruled} />
           {report.data.freed.length > 0 && (
-            <Number count={report.data.freed.length} one="setting counts again" many="settings count again" />
+            <Number count={report.data.freed.length} one={say.settingCountsAgain} many={say.settingsCountAgain} />
           )}
-          <Number count={report.data.appearing.length} one="finding appears" many="findings appear" quiet />
+          <Number count={report.data.appearing.length} one={say.findingAppears} many={say.findingsAppear} quiet />
           {report.data.vanishing.length > 0 && (
-            <Number count={report.data.vanishing.length} one="finding goes" many="findings go" />
+            <Number count={report.data.vanishing.length} one={say.findingGoes} many={say.findingsGo} />
           )}
         </Box>
       )}
       <ProblemNote problem={apply.error ?? drop.error} compact />
       <Flex gap="6px" wrap="wrap" mb="8px">
         <Button look="main" disabled={!report.data || apply.isPending} onClick={() => apply.mutate()}>
-          Put in force
+          {say.putInForce}
         </Button>
         <Button aria-pressed={open} onClick={() => onOpen(!open)}>
-          {open ? 'Back to the rules' : 'See all that changes'}
+          {say.backToTheRulesSee(open)}
         </Button>
         {sure ? (
           <Button look="stop" onClick={() => drop.mutate()}>
-            Throw {rules.draft.length === 1 ? 'it' : `all ${rules.draft.length}`} away
+            {say.throwAway(rules.draft.length)}
           </Button>
         ) : (
-          <Button onClick={() => setSure(true)}>Discard</Button>
+          <Button onClick={() => setSure(true)}>{say.discard}</Button>
         )}
       </Flex>
-      <chakra.ul listStyleType="none" aria-label="Changes in the draft">
+      <chakra.ul listStyleType="none" aria-label={say.changesInTheDraft}>
         {rules.draft.map((line) => (
           <DraftItem key={line.rule + line.role + line.when} place={rules.place} line={line} />
         ))}
@@ -101,7 +102,7 @@ function FromField({ from, onFrom }: { from: string; onFrom: (from: string) => v
   return (
     <chakra.span fontWeight="400" fontSize="13px" display="inline-flex" gap="5px" flexWrap="wrap">
       <Select
-        aria-label="From when"
+        aria-label={say.fromWhen}
         w="112px"
         py="1px"
         value={kind}
@@ -110,14 +111,14 @@ function FromField({ from, onFrom }: { from: string; onFrom: (from: string) => v
           onFrom(next === 'now' ? '' : next === 'tomorrow' ? tomorrow : nextDay(tomorrow))
         }}
       >
-        <option value="now">now</option>
-        <option value="tomorrow">tomorrow</option>
-        <option value="day">from a day…</option>
+        <option value="now">{say.now}</option>
+        <option value="tomorrow">{say.tomorrow}</option>
+        <option value="day">{say.fromADay}</option>
       </Select>
       {kind === 'day' && (
         <TextInput
           type="date"
-          aria-label="First day"
+          aria-label={say.firstDay}
           min={tomorrow}
           value={from}
           onChange={(event) => event.target.value && onFrom(event.target.value)}
@@ -168,20 +169,20 @@ function DraftItem({ place, line }: { place: string; line: DraftLine }) {
         <span>
           {line.title}, {line.roleWords}
           {line.whenWords && <em>, {line.whenWords}</em>}: <s>{line.before}</s> <strong>{line.after}</strong>
-          {line.until && `, until ${line.until}`}
+          {say.until(line.until)}
         </span>
-        <Button look="quiet" size="small" aria-label={`remove “${line.title}” from the draft`} onClick={() => out.mutate()}>
-          remove
+        <Button look="quiet" size="small" aria-label={say.removeFromTheDraft(line.title)} onClick={() => out.mutate()}>
+          {say.remove}
         </Button>
       </Flex>
       {line.overtaken && (
         <Box role="alert" bg="verdict.awaySoft" px="8px" py="4px" mt="2px">
           {line.overtaken}.{' '}
           <Button size="small" onClick={() => keepMine.mutate()}>
-            Keep mine
+            {say.keepMine}
           </Button>{' '}
           <Button size="small" onClick={() => out.mutate()}>
-            Leave theirs
+            {say.leaveTheirs}
           </Button>
         </Box>
       )}

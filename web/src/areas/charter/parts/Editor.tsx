@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../../languages/en/staff/charter'
 import type { RuleLine } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
 import { TextInput } from '../../../shared/ui/Fields'
@@ -43,12 +44,16 @@ export function Editor({ place, chosen, editable, onDone }: EditorProps) {
       <Flex justify="space-between" align="baseline" gap="8px">
         <chakra.h2 fontSize="17px">{rule.title}</chakra.h2>
         <Button look="quiet" size="small" onClick={onDone}>
-          Close
+          {say.close}
         </Button>
       </Flex>
       <chakra.p color="ink2" mb="6px">
-        {rule.wholeLesson ? 'For the lesson as a whole' : `For a ${roleName(cell.role).toLowerCase()}`}
-        {chosen.whenWords && `, ${chosen.whenWords}`}. {rule.reason}
+        {say.forTheLessonAsA(
+          rule.wholeLesson,
+          roleName(cell.role).toLowerCase(),
+          chosen.whenWords && `, ${chosen.whenWords}`,
+          rule.reason,
+        )}
       </chakra.p>
       {editable && (
         <chakra.form
@@ -65,11 +70,9 @@ export function Editor({ place, chosen, editable, onDone }: EditorProps) {
           <chakra.label display="flex" gap="8px" mb="6px">
             <input type="checkbox" checked={binding} onChange={(event) => setBinding(event.target.checked)} />
             <span>
-              Binding
+              {say.bindingOnly}
               <chakra.span display="block" fontSize="12.5px" color="ink2">
-                {rule.ordered
-                  ? 'What stands below may only be stricter; no pass goes beyond it.'
-                  : 'Fixed: nothing below can change it.'}
+                {say.whatStandsBelowMayOnly(rule.ordered)}
               </chakra.span>
             </span>
           </chakra.label>
@@ -80,28 +83,28 @@ export function Editor({ place, chosen, editable, onDone }: EditorProps) {
             onChange={setWhen}
           />
           <chakra.details mb="8px" open={note !== '' || undefined}>
-            <chakra.summary cursor="pointer">Note, last day</chakra.summary>
+            <chakra.summary cursor="pointer">{say.noteLastDay}</chakra.summary>
             <TextInput
               mt="4px"
-              aria-label="Why, for those who ask"
-              placeholder="Why, for those who ask"
+              aria-label={say.whyForThoseWhoAsk}
+              placeholder={say.whyForThoseWhoAsk}
               maxLength={300}
               value={note}
               onChange={(event) => setNote(event.target.value)}
             />
             <chakra.label display="flex" gap="8px" mt="4px" alignItems="center">
-              Last day
+              {say.lastDay}
               <TextInput type="date" w="150px" py="2px" value={until} onChange={(event) => setUntil(event.target.value)} />
             </chakra.label>
           </chakra.details>
           <ProblemNote problem={add.error ?? takeBack.error} compact />
           <Flex gap="6px" wrap="wrap">
             <Button type="submit" look="main" disabled={add.isPending}>
-              Add to the draft
+              {say.addToTheDraft}
             </Button>
             {cell.own && (
               <Button disabled={takeBack.isPending} onClick={() => takeBack.mutate()}>
-                Take back
+                {say.takeBack}
               </Button>
             )}
           </Flex>
@@ -133,7 +136,7 @@ function ValueField({ rule, value, onChange }: { rule: RuleLine; value: string; 
           onChange={(event) => onChange(event.target.value)}
           w="96px"
         />
-        {rule.unit}, {rule.min} to {rule.max}
+        {say.to(rule.unit, rule.min, rule.max)}
       </chakra.label>
     )
   }

@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useRef, type ReactNode } from 'react'
 import { Link } from 'react-router'
+import { say } from '../../../languages/en/staff/charter'
 import { get, post } from '../../../shared/api/http'
 import type { FindingLine, Rules } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
@@ -17,27 +18,27 @@ const YEARS = [7, 8, 9, 10, 11]
 export function Glance({ lead, editable, onHistory }: { lead: boolean; editable: boolean; onHistory: () => void }) {
   return (
     <Box>
-      <Section title="Refined for">
+      <Section title={say.refinedFor}>
         {YEARS.map((year) => (
           <Link key={year} to={`/rules/year:${year}`}>
-            Year {year}
+            {say.yearSaid(year)}
           </Link>
         ))}
-        <Link to="/classes">Classes</Link>
+        <Link to="/classes">{say.classes}</Link>
       </Section>
-      <Section title="Use">
-        <Link to="/try">Try a situation</Link>
-        <Link to="/sets">Ready-made sets</Link> · <Link to="/ladder">The ladder</Link>
+      <Section title={say.use}>
+        <Link to="/try">{say.tryASituation}</Link>
+        <Link to="/sets">{say.readyMadeSets}</Link> · <Link to="/ladder">{say.theLadder}</Link>
         <Button look="quiet" onClick={onHistory}>
-          History, and the rules of a day
+          {say.historyAndTheRulesOf}
         </Button>
         <WatchedWords lead={lead} />
         <MeritReasons mayChange={lead} />
       </Section>
-      <Section title="Take along">
-        <a href="/api/charter/for-parents.pdf">For parents, on paper (PDF)</a>
-        <a href="/api/charter/file">As a file (JSON)</a>
-        <a href="/api/charter/schema">What such a file looks like</a>
+      <Section title={say.takeAlong}>
+        <a href="/api/charter/for-parents.pdf">{say.forParentsOnPaperPdf}</a>
+        <a href="/api/charter/file">{say.asAFileJson}</a>
+        <a href="/api/charter/schema">{say.whatSuchAFileLooksLike}</a>
         {editable && <ReadFile />}
       </Section>
       {lead && <WhatIsWrong />}
@@ -78,14 +79,14 @@ function ReadFile() {
   return (
     <>
       <Button look="quiet" disabled={read.isPending} onClick={() => input.current?.click()}>
-        Read a file into the draft
+        {say.readAFileIntoTheDraft}
       </Button>
       <input
         ref={input}
         hidden
         type="file"
         accept="application/json,.json"
-        aria-label="Charter file"
+        aria-label={say.charterFile}
         onChange={(event) => {
           const file = event.target.files?.[0]
           if (file) read.mutate(file)
@@ -93,7 +94,7 @@ function ReadFile() {
         }}
       />
       <ProblemNote problem={read.error} compact />
-      {read.data?.draft.length === 0 && <p role="status">The file says what the charter says; nothing to change.</p>}
+      {read.data?.draft.length === 0 && <p role="status">{say.theFileSaysWhatThe}</p>}
     </>
   )
 }
@@ -102,8 +103,8 @@ function WhatIsWrong() {
   const { data } = useQuery({ queryKey: ['rules-findings'], queryFn: () => get<FindingLine[]>('/api/rules-findings') })
   if (!data) return null
   return data.length === 0 ? (
-    <chakra.p color="ink2">No rule contradicts another, and every setting counts somewhere.</chakra.p>
+    <chakra.p color="ink2">{say.noRuleContradictsAnotherAnd}</chakra.p>
   ) : (
-    <Findings title={`Wrong in the rules: ${data.length}`} lines={data} />
+    <Findings title={say.wrongInTheRules(data.length)} lines={data} />
   )
 }

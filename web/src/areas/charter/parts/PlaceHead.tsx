@@ -1,3 +1,4 @@
+import { say } from '../../../languages/en/staff/charter'
 import { WelcomeOf } from '../../questions/WelcomeOf'
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
@@ -47,8 +48,8 @@ function SetsOfClass({ id, rules }: { id: string; rules: Rules }) {
   return (
     <Box mb="12px">
       <Flex gap="10px" align="center" wrap="wrap">
-        <strong>Ready-made sets:</strong>
-        {rules.sets.length === 0 && <chakra.span color="ink2">none in use</chakra.span>}
+        <strong>{say.readyMadeSetsStrong}</strong>
+        {rules.sets.length === 0 && <chakra.span color="ink2">{say.noneInUse}</chakra.span>}
         {rules.sets.map((one) => (
           <chakra.span key={one.id} border="1px solid" borderColor="lineStrong" px="8px" bg="sheet">
             {one.name}{' '}
@@ -56,17 +57,17 @@ function SetsOfClass({ id, rules }: { id: string; rules: Rules }) {
               <Button
                 look="quiet"
                 size="small"
-                aria-label={`Stop using ${one.name}`}
+                aria-label={say.stopUsing(one.name)}
                 onClick={() => change.mutate({ set: one.id, use: false })}
               >
-                stop using
+                {say.stopUsingButton}
               </Button>
             )}
           </chakra.span>
         ))}
         {rules.editable && unused.length > 0 && (
-          <Select aria-label="Use a set" w="190px" py="2px" value={wanted} onChange={(event) => setWanted(event.target.value)}>
-            <option value="">Use a set…</option>
+          <Select aria-label={say.useASet} w="190px" py="2px" value={wanted} onChange={(event) => setWanted(event.target.value)}>
+            <option value="">{say.useASetChoice}</option>
             {unused.map((one) => (
               <option key={one.id} value={one.id}>
                 {one.name}
@@ -78,9 +79,7 @@ function SetsOfClass({ id, rules }: { id: string; rules: Rules }) {
       <ProblemNote problem={change.error ?? preview.error} compact />
       {wanted !== '' && preview.data && (
         <Box bg="markSoft" px="12px" py="8px" mt="6px">
-          {preview.data.shifts.length === 0
-            ? 'Nothing would change: the class says the same or stricter already.'
-            : `${preview.data.lessons} planned lessons would change:`}
+          {say.nothingWouldChangeTheClass(preview.data.shifts.length, preview.data.lessons)}
           {preview.data.shifts.map((one) => (
             <div key={one.rule + one.role + one.after}>
               {one.title}, {one.roleWords}: <s>{one.beforeWords}</s> <strong>{one.afterWords}</strong>
@@ -88,9 +87,9 @@ function SetsOfClass({ id, rules }: { id: string; rules: Rules }) {
           ))}
           <Flex gap="6px" mt="6px">
             <Button look="main" onClick={() => change.mutate({ set: wanted, use: true })}>
-              Use it from now on
+              {say.useItFromNowOn}
             </Button>
-            <Button onClick={() => setWanted('')}>Leave it</Button>
+            <Button onClick={() => setWanted('')}>{say.leaveIt}</Button>
           </Flex>
         </Box>
       )}
@@ -121,7 +120,7 @@ function PlanOfLesson({ id }: { id: string }) {
   return (
     <Box bg="sheet" border="1px solid" borderColor="line" px="14px" py="8px" mb="12px">
       <chakra.h2 fontSize="15px">
-        Planned for this lesson of <Link to={`/classes/${data.ofClass}`}>{data.title}</Link>
+        {say.plannedForThisLessonOf} <Link to={`/classes/${data.ofClass}`}>{data.title}</Link>
       </chakra.h2>
       <Flex gap="18px" wrap="wrap" align="center">
         {(['recording', 'groups'] as const).map((one) => (
@@ -132,11 +131,11 @@ function PlanOfLesson({ id }: { id: string }) {
               disabled={!data.editable}
               onChange={() => change.mutate({ ...data, [one]: !data[one] })}
             />{' '}
-            {one === 'recording' ? 'It is recorded' : 'Work in groups'}
+            {say.itIsRecordedWorkInGroups(one)}
           </label>
         ))}
         <span>
-          Visitors: {data.visitors.length === 0 && <chakra.span color="ink2">none</chakra.span>}
+          {say.visitors} {data.visitors.length === 0 && <chakra.span color="ink2">{say.none}</chakra.span>}
           {data.visitors.map((one) => (
             <chakra.span key={one} me="8px">
               {one}{' '}
@@ -144,10 +143,10 @@ function PlanOfLesson({ id }: { id: string }) {
                 <Button
                   look="quiet"
                   size="small"
-                  aria-label={`remove ${one}`}
+                  aria-label={say.removeVisitor(one)}
                   onClick={() => change.mutate({ ...data, visitors: data.visitors.filter((other) => other !== one) })}
                 >
-                  remove
+                  {say.remove}
                 </Button>
               )}
             </chakra.span>
@@ -163,37 +162,37 @@ function PlanOfLesson({ id }: { id: string }) {
             }}
           >
             <TextInput
-              aria-label="Name of a visitor"
-              placeholder="Name of a visitor"
+              aria-label={say.nameOfAVisitor}
+              placeholder={say.nameOfAVisitor}
               w="180px"
               py="2px"
               maxLength={80}
               value={name}
               onChange={(event) => setName(event.target.value)}
             />
-            <Button type="submit">Invite</Button>
+            <Button type="submit">{say.invite}</Button>
           </chakra.form>
         )}
       </Flex>
       {data.invited.map((one) => (
         <Flex key={one.person} gap="8px" align="center" wrap="wrap" mt="4px" fontSize="13px">
-          <span>Link of {one.name}:</span>
+          <span>{say.linkOf(one.name)}</span>
           <chakra.span fontFamily="mono" fontSize="12px" overflowWrap="anywhere" minW="0">
             {one.link}
           </chakra.span>
-          <CopyButton text={one.link}>Copy</CopyButton>
+          <CopyButton text={one.link}>{say.copy}</CopyButton>
           {data.editable && (
             <Button disabled={renew.isPending} onClick={() => renew.mutate(one.person)}>
               <span>
-                Make a new link<chakra.span srOnly> for {one.name}</chakra.span>
+                {say.makeANewLink}
+                <chakra.span srOnly> {say.for(one.name)}</chakra.span>
               </span>
             </Button>
           )}
         </Flex>
       ))}
       <chakra.p fontSize="12.5px" color="ink2" mt="4px">
-        Each visitor has a link of their own. It is for this lesson only, makes them a visitor and never more, and is sent to
-        them; they wait until an adult lets them in.
+        {say.eachVisitorHasALink}
       </chakra.p>
       <ProblemNote problem={change.error ?? renew.error} compact />
     </Box>

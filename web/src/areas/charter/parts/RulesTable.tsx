@@ -1,4 +1,5 @@
 import { chakra } from '@chakra-ui/react'
+import { say } from '../../../languages/en/staff/charter'
 import type { Role, RuleCell, RuleLine, Rules } from '../../../shared/api/types'
 import { Shutter } from '../../../shared/ui/Shutter'
 import { ROLES, roleName } from '../roles'
@@ -104,9 +105,9 @@ function Lines({ rule, roles, layered, chosen, onChoose, onOver }: LinesProps) {
           {row === always ? (
             <About rule={rule} />
           ) : (
-            <chakra.em ps="18px">{[row.from && `from ${row.from}`, row.whenWords].filter(Boolean).join(', ')}</chakra.em>
+            <chakra.em ps="18px">{[row.from && say.from(row.from), row.whenWords].filter(Boolean).join(', ')}</chakra.em>
           )}
-          {drafted && <Tag>draft</Tag>}
+          {drafted && <Tag>{say.draft}</Tag>}
         </chakra.th>
         {rule.wholeLesson ? (
           <chakra.td colSpan={roles.length} css={{ textAlign: 'center' }}>
@@ -160,7 +161,7 @@ function About({ rule }: { rule: RuleLine }) {
       <chakra.strong fontWeight="640">{rule.title}</chakra.strong>
       {rule.enforced === '' && (
         <chakra.span fontSize="11px" color="ink2" ms="6px" px="4px" border="1px dashed" borderColor="lineStrong">
-          not enforced yet
+          {say.notEnforcedYet}
         </chakra.span>
       )}
       <chakra.span display="block" fontSize="12.5px" color="ink2">
@@ -168,7 +169,7 @@ function About({ rule }: { rule: RuleLine }) {
       </chakra.span>
       {rule.overruledIn.length > 0 && (
         <chakra.span display="block" fontSize="12px" color="verdict.away">
-          Overrules {rule.overruledIn.join(', ')}
+          {say.overrules(rule.overruledIn.join(', '))}
         </chakra.span>
       )}
     </>
@@ -200,12 +201,20 @@ interface CellProps {
 function Cell({ rule, cell, when, whenWords, from, layered, chosen, onChoose, onOver }: CellProps) {
   const isChosen = chosen?.rule.key === rule.key && chosen.cell.role === cell.role && chosen.when === when
   const held = cell.binding || cell.bound
-  const below = cell.overruled ? 'overruled' : rule.right ? cell.words : cell.bound ? 'bound' : cell.binding ? 'binding' : ''
+  const below = cell.overruled
+    ? say.overruled
+    : rule.right
+      ? cell.words
+      : cell.bound
+        ? say.bound
+        : cell.binding
+          ? say.bindingForce
+          : ''
   // What is heard begins with what is seen, word for word, so that both can be said to a computer.
-  const said = rule.right ? (cell.overruled ? `overruled, ${cell.words}` : cell.words) : `${cell.words} ${below}`.trim()
+  const said = rule.right ? (cell.overruled ? `${say.overruled}, ${cell.words}` : cell.words) : `${cell.words} ${below}`.trim()
   const source = layered ? cell.source : ''
   const heard = source ? `${said} ${source}` : said
-  const force = rule.right ? (cell.binding ? ', binding' : cell.bound ? ', bound above' : '') : ''
+  const force = rule.right ? (cell.binding ? say.binding : cell.bound ? say.boundAbove : '') : ''
   // A long unit stands below its number, for a column is no wider than the word.
   const isShort = rule.form === 'NUMBER' && (rule.wholeLesson || cell.words.length < 9)
   const whose = rule.wholeLesson ? '' : `, ${roleName(cell.role)}`
@@ -226,7 +235,7 @@ function Cell({ rule, cell, when, whenWords, from, layered, chosen, onChoose, on
       onPointerLeave={() => onOver(undefined)}
       onFocus={() => onOver({ rule, cell, when, whenWords })}
       onBlur={() => onOver(undefined)}
-      aria-label={`${rule.title}${whose}${from && `, from ${from}`}${whenWords && `, ${whenWords}`}: ${heard}${force}`}
+      aria-label={`${rule.title}${whose}${from && say.fromSaid(from)}${whenWords && `, ${whenWords}`}: ${heard}${force}`}
       _hover={{ bg: 'markSoft' }}
     >
       {rule.right ? (

@@ -1,6 +1,7 @@
 import { chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../../languages/en/staff/charter'
 import { get, put } from '../../../shared/api/http'
 import type { WatchedList } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
@@ -16,9 +17,9 @@ export function WatchedWords({ lead }: { lead: boolean }) {
   return (
     <>
       <Button look="quiet" onClick={() => setOpen(true)}>
-        Watched words
+        {say.watchedWords}
       </Button>
-      <Sheet title="Words that are looked at first" open={open} onClose={() => setOpen(false)}>
+      <Sheet title={say.wordsThatAreLookedAtFirst} open={open} onClose={() => setOpen(false)}>
         <List lead={lead} onDone={() => setOpen(false)} />
       </Sheet>
     </>
@@ -37,16 +38,15 @@ function List({ lead, onDone }: { lead: boolean; onDone: () => void }) {
     },
   })
   if (list.error) return <ProblemNote problem={list.error} />
-  if (!list.data) return <LoadingNote what="the list" />
+  if (!list.data) return <LoadingNote what={say.theList} />
   const text = typed ?? list.data.words.join('\n')
   return (
     <>
       <chakra.p mb="8px" color="ink2">
-        A message with one of these waits for an adult, or is refused, as the rule “Write watched words” says. Capitals, accents,
-        drawn-out letters and digits for letters are seen through; a word inside another word is not meant.
+        {say.aMessageWithOneOf}
       </chakra.p>
       <TextArea
-        aria-label="One word or phrase in a line"
+        aria-label={say.oneWordOrPhraseIn}
         rows={9}
         readOnly={!lead}
         value={text}
@@ -54,10 +54,10 @@ function List({ lead, onDone }: { lead: boolean; onDone: () => void }) {
       />
       <ProblemNote problem={keep.error} compact />
       <Flex justify="space-between" align="center" mt="8px" color="ink2" fontSize="14px">
-        <span>{lead ? 'Counts in every lesson at once.' : 'The safeguarding lead keeps this list.'}</span>
+        <span>{say.countsInEveryLessonAt(lead)}</span>
         {lead && (
           <Button look="main" disabled={keep.isPending || typed === null} onClick={() => keep.mutate(text.split('\n'))}>
-            Keep this list
+            {say.keepThisList}
           </Button>
         )}
       </Flex>

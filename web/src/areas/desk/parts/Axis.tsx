@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react'
+import { say } from '../../../languages/en/staff/desk'
 import type { Desk } from '../../../shared/api/types'
 import { useSchoolTime } from '../../../shared/time'
 
@@ -46,7 +47,7 @@ export function Axis({ desk, from, until, now }: { desk: Desk; from: number; unt
             lineHeight="15px"
             px="3px"
             truncate
-            title={`${step.name}, ${time.clock(step.from)} to ${time.clock(step.until)}`}
+            title={say.toSaid(step.name, time.clock(step.from), time.clock(step.until))}
           >
             {step.name}
           </Box>

@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { ArrowLeft } from 'lucide-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { say } from '../../../languages/en/staff/desk'
 import type { Desk } from '../../../shared/api/types'
 import { useSchoolTime } from '../../../shared/time'
 import { Button } from '../../../shared/ui/Button'
@@ -49,15 +50,15 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
       <Box fontSize="12px" color="ink2">
         <Adults desk={desk} live={live} give={give} />
         {!live && `${time.weekday(desk.starts)} `}
-        {time.clock(desk.starts)} to {time.clock(desk.ends)}
+        {say.to(time.clock(desk.starts), time.clock(desk.ends))}
         {live &&
           (left > 0 ? (
             <>
-              , <Left until={desk.ends} /> left
+              , <Left until={desk.ends} /> {say.left}
             </>
           ) : (
             <>
-              , over by <Since at={desk.ends} />
+              {say.overBy} <Since at={desk.ends} />
             </>
           ))}
       </Box>
@@ -66,12 +67,12 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
       {live && mayOrder(desk) && (
         <>
           <Flex align="center" gap="6px" fontSize="12.5px" color="ink2">
-            <Button look="quiet" onClick={() => onWhy('entry.door')} aria-label="Why is the door so?">
-              Door
+            <Button look="quiet" onClick={() => onWhy('entry.door')} aria-label={say.whyIsTheDoorSo}>
+              {say.door}
             </Button>
             <Key>D</Key>
           </Flex>
-          <Flex role="group" aria-label="Door" border="1.5px solid" borderColor="ink" borderRadius="3px" overflow="hidden">
+          <Flex role="group" aria-label={say.door} border="1.5px solid" borderColor="ink" borderRadius="3px" overflow="hidden">
             {DOORS.map((value) => (
               <chakra.button
                 key={value}
@@ -93,46 +94,42 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
             ))}
           </Flex>
           <Button onClick={() => give({ do: 'mute-all', keepMuted: true })}>
-            Mute all <Key>M</Key>
+            {say.muteAll} <Key>M</Key>
           </Button>
           <StanceButton desk={desk} lesson={desk.lesson} give={give} />
           {!desk.supervision.stoppedAt && (
             <Button look="stop" onClick={() => give({ do: 'stop', why: '' })}>
-              Stop everything <Key>Esc Esc</Key>
+              {say.stopEverything} <Key>Esc Esc</Key>
             </Button>
           )}
           {desk.mine.door.in && !desk.mine.door.observing && <MoreButton desk={desk} give={give} />}
           <Button look="main" disabled={busy} onClick={() => setDismissing(true)}>
-            Dismiss class
+            {say.dismissClass}
           </Button>
         </>
       )}
       {live && !desk.mine.door.in && (
         <Button look="main" disabled={busy} onClick={() => give({ do: 'join' })}>
-          {desk.mine.door.observing ? 'Look in' : 'Come in'}
+          {say.lookInComeIn(desk.mine.door.observing)}
         </Button>
       )}
       {live && desk.mine.door.observing && desk.mine.door.in && (
         <>
           <chakra.span fontSize="13px" color="ink2">
-            {desk.mine.door.overseeing
-              ? 'You look on, and may act at any time.'
-              : 'You look on. Orders are for the adults of the lesson.'}
+            {say.youLookOnAndMay(desk.mine.door.overseeing)}
           </chakra.span>
           {desk.mine.supervision.mayTakeCharge && (
             <Button look="main" disabled={busy} onClick={() => give({ do: 'take-charge' })}>
-              Take charge
+              {say.takeCharge}
             </Button>
           )}
-          <Button onClick={() => give({ do: 'leave' })}>Go out</Button>
+          <Button onClick={() => give({ do: 'leave' })}>{say.goOut}</Button>
         </>
       )}
-      <Sheet title="Dismiss the class?" open={dismissing} onClose={() => setDismissing(false)}>
+      <Sheet title={say.dismissTheClass} open={dismissing} onClose={() => setDismissing(false)}>
         <p>
-          {desk.rehearses
-            ? 'The rehearsal ends: everyone is out at once, and nothing is kept.'
-            : 'Everyone is out at once, the door is shut, chat and board are kept, and the register is drafted from what was counted.'}
-          {desk.door.waiting.length > 0 && ` ${desk.door.waiting.length} who wait at the door are told that the lesson is over.`}
+          {desk.rehearses ? say.theRehearsalEndsEveryoneIs : say.everyoneIsOutAtOnce}
+          {say.whoWaitAtTheDoor(desk.door.waiting.length)}
         </p>
         <Flex gap="8px" mt="14px">
           <Button
@@ -142,9 +139,9 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
               setDismissing(false)
             }}
           >
-            Dismiss now
+            {say.dismissNow}
           </Button>
-          <Button onClick={() => setDismissing(false)}>Go on teaching</Button>
+          <Button onClick={() => setDismissing(false)}>{say.goOnTeaching}</Button>
         </Flex>
       </Sheet>
     </Flex>
@@ -160,7 +157,7 @@ function WayBack({ desk }: { desk: Desk }) {
     <>
       <Link
         to="/today"
-        aria-label="Back to today's lessons"
+        aria-label={say.backToTodaysLessons}
         onClick={(event) => {
           if (!holds) return
           event.preventDefault()
@@ -169,20 +166,15 @@ function WayBack({ desk }: { desk: Desk }) {
       >
         <ArrowLeft size={18} aria-hidden />
       </Link>
-      <Sheet title="The lesson goes on" open={asked} onClose={() => setAsked(false)}>
-        <p>
-          You are in it.{' '}
-          {others > 0
-            ? 'Another adult is in, too. If you close this page, you count as out after some seconds.'
-            : 'No other adult is in: if you go, the pupils are alone, and the room goes quiet by itself. To end it for everyone, dismiss the class.'}
-        </p>
+      <Sheet title={say.theLessonGoesOn} open={asked} onClose={() => setAsked(false)}>
+        <p>{say.youAreInIt(others)}</p>
         <Flex gap="8px" mt="14px">
           <Button look="main" onClick={() => setAsked(false)}>
-            Stay
+            {say.stay}
           </Button>
           <Link to="/today">
             <Button as="span" look={others > 0 ? 'plain' : 'stop'}>
-              Go all the same
+              {say.goAllTheSame}
             </Button>
           </Link>
         </Flex>
@@ -204,38 +196,38 @@ function MoreButton({ desk, give }: { desk: Desk; give: Give }) {
     <>
       <Opener onOpen={setAnchor}>
         <chakra.span border="1px solid" borderColor="lineStrong" borderRadius="3px" px="9px" py="4px" bg="sheet">
-          More
+          {say.more}
         </chakra.span>
       </Opener>
       <DeskMenu anchor={anchor} onClose={close}>
         <Choice value="light" onSelect={() => give({ do: 'light', on: !light })}>
-          {light ? 'End the light lesson' : 'Light lesson: cameras off for weak links'}
+          {say.endTheLightLessonLight(light)}
         </Choice>
         {showing && desk.door.pupils.some((one) => one.id === showing) ? (
           <Choice value="stop" onSelect={() => give({ do: 'turn-off', person: showing, what: 'SCREEN' })}>
-            Stop {desk.rights.showingName}’s sharing
+            {say.stopSharingOf(desk.rights.showingName ?? '')}
           </Choice>
         ) : showing ? (
           <Choice value="stop" onSelect={() => give({ do: 'stop-showing' })}>
-            Stop showing my window
+            {say.stopShowingMyWindow}
           </Choice>
         ) : (
           <Choice value="show" onSelect={() => give({ do: 'show' })}>
-            Show a window of mine
+            {say.showAWindowOfMine}
           </Choice>
         )}
         {focus && (
           <Choice value="focus" onSelect={() => give({ do: 'focus', person: null })}>
-            End the focus
+            {say.endTheFocus}
           </Choice>
         )}
         {PAGES.map(({ InMore }, place) => InMore && <InMore key={place} desk={desk} give={give} />)}
         {/* In a page of its own: whoever leaves the desk counts as out. */}
         <Choice value="rules" onSelect={() => window.open(`/rules/lesson:${desk.rehearses ?? desk.lesson}`, '_blank')}>
-          Rules and visitors of this lesson (another tab)
+          {say.rulesAndVisitorsOfThis}
         </Choice>
         <Choice value="out" onSelect={() => give({ do: 'leave' })}>
-          Step out (another adult stays)
+          {say.stepOutAnotherAdultStays}
         </Choice>
       </DeskMenu>
     </>
@@ -246,7 +238,7 @@ function Line({ connected }: { connected: boolean }) {
   if (connected) return null
   return (
     <Box role="status" bg="mark" color="onMark" px="8px" fontWeight="650">
-      No connection. Trying again…
+      {say.noConnectionTryingAgain}
     </Box>
   )
 }

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
+import { say } from '../../../languages/en/staff/desk'
 import type { Desk, Need } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
 import { Since, Until } from '../../../shared/ui/Clocks'
@@ -21,13 +22,13 @@ export function NeedsYou({ desk, give, onWhy }: NeedsYouProps) {
   const refused = desk.door.refused.slice(0, 3)
   const [sounds, setSounds] = useArrivalSound(desk.door.waiting)
   return (
-    <Box flex="0 1 auto" minH="120px" overflowY="auto" pb="4px" tabIndex={0} role="region" aria-label="Needs you">
+    <Box flex="0 1 auto" minH="120px" overflowY="auto" pb="4px" tabIndex={0} role="region" aria-label={say.needsYou}>
       <Flex as="h2" justify="space-between" align="baseline" px="14px" pt="9px" pb="5px" fontSize="15px">
-        Needs you
+        {say.needsYou}
         <chakra.span fontFamily="body" fontWeight="400" fontSize="12px" color="ink2">
-          {queue.length > 0 ? `${queue.length}, oldest first · ` : ''}
+          {say.oldestFirst(queue.length)}
           <Button look="quiet" fontSize="12px" aria-pressed={sounds} onClick={() => setSounds(!sounds)}>
-            {sounds ? 'a sound at a knock' : 'no sound at a knock'}
+            {say.aSoundAtAKnock(sounds)}
           </Button>
         </chakra.span>
       </Flex>
@@ -35,7 +36,7 @@ export function NeedsYou({ desk, give, onWhy }: NeedsYouProps) {
       <Box aria-live="polite">
         {queue.length === 0 && (
           <Box px="14px" pb="8px" color="ink2">
-            Nobody waits, no hand is up. Teach on.
+            {say.nobodyWaitsNoHandIs}
           </Box>
         )}
         {queue.map((need, place) => (
@@ -50,7 +51,7 @@ export function NeedsYou({ desk, give, onWhy }: NeedsYouProps) {
             <Flex key={one.visit} gap="6px" py="2px">
               <VerdictMark verdict="away" />
               <span>
-                <strong>{one.name}</strong> turned away. {one.reasons[0]?.text}
+                <strong>{one.name}</strong> {say.turnedAway} {one.reasons[0]?.text}
               </span>
             </Flex>
           ))}
@@ -89,7 +90,7 @@ function Card({ first, brief, need, children }: CardProps) {
       <chakra.span position="absolute" right="9px" top="6px" fontFamily="mono" fontSize="12px" color="ink2">
         {need.until ? (
           <>
-            in <Until at={need.until} />
+            {say.in} <Until at={need.until} />
           </>
         ) : (
           <Since at={need.since} />

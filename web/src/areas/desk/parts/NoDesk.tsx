@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { Link } from 'react-router'
+import { say } from '../../../languages/en/staff/desk'
 import type { Problem } from '../../../shared/api/http'
 import { ProblemNote } from '../../../shared/ui/Notes'
 
@@ -8,11 +9,11 @@ export function NoDesk({ problem }: { problem: Problem }) {
   return (
     <Box maxW="640px" mx="auto" px="20px" py="30px">
       <chakra.h1 fontSize="23px" mb="8px">
-        This desk is closed to you
+        {say.thisDeskIsClosedToYou}
       </chakra.h1>
       <ProblemNote problem={problem} />
       <Link to="/today">
-        <chakra.span textDecoration="underline">To your own page</chakra.span>
+        <chakra.span textDecoration="underline">{say.toYourOwnPage}</chakra.span>
       </Link>
     </Box>
   )

@@ -1,5 +1,6 @@
 import { chakra, Flex } from '@chakra-ui/react'
 import { useContext, useState } from 'react'
+import { say } from '../../../languages/en/staff/desk'
 import type { Desk } from '../../../shared/api/types'
 import type { Give } from '../../../lesson/orders'
 import { WordsPanel } from '../../../lesson/chat/WordsPanel'
@@ -38,9 +39,9 @@ export function Panels({ desk, lesson, give, onWhy }: { desk: Desk; lesson: stri
             borderBottom="2px solid"
             borderColor={place === name ? 'ink' : 'transparent'}
           >
-            {name}
+            {say.panels[name]}
             {counts[name] > 0 && ` ${counts[name]}`}
-            {name === 'Captions' && desk.material.serviceListens && ' on'}
+            {say.on(name, desk.material.serviceListens)}
           </chakra.button>
         ))}
       </Flex>

@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { memo } from 'react'
+import { say } from '../../../languages/en/staff/desk'
 import type { Mark } from '../../../lesson/part'
 import { type PupilRow } from '../../../lesson/rows'
 import { RIGHT } from '../../../shared/rights'
@@ -25,11 +26,11 @@ interface RowProps {
 }
 
 const WHERE: Partial<Record<PupilRow['whereabouts'], string>> = {
-  MISSING: 'missing',
-  WAITING: 'waits',
-  CONNECTION_LOST: 'line lost',
-  GONE: 'gone',
-  REMOVED: 'removed',
+  MISSING: say.missing,
+  WAITING: say.waits,
+  CONNECTION_LOST: say.lineLost,
+  GONE: say.gone,
+  REMOVED: say.removed,
 }
 
 /** One pupil: a line of presence, and what they may do beside it. */
@@ -88,10 +89,7 @@ export const Row = memo(
                 name={pupil.name}
                 cell={cell}
                 title={RIGHT[cell.rule] ?? cell.rule}
-                does={
-                  order &&
-                  (order.do === 'pass' ? `Press: lend it for ${order.minutes} min. Hold: more.` : 'Press: end it. Hold: more.')
-                }
+                does={order && (order.do === 'pass' ? say.pressLendItForMin(order.minutes) : say.pressEndItHoldMore)}
                 onPress={order && (() => give(order))}
                 onOpen={(anchor) => ask(anchor, cell.rule, pupil.id)}
               />
@@ -130,7 +128,7 @@ function Presence({ pupil, from, until }: Pick<RowProps, 'pupil' | 'from' | 'unt
 
 function BackBy({ at }: { at: string }) {
   const time = useSchoolTime()
-  return <>{useShown((now) => (Date.parse(at) > now ? `, back by ${time.clock(at)}` : ''))}</>
+  return <>{useShown((now) => (Date.parse(at) > now ? say.backBy(time.clock(at)) : ''))}</>
 }
 
 /** Whether a row is what it was: what no part has news of is told as it was. */

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation } from '@tanstack/react-query'
 import { useCallback, useMemo, useState } from 'react'
+import { say } from '../../../languages/en/staff/desk'
 import { setAtOnce } from '../../../shared/api/rules'
 import type { Desk } from '../../../shared/api/types'
 import { rows, type PupilRow } from '../../../lesson/rows'
@@ -57,15 +58,15 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
   const rest = [
     [count('WAITING'), 'wait'],
     [nobodyMissing ? 0 : count('MISSING'), 'missing'],
-    [count('CONNECTION_LOST'), 'lost the line'],
+    [count('CONNECTION_LOST'), say.lostTheLine],
     [count('REMOVED'), 'removed'],
     [count('GONE'), 'gone'],
   ] as const
   return (
-    <Flex as="section" direction="column" bg="sheet" minW="0" overflowX="auto" aria-label="Class list">
+    <Flex as="section" direction="column" bg="sheet" minW="0" overflowX="auto" aria-label={say.classList}>
       <Box
         role="table"
-        aria-label="Class list with presence and rights"
+        aria-label={say.classListWithPresenceAndRights}
         minW="700px"
         flex="1"
         display="flex"
@@ -87,11 +88,11 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
             <Box role="columnheader">
               <Flex justify="space-between" align="baseline" pe="8px">
                 <chakra.h2 fontSize="15px" aria-live="polite">
-                  {here} of {pupils.length} here
+                  {say.ofHere(here, pupils.length)}
                 </chakra.h2>
                 {live && (
                   <Button size="small" onClick={() => onShow('groups')}>
-                    Groups
+                    {say.groupsButton}
                   </Button>
                 )}
               </Flex>
@@ -99,11 +100,11 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
                 {rest
                   .filter(([many]) => many > 0)
                   .map(([many, what]) => `${many} ${what}`)
-                  .join(' · ') || (desk.door.phase === 'OPEN' ? 'everyone is in' : 'nobody is at the door')}
+                  .join(' · ') || (desk.door.phase === 'OPEN' ? say.everyoneIsIn : say.nobodyIsAtTheDoor)}
                 {live && !nobodyMissing && !desk.rehearses && count('MISSING') > 0 && <Nudge lesson={desk.lesson} />}
               </chakra.span>
             </Box>
-            <Box role="columnheader" aria-label={`Presence over time. ${toComeInWords(desk, now, time.clock)}`}>
+            <Box role="columnheader" aria-label={say.presenceOverTime(toComeInWords(desk, now, time.clock))}>
               <Axis desk={desk} from={from} until={until} now={now} />
             </Box>
             {desk.rights.columns.map((column) => (
@@ -116,13 +117,13 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
               </Box>
             ))}
             <Box role="columnheader">
-              <chakra.span srOnly>More</chakra.span>
+              <chakra.span srOnly>{say.more}</chakra.span>
             </Box>
           </Box>
         </Box>
         <Box role="rowgroup" position="relative" flex="1" overflowY="auto" minH="0" data-large-elsewhere>
           {desk.door.phase !== 'OVER' && <ToCome desk={desk} from={from} until={until} now={now} />}
-          {pupils.length === 0 && <Box p="14px">Nobody is on the class list yet. Import a roster on the class page.</Box>}
+          {pupils.length === 0 && <Box p="14px">{say.nobodyIsOnTheClass}</Box>}
           {pupils.map((pupil, place) => (
             <Row
               key={pupil.id}
@@ -152,7 +153,7 @@ export function Score({ desk, now, give, onWhy, onShow }: ScoreProps) {
         align="center"
       >
         <StanceLine desk={desk} now={now} />
-        {live ? <Launcher onShow={onShow} /> : <span>heading: whole class · cell: one pupil</span>}
+        {live ? <Launcher onShow={onShow} /> : <span>{say.headingWholeClassCellOnePupil}</span>}
         {live && <OnePupil pupils={pupils} onChoose={(anchor, person) => ask(anchor, LARGE, person)} />}
         <Legend />
       </Flex>
@@ -197,11 +198,11 @@ function OnePupil({ pupils, onChoose }: { pupils: PupilRow[]; onChoose: (anchor:
       h="24px"
       py="0"
       px="4px"
-      aria-label="Everything about one pupil"
+      aria-label={say.everythingAboutOnePupil}
       value=""
       onChange={(event) => onChoose(event.currentTarget, event.target.value)}
     >
-      <option value="">A pupil…</option>
+      <option value="">{say.aPupil}</option>
       {pupils
         .filter((one) => one.whereabouts === 'IN' || one.whereabouts === 'CONNECTION_LOST')
         .map((one) => (
@@ -275,9 +276,7 @@ function usePlanned(desk: Desk) {
   const mayPlan = desk.door.phase === 'PLANNED' && !desk.mine.door.observing
   return {
     problem: plan.error,
-    said: plan.isSuccess
-      ? `Planned for this lesson: ${plan.variables.title}, ${plan.variables.value.replace('-', ' ')}. It counts as soon as an adult is in.`
-      : undefined,
+    said: plan.isSuccess ? say.plannedForThisLessonIt(plan.variables.title, plan.variables.value.replace('-', ' ')) : undefined,
     onPlan: mayPlan ? (rule: string, value: string) => plan.mutate({ rule, value, title: RIGHT[rule] ?? rule }) : undefined,
   }
 }
@@ -289,9 +288,9 @@ function StanceLine({ desk, now }: { desk: Desk; now: number }) {
   const next = order.find((step) => Date.parse(step.from) > now)
   if (!stance && !next) return null
   return (
-    <span title={next && `then ${next.name} ${byTheClock ? 'by the clock' : 'is proposed'}`}>
-      <strong>{stance ?? 'As planned'}</strong>
-      {next && ` until ${time.clock(next.from)}`}
+    <span title={next && say.then(next.name, byTheClock)}>
+      <strong>{stance ?? say.asPlanned}</strong>
+      {next && say.until(time.clock(next.from))}
     </span>
   )
 }
@@ -300,10 +299,10 @@ function Legend() {
   return (
     <Flex gap="9px" ms="auto" hideBelow="xl">
       <span>
-        <Sample kind="in" /> in
+        <Sample kind="in" /> {say.in}
       </span>
       <span>
-        <Sample kind="wait" /> waits
+        <Sample kind="wait" /> {say.waits}
       </span>
     </Flex>
   )

@@ -1,4 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react'
+import { say } from '../../../languages/en/staff/desk'
 import type { Desk } from '../../../shared/api/types'
 import { RIGHT } from '../../../shared/rights'
 import { COLUMNS } from './columns'
@@ -25,15 +26,15 @@ export function toCome(desk: Desk, now: number): Coming[] {
   return [
     ...course.order.map((step) => ({
       at: Date.parse(step.from),
-      says: step.groups ? `${step.name} in groups, ${step.groups}` : step.name,
-      label: step.groups ? `groups: ${step.groups}` : '',
+      says: step.groups ? say.inGroups(step.name, step.groups) : step.name,
+      label: step.groups ? say.groups(step.groups) : '',
     })),
-    ...(groups.out ? [{ at: Date.parse(groups.out.ends), says: 'all together again' }] : []),
-    ...(rings === undefined ? [] : [{ at: rings, says: clock?.task ? `time is up: ${clock.task}` : 'time is up' }]),
+    ...(groups.out ? [{ at: Date.parse(groups.out.ends), says: say.allTogetherAgain }] : []),
+    ...(rings === undefined ? [] : [{ at: rings, says: clock?.task ? say.timeIsUp(clock.task) : say.timeIsUpSays }]),
     ...rights.columns.flatMap((one) =>
-      one.until ? [{ at: Date.parse(one.until), says: `${RIGHT[one.rule] ?? one.title} as before` }] : [],
+      one.until ? [{ at: Date.parse(one.until), says: say.asBefore(RIGHT[one.rule] ?? one.title) }] : [],
     ),
-    { at: Date.parse(desk.ends), says: 'the bell' },
+    { at: Date.parse(desk.ends), says: say.theBell },
   ]
     .map((one) => ({ label: one.says, ...one }))
     .filter((one) => one.at > now)
@@ -42,9 +43,11 @@ export function toCome(desk: Desk, now: number): Coming[] {
 
 /** The same in one sentence, for who does not see the lines. */
 export function toComeInWords(desk: Desk, now: number, clock: (at: number) => string): string {
-  return `To come: ${toCome(desk, now)
-    .map((one) => `${one.says} at ${clock(one.at)}`)
-    .join(', ')}`
+  return say.toCome(
+    toCome(desk, now)
+      .map((one) => `${one.says} at ${clock(one.at)}`)
+      .join(', '),
+  )
 }
 
 interface ToComeProps {

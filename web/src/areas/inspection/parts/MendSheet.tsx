@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useEffect } from 'react'
+import { say } from '../../../languages/en/staff/inspection'
 import type { WeakSpot } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
 import { ProblemNote } from '../../../shared/ui/Notes'
@@ -22,23 +23,20 @@ export function MendSheet({ keys, onClose, onMended }: MendSheetProps) {
   useEffect(() => mutate(keys), [keys, mutate])
   const shown = preview.data
   return (
-    <Sheet title={keys.length === 1 ? 'Mend this?' : `Mend ${keys.length} weak spots?`} open onClose={onClose}>
+    <Sheet title={say.mendThisMendWeakSpots(keys.length)} open onClose={onClose}>
       <ProblemNote problem={preview.error ?? mend.error} compact />
-      {preview.isPending && <p role="status">Working out what it would bring…</p>}
+      {preview.isPending && <p role="status">{say.workingOutWhatItWouldBring}</p>}
       {shown && (
         <>
-          <Part title={shown.mends.length === 1 ? 'This would be done' : `${shown.mends.length} changes would be made`}>
+          <Part title={say.thisWouldBeDoneChanges(shown.mends.length)}>
             {counted(shown.mends).map(([words, times]) => (
-              <p key={words}>
-                {words}
-                {times > 1 && ` (${times} times)`}
-              </p>
+              <p key={words}>{say.times(words, times)}</p>
             ))}
           </Part>
-          <Part title={`${shown.gone.length} weak ${shown.gone.length === 1 ? 'spot' : 'spots'} would be gone`}>
+          <Part title={say.weakWouldBeGone(shown.gone.length)}>
             <Spots spots={shown.gone} />
           </Part>
-          <Part title={shown.appearing.length === 0 ? 'None would appear' : `${shown.appearing.length} would appear`}>
+          <Part title={say.noneWouldAppearWouldAppear(shown.appearing.length)}>
             <Spots spots={shown.appearing} />
           </Part>
           <Flex gap="8px" mt="12px">
@@ -57,9 +55,9 @@ export function MendSheet({ keys, onClose, onMended }: MendSheetProps) {
                 )
               }
             >
-              {mend.isPending ? 'Mending…' : 'Carry it out'}
+              {say.mendingCarryItOut(mend.isPending)}
             </Button>
-            <Button onClick={onClose}>Leave it</Button>
+            <Button onClick={onClose}>{say.leaveIt}</Button>
           </Flex>
         </>
       )}
@@ -99,7 +97,7 @@ function Spots({ spots }: { spots: WeakSpot[] }) {
           </span>
         </Flex>
       ))}
-      {spots.length > MOST && <chakra.p color="ink2">and {spots.length - MOST} more</chakra.p>}
+      {spots.length > MOST && <chakra.p color="ink2">{say.andMore(spots.length - MOST)}</chakra.p>}
     </>
   )
 }

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { say } from '../../../languages/en/staff/inspection'
 import type { WeakSpot } from '../../../shared/api/types'
 import { useSchoolTime } from '../../../shared/time'
 import { Button } from '../../../shared/ui/Button'
@@ -14,7 +15,7 @@ export function Spot({ spot, canAccept, onMend }: { spot: WeakSpot; canAccept: b
   const time = useSchoolTime()
   const [accepting, setAccepting] = useState(false)
   return (
-    <Box bg="sheet" border="1.5px solid" borderColor="ink" px="16px" py="12px" role="region" aria-label="Weak spot">
+    <Box bg="sheet" border="1.5px solid" borderColor="ink" px="16px" py="12px" role="region" aria-label={say.weakSpot}>
       <Flex gap="7px" align="center" color="ink2" fontSize="13px">
         <SeverityMark severity={spot.severity} size={13} silent /> {severityWords[spot.severity]}
       </Flex>
@@ -25,18 +26,18 @@ export function Spot({ spot, canAccept, onMend }: { spot: WeakSpot; canAccept: b
         {spot.title}
         {spot.starts && spot.ends && (
           <chakra.span fontWeight="400" color="ink2">
-            , {time.day(spot.starts)}, {time.clock(spot.starts)} to {time.clock(spot.ends)}
+            {say.to(time.day(spot.starts), time.clock(spot.starts), time.clock(spot.ends))}
           </chakra.span>
         )}
       </chakra.p>
       <chakra.p mt="4px">{spot.sentence}</chakra.p>
       <Both spot={spot} />
       <chakra.p mt="10px" color="ink2">
-        <strong>Why it matters.</strong> {spot.why}
+        <strong>{say.whyItMatters}</strong> {spot.why}
       </chakra.p>
       {spot.rule && (
         <chakra.p mt="4px" fontSize="13px">
-          By the rule{' '}
+          {say.byTheRule}{' '}
           <Link to={`/rules/class:${spot.classId}`}>
             <chakra.span textDecoration="underline">{spot.ruleTitle}</chakra.span>
           </Link>
@@ -52,23 +53,23 @@ export function Spot({ spot, canAccept, onMend }: { spot: WeakSpot; canAccept: b
         {CONSENT.has(spot.kind) && (
           <Link to={`/consents?ofClass=${spot.classId}`}>
             <Button as="span" look="main">
-              Ask for their consent
+              {say.askForTheirConsent}
             </Button>
           </Link>
         )}
         {spot.starts && (
           <Link to={`/timetable?span=day&from=${time.isoDay(spot.starts)}&by=class`}>
-            <Button as="span">See it in the timetable</Button>
+            <Button as="span">{say.seeItInTheTimetable}</Button>
           </Link>
         )}
         <Link to={`/classes/${spot.classId}`}>
-          <Button as="span">Class</Button>
+          <Button as="span">{say.class}</Button>
         </Link>
-        {canAccept && !accepting && <Button onClick={() => setAccepting(true)}>Accept it…</Button>}
+        {canAccept && !accepting && <Button onClick={() => setAccepting(true)}>{say.acceptIt}</Button>}
       </Flex>
       {!spot.mend && (
         <chakra.p mt="8px" fontSize="13px" color="ink2">
-          This one needs a decision; change the lesson in the timetable, the class, or the rules.
+          {say.thisOneNeedsADecision}
         </chakra.p>
       )}
       {accepting && <AcceptForm spot={spot} onBack={() => setAccepting(false)} />}
@@ -111,7 +112,7 @@ function Both({ spot }: { spot: WeakSpot }) {
             overflow="hidden"
             textOverflow="ellipsis"
             style={place(starts, until)}
-            title={`${title}, ${time.clock(starts)} to ${time.clock(until)}`}
+            title={say.toSaid(title, time.clock(starts), time.clock(until))}
           >
             <chakra.span fontFamily="mono" fontSize="11.5px">
               {time.clock(starts)}–{time.clock(until)}
@@ -134,28 +135,28 @@ function AcceptForm({ spot, onBack }: { spot: WeakSpot; onBack: () => void }) {
       pt="8px"
       borderTop="1px solid"
       borderColor="line"
-      aria-label="Accept this weak spot"
+      aria-label={say.acceptThisWeakSpot}
       onSubmit={(event: React.FormEvent) => {
         event.preventDefault()
         accept.mutate({ key: spot.key, why, until }, { onSuccess: onBack })
       }}
     >
-      <TextField label="Why it may stay" value={why} required maxLength={500} onChange={(event) => setWhy(event.target.value)} />
+      <TextField label={say.whyItMayStay} value={why} required maxLength={500} onChange={(event) => setWhy(event.target.value)} />
       <TextField
-        label="Until"
+        label={say.until}
         type="date"
         value={until}
         required
-        hint="Then it is open again."
+        hint={say.thenItIsOpenAgain}
         onChange={(event) => setUntil(event.target.value)}
       />
       <ProblemNote problem={accept.error} compact />
       <Flex gap="6px">
         <Button type="submit" look="main" disabled={accept.isPending}>
-          I answer for it
+          {say.iAnswerForIt}
         </Button>
         <Button look="quiet" onClick={onBack}>
-          Leave it open
+          {say.leaveItOpen}
         </Button>
       </Flex>
     </chakra.form>

@@ -1,4 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
+import { say } from '../../../languages/en/staff/inspection'
 import type { InspectedDay } from '../../../shared/api/types'
 
 /** How it stood on the days somebody looked: columns to compare by height, with their numbers for who cannot see them. */
@@ -6,7 +7,7 @@ export function Trend({ days }: { days: InspectedDay[] }) {
   if (days.length < 2) {
     return (
       <chakra.p color="ink2" fontSize="13px" maxW="200px">
-        The trend begins today: each day that you look is kept.
+        {say.theTrendBeginsTodayEach}
       </chakra.p>
     )
   }
@@ -14,7 +15,7 @@ export function Trend({ days }: { days: InspectedDay[] }) {
   const last = days.at(-1)
   const most = Math.max(1, ...days.map((one) => one.dangers + one.weak))
   return (
-    <Box as="figure" aria-label="Dangers and weak spots over time" role="figure">
+    <Box as="figure" aria-label={say.dangersAndWeakSpotsOverTime} role="figure">
       <Flex align="end" gap="2px" h="42px" borderBottom="1px solid" borderColor="ink" aria-hidden>
         {days.map((one) => (
           <Flex key={one.day} direction="column" justify="end" w="9px" h="100%" title={`${one.day}: ${words(one)}`}>
@@ -29,7 +30,7 @@ export function Trend({ days }: { days: InspectedDay[] }) {
         ))}
       </Flex>
       <chakra.figcaption fontSize="12px" color="ink2">
-        {first && `${words(first)} on ${first.day.slice(5)}`} → {last && words(last)} today
+        {first && say.on(words(first), first.day.slice(5))} → {last && words(last)} {say.today}
       </chakra.figcaption>
     </Box>
   )

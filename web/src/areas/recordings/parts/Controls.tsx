@@ -1,4 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
+import { say as staffSays } from '../../../languages/en/staff/recordings'
 import { watchWords } from '../../../languages/watch'
 import type { Played } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
@@ -31,10 +32,10 @@ export function Controls(props: ControlsProps) {
         {playing ? say.pause : say.play}
       </Button>
       <Button onClick={() => onBy(-10_000)}>
-        −10 s <Key>←</Key>
+        {staffSays.s} <Key>←</Key>
       </Button>
       <Button onClick={() => onBy(10_000)}>
-        +10 s <Key>→</Key>
+        {staffSays.sButton} <Key>→</Key>
       </Button>
       {played.segments.length > 1 && (
         <>

@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../../languages/en/staff/register'
 import { post } from '../../../shared/api/http'
 import type { Mark, RegisterLine, RegisterPage } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
@@ -40,7 +41,7 @@ export function Correct({ lesson, codes, line, wanted, onClose }: CorrectProps) 
     },
   })
   return (
-    <Sheet title={`Correct ${line.name}`} open onClose={onClose}>
+    <Sheet title={say.correct(line.name)} open onClose={onClose}>
       <chakra.form
         onSubmit={(event) => {
           event.preventDefault()
@@ -48,9 +49,10 @@ export function Correct({ lesson, codes, line, wanted, onClose }: CorrectProps) 
         }}
       >
         <chakra.p mb="10px">
-          Computed: <strong>{words(line.computed, line.computedLateMinutes)}</strong>. It stays visible beside your correction.
+          {say.computed} <strong>{words(line.computed, line.computedLateMinutes)}</strong>
+          {say.itStaysVisibleBesideYourCorrection}
         </chakra.p>
-        <Labelled label="Mark">
+        <Labelled label={say.mark}>
           {(id) => (
             <Select
               id={id}
@@ -69,7 +71,7 @@ export function Correct({ lesson, codes, line, wanted, onClose }: CorrectProps) 
           )}
         </Labelled>
         {ofMark.length > 1 && (
-          <Labelled label="Code">
+          <Labelled label={say.code}>
             {(id) => (
               <Select id={id} value={code || ofMark[0]!.code} onChange={(event) => setCode(event.target.value)}>
                 {ofMark.map((one) => (
@@ -83,7 +85,7 @@ export function Correct({ lesson, codes, line, wanted, onClose }: CorrectProps) 
         )}
         {mark === 'LATE' && (
           <TextField
-            label="Minutes late"
+            label={say.minutesLate}
             type="number"
             min={1}
             max={600}
@@ -92,8 +94,8 @@ export function Correct({ lesson, codes, line, wanted, onClose }: CorrectProps) 
           />
         )}
         <TextField
-          label="Reason"
-          hint="A few words; they stand in the register."
+          label={say.reason}
+          hint={say.aFewWordsTheyStand}
           value={reason}
           maxLength={300}
           autoFocus
@@ -102,7 +104,7 @@ export function Correct({ lesson, codes, line, wanted, onClose }: CorrectProps) 
         />
         <ProblemNote problem={correct.error} />
         <Button type="submit" look="main" disabled={correct.isPending}>
-          Keep the correction
+          {say.keepTheCorrection}
         </Button>
       </chakra.form>
     </Sheet>

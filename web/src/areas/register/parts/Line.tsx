@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { Link } from 'react-router'
+import { say } from '../../../languages/en/staff/register'
 import type { Mark, RegisterLine } from '../../../shared/api/types'
 import { useSchoolTime } from '../../../shared/time'
 import { Button } from '../../../shared/ui/Button'
@@ -63,7 +64,7 @@ export function Line({ line, from, until, editable, onCorrect, onMark }: LinePro
         </chakra.span>
         {last && (
           <chakra.span display="block" fontSize="11.5px" color="ink2" lineHeight="1.2">
-            computed: {words(line.computed, line.computedLateMinutes)}; {last.by}: {last.reason}
+            {say.computedSaid(words(line.computed, line.computedLateMinutes), last.by, last.reason)}
           </chakra.span>
         )}
       </Box>
@@ -77,8 +78,8 @@ export function Line({ line, from, until, editable, onCorrect, onMark }: LinePro
       ))}
       <Box role="cell" textAlign="end">
         {editable && (
-          <Button size="small" onClick={onCorrect} aria-label={`Correct ${line.name}`}>
-            Correct
+          <Button size="small" onClick={onCorrect} aria-label={say.correct(line.name)}>
+            {say.correctButton}
           </Button>
         )}
       </Box>

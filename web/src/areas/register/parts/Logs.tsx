@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../../languages/en/staff/register'
 import { remove } from '../../../shared/api/http'
 import type { RegisterPage } from '../../../shared/api/types'
 import { useNow, useSchoolTime } from '../../../shared/time'
@@ -25,18 +26,19 @@ export function Logs({ page, lesson }: { page: RegisterPage; lesson: string }) {
       {page.logs.map((one) => (
         <Flex key={one.id} gap="8px" align="center">
           <span>
-            Also counted: {one.file || 'a log of another service'}, taken by {one.by}, {time.day(one.at)} {time.clock(one.at)}
+            {say.alsoCounted} {one.file || say.aLogOfAnotherService}
+            {say.takenBy(one.by, time.day(one.at), time.clock(one.at))}
           </span>
           <Button size="small" disabled={takeBack.isPending} onClick={() => takeBack.mutate(one.id)}>
-            Take it back
+            {say.takeItBack}
           </Button>
         </Flex>
       ))}
       <ProblemNote problem={takeBack.error} compact />
       <Button look="quiet" onClick={() => setTaking(true)}>
-        Bring in a log of another service…
+        {say.bringInALogOf}
       </Button>
-      <Sheet title="A log of another service" wide open={taking} onClose={() => setTaking(false)}>
+      <Sheet title={say.aLogOfAnotherServiceTitle} wide open={taking} onClose={() => setTaking(false)}>
         <LogImport lesson={lesson} onTaken={() => setTaking(false)} />
       </Sheet>
     </Box>

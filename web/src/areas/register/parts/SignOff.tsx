@@ -1,6 +1,7 @@
 import { chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../../languages/en/staff/register'
 import { post } from '../../../shared/api/http'
 import type { RegisterPage } from '../../../shared/api/types'
 import { useSchoolTime } from '../../../shared/time'
@@ -30,11 +31,11 @@ export function SignOff({ page, lesson }: { page: RegisterPage; lesson: string }
       {page.signed ? (
         <>
           <span role="status">
-            Signed by <strong>{page.signed.by}</strong>, {time.day(page.signed.at)} {time.clock(page.signed.at)}.
+            {say.signedBy} <strong>{page.signed.by}</strong>, {time.day(page.signed.at)} {time.clock(page.signed.at)}.
           </span>
           {page.signed.reopenable && (
             <Button size="small" onClick={() => setReopening(true)}>
-              Open it again…
+              {say.openItAgain}
             </Button>
           )}
         </>
@@ -42,14 +43,14 @@ export function SignOff({ page, lesson }: { page: RegisterPage; lesson: string }
         page.editable && (
           <>
             <Button look="main" disabled={change.isPending} onClick={() => change.mutate('sign')}>
-              Sign the register
+              {say.signTheRegister}
             </Button>
-            <chakra.span color="ink2">It then stands as it is; to correct it, it is opened again with a reason.</chakra.span>
+            <chakra.span color="ink2">{say.itThenStandsAsIt}</chakra.span>
           </>
         )
       )}
       <ProblemNote problem={reopening ? null : change.error} compact />
-      <Sheet title="Open the register again?" open={reopening} onClose={() => setReopening(false)}>
+      <Sheet title={say.openTheRegisterAgain} open={reopening} onClose={() => setReopening(false)}>
         <chakra.form
           onSubmit={(event) => {
             event.preventDefault()
@@ -57,8 +58,8 @@ export function SignOff({ page, lesson }: { page: RegisterPage; lesson: string }
           }}
         >
           <TextField
-            label="Why"
-            hint="Kept with who signed and when."
+            label={say.why}
+            hint={say.keptWithWhoSignedAndWhen}
             value={reason}
             maxLength={300}
             required
@@ -66,7 +67,7 @@ export function SignOff({ page, lesson }: { page: RegisterPage; lesson: string }
           />
           <ProblemNote problem={change.error} compact />
           <Button type="submit" look="main" disabled={change.isPending}>
-            Open it again
+            {say.openItAgainButton}
           </Button>
         </chakra.form>
       </Sheet>

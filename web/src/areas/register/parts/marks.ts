@@ -1,3 +1,4 @@
+import { say } from '../../../languages/en/staff/register'
 import type { Mark } from '../../../shared/api/types'
 import { MARKS } from '../../../shared/ui/MarkBox'
 
@@ -9,7 +10,7 @@ export const ON_A_PHONE = 'minmax(0, 1fr) 112px 84px'
 
 /** A mark in words. */
 export function words(mark: Mark, late: number): string {
-  return mark === 'LATE' ? `late by ${late} min` : MARKS[mark]
+  return mark === 'LATE' ? say.lateByMin(late) : MARKS[mark]
 }
 
 export const COLOURS: Record<Mark, string> = {

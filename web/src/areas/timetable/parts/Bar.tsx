@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react'
 import type { KeyboardEvent, PointerEvent } from 'react'
+import { say } from '../../../languages/en/staff/timetable'
 import type { LessonBox } from '../../../shared/api/types'
 import { SeverityMark } from '../../../shared/ui/SeverityMark'
 import { clock } from '../rows'
@@ -108,15 +109,15 @@ const short = (title: string) =>
     .slice(0, 3)
 
 const STATES: Record<LessonBox['state'], string> = {
-  PLANNED: 'planned',
-  LIVE: 'live now',
-  OVER: 'over',
-  CANCELLED: 'cancelled',
+  PLANNED: say.planned,
+  LIVE: say.liveNow,
+  OVER: say.over,
+  CANCELLED: say.cancelled,
 }
 
 /** All that the bar says, for who cannot see it. */
 export function words(box: LessonBox): string {
-  const adults = box.adults.map((one) => one.name).join(', ') || 'nobody'
+  const adults = box.adults.map((one) => one.name).join(', ') || say.nobodyYet
   const parts = [
     `${box.title}, ${clock(box.minute)} to ${clock(box.minute + box.minutes)}`,
     STATES[box.state],

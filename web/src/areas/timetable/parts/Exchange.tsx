@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { say } from '../../../languages/en/staff/timetable'
 import { get, post } from '../../../shared/api/http'
 import type { Me, PlanChanged, TimetablePreview } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'
@@ -18,10 +19,10 @@ export function Exchange({ me, from, onTaken }: { me: Me; from: string; onTaken:
     <Box>
       <TimetableImport onTaken={onTaken} />
       <chakra.h3 fontSize="16px" mt="18px" mb="4px">
-        Take a table out
+        {say.takeATableOut}
       </chakra.h3>
       <chakra.p color="ink2" mb="4px">
-        CSV, for a spreadsheet; what you change in it can be brought in again.
+        {say.csvForASpreadsheetWhat}
       </chakra.p>
       <Flex gap="14px">
         <chakra.a
@@ -29,20 +30,20 @@ export function Exchange({ me, from, onTaken }: { me: Me; from: string; onTaken:
           href={`/api/timetable/lessons.csv?from=${from}&until=${plusDays(from, 6)}`}
           download="timetable.csv"
         >
-          This week
+          {say.thisWeek}
         </chakra.a>
         <chakra.a
           textDecoration="underline"
           href={`/api/timetable/lessons.csv?from=${from}&until=${plusDays(from, 364)}`}
           download="timetable.csv"
         >
-          A year from here
+          {say.aYearFromHere}
         </chakra.a>
       </Flex>
       {me.position === 'TEACHER' && (
         <>
           <chakra.h3 fontSize="16px" mt="18px" mb="4px">
-            My lessons in a calendar program
+            {say.myLessonsInACalendarProgram}
           </chakra.h3>
           <CalendarAddress path="/api/feed" renewable />
         </>
@@ -73,19 +74,22 @@ function TimetableImport({ onTaken }: { onTaken: (changed: PlanChanged) => void 
   const missing = shown?.classes.reduce((sum, one) => sum + one.missing, 0) ?? 0
   const count = (shown?.classes.reduce((sum, one) => sum + one.added + one.changed, 0) ?? 0) + (callOff ? missing : 0)
   return (
-    <chakra.section aria-label="Bring in a timetable">
+    <chakra.section aria-label={say.bringInATimetable}>
       <chakra.h3 fontSize="16px" mb="4px">
-        Bring in a timetable
+        {say.bringInATimetable}
       </chakra.h3>
       <chakra.p color="ink2" mb="6px">
-        A calendar (.ics) of another program, or a table (.csv) with class, date, starts and ends. Nothing changes before you have
-        seen it.
+        {say.aCalendarIcsOfAnother}
       </chakra.p>
-      <FileBox label="Timetable file" accept=".ics,.csv,text/calendar,text/csv" onFile={(file) => look({ file, meant: {} })} />
+      <FileBox label={say.timetableFile} accept=".ics,.csv,text/calendar,text/csv" onFile={(file) => look({ file, meant: {} })} />
       <ProblemNote problem={preview.error ?? take.error} />
-      {preview.isPending && <span role="status">Reading {chosen?.file.name}…</span>}
+      {preview.isPending && (
+        <span role="status">
+          {say.reading} {chosen?.file.name}…
+        </span>
+      )}
       {shown && chosen && (
-        <Box role="region" aria-label="What the file would change" border="1.5px solid" borderColor="ink" px="14px" py="10px">
+        <Box role="region" aria-label={say.whatTheFileWouldChange} border="1.5px solid" borderColor="ink" px="14px" py="10px">
           <chakra.h4 fontWeight="650" overflowWrap="anywhere">
             {chosen.file.name}
           </chakra.h4>
@@ -99,15 +103,14 @@ function TimetableImport({ onTaken }: { onTaken: (changed: PlanChanged) => void 
                   <li key={line}>{line}</li>
                 ))}
                 {one.added + one.changed + one.missing > one.lines.length && (
-                  <li>and {one.added + one.changed + one.missing - one.lines.length} more</li>
+                  <li>{say.andMore(one.added + one.changed + one.missing - one.lines.length)}</li>
                 )}
               </chakra.ul>
             </chakra.details>
           ))}
-          {shown.classes.length === 0 && <p>No lesson would change.</p>}
+          {shown.classes.length === 0 && <p>{say.noLessonWouldChange}</p>}
           <chakra.p color="ink2" fontSize="13px">
-            {shown.same} are as they are. {shown.past > 0 && `${shown.past} have begun or are over and stay untouched. `}
-            {shown.notYours > 0 && `${shown.notYours} changes are of classes of others and are left out.`}
+            {say.areAsTheyAre(shown.same, shown.past, shown.notYours)}
           </chakra.p>
           {shown.unknown.map((one) => (
             <Unknown
@@ -118,20 +121,20 @@ function TimetableImport({ onTaken }: { onTaken: (changed: PlanChanged) => void 
             />
           ))}
           <NotTaken
-            what={shown.notTaken === 1 ? '1 thing is not taken' : `${shown.notTaken} things are not taken`}
+            what={say.thingIsNotTakenThings(shown.notTaken)}
             all={shown.notTaken}
             wrong={shown.wrong.filter((one) => !one.taken)}
           />
           <NotTaken
-            what="Taken, but know this"
+            what={say.takenButKnowThis}
             all={shown.wrongInAll - shown.notTaken}
             wrong={shown.wrong.filter((one) => one.taken)}
             mild
           />
           {missing > 0 && (
             <chakra.label display="block" my="6px">
-              <input type="checkbox" checked={callOff} onChange={() => setCallOff(!callOff)} /> Cancel the {missing} lessons that
-              came from a file and are in this one no more
+              <input type="checkbox" checked={callOff} onChange={() => setCallOff(!callOff)} />{' '}
+              {say.cancelTheLessonsThatCame(missing)}
             </chakra.label>
           )}
           <Flex gap="8px" mt="8px">
@@ -146,7 +149,7 @@ function TimetableImport({ onTaken }: { onTaken: (changed: PlanChanged) => void 
                       preview.reset()
                       onTaken({
                         change: taken.change,
-                        what: `Timetable taken: ${taken.added} new, ${taken.changed} changed, ${taken.calledOff} cancelled`,
+                        what: say.timetableTakenNewChangedCancelled(taken.added, taken.changed, taken.calledOff),
                         lessons: taken.added + taken.changed + taken.calledOff,
                         appearing: [],
                       })
@@ -155,9 +158,9 @@ function TimetableImport({ onTaken }: { onTaken: (changed: PlanChanged) => void 
                 )
               }
             >
-              {count === 0 ? 'Nothing to take' : 'Take this timetable'}
+              {say.nothingToTakeTakeThisTimetable(count)}
             </Button>
-            <Button onClick={() => preview.reset()}>Leave it</Button>
+            <Button onClick={() => preview.reset()}>{say.leaveIt}</Button>
           </Flex>
         </Box>
       )}
@@ -167,9 +170,9 @@ function TimetableImport({ onTaken }: { onTaken: (changed: PlanChanged) => void 
 
 function words(one: TimetablePreview['classes'][number]): string {
   return [
-    one.added > 0 && `${one.added} new`,
-    one.changed > 0 && `${one.changed} changed`,
-    one.missing > 0 && `${one.missing} in the file no more`,
+    one.added > 0 && say.new(one.added),
+    one.changed > 0 && say.changed(one.changed),
+    one.missing > 0 && say.inTheFileNoMore(one.missing),
   ]
     .filter(Boolean)
     .join(', ')
@@ -181,16 +184,10 @@ function Unknown({ title, lessons, onMeant }: { title: string; lessons: number; 
   return (
     <Flex gap="8px" align="center" bg="verdict.waitSoft" px="10px" py="4px" my="4px" wrap="wrap">
       <span>
-        No class is called <strong>{title}</strong> ({lessons} lessons).
+        {say.noClassIsCalled} <strong>{title}</strong> {say.lessons(lessons)}
       </span>
-      <Select
-        aria-label={`Class meant by ${title}`}
-        w="220px"
-        py="2px"
-        value=""
-        onChange={(event) => onMeant(event.target.value)}
-      >
-        <option value="">Leave it out, or choose…</option>
+      <Select aria-label={say.classMeantBy(title)} w="220px" py="2px" value="" onChange={(event) => onMeant(event.target.value)}>
+        <option value="">{say.leaveItOutOrChoose}</option>
         {classes.data?.map((one) => (
           <option key={one.id} value={one.id}>
             {one.title}

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
+import { say } from '../../../languages/en/staff/timetable'
 import type { LessonBox, TimetablePage } from '../../../shared/api/types'
 import { axis, clock, plusDays, rows, type By, type Move } from '../rows'
 import { Bar } from './Bar'
@@ -77,7 +78,7 @@ export function Grid({ page, by, now, dayLabel, chosen, move, onChoose, onMove, 
   }
 
   return (
-    <Box role="group" aria-label="Timetable" onPointerMove={drag} onPointerUp={drop} onPointerCancel={drop} userSelect="none">
+    <Box role="group" aria-label={say.timetable} onPointerMove={drag} onPointerUp={drop} onPointerCancel={drop} userSelect="none">
       <Flex position="sticky" top="0" bg="paper" zIndex="1" borderBottom="1.5px solid" borderColor="ink">
         <Box w={`${labelWidth}px`} flexShrink={0} />
         {columns.map((day) => {

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState, type FormEvent } from 'react'
 import { Link } from 'react-router'
+import { say } from '../../../languages/en/staff/timetable'
 import { RehearseButton } from '../../../lesson/rehearsal/RehearseButton'
 import type { LessonBox, PlanChanged } from '../../../shared/api/types'
 import { useNow } from '../../../shared/time'
@@ -41,11 +42,11 @@ export function LessonPanel({ box, covering = false, move, dayLabel, onMove, onC
     onMove(null)
   }
   return (
-    <Box bg="sheet" border="1.5px solid" borderColor="ink" px="14px" py="12px" role="region" aria-label={`Lesson ${box.title}`}>
+    <Box bg="sheet" border="1.5px solid" borderColor="ink" px="14px" py="12px" role="region" aria-label={say.lesson(box.title)}>
       <Flex justify="space-between" align="start" gap="8px">
         <chakra.h2 fontSize="19px">{box.title}</chakra.h2>
         <Button size="small" look="quiet" onClick={onClose}>
-          Close
+          {say.close}
         </Button>
       </Flex>
       <p>
@@ -53,13 +54,12 @@ export function LessonPanel({ box, covering = false, move, dayLabel, onMove, onC
         <chakra.span fontFamily="mono" fontSize="13px">
           {clock(box.minute)}–{clock(box.minute + box.minutes)}
         </chakra.span>{' '}
-        ({box.minutes} min)
-        {box.state === 'CANCELLED' && <strong> · cancelled</strong>}
-        {box.state === 'LIVE' && <strong> · live now</strong>}
+        {say.min(box.minutes)}
+        {box.state === 'CANCELLED' && <strong> {say.cancelledStrong}</strong>}
+        {box.state === 'LIVE' && <strong> {say.liveNowStrong}</strong>}
       </p>
       <chakra.p color="ink2">
-        {box.adults.length > 0 ? `With ${box.adults.map((one) => one.name).join(' and ')}` : 'Nobody is in charge'}
-        {box.covered && ' (cover)'} · {box.pupils === 1 ? '1 pupil' : `${box.pupils} pupils`}
+        {say.withNobodyIsInCharge(box.adults.length, box.adults.map((one) => one.name).join(' and '), box.covered, box.pupils)}
       </chakra.p>
       {box.reason && (
         <chakra.p mt="6px" ps="8px" borderInlineStart="3px double" borderColor="lineStrong" color="ink2" fontStyle="italic">
@@ -76,7 +76,7 @@ export function LessonPanel({ box, covering = false, move, dayLabel, onMove, onC
           ))}
           <Link to="/inspection">
             <chakra.span textDecoration="underline" fontSize="13px">
-              Mend in the inspection
+              {say.mendInTheInspection}
             </chakra.span>
             <chakra.span srOnly> ({severityWords[box.severity]})</chakra.span>
           </Link>
@@ -86,34 +86,34 @@ export function LessonPanel({ box, covering = false, move, dayLabel, onMove, onC
         <Flex gap="6px" mt="12px" wrap="wrap">
           {toCome && box.state === 'PLANNED' && (
             <>
-              <Button onClick={() => setDoing('moving')}>Move or resize</Button>
-              <Button onClick={() => setDoing('covering')}>Cover</Button>
-              <Button onClick={() => setDoing('cancelling')}>Cancel it</Button>
+              <Button onClick={() => setDoing('moving')}>{say.moveOrResize}</Button>
+              <Button onClick={() => setDoing('covering')}>{say.cover}</Button>
+              <Button onClick={() => setDoing('cancelling')}>{say.cancelIt}</Button>
             </>
           )}
-          {toCome && box.state === 'CANCELLED' && <Button onClick={() => setDoing('cancelling')}>Bring it back</Button>}
+          {toCome && box.state === 'CANCELLED' && <Button onClick={() => setDoing('cancelling')}>{say.bringItBack}</Button>}
           <Link to={`/classes/${box.classId}`}>
-            <Button as="span">Class</Button>
+            <Button as="span">{say.class}</Button>
           </Link>
           {box.state === 'OVER' && (
             <>
               <Link to={`/lessons/${box.id}/register`}>
-                <Button as="span">Register</Button>
+                <Button as="span">{say.register}</Button>
               </Link>
               <Link to={`/lessons/${box.id}/afterwards`}>
-                <Button as="span">After the lesson</Button>
+                <Button as="span">{say.afterTheLesson}</Button>
               </Link>
             </>
           )}
           {box.state !== 'OVER' && box.state !== 'CANCELLED' && (
             <Link to={`/rules/lesson:${box.id}`}>
-              <Button as="span">Rules and visitors</Button>
+              <Button as="span">{say.rulesAndVisitors}</Button>
             </Link>
           )}
           {box.mine && toCome && box.state === 'PLANNED' && <RehearseButton lesson={box.id} />}
           {box.mine && box.state !== 'OVER' && box.state !== 'CANCELLED' && (
             <Link to={`/lessons/${box.id}/desk`}>
-              <Button as="span">Desk</Button>
+              <Button as="span">{say.desk}</Button>
             </Link>
           )}
         </Flex>
@@ -140,12 +140,16 @@ function MoveForm({ box, move, onDone, onBack }: FormProps & { move: Move | null
   const carryOut = (following: boolean) =>
     change.mutate({ from: `${date}T${time}`, minutes: Number(minutes), following, why }, { onSuccess: onDone })
   return (
-    <chakra.form mt="10px" onSubmit={(event: FormEvent) => (event.preventDefault(), carryOut(false))} aria-label="Move or resize">
-      <TextField label="Day" type="date" value={date} required onChange={(event) => setDate(event.target.value)} />
+    <chakra.form
+      mt="10px"
+      onSubmit={(event: FormEvent) => (event.preventDefault(), carryOut(false))}
+      aria-label={say.moveOrResize}
+    >
+      <TextField label={say.day} type="date" value={date} required onChange={(event) => setDate(event.target.value)} />
       <Flex gap="8px">
-        <TextField label="Begins" type="time" value={time} required onChange={(event) => setTime(event.target.value)} />
+        <TextField label={say.begins} type="time" value={time} required onChange={(event) => setTime(event.target.value)} />
         <TextField
-          label="Minutes"
+          label={say.minutes}
           type="number"
           min={5}
           max={300}
@@ -158,13 +162,13 @@ function MoveForm({ box, move, onDone, onBack }: FormProps & { move: Move | null
       <ProblemNote problem={change.error} compact />
       <Flex gap="6px" wrap="wrap">
         <Button type="submit" look="main" disabled={change.isPending}>
-          Only this lesson
+          {say.onlyThisLesson}
         </Button>
         <Button disabled={change.isPending || !why} onClick={() => carryOut(true)}>
-          This and all following
+          {say.thisAndAllFollowing}
         </Button>
         <Button look="quiet" onClick={onBack}>
-          Leave it
+          {say.leaveIt}
         </Button>
       </Flex>
     </chakra.form>
@@ -180,21 +184,21 @@ function CancelForm({ box, onDone, onBack }: FormProps) {
     <chakra.form
       mt="10px"
       onSubmit={(event: FormEvent) => (event.preventDefault(), carryOut(false))}
-      aria-label={cancelled ? 'Cancel' : 'Bring back'}
+      aria-label={cancelled ? say.cancel : say.bringBack}
     >
       <Why why={why} onWhy={setWhy} />
       <ProblemNote problem={change.error} compact />
       <Flex gap="6px" wrap="wrap">
         <Button type="submit" look={cancelled ? 'stop' : 'main'} disabled={change.isPending}>
-          {cancelled ? 'Cancel only this lesson' : 'Bring it back'}
+          {say.cancelOnlyThisLessonBring(cancelled)}
         </Button>
         {cancelled && (
           <Button disabled={change.isPending || !why} onClick={() => carryOut(true)}>
-            This and all following
+            {say.thisAndAllFollowing}
           </Button>
         )}
         <Button look="quiet" onClick={onBack}>
-          Leave it
+          {say.leaveIt}
         </Button>
       </Flex>
     </chakra.form>
@@ -213,16 +217,16 @@ function CoverForm({ box, onDone, onBack }: FormProps) {
   return (
     <chakra.form
       mt="10px"
-      aria-label="Cover"
+      aria-label={say.cover}
       onSubmit={(event: FormEvent) => {
         event.preventDefault()
         cover.mutate({ adult, insteadOf: insteadOf || undefined, through: through || undefined, why }, { onSuccess: onDone })
       }}
     >
-      <Labelled label="Who comes" hint="With the rights of the adult they stand in for, in these lessons only.">
+      <Labelled label={say.whoComes} hint={say.withTheRightsOfThe}>
         {(id) => (
           <Select id={id} value={adult} required onChange={(event) => setAdult(event.target.value)}>
-            <option value="">Choose</option>
+            <option value="">{say.choose}</option>
             {others.map((one) => (
               <option key={one.id} value={one.id}>
                 {one.name}
@@ -231,7 +235,7 @@ function CoverForm({ box, onDone, onBack }: FormProps) {
           </Select>
         )}
       </Labelled>
-      <Labelled label="In place of">
+      <Labelled label={say.inPlaceOf}>
         {(id) => (
           <Select id={id} value={insteadOf} onChange={(event) => setInsteadOf(event.target.value)}>
             {box.adults.map((one) => (
@@ -239,26 +243,26 @@ function CoverForm({ box, onDone, onBack }: FormProps) {
                 {one.name}
               </option>
             ))}
-            <option value="">nobody: they come besides</option>
+            <option value="">{say.nobodyTheyComeBesides}</option>
           </Select>
         )}
       </Labelled>
       <TextField
-        label="Through (for a range)"
+        label={say.throughForARange}
         type="date"
         min={box.date}
         value={through}
-        hint={`Empty for this lesson only. Otherwise all lessons of ${ofClass?.title ?? box.title} until then.`}
+        hint={say.emptyForThisLessonOnly(ofClass?.title ?? box.title)}
         onChange={(event) => setThrough(event.target.value)}
       />
       <Why why={why} onWhy={setWhy} />
       <ProblemNote problem={cover.error} compact />
       <Flex gap="6px">
         <Button type="submit" look="main" disabled={cover.isPending}>
-          Arrange cover
+          {say.arrangeCover}
         </Button>
         <Button look="quiet" onClick={onBack}>
-          Leave it
+          {say.leaveIt}
         </Button>
       </Flex>
     </chakra.form>
@@ -266,5 +270,5 @@ function CoverForm({ box, onDone, onBack }: FormProps) {
 }
 
 function Why({ why, onWhy }: { why: string; onWhy: (why: string) => void }) {
-  return <TextField label="Why" value={why} required maxLength={500} onChange={(event) => onWhy(event.target.value)} />
+  return <TextField label={say.why} value={why} required maxLength={500} onChange={(event) => onWhy(event.target.value)} />
 }

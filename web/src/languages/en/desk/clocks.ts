@@ -1,0 +1,35 @@
+/** Clocks. */
+export const say = {
+  // DeskClocks
+  theClock: 'The clock',
+  stopwatch: 'Stopwatch',
+  countDown: 'Count-down',
+  timeIsUp: 'time is up',
+  paused: 'paused',
+  pause: 'Pause',
+  goOn: 'Go on',
+  minMore: '1 min more',
+  takeItAway: 'Take it away',
+  firstToAnswer: 'First to answer',
+  firstToAnswerSaid: (task: string) => `First to answer${task}`,
+  nextInTheRow: 'Next in the row',
+  done: 'Done',
+  opensInSOpenNobody: (opens: number, opens2: number) => (opens > 0 ? `opens in ${opens2} s` : 'open: nobody has pressed yet'),
+  whoPressed: 'Who pressed',
+  msOfASlowLine: (delayMs: number) => `${delayMs} ms of a slow line were taken off`,
+  s: (ms: string) => `${ms} s`,
+  aTieFirstOnceTimesBefore: (tied: boolean, timesFirst: number) =>
+    `${tied ? ' (a tie)' : ''}${timesFirst > 0 ? `, first ${timesFirst === 1 ? 'once' : `${timesFirst} times`} before` : ''}`,
+  andMore: (row: number) => `and ${row} more`,
+  whatToDoMeanwhile: 'What to do meanwhile',
+  allSeeItBesideTheClock: 'All see it beside the clock.',
+  or: 'or',
+  anotherLength: 'another length…',
+  minutes: (minutes: number) => `${minutes} minutes`,
+  aSoftToneAtItsEnd: 'a soft tone at its end',
+  whatIsAsked: 'What is asked',
+  orLeaveItEmptyAnd: 'Or leave it empty and say it.',
+  callItOpensIn3Seconds: 'Call: it opens in 3 seconds',
+  everybodySeesItOpenAt:
+    'Everybody sees it open at the same time. Slow lines are measured and made good; who cannot be told apart is said to have tied, and then those come first who were first less often.',
+}

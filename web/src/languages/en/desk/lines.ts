@@ -1,0 +1,10 @@
+/** Weak lines. */
+export const say = {
+  // lines
+  weakLine: 'weak line',
+  hasAWeakLine: 'has a weak line',
+  aLightLessonClosesAll: (names: string) =>
+    `${names}. A light lesson closes all cameras, so that voices and what is shown come through.`,
+  lightLesson: 'Light lesson',
+  leaveItAsItIs: 'Leave it as it is',
+}

@@ -1,0 +1,19 @@
+/** Merits. */
+export const say = {
+  // Merits
+  meritFor: (reason: string) => `Merit for ${reason}`,
+  merit: '1 merit',
+  merits: (count: number) => `${count} merits`,
+  all: (pupils: number) => `All ${pupils}`,
+  nobody: 'Nobody',
+  toWhom: 'To whom',
+  for: (why: string) => `for ${why}`,
+  forSomethingElse: 'For something else',
+  forSomethingElsePlaceholder: 'for something else',
+  give: 'Give',
+  justGivenCanBeTaken: 'Just given; can be taken back for some minutes',
+  forSaid: (name: string, reason: string) => `${name} for ${reason}`,
+  takeItBack: 'Take it back',
+  withoutAMeritInThe: (weeks: number, never: string, never2: number, never3: number) =>
+    `Without a merit in the last ${weeks} weeks: ${never}${never2 > 12 ? ` and ${never3} more` : ''}.`,
+}

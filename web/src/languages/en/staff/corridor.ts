@@ -1,0 +1,33 @@
+/** The corridor: all lessons that are on. */
+export const say = {
+  // CorridorScreen
+  corridor: 'Corridor',
+  lastGoodBackupAgo: (age: string) => `Last good backup: ${age} ago`,
+  noBackupYet: 'No backup yet',
+  lookAfterIt: 'Look after it',
+  theCorridor: 'the corridor',
+  lessonLive: 'lesson live',
+  lessonsLive: 'lessons live',
+  pupilsIn: 'pupils in',
+  needsSomeoneNow: 'needs someone now',
+  needSomeoneNow: 'need someone now',
+  worstFirst: 'worst first',
+  nextStartAt: (next: string) => ` · next start at ${next}`,
+  noLessonIsLive: 'No lesson is live',
+  theNextOneStartsAt: (next: string) => `; the next one starts at ${next}`,
+  orNear: ' or near',
+  lesson: 'Lesson',
+  adultsInIt: 'Adults in it',
+  inExpected: 'In / expected',
+  door: 'Door',
+  stance: 'Stance',
+  whatIsWrong: 'What is wrong',
+  whatToDo: 'What to do',
+  none: 'none',
+  atTheDoor: (waiting: number) => `${waiting} at the door`,
+  allIsWell: 'all is well',
+  youSeeToItSees: (mine: boolean, takenBy: string) => (mine ? 'You see to it.' : `${takenBy} sees to it.`),
+  iSeeToIt: 'I see to it',
+  stepInLookIn: (adultsIn: number, phase: 'PLANNED' | 'OPEN' | 'OVER') =>
+    adultsIn === 0 && phase === 'OPEN' ? 'Step in' : 'Look in',
+}

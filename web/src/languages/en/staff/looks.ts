@@ -1,0 +1,28 @@
+/** The page that shows the looks of all signs. */
+export const say = {
+  // LooksScreen
+  theLook: 'The look',
+  coloursByMeaning: 'Colours by meaning',
+  shuttersHowFarARight: 'Shutters: how far a right is closed',
+  verdicts: 'Verdicts',
+  in: 'in',
+  waits: 'waits',
+  turnedAway: 'turned away',
+  presenceOverTime: 'Presence over time',
+  buttonsKeysBoxes: 'Buttons, keys, boxes',
+  main: 'Main',
+  plain: 'Plain',
+  stopsSomething: 'Stops something',
+  aWordInALine: 'a word in a line',
+  notNow: 'Not now',
+  aBox: 'A box',
+  withAHint: 'With a hint',
+  whatWasTypedStays: 'What was typed stays',
+  nothingHereYetAndWhat: 'Nothing here yet, and what comes next.',
+  why: 'Why',
+  writeToTheWholeClass: 'Write to the whole class',
+  sideTalkInFrontOf: 'Side talk in front of all is where most disruption begins.',
+  usualForAPupilOpen: 'Usual for a pupil: open',
+  charterBindingByMarenOddlundClosed: 'Charter, binding, by Maren Oddlund: closed',
+  classRulesByIlseBrandtOpen: 'Class rules, by Ilse Brandt: open',
+}

@@ -1,0 +1,146 @@
+/** Recordings and consents. */
+export const say = {
+  // words
+  beforeItBegan: 'before it began',
+  paused: 'paused',
+  recorderFailed: 'recorder failed',
+  noConsent: 'no consent',
+  inGroups: 'in groups',
+  endedEarly: 'ended early',
+  min: (seconds: number) => `${seconds} min`,
+
+  // Cover
+  ofWhatHadToBe: (share: number) => `${share} % of what had to be recorded was recorded`,
+  whole: (missing: number, missing2: string) => (missing === 0 ? 'whole' : missing2),
+
+  // RecordingsScreen
+  recordings: 'Recordings',
+  theRecordings: 'the recordings',
+  whatHadToBeRecorded: (isLead: boolean) =>
+    `${isLead ? 'Of the school' : 'Of your classes'}: what had to be recorded, what was, and what is missing.`,
+  whoMayBeRecorded: 'Who may be recorded',
+  keptAndForgotten: 'Kept and forgotten',
+  toWatchARecordingAnd: (asks: number) =>
+    `${asks === 1 ? 'Somebody asks' : `${asks} ask`} to watch a recording and ${asks === 1 ? 'waits' : 'wait'} for an answer.`,
+  nothingWasRecordedBetweenThese: 'Nothing was recorded between these days, and nothing had to be.',
+  recordingsTheLatestFirst: 'Recordings, the latest first',
+  onlyTheLatest: 'Only the latest 1,000 recordings are listed; the sum above is of all. Choose fewer days, or one class.',
+  lessonsThatHadToBe: 'lessons that had to be recorded were, whole',
+  missing: 'missing',
+  recordedAhead: 'recorded ahead',
+  toWatch: (asks: number) => `${asks} ${asks === 1 ? 'asks' : 'ask'} to watch`,
+  didNotHaveToBe: (isAhead: boolean, isGoingOn: boolean) => (isAhead || isGoingOn ? '' : 'did not have to be'),
+  goesOnNone: (isGoingOn: boolean, lengthSeconds: number, length: string) =>
+    isGoingOn ? 'goes on' : lengthSeconds > 0 ? length : 'none',
+  deleted: (erasedAt: string) => `deleted ${erasedAt}`,
+  keptUntil: (keptUntil: string, isExtended: boolean) => `kept until ${keptUntil}${isExtended ? ', by the lead' : ''}`,
+
+  // ShowToClass
+  shownToTheClass: 'Shown to the class',
+  fromUntil: (shownFrom: string, shownFrom2: string, shownUntil: string) =>
+    `From ${shownFrom}, ${shownFrom2}, until ${shownUntil}.`,
+  takeItBack: 'Take it back',
+  nobodyOfTheClassSees: 'Nobody of the class sees it yet.',
+  from: 'From',
+  at: 'At',
+  untilTheEndOf: 'Until the end of',
+  countsInTheRegisterOf: 'Counts in the register of',
+  asTheRuleWatchingA: 'As the rule “Watching a recording counts from” says; else it does not count.',
+  noLesson: 'no lesson',
+  showItToTheClass: 'Show it to the class',
+
+  // RecordingScreen
+  whoAsks: 'Who asks',
+  asks: (copy: boolean, why: string) => `asks ${copy ? 'for a copy' : 'to watch it'}${why}`,
+  openUntil: (letUntil: string) => `Open until ${letUntil}`,
+  refused: 'Refused',
+  letFor14Days: 'Let for 14 days',
+  refuse: 'Refuse',
+  kept: 'Kept',
+  itLies: (where: string) => `It lies ${where}.`,
+  byTheRuleUntil: (byRuleUntil: string) => `By the rule until ${byRuleUntil}. `,
+  hasItKeptUntil: (extendedBy: string, extendedUntil: string, extendedWhy: string) =>
+    `${extendedBy} has it kept until ${extendedUntil}: ${extendedWhy}. `,
+  somethingOfThisLessonIs: (isHeld: boolean) =>
+    isHeld ? 'Something of this lesson is held as evidence, so it is not deleted.' : '',
+  theClass: 'The class',
+  theRecordOfTheLesson: 'The record of the lesson',
+  whoHasWatchedOf: (watched: number, watchers: number) => `Who has watched: ${watched} of ${watchers}`,
+  keepItLonger: 'Keep it longer',
+  deleteItNow: 'Delete it now',
+  deleteThisRecording: 'Delete this recording?',
+  nothingCanBringItBack: 'Nothing can bring it back. That there was one, and why it went, is said for ever.',
+  why: 'Why',
+  deleteIt: 'Delete it',
+  keepIt: 'Keep it',
+
+  // Controls
+  s: '−10 s',
+  sButton: '+10 s',
+
+  // consent
+  may: 'may',
+  refusedInShort: 'refused',
+  withdrawn: 'withdrawn',
+  nothingIsKnown: 'nothing is known',
+  aParent: 'a parent',
+  thePupil: 'the pupil',
+  theSchool: 'the school',
+  theVisitor: 'the visitor',
+  mayBeRecorded: 'May be recorded',
+  isNotToBeRecorded: 'Is not to be recorded',
+  isNotToBeRecordedAny: 'Is not to be recorded any more',
+
+  // ConsentImport
+  takeConsentsFromAFile: 'Take consents from a file',
+  aCsvFileWithA:
+    'A CSV file with a heading: “Number” or “Name”, “Consent” (given, refused, withdrawn), and if you have them “By”, “Paper”, “From”, “Until” as 2026-09-14. The table of this page is such a file. Nothing is noted before you have seen it.',
+  consentFile: 'Consent file',
+  wereNoted: (noted: number) => `${noted} were noted.`,
+  whatTheFileWouldNote: 'What the file would note',
+  readAsForItIs: (encoding: string) => `Read as ${encoding}, for it is not UTF-8. Look at names with accents.`,
+  fromSaid: (becomes: string, from: string) => `: ${becomes} from ${from}`,
+  until: (until: string) => ` until ${until}`,
+  now: (was: string) => `(now: ${was})`,
+  andMore: (noted: number) => `and ${noted} more.`,
+  stayAsTheyAre: 'stay as they are.',
+  rowIsLeftOutRows: (wrong: number) => (wrong === 1 ? '1 row is left out' : `${wrong} rows are left out`),
+  nothingToNoteNoteThese: (noted: number) => (noted === 0 ? 'Nothing to note' : `Note these ${noted}`),
+  leaveIt: 'Leave it',
+
+  // ConsentSheet
+  mayBeRecordedSaid: (pupil: string) => `May ${pupil} be recorded?`,
+  whatWasSaidBefore: 'What was said before',
+  nothingYet: 'Nothing yet.',
+  byFrom: (giver: string, paper: string, from: string) => `, by ${giver}${paper}; from ${from}`,
+  notedByOn: (by: string, at: string) => `Noted by ${by} on ${at}`,
+  whatWasSaid: 'What was said',
+  byWhom: 'By whom',
+  onWhichPaperOrForm: 'On which paper or form',
+  todayIfLeftEmpty: 'Today, if left empty',
+  untilLabel: 'Until',
+  noEndIfLeftEmpty: 'No end, if left empty',
+  fromThatDayOnThey:
+    'From that day on they are left out of what is watched and downloaded, also of recordings that were made before.',
+  noteIt: 'Note it',
+
+  // ConsentsScreen
+  whoMayBeRecordedFetched: 'who may be recorded',
+  mayRefusedWithdrewAndOf: (given: number, refused: number, withdrawn: number, unknown: number) =>
+    `${given} may; ${refused} refused, ${withdrawn} withdrew, and of ${unknown} nothing is known. Who is not known to have agreed is treated as who has not.`,
+  asATableCsv: 'As a table (.csv)',
+  onlyPupilsOfOneClass: 'Only pupils of one class.',
+  allPupils: 'All pupils',
+  searchByNameOrClass: 'Search by name or class',
+  nameOrClass: 'Name or class',
+  onlyThoseWho: 'Only those who',
+  allPupilsChoice: 'all pupils',
+  noPupilFits: 'No pupil fits.',
+  pupilColumn: 'Pupil',
+  byWhomOnWhichPaper: 'By whom, on which paper',
+  fromUntilColumn: 'From, until',
+  change: 'Change',
+  andMoreSaid: (classes: number, classes2: number) => (classes > 1 ? ` and ${classes2} more` : ''),
+  to: (until: string) => ` to ${until}`,
+  noteAWordWhatWasSaid: (isLead: boolean) => (isLead ? 'Note a word' : 'What was said'),
+}
