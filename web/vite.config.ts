@@ -29,6 +29,7 @@ const PIECES = [
     'src/languages/language.',
     'src/languages/ChooseLanguage.',
     'src/languages/en/door.',
+    'src/languages/en/staff/frame.',
     ...ui('Button', 'Fields', 'Guide', 'Key', 'Notes', 'Sheet', 'useOpenKey'),
   ),
   piece('page', ...ui('Page', 'OwnPlaces', 'PlaceTab', 'SignOut')),

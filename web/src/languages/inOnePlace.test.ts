@@ -7,18 +7,20 @@ const PAGES = Object.entries(
 
 /** What a reader is told in them, by a voice or in writing. */
 const TELLING = /^(aria-label|aria-description|alt|title|label|hint|placeholder|what|empty|legend|summary)$/
-const KEYS = new Set(['Key', 'style'])
+const KEYS = new Set(['Key', 'code'])
 /** What is said to the browser, the command line or the rules: how something looks, where it is, under what condition. */
 const NOT_READ =
-  /solid|dashed|dotted|double|minmax|repeat\(|var\(|calc\(|px\b|\dfr\b|ease|underline|^"|^\/|^@media|^& |^input|^button, |^\.\/juricast|^not [a-z-]+ ?$/
+  /solid|dashed|dotted|double|minmax|repeat\(|var\(|calc\(|px\b|\dfr\b|ease|underline|^"|^\/|^@media|^& |^input|^button, |^not( [a-z-]+)?$/
 
 const A_WORD = /\p{L}{2}/u
+/** Beside what is filled in, one word is enough; units are none. */
+const A_WORD_BESIDE = /(^| )(?!(min|kB|MB|Juricast)\b)\p{L}{2,}(?=[ ,]|\. |$)/u
 const WORDS = /\p{L}{2,}[,:;.’”)]* [(“]?\p{L}/u
 
 /** Whether it is written for the program: an order of the API, an error of ours, a name of a class of styles. */
 function isTechnical(node: ts.Node): boolean {
   const { parent } = node
-  if (ts.isTemplateSpan(parent) || ts.isTemplateExpression(parent)) return isTechnical(parent)
+  if (ts.isTemplateSpan(parent) || ts.isTemplateExpression(parent) || ts.isJsxExpression(parent)) return isTechnical(parent)
   if (ts.isNewExpression(parent)) return true
   if (ts.isJsxAttribute(parent))
     return !TELLING.test(parent.name.getText()) && !/^(says|act|lost|one|many|name)$/.test(parent.name.getText())
@@ -37,8 +39,13 @@ function sentencesIn([file, code]: [string, string]): string[] {
     if (ts.isJsxElement(node) && KEYS.has(node.openingElement.tagName.getText())) return
     if (ts.isJsxText(node) && A_WORD.test(node.text)) note(node, node.text)
     else if (ts.isStringLiteralLike(node) || ts.isTemplateHead(node) || ts.isTemplateMiddleOrTemplateTail(node)) {
-      const telling = ts.isJsxAttribute(node.parent) && TELLING.test(node.parent.name.getText())
-      if ((telling ? A_WORD : WORDS).test(node.text) && !NOT_READ.test(node.text.trim()) && !isTechnical(node))
+      const isTold = ts.isJsxAttribute(node.parent) && TELLING.test(node.parent.name.getText())
+      const isPart = ts.isTemplateHead(node) || ts.isTemplateMiddleOrTemplateTail(node)
+      if (
+        (isTold ? A_WORD : isPart ? A_WORD_BESIDE : WORDS).test(node.text) &&
+        !NOT_READ.test(node.text.trim()) &&
+        !isTechnical(node)
+      )
         note(node, node.text)
     }
     ts.forEachChild(node, look)

@@ -1,4 +1,3 @@
-import { say } from '../languages/en/staff/shared'
 import { words } from '../languages/language'
 import { createContext, useContext, useEffect, useSyncExternalStore } from 'react'
 
@@ -72,7 +71,7 @@ export function useShown(text: (now: number) => string): string {
 export function age(milliseconds: number): string {
   const minutes = Math.floor(Math.max(0, milliseconds) / 60_000)
   if (minutes < 1) return countdown(milliseconds)
-  return minutes < 60 ? say.min(minutes) : `${Math.floor(minutes / 60)} h ${minutes % 60} min`
+  return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`
 }
 
 /** How long until something, as one says it: 2:05 within the hour, else hours or days. */

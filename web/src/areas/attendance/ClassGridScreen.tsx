@@ -30,7 +30,7 @@ const WHY: Record<NonNullable<Cell['why']>, string> = {
 function thereWords(cell: Cell): string {
   return [
     cell.code && `${cell.code}:`,
-    say.minThere(MARKS[cell.mark], cell.lateMinutes ? ` by ${cell.lateMinutes} min` : '', cell.minutes),
+    say.minThere(MARKS[cell.mark], cell.lateMinutes ?? 0, cell.minutes),
     cell.corrected && say.corrected,
   ]
     .filter(Boolean)

@@ -28,7 +28,7 @@ export function RateBar({ rate, width = 90 }: { rate: Rate; width?: number }) {
 /** The same in words. */
 export function rateWords(rate: Rate): string {
   const parts = [
-    `${rate.attended} of ${rate.expected} times`,
+    say.timesOf(rate.attended, rate.expected),
     rate.late > 0 && say.late(rate.late),
     rate.early > 0 && say.leftEarly(rate.early),
     rate.partly > 0 && say.inPart(rate.partly),

@@ -118,10 +118,10 @@ export function RosterImport({ id }: { id: string }) {
           ))}
           <Names label={say.joinTheClass} names={preview.data.added} />
           <Names label={say.areNewToTheSchool} names={preview.data.created} />
-          <Names label={say.areWrittenDifferently} names={preview.data.renamed.map((one) => `${one.from} becomes ${one.to}`)} />
+          <Names label={say.areWrittenDifferently} names={preview.data.renamed.map((one) => say.becomes(one.from, one.to))} />
           <Names
             label={preview.data.moved.length === 1 ? say.isInAnotherYear : say.areInOtherYears}
-            names={preview.data.moved.map((one) => `${one.from} becomes ${one.to}`)}
+            names={preview.data.moved.map((one) => say.becomes(one.from, one.to))}
           />
           <Names label={say.areNotInTheFile} names={preview.data.dropped} />
           <p>

@@ -93,7 +93,7 @@ function LiveDesk({ lesson }: { lesson: string }) {
   useDeskKeys(desk, give, onShow)
   useStaying(desk)
   useEffect(() => {
-    if (desk) document.title = `${desk.title} · desk`
+    if (desk) document.title = say.deskOf(desk.title)
   }, [desk])
   if (lost) return <NoDesk problem={lost} />
   if (!desk) return <LoadingNote what={say.theLesson} />

@@ -67,7 +67,7 @@ function Shown({ isLead }: { isLead: boolean }) {
             mb="14px"
             align="baseline"
           >
-            <Big number={`${data.all.lessons - data.all.departed} of ${data.all.lessons}`} what={say.lessonsWentAsPlanned} />
+            <Big number={say.ofAll(data.all.lessons - data.all.departed, data.all.lessons)} what={say.lessonsWentAsPlanned} />
             {data.all.times > 0 && <Big number={`${data.all.times}`} what={say.departuresInTheOthers} />}
             <Big
               number={say.min(data.all.aloneMinutes)}

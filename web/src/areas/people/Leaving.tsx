@@ -45,7 +45,7 @@ export function Leaving({ person }: { person: PersonLine }) {
           </p>
           <p>
             <strong>{say.keptOnByRulesAnd}</strong>{' '}
-            {shown.kept.map((one) => `${one.what} (${one.count}, ${one.days} days)`).join(', ')}.
+            {shown.kept.map((one) => say.keptFor(one.what, one.count, one.days)).join(', ')}.
           </p>
           {!erase.data && (
             <chakra.form

@@ -265,7 +265,7 @@ function Writing({ path, draft, read, onChange, onKept }: WritingProps) {
         onChange={(event) => onChange({ ...draft, name: event.target.value })}
       />
       {draft.questions.map((one, place) => (
-        <Box key={one.id ?? `new ${place}`} as="fieldset" borderTop="1px solid" borderColor="lineStrong" py="10px">
+        <Box key={one.id ?? `new-${place}`} as="fieldset" borderTop="1px solid" borderColor="lineStrong" py="10px">
           <Flex justify="space-between" mb="4px">
             <chakra.legend fontWeight="650">{say.question(place + 1)}</chakra.legend>
             <Button size="small" onClick={() => onChange({ ...draft, questions: draft.questions.filter((_, i) => i !== place) })}>

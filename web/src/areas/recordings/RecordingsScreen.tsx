@@ -93,8 +93,8 @@ function Sum({ page }: { page: RecordingsPage }) {
       mb="14px"
       align="baseline"
     >
-      <Big number={`${sum.whole} of ${sum.lessons}`} what={say.lessonsThatHadToBe} />
-      <Big number={`${sum.requiredMinutes - sum.coveredMinutes} of ${sum.requiredMinutes} min`} what={say.missing} />
+      <Big number={say.ofAll(sum.whole, sum.lessons)} what={say.lessonsThatHadToBe} />
+      <Big number={say.minutesOfAll(sum.requiredMinutes - sum.coveredMinutes, sum.requiredMinutes)} what={say.missing} />
       <Box fontSize="13.5px" color="ink2">
         {sum.missing.map((one) => `${CAUSES[one.cause]} ${spoken(one.seconds)}`).join(' · ')}
       </Box>

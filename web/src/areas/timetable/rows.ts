@@ -34,7 +34,7 @@ export function rows(lessons: LessonBox[], by: By, days: string[], dayLabel: (da
   for (const box of lessons) {
     if (by === 'day') add(box.date, dayLabel(box.date), box)
     if (by === 'class') add(box.classId, box.title, box)
-    if (by === 'year') add(String(box.year), box.year ? `Year ${box.year}` : say.severalYears, box)
+    if (by === 'year') add(String(box.year), box.year ? say.year(box.year) : say.severalYears, box)
     if (by === 'adult') {
       if (box.adults.length === 0) add('', say.nobody, box)
       box.adults.forEach((adult) => add(adult.id, adult.name, box))

@@ -2,7 +2,6 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { say as staffSays } from '../../languages/en/staff/today'
 import { ownWords } from '../../languages/own'
 import { get } from '../../shared/api/http'
 import type { MyRecording } from '../../shared/api/types'
@@ -30,7 +29,7 @@ export function MyRecordings() {
               <u>{one.title}</u>
             </Link>
             <chakra.span display="block" fontSize="13.5px" color="ink2">
-              {staffSays.min(time.longDay(one.begun), Math.max(1, Math.round(one.lengthSeconds / 60)))}
+              {`${time.longDay(one.begun)}, ${Math.max(1, Math.round(one.lengthSeconds / 60))} min`}
               {one.until && say.watchUntil(time.day(one.until))}
             </chakra.span>
           </Box>

@@ -319,13 +319,12 @@ function Rung({
 }
 
 function Evidence({ evidence, onMinutes }: { evidence: StepSheetPage['evidence']; onMinutes: (minutes: number) => void }) {
-  const found = [
-    [evidence.words, 'message', 'messages'],
-    [evidence.files, 'file', 'files'],
-    [evidence.marks, 'mark', 'marks'],
-    [evidence.signals, 'signal', 'signals'],
-  ] as const
-  const words = found.filter(([count]) => count > 0).map(([count, one, more]) => `${count} ${count === 1 ? one : more}`)
+  const words = [
+    evidence.words > 0 && say.messages(evidence.words),
+    evidence.files > 0 && say.files(evidence.files),
+    evidence.marks > 0 && say.marks(evidence.marks),
+    evidence.signals > 0 && say.signals(evidence.signals),
+  ].filter((one) => one !== false)
   return (
     <Flex mt="14px" pt="8px" borderTop="1px solid" borderColor="lineStrong" gap="8px" align="center" wrap="wrap" fontSize="13px">
       <strong>{say.itTakesAlong}</strong>

@@ -8,10 +8,10 @@ import { Button } from '../../shared/ui/Button'
 const CLOSING: Record<Desk['ending']['closing'][number]['step'], (count: number) => string> = {
   LINK_RETIRED: () => say.theLinkCountsNoMore,
   GROUPS_CLOSED: (count) => say.groupsWereTogetherAgain(count),
-  CHAT_KEPT: (count) => (count === 0 ? say.nothingWasWritten : say.keptInTheRecord(count, count === 1 ? 'message' : 'messages')),
-  BOARD_KEPT: (count) => (count === 0 ? say.theBoardWasEmpty : say.theBoardIsKeptWith(count, count === 1 ? 'line' : 'lines')),
-  RECORDING_KEPT: (count) => say.theRecordingIsKept(count, count === 1 ? 'minute' : 'minutes'),
-  REGISTER_DRAFTED: (count) => say.theRegisterIsDraftedHere(count, count === 1 ? 'was' : 'were'),
+  CHAT_KEPT: (count) => (count === 0 ? say.nothingWasWritten : say.keptInTheRecord(count)),
+  BOARD_KEPT: (count) => (count === 0 ? say.theBoardWasEmpty : say.theBoardIsKeptWith(count)),
+  RECORDING_KEPT: (count) => say.theRecordingIsKept(count),
+  REGISTER_DRAFTED: (count) => say.theRegisterIsDraftedHere(count),
 }
 
 /** After the dismissal: what was done by itself, who has not gone yet, and the register. */

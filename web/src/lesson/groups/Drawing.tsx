@@ -86,6 +86,6 @@ export function Drawing({ desk, lesson, give, onList }: DrawingProps) {
 function nextName(tables: Table[]): string {
   const taken = new Set(tables.map((table) => table.name))
   let number = tables.length + 1
-  while (taken.has(`Group ${number}`)) number++
-  return `Group ${number}`
+  while (taken.has(say.groupNumber(number))) number++
+  return say.groupNumber(number)
 }

@@ -92,8 +92,8 @@ export function HallLine({ table, desk, from, until, now, give }: LineProps) {
 }
 
 function attended(table: Table, now: number): string {
-  if (table.adults.length > 0) return `${table.adults.join(' and ')} ${table.adults.length > 1 ? 'are' : 'is'} here`
-  if (table.looking.length > 0) return `${table.looking.join(' and ')} ${table.looking.length > 1 ? 'look' : 'looks'} in`
+  if (table.adults.length > 0) return say.areHere(table.adults)
+  if (table.looking.length > 0) return say.adultsLookIn(table.looking)
   const alone = table.aloneSeconds * 1000 + (table.aloneSince ? now - Date.parse(table.aloneSince) : 0)
   if (!table.aloneSince) return table.mates.length === 0 ? say.emptyGroup : say.nobodyIsInIt
   return table.seen.length === 0 ? say.noAdultYet(countdown(alone)) : say.withoutAnAdult(countdown(alone))

@@ -76,7 +76,7 @@ export function Lend({ desk, person, rule, cell, minutes, give }: LendProps) {
   const order = () =>
     lent ? give({ do: 'end-loan', person, rule }) : give({ do: open ? 'curb' : 'pass', person, rule, minutes })
   const says = lent
-    ? say.untilEndItNow(cell.loan === 'PASS' ? 'lent' : 'closed', cell.until ? time.clock(cell.until) : '')
+    ? say.untilEndItNow(cell.loan === 'PASS', cell.until ? time.clock(cell.until) : '')
     : open
       ? say.takeAwayForMin(minutes)
       : say.lendForMin(minutes)

@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
+import { say } from '../../languages/en/staff/frame'
 import { words } from '../../languages/language'
 import { Problem } from '../api/http'
 
@@ -39,7 +40,7 @@ export function EmptyNote({ children }: { children: ReactNode }) {
 }
 
 /** While something is fetched: words, never a bare spinner. @param says the whole sentence, where the page speaks other languages too */
-export function LoadingNote({ what, says = `Fetching ${what}…` }: { what?: string; says?: string }) {
+export function LoadingNote({ what = '', says = say.fetching(what) }: { what?: string; says?: string }) {
   return (
     <Box role="status" px="14px" py="18px" color="ink2">
       {says}

@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react'
-import { say } from '../../languages/en/staff/shared'
+import { say } from '../../languages/en/staff/frame'
 
 /** How far a right is closed, and whether it was lent to or taken from one person. */
 export interface ShutterProps {

@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useQuery } from '@tanstack/react-query'
-import { say as staffSays } from '../../languages/en/staff/shared'
+import { say as staffSays } from '../../languages/en/staff/frame'
 import { words } from '../../languages/language'
 import { get } from '../api/http'
 import type { Why } from '../api/types'

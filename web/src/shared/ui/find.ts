@@ -23,12 +23,12 @@ export function hitOf(one: FoundLine, now: number): Hit {
     case 'WHY':
       return {
         key,
-        says: `Why: ${one.name} · ${one.ruleTitle}`,
+        says: say.whyOf(one.name, one.ruleTitle ?? ''),
         detail: one.detail,
         why: one.lesson ? `/api/lessons/${enc(one.lesson)}/why/${one.rule}?person=${enc(one.id)}` : undefined,
       }
     case 'COVER':
-      return hit(`Cover ${one.name}`, `/timetable?from=${day}&lesson=${enc(one.id)}&do=cover`)
+      return hit(say.coverOf(one.name), `/timetable?from=${day}&lesson=${enc(one.id)}&do=cover`)
     case 'DESK':
       return hit(say.toTheDeskOf(one.name), `/lessons/${enc(one.id)}/desk`)
     case 'RULES':
@@ -37,7 +37,7 @@ export function hitOf(one: FoundLine, now: number): Hit {
       return hit(say.joiningNoteOf(one.name), `/classes/${enc(one.id)}?part=Joining`)
     case 'REGISTER':
       return hit(
-        `${one.kind === 'LESSON' ? say.register : say.attendance} of ${one.name}`,
+        one.kind === 'LESSON' ? say.registerOf(one.name) : say.attendanceOf(one.name),
         one.kind === 'LESSON'
           ? `/lessons/${enc(one.id)}/register`
           : `/${one.kind === 'CLASS' ? 'classes' : 'pupils'}/${enc(one.id)}/attendance`,

@@ -288,7 +288,7 @@ function StanceLine({ desk, now }: { desk: Desk; now: number }) {
   const next = order.find((step) => Date.parse(step.from) > now)
   if (!stance && !next) return null
   return (
-    <span title={next && say.then(next.name, byTheClock)}>
+    <span title={next && say.thenStance(next.name, byTheClock)}>
       <strong>{stance ?? say.asPlanned}</strong>
       {next && say.until(time.clock(next.from))}
     </span>

@@ -45,7 +45,7 @@ export function toCome(desk: Desk, now: number): Coming[] {
 export function toComeInWords(desk: Desk, now: number, clock: (at: number) => string): string {
   return say.toCome(
     toCome(desk, now)
-      .map((one) => `${one.says} at ${clock(one.at)}`)
+      .map((one) => say.at(one.says, clock(one.at)))
       .join(', '),
   )
 }

@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import { say as staffSays } from '../../../languages/en/staff/recordings'
+import { say as staffSays } from '../../../languages/en/staff/recording'
 import { watchWords } from '../../../languages/watch'
 import type { Played } from '../../../shared/api/types'
 import { Button } from '../../../shared/ui/Button'

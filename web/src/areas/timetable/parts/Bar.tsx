@@ -119,9 +119,9 @@ const STATES: Record<LessonBox['state'], string> = {
 export function words(box: LessonBox): string {
   const adults = box.adults.map((one) => one.name).join(', ') || say.nobodyYet
   const parts = [
-    `${box.title}, ${clock(box.minute)} to ${clock(box.minute + box.minutes)}`,
+    say.titleFromTo(box.title, clock(box.minute), clock(box.minute + box.minutes)),
     STATES[box.state],
-    `with ${adults}${box.covered ? ' (cover)' : ''}`,
+    say.withAdults(adults, box.covered),
     ...box.findings,
   ]
   return parts.join('; ')

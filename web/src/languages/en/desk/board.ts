@@ -50,7 +50,7 @@ export const say = {
   goodOnceUntil: (until: string) => `Good once, until ${until}.`,
   earlierBoards: 'earlier boards',
   noEarlierLessonOfYour: 'No earlier lesson of your classes left anything on its board.',
-  marksOn: (starts: string, starts2: string, marks: number, pages: number) =>
-    `, ${starts} ${starts2}: ${marks} marks on ${pages === 1 ? '1 page' : `${pages} pages`}`,
+  marksOn: (day: string, clock: string, marks: number, pages: number) =>
+    `, ${day} ${clock}: ${marks} marks on ${pages === 1 ? '1 page' : `${pages} pages`}`,
   openItHere: 'Open it here',
 }

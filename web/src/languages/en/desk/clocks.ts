@@ -14,7 +14,7 @@ export const say = {
   firstToAnswerSaid: (task: string) => `First to answer${task}`,
   nextInTheRow: 'Next in the row',
   done: 'Done',
-  opensInSOpenNobody: (opens: number, opens2: number) => (opens > 0 ? `opens in ${opens2} s` : 'open: nobody has pressed yet'),
+  opensInSOpenNobody: (left: number, seconds: number) => (left > 0 ? `left in ${seconds} s` : 'open: nobody has pressed yet'),
   whoPressed: 'Who pressed',
   msOfASlowLine: (delayMs: number) => `${delayMs} ms of a slow line were taken off`,
   s: (ms: string) => `${ms} s`,

@@ -18,6 +18,10 @@ export const say = {
   markIt: 'Mark it',
 
   // StepSheet
+  messages: (count: number) => `${count} ${count === 1 ? 'message' : 'messages'}`,
+  files: (count: number) => `${count} ${count === 1 ? 'file' : 'files'}`,
+  marks: (count: number) => `${count} ${count === 1 ? 'mark' : 'marks'}`,
+  signals: (count: number) => `${count} ${count === 1 ? 'signal' : 'signals'}`,
   wroteJustNow: 'Wrote just now',
   microphoneOn: 'Microphone on',
   drewOnTheBoard: 'Drew on the board',
@@ -32,8 +36,8 @@ export const say = {
   theLadderLabel: 'The ladder',
   whyThisStepIsProposed: 'Why this step is proposed',
   proposedStep: (level: number) => `Proposed: step ${level},`,
-  stepIsThanTheLadderProposes: (level: number, level2: number, alone: boolean) =>
-    `Step ${level} is ${level > level2 ? 'higher' : 'lower'} than the ladder proposes.${alone ? ' Say why; it stands beside it.' : ''}`,
+  stepIsThanTheLadderProposes: (level: number, proposed: number, alone: boolean) =>
+    `Step ${level} is ${level > proposed ? 'higher' : 'lower'} than the ladder proposes.${alone ? ' Say why; it stands beside it.' : ''}`,
   whichRight: 'Which right',
   forHowLong: 'For how long',
   min: (one: number) => `${one} min`,

@@ -9,8 +9,8 @@ export const say = {
   seenTo: 'Seen to',
   withoutAnAdultForTooLong: (group: string, others: number) =>
     `${group} ${others > 0 ? `and ${others} more ` : ''}without an adult for too long`,
-  itHasGoneQuietBy: (quiet: boolean, others: number, others2: string) =>
-    `${quiet ? 'It has gone quiet by itself.' : 'Nobody has looked in for longer than the rule lets.'}${others > 0 ? ` The same in ${others2}.` : ''}`,
+  itHasGoneQuietBy: (quiet: boolean, others: number, names: string) =>
+    `${quiet ? 'It has gone quiet by itself.' : 'Nobody has looked in for longer than the rule lets.'}${others > 0 ? ` The same in ${names}.` : ''}`,
   lookInto: (group: string) => `Look into ${group}`,
   comesLate: (late: string) => `${late} comes late`,
   isNeededMostIn: (table: string) => `Is needed most in ${table}, and nobody to be kept apart from is there.`,
@@ -76,6 +76,7 @@ export const say = {
     `${recording} A group is without an adult for ${aloneMinutes} min at most.`,
 
   // Drawing
+  groupNumber: (number: number) => `Group ${number}`,
   groupsLabel: 'Groups',
   drawUpGroups: 'Draw up groups',
   nobodyIsSentAnywhereYet: 'Nobody is sent anywhere yet.',
@@ -88,6 +89,8 @@ export const say = {
   inNoGroupWord: '0 in no group',
 
   // HallLine
+  areHere: (adults: string[]) => `${adults.join(' and ')} ${adults.length > 1 ? 'are' : 'is'} here`,
+  adultsLookIn: (adults: string[]) => `${adults.join(' and ')} ${adults.length > 1 ? 'look' : 'looks'} in`,
   callsForHelp: (countdown: string) => `calls for help, ${countdown}`,
   goneQuiet: (attended: string, quiet: boolean) => `${attended}${quiet ? ' · gone quiet' : ''}`,
   messageWaitsMessagesWait: (held: number) => (held === 1 ? '1 message waits' : `${held} messages wait`),

@@ -59,8 +59,8 @@ export const say = {
   mayBeChangedUntilIt: (changeable: boolean, named: boolean) =>
     `· ${changeable ? 'may be changed until it closes' : 'answered once'} · ${named ? 'names are seen by adults only' : 'nobody sees names'}`,
   whoAnsweredWhat: 'Who answered what',
-  notYet: (shown: string, missing: number, shown2: number, missing2: number) =>
-    `Not yet: ${shown}${missing > shown2 ? ` and ${missing2} more` : ''}`,
+  notYet: (shown: string, missing: number, most: number, more: number) =>
+    `Not yet: ${shown}${missing > most ? ` and ${more} more` : ''}`,
   theyWereNudged: 'they were nudged',
   nudge: 'nudge',
   closeIt: 'Close it',

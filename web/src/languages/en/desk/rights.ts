@@ -20,7 +20,7 @@ export const say = {
   and: (place: number) => (place > 0 ? 'and ' : ''),
   lendRights: (name: string) => `Lend ${name} rights`,
   helpsYou: (adult: string) => `${adult} helps you`,
-  untilEndItNow: (it: string, until: string) => `${it} until ${until}: end it now`,
+  untilEndItNow: (isLent: boolean, until: string) => `${isLent ? 'lent' : 'closed'} until ${until}: end it now`,
   takeAwayForMin: (minutes: number) => `take away for ${minutes} min`,
   lendForMin: (minutes: number) => `lend for ${minutes} min`,
 

@@ -9,8 +9,8 @@ export const say = {
   worksOn: 'works',
   emptySlate: 'empty',
   slates: 'Slates',
-  ofIn: (people: number, people2: number, collected: boolean, shown: number, named: boolean) =>
-    `${people} of ${people2} in${collected ? ' · collected' : ''}${shown > 0 ? ` · the class sees ${shown}${named ? '' : ', without names'}` : ''}`,
+  ofIn: (isIn: number, all: number, collected: boolean, shown: number, named: boolean) =>
+    `${isIn} of ${all} in${collected ? ' · collected' : ''}${shown > 0 ? ` · the class sees ${shown}${named ? '' : ', without names'}` : ''}`,
   classList: 'Class list',
   allSlates: 'All slates',
   slate: 'slate ',

@@ -12,7 +12,7 @@ export const say = {
     `leads. You help; stopping everything and removing somebody are always yours.${askFirst ? ` Ask first for: ${askFirst}.` : ''}`,
   noAdultIsInThe: 'No adult is in the room, for',
   now: (quiet: boolean) => `now. ${quiet ? 'It has gone quiet by itself; the lead was told.' : 'It will go quiet by itself.'}`,
-  on: (observers: string, observers2: number) => `${observers} ${observers2 === 1 ? 'looks' : 'look'} on.`,
+  on: (names: string, count: number) => `${names} ${count === 1 ? 'looks' : 'look'} on.`,
   lightLessonCamerasAreClosed: 'Light lesson: cameras are closed',
   isInFocus: (name: string) => `${name} is in focus`,
   showsSomething: (showingName: string) => `${showingName} shows something`,

@@ -1,6 +1,7 @@
 /** Attendance of classes and pupils. */
 export const say = {
   // RateBar
+  timesOf: (attended: number, expected: number) => `${attended} of ${expected} times`,
   nobodyExpected: 'nobody expected',
   late: (late: number) => `${late} late`,
   leftEarly: (early: number) => `${early} left early`,
@@ -78,7 +79,8 @@ export const say = {
   notExpectedTheLessonWas: 'not expected: the lesson was called off',
   notExpectedJoinedTheClassLater: 'not expected: joined the class later',
   notExpectedHadLeftTheClass: 'not expected: had left the class',
-  minThere: (mark: string, lateMinutes: string, minutes: number) => `${mark}${lateMinutes}, ${minutes} min there`,
+  minThere: (mark: string, lateMinutes: number, minutes: number) =>
+    `${mark}${lateMinutes > 0 ? ` by ${lateMinutes} min` : ''}, ${minutes} min there`,
   corrected: ', corrected',
   theAttendanceOfTheClass: 'the attendance of the class',
   attendanceHeading: 'Attendance:',
@@ -93,7 +95,7 @@ export const say = {
 
   // GroupsOfPupil
   inGroups: 'In groups',
-  withAlone: (withIs: number, withIs2: string) => (withIs > 0 ? `with ${withIs2}` : 'alone'),
+  withAlone: (count: number, names: string) => (count > 0 ? `with ${names}` : 'alone'),
 
   // PupilScreen
   attendanceOfAPupil: 'Attendance of a pupil',

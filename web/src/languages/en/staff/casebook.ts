@@ -22,8 +22,8 @@ export const say = {
   checkAnEvidencePack: 'Check an evidence pack',
   theLadderAndHeadsOfYears: 'The ladder, and heads of years',
   theCasebook: 'the casebook',
-  nothingIsOpenOpenLate: (open: number, todos: number, todos2: number) =>
-    `${open === 0 ? 'nothing is open' : `${open} open`}${todos > 0 ? ` · ${todos2} late of ${todos} to do` : ''}`,
+  nothingIsOpenOpenLate: (open: number, todos: number, late: number) =>
+    `${open === 0 ? 'nothing is open' : `${open} open`}${todos > 0 ? ` · ${late} late of ${todos} to do` : ''}`,
   writeOneDown: 'Write one down…',
   findByNamesWordsOrKinds: 'Find by names, words or kinds',
   namesWordsKinds: 'names, words, kinds',
@@ -82,7 +82,7 @@ export const say = {
   whatItComesTo: 'What it comes to',
   all: 'All',
   of: (outside: number, of: number) => `${outside} of ${of}`,
-  to: (percent: string, percent2: string) => `${percent} to ${percent2}`,
+  to: (from: string, until: string) => `${from} to ${until}`,
   apart: 'apart',
   few: 'few',
   alikeMetDifferently: 'Alike, met differently',
@@ -220,6 +220,6 @@ export const say = {
   daysBeforeOfItWasLeft: (step: string, days: number, left: string) => `${step}, ${days} days before: ${left} of it was left`,
   left: (left: string) => `${left} left`,
   lookedAtBy: 'Looked at by',
-  takenAway: (name: string, at: string, at2: string, tookAway: boolean) =>
-    `${name}, ${at} ${at2}${tookAway ? ', taken away' : ''}`,
+  takenAway: (name: string, day: string, clock: string, tookAway: boolean) =>
+    `${name}, ${day} ${clock}${tookAway ? ', taken away' : ''}`,
 }

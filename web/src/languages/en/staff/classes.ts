@@ -31,8 +31,8 @@ export const say = {
   theCharterAlwaysCountsA: 'The charter always counts; a set refines it.',
   theCharterAlone: 'the charter alone',
   noLessonsYet: 'no lessons yet',
-  theClassIsMadeWhat: (line: string, set: boolean, set2: string) =>
-    `The class “${line}” is made${set && set2 ? ', with its set of rules' : ''}. What is still missing is said below; press again to go on from there.`,
+  theClassIsMadeWhat: (line: string, set: boolean, setName: string) =>
+    `The class “${line}” is made${set && setName ? ', with its set of rules' : ''}. What is still missing is said below; press again to go on from there.`,
   makeTheClassAndIts: (planned: boolean) => (planned ? 'Make the class and its lessons' : 'Make the class'),
 
   // Adults
@@ -129,6 +129,7 @@ export const say = {
   chooseWhenTheClassSeesIt: 'Choose when the class sees it',
 
   // RosterImport
+  becomes: (from: string, to: string) => `${from} becomes ${to}`,
   importARoster: 'Import a roster',
   aCsvFileWithA:
     'A CSV file with a heading: “name”, or “first name” and “last name”; if you have them, “number” and “year”. Nothing changes before you have seen it.',
@@ -167,7 +168,7 @@ export const say = {
   theSame: 'The same',
   somebodyElse: 'Somebody else',
   thePastedList: 'the pasted list',
-  andMore: (names: string, names2: number, names3: number) => `${names}${names2 > 40 ? ` and ${names3} more` : ''}`,
+  andMore: (names: string, count: number, more: number) => `${names}${count > 40 ? ` and ${more} more` : ''}`,
 
   // Roster
   nobodyIsOnTheClass: 'Nobody is on the class list yet. Add pupils one by one, paste a list, or import a roster.',
@@ -202,8 +203,8 @@ export const say = {
   aWord: 'a word',
   soundsAlike: 'sounds alike',
   lettersApart: (letters: number) => `${letters} letters apart`,
-  bitsOfChanceTheRules: (bits: number, wantedBits: number, neighbours: number, neighbours2: string) =>
-    `${bits} bits of chance; the rules ask for ${wantedBits}. ${neighbours === 0 ? 'No other class has a word near it.' : `Nearest: ${neighbours2}.`}`,
+  bitsOfChanceTheRules: (bits: number, wantedBits: number, near: number, nearest: string) =>
+    `${bits} bits of chance; the rules ask for ${wantedBits}. ${near === 0 ? 'No other class has a word near it.' : `Nearest: ${nearest}.`}`,
 
   // Joining
   theJoiningNote: 'the joining note',

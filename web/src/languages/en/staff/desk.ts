@@ -64,6 +64,7 @@ export const say = {
   backBy: (at: string) => `, back by ${at}`,
 
   // ToCome
+  at: (what: string, clock: string) => `${what} at ${clock}`,
   inGroups: (step: string, groups: string) => `${step} in groups, ${groups}`,
   groups: (groups: string) => `groups: ${groups}`,
   allTogetherAgain: 'all together again',
@@ -86,9 +87,9 @@ export const say = {
   headingWholeClassCellOnePupil: 'heading: whole class · cell: one pupil',
   everythingAboutOnePupil: 'Everything about one pupil',
   aPupil: 'A pupil…',
-  plannedForThisLessonIt: (variables: string, variables2: string) =>
-    `Planned for this lesson: ${variables}, ${variables2}. It counts as soon as an adult is in.`,
-  then: (next: string, byTheClock: boolean) => `then ${next} ${byTheClock ? 'by the clock' : 'is proposed'}`,
+  plannedForThisLessonIt: (right: string, value: string) =>
+    `Planned for this lesson: ${right}, ${value}. It counts as soon as an adult is in.`,
+  thenStance: (next: string, byTheClock: boolean) => `then ${next} ${byTheClock ? 'by the clock' : 'is proposed'}`,
   asPlanned: 'As planned',
   until: (from: string) => ` until ${from}`,
 
@@ -97,6 +98,7 @@ export const say = {
   toYourOwnPage: 'To your own page',
 
   // DeskScreen
+  deskOf: (title: string) => `${title} · desk`,
   desk: 'Desk',
   theLesson: 'the lesson',
   whatNeedsYou: 'What needs you',

@@ -13,7 +13,7 @@ export const say = {
 
   // Spot
   weakSpot: 'Weak spot',
-  to: (starts: string, starts2: string, ends: string) => `, ${starts}, ${starts2} to ${ends}`,
+  to: (day: string, from: string, until: string) => `, ${day}, ${from} to ${until}`,
   whyItMatters: 'Why it matters.',
   byTheRule: 'By the rule',
   askForTheirConsent: 'Ask for their consent',

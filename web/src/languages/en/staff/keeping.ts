@@ -1,6 +1,7 @@
 /** How rules were kept. */
 export const say = {
   // KeepingScreen
+  ofAll: (count: number, all: number) => `${count} of ${all}`,
   keptToThePlan: 'Kept to the plan',
   howLessonsKeptToTheirPlan: 'how lessons kept to their plan',
   whatAdultsSetOtherwiseWhile: (isLead: boolean) =>

@@ -19,7 +19,7 @@ export const say = {
   nothingOfThisKindWent: (kind: string, name: string) =>
     kind || name ? 'Nothing of this kind went out to them.' : 'Nothing went out yet. Reminders go out before lessons.',
   showOlderOnes: 'Show older ones',
-  toToPeople: (group: number, first: string, group2: string) => (group === 1 ? `to ${first}` : `to ${group} people: ${group2}`),
+  toToPeople: (count: number, first: string, names: string) => (count === 1 ? `to ${first}` : `to ${count} people: ${names}`),
   toSaid: (way: 'MAIL' | 'TEXT', name: string) => `${way === 'TEXT' ? 'As a text message' : 'By mail'} to ${name}`,
   theSchoolsWords: "The school's words",
   for: 'For',

@@ -6,6 +6,7 @@ export const say = {
   pupil: 'pupil',
 
   // Leaving
+  keptFor: (what: string, count: number, days: number) => `${what} (${count}, ${days} days)`,
   whatIsKeptAboutThem: 'What is kept about them',
   whatIsKeptAbout: (person: string) => `What is kept about ${person}`,
   everythingForTheFamilyZip: 'Everything, for the family (.zip)',
@@ -67,7 +68,7 @@ export const say = {
   sayWhich: 'Say which…',
   users: (name: string, users: number) => `${name}, ${users} users`,
   nothingWouldChange: 'Nothing would change.',
-  andMore: (names: string, names2: number, names3: number) => `${names}${names2 > 300 ? ` and ${names3} more` : ''}`,
+  andMore: (names: string, count: number, more: number) => `${names}${count > 300 ? ` and ${more} more` : ''}`,
   thingIsNotTakenOr: (wrongInAll: number) =>
     wrongInAll === 1 ? '1 thing is not taken or to be known' : `${wrongInAll} things are not taken or to be known`,
   nothingToTakeTakeTheseFiles: (changes: number) => (changes === 0 ? 'Nothing to take' : 'Take these files'),

@@ -20,16 +20,16 @@ export const say = {
   itsQuestionsAreGoneFor: 'Its questions are gone for good; what was asked in lessons stays with them.',
   deleteIt: 'Delete it',
   keepIt: 'Keep it',
-  rightOfAnswersToIsLikely: (percent: string, answers: number, percent2: string, percent3: string) =>
-    `Right: ${percent} of ${answers} answers (${percent2} to ${percent3} is likely).`,
+  rightOfAnswersToIsLikely: (percent: string, answers: number, from: string, until: string) =>
+    `Right: ${percent} of ${answers} answers (${from} to ${until} is likely).`,
   tooFewAnswersToSayMore: 'Too few answers to say more.',
   whetherItTellsApartCannot: 'Whether it tells apart cannot be said yet.',
-  itTellsWellApartWho: (tells: number, tells2: string) =>
+  itTellsWellApartWho: (tells: number, shown: string) =>
     tells >= 0.3
-      ? `It tells well apart who knows more (${tells2}).`
+      ? `It tells well apart who knows more (${shown}).`
       : tells >= 0.1
-        ? `It tells a little apart who knows more (${tells2}).`
-        : `It does not tell apart who knows more (${tells2}): look at how it is worded.`,
+        ? `It tells a little apart who knows more (${shown}).`
+        : `It does not tell apart who knows more (${shown}): look at how it is worded.`,
   itIsInNow: (title: string) => `It is in ${title} now.`,
   copyTo: 'Copy to…',
   copyTheseQuestionsToAnotherClass: 'Copy these questions to another class',

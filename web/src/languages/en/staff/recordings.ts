@@ -11,9 +11,11 @@ export const say = {
 
   // Cover
   ofWhatHadToBe: (share: number) => `${share} % of what had to be recorded was recorded`,
-  whole: (missing: number, missing2: string) => (missing === 0 ? 'whole' : missing2),
+  whole: (missing: number, spans: string) => (missing === 0 ? 'whole' : spans),
 
   // RecordingsScreen
+  ofAll: (count: number, all: number) => `${count} of ${all}`,
+  minutesOfAll: (minutes: number, all: number) => `${minutes} of ${all} min`,
   recordings: 'Recordings',
   theRecordings: 'the recordings',
   whatHadToBeRecorded: (isLead: boolean) =>
@@ -50,33 +52,8 @@ export const say = {
   showItToTheClass: 'Show it to the class',
 
   // RecordingScreen
-  whoAsks: 'Who asks',
-  asks: (copy: boolean, why: string) => `asks ${copy ? 'for a copy' : 'to watch it'}${why}`,
-  openUntil: (letUntil: string) => `Open until ${letUntil}`,
-  refused: 'Refused',
-  letFor14Days: 'Let for 14 days',
-  refuse: 'Refuse',
-  kept: 'Kept',
-  itLies: (where: string) => `It lies ${where}.`,
-  byTheRuleUntil: (byRuleUntil: string) => `By the rule until ${byRuleUntil}. `,
-  hasItKeptUntil: (extendedBy: string, extendedUntil: string, extendedWhy: string) =>
-    `${extendedBy} has it kept until ${extendedUntil}: ${extendedWhy}. `,
-  somethingOfThisLessonIs: (isHeld: boolean) =>
-    isHeld ? 'Something of this lesson is held as evidence, so it is not deleted.' : '',
-  theClass: 'The class',
-  theRecordOfTheLesson: 'The record of the lesson',
-  whoHasWatchedOf: (watched: number, watchers: number) => `Who has watched: ${watched} of ${watchers}`,
-  keepItLonger: 'Keep it longer',
-  deleteItNow: 'Delete it now',
-  deleteThisRecording: 'Delete this recording?',
-  nothingCanBringItBack: 'Nothing can bring it back. That there was one, and why it went, is said for ever.',
-  why: 'Why',
-  deleteIt: 'Delete it',
-  keepIt: 'Keep it',
 
   // Controls
-  s: '−10 s',
-  sButton: '+10 s',
 
   // consent
   may: 'may',
@@ -140,7 +117,7 @@ export const say = {
   byWhomOnWhichPaper: 'By whom, on which paper',
   fromUntilColumn: 'From, until',
   change: 'Change',
-  andMoreSaid: (classes: number, classes2: number) => (classes > 1 ? ` and ${classes2} more` : ''),
+  andMoreSaid: (classes: number, more: number) => (classes > 1 ? ` and ${more} more` : ''),
   to: (until: string) => ` to ${until}`,
   noteAWordWhatWasSaid: (isLead: boolean) => (isLead ? 'Note a word' : 'What was said'),
 }

@@ -68,7 +68,7 @@ export const say = {
   // Logs
   alsoCounted: 'Also counted:',
   aLogOfAnotherService: 'a log of another service',
-  takenBy: (by: string, at: string, at2: string) => `, taken by ${by}, ${at} ${at2}`,
+  takenBy: (by: string, day: string, clock: string) => `, taken by ${by}, ${day} ${clock}`,
   takeItBack: 'Take it back',
   bringInALogOf: 'Bring in a log of another service…',
   aLogOfAnotherServiceTitle: 'A log of another service',
@@ -87,7 +87,7 @@ export const say = {
   register: 'Register',
   theRegister: 'the register',
   registerHeading: 'Register:',
-  to: (starts: string, starts2: string, ends: string) => `${starts}, ${starts2} to ${ends} ·`,
+  to: (day: string, from: string, until: string) => `${day}, ${from} to ${until} ·`,
   theClassOverWeeks: 'the class over weeks',
   theLessonAgain: 'the lesson again',
   whatWasAnswered: 'what was answered',

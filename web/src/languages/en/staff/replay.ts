@@ -12,7 +12,7 @@ export const say = {
   theRecordOfTheLesson: 'the record of the lesson',
   replayHeading: 'Replay:',
   takeTheRecordOut: 'take the record out',
-  toDragTheLineOrUse: (from: string, from2: string, until: string) => `${from}, ${from2} to ${until}. Drag the line, or use`,
+  toDragTheLineOrUse: (day: string, from: string, until: string) => `${day}, ${from} to ${until}. Drag the line, or use`,
   forAMinuteAnd: 'for a minute and',
   forTheNextThingThatHappened: 'for the next thing that happened.',
   theLessonAsItWas: 'the lesson as it was',
@@ -26,8 +26,8 @@ export const say = {
   door: (door: string) => `: door ${door}`,
   stance: (stance: string) => `, stance ${stance}`,
   everythingStopped: ', everything stopped',
-  quietWithoutAnAdultIn: (quiet: boolean, adults: number, adults2: string) =>
-    `${quiet ? ', quiet without an adult' : ''}; ${adults > 0 ? `${adults2} in the room` : 'no adult in the room'}`,
+  quietWithoutAnAdultIn: (quiet: boolean, adults: number, names: string) =>
+    `${quiet ? ', quiet without an adult' : ''}; ${adults > 0 ? `${names} in the room` : 'no adult in the room'}`,
   theClassAsItWas: 'The class as it was',
   pupil: 'Pupil',
   where: 'Where',
@@ -43,7 +43,7 @@ export const say = {
   curb: 'curb',
   againstThePlan: 'Against the plan',
   timesMinInAll: (by: string, orders: number, minutes: number) => `${by}: ${orders} times, ${minutes} min in all`,
-  nothingWasSetOtherwiseThan: (departures: number, keepers: string, alone: number, groups: number, alone2: number) =>
-    `${departures === 0 ? 'Nothing was set otherwise than planned, lent or taken.' : keepers} ${alone === 0 ? (groups > 0 ? 'An adult was in the lesson all the time; how long each group had none stands above.' : 'Pupils were never without an adult.') : `Pupils were without an adult for ${alone2} min.`}`,
+  nothingWasSetOtherwiseThan: (departures: number, keepers: string, alone: number, groups: number, minutes: number) =>
+    `${departures === 0 ? 'Nothing was set otherwise than planned, lent or taken.' : keepers} ${alone === 0 ? (groups > 0 ? 'An adult was in the lesson all the time; how long each group had none stands above.' : 'Pupils were never without an adult.') : `Pupils were without an adult for ${minutes} min.`}`,
   everybody: 'everybody',
 }

@@ -1,7 +1,6 @@
 /** What many pages of the staff say: places, signs, dates, the line one finds with. */
 export const say = {
   // time
-  min: (minutes: number) => `${minutes} min`,
 
   // places
   today: 'Today',
@@ -33,20 +32,17 @@ export const say = {
   myAccount: 'My account',
 
   // find
+  registerOf: (name: string) => `Register of ${name}`,
+  attendanceOf: (name: string) => `Attendance of ${name}`,
+  whyOf: (name: string, rule: string) => `Why: ${name} · ${rule}`,
+  coverOf: (name: string) => `Cover ${name}`,
   toTheDeskOf: (name: string) => `To the desk of ${name}`,
   rulesOf: (name: string) => `Rules of ${name}`,
   joiningNoteOf: (name: string) => `Joining note of ${name}`,
-  register: 'Register',
 
   // Shutter
-  byAPass: ', by a pass',
-  byACurb: ', by a curb',
-  binding: ', binding',
 
   // Why
-  inOtherSituations: 'In other situations',
-  whoCanChangeIt: 'Who can change it:',
-  pupilsRead: (forPupils: string) => `Pupils read: “${forPupils}”`,
 
   // FindLine
   findAndDo: 'Find and do',
@@ -82,13 +78,10 @@ export const say = {
 
   // Places
   places: 'Places',
-  toDo: (sayIs: string) => `to do: ${sayIs}`,
+  toDo: (whatTo: string) => `to do: ${whatTo}`,
   isLiveToTheDesk: (live: string) => `${live} is live: to the desk`,
 
   // Page
-  safeguardingLead: 'safeguarding lead',
-  teacher: 'teacher',
-  juricast: 'Juricast',
 
   // Todos
   no: (whoName: string, late: boolean, until: string, incident: number) =>
@@ -139,8 +132,8 @@ export const say = {
   copyTheLink: 'Copy the link',
   copyTheJoiningNote: 'Copy the joining note',
   lookAtThisBeforeYou: 'Look at this before you go on:',
-  andMoreTheInspectionLists: (spots: number, sHOWN: number, spots2: number) =>
-    spots > sHOWN ? `and ${spots2} more; the inspection lists them all.` : '',
+  andMoreTheInspectionLists: (spots: number, shown: number, more: number) =>
+    spots > shown ? `and ${more} more; the inspection lists them all.` : '',
 
   // MarkBox
   present: 'present',

@@ -1,6 +1,7 @@
 /** The timetable, and what comes in and goes out of it. */
 export const say = {
   // rows
+  year: (year: number) => `Year ${year}`,
   severalYears: 'Several years',
   nobody: 'Nobody',
 
@@ -37,6 +38,8 @@ export const say = {
   leaveItOutOrChoose: 'Leave it out, or choose…',
 
   // Bar
+  titleFromTo: (title: string, from: string, until: string) => `${title}, ${from} to ${until}`,
+  withAdults: (adults: string, covered: boolean) => `with ${adults}${covered ? ' (cover)' : ''}`,
   nobodyYet: 'nobody',
   planned: 'planned',
   liveNow: 'live now',
@@ -52,8 +55,8 @@ export const say = {
   min: (minutes: number) => `(${minutes} min)`,
   cancelledStrong: '· cancelled',
   liveNowStrong: '· live now',
-  withNobodyIsInCharge: (adults: number, adults2: string, covered: boolean, pupils: number) =>
-    `${adults > 0 ? `With ${adults2}` : 'Nobody is in charge'}${covered ? ' (cover)' : ''} · ${pupils === 1 ? '1 pupil' : `${pupils} pupils`}`,
+  withNobodyIsInCharge: (adults: number, names: string, covered: boolean, pupils: number) =>
+    `${adults > 0 ? `With ${names}` : 'Nobody is in charge'}${covered ? ' (cover)' : ''} · ${pupils === 1 ? '1 pupil' : `${pupils} pupils`}`,
   mendInTheInspection: 'Mend in the inspection',
   moveOrResize: 'Move or resize',
   cover: 'Cover',
@@ -94,7 +97,7 @@ export const say = {
   byClass: 'By class',
   byYear: 'By year',
   theTimetable: 'the timetable',
-  weekOf: (oneDay: boolean, from: string, from2: string) => (oneDay ? from : `Week of ${from2}`),
+  weekOf: (oneDay: boolean, day: string, monday: string) => (oneDay ? day : `Week of ${monday}`),
   theDayBefore: 'The day before',
   theWeekBefore: 'The week before',
   todayThisWeek: (oneDay: boolean) => (oneDay ? 'Today' : 'This week'),
@@ -125,8 +128,8 @@ export const say = {
   anArrowMovesTheLesson: 'an arrow moves the lesson by 5 minutes or a day.',
   nothingWasChangedYet: 'Nothing was changed yet.',
   lessonsIfMany: (lessons: number) => (lessons > 1 ? ` (${lessons} lessons)` : ''),
-  undone: (why: string, by: string, at: string, at2: string, undone: boolean) =>
-    `“${why}” ${by}, ${at} ${at2}${undone ? ' · undone' : ''}`,
+  undone: (why: string, by: string, day: string, clock: string, isUndone: boolean) =>
+    `“${why}” ${by}, ${day} ${clock}${isUndone ? ' · undone' : ''}`,
   undoSaid: (what: string) => `Undo: ${what}`,
   danger: 'danger',
   weakSpot: 'weak spot',

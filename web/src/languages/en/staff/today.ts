@@ -95,5 +95,4 @@ export const say = {
   andItStandsHereOn: ', and it stands here on its day.',
 
   // MyRecordings
-  min: (begun: string, it: number) => `${begun}, ${it} min`,
 }

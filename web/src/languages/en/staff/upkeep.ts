@@ -10,7 +10,7 @@ export const say = {
   howTheProgramFares: 'how the program fares',
   howTheProgramFaresLabel: 'How the program fares',
   needsLookingAfter: (well: boolean) => (!well ? ' needs looking after' : ''),
-  theLastGoodBackupIsOld: (age: string, sayIs: string) => `The last good backup is ${age} old. ${sayIs}`,
+  theLastGoodBackupIsOld: (age: string, whatTo: string) => `The last good backup is ${age} old. ${whatTo}`,
   backups: 'Backups',
   copyingAndLookingItThrough: (isPending: boolean) => (isPending ? 'Copying and looking it through…' : 'Back up now'),
   oneByItselfEachDay: (hour: number, keep: number, folder: string) =>
