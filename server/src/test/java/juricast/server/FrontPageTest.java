@@ -2,6 +2,8 @@ package juricast.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -20,6 +22,25 @@ class FrontPageTest {
         }
         assertThat(SERVER.browser().get("/").text())
                 .isNotEqualTo(SERVER.browser().get("/").text());
+    }
+
+    @Test
+    void a_built_file_travels_in_its_smallest_form_in_whatever_order_a_browser_names_what_it_reads() {
+        String file = Pattern.compile("/assets/[\\w-]+\\.js")
+                .matcher(SERVER.browser().get("/").text())
+                .results()
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("The front end is not built: npm run build in web"))
+                .group();
+        for (String reads : new String[] {"gzip, deflate, br, zstd", "br, gzip"}) {
+            assertThat(codings(file, reads)).as(reads).containsExactly("br");
+        }
+        assertThat(codings(file, "gzip")).containsExactly("gzip");
+        assertThat(codings(file, "identity")).isEmpty();
+    }
+
+    private static List<String> codings(String file, String reads) {
+        return SERVER.browser().get(file, "Accept-Encoding", reads).headers().allValues("Content-Encoding");
     }
 
     @Test

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.List;
 import juricast.server.access.For;
 import juricast.server.data.Ids;
 import org.springframework.context.annotation.Configuration;
@@ -91,10 +92,18 @@ class FrontPage {
             registry.addResourceHandler("/assets/**")
                     .addResourceLocations("classpath:/web/assets/")
                     .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePublic())
-                    // Built files stand there compressed already, each beside its plain one.
+                    // Built files stand there compressed already, each beside its plain one; who cannot read that is
+                    // served as all answers are (server.compression).
                     .resourceChain(true)
-                    .addResolver(new EncodedResourceResolver());
+                    .addResolver(compressed());
             registry.addResourceHandler("/favicon.svg").addResourceLocations("classpath:/web/");
+        }
+
+        private static EncodedResourceResolver compressed() {
+            var resolver = new EncodedResourceResolver();
+            // Of several it would take the one that the browser names first, and browsers name the larger one first.
+            resolver.setContentCodings(List.of("br"));
+            return resolver;
         }
     }
 }
