@@ -22,7 +22,7 @@ type Cell = ClassGrid['pupils'][number]['cells'][number]
 
 const WHY: Record<NonNullable<Cell['why']>, string> = {
   EXPECTED: '',
-  CALLED_OFF: say.notExpectedTheLessonWas,
+  CALLED_OFF: say.notExpectedTheLesson,
   JOINED_LATER: say.notExpectedJoinedTheClassLater,
   LEFT_BEFORE: say.notExpectedHadLeftTheClass,
 }

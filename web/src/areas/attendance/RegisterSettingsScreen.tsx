@@ -28,10 +28,10 @@ function Shown({ mayChange }: { mayChange: boolean }) {
 type Limits = RegisterSettings['limits']
 
 const LIMITS: { field: keyof Limits; label: string; min: number; max: number; unit: string }[] = [
-  { field: 'inARow', label: say.absentInARowFrom, min: 2, max: 20, unit: say.lessonsOn },
-  { field: 'belowPercent', label: say.thereInLessThan, min: 1, max: 100, unit: say.ofFourWeeks },
-  { field: 'dropPoints', label: say.thereLessThanBeforeBy, min: 5, max: 100, unit: say.percentagePointsOrMore },
-  { field: 'lateTimes', label: say.lateLabel, min: 2, max: 50, unit: say.timesInFourWeeksAnd },
+  { field: 'inARow', label: say.absentInARow, min: 2, max: 20, unit: say.lessonsOn },
+  { field: 'belowPercent', label: say.thereInLess, min: 1, max: 100, unit: say.ofFourWeeks },
+  { field: 'dropPoints', label: say.thereLess, min: 5, max: 100, unit: say.percentagePointsOrMore },
+  { field: 'lateTimes', label: say.lateLabel, min: 2, max: 50, unit: say.timesInFourWeeks },
 ]
 
 function Form({ known, mayChange }: { known: RegisterSettings; mayChange: boolean }) {
@@ -61,11 +61,11 @@ function Form({ known, mayChange }: { known: RegisterSettings; mayChange: boolea
     >
       <chakra.h1 fontSize="25px">{say.codesAndLimits}</chakra.h1>
       <chakra.p color="ink2" mb="14px">
-        {say.howRegistersAreWrittenAnd}{' '}
+        {say.howRegistersAreWritten}{' '}
         <Link to="/attendance">
           <u>{say.attendance}</u>
         </Link>
-        {say.fromWhenOnSomebodyIs}{' '}
+        {say.fromWhenOnSomebody}{' '}
         <Link to="/charter">
           <u>{say.rule}</u>
         </Link>
@@ -76,7 +76,7 @@ function Form({ known, mayChange }: { known: RegisterSettings; mayChange: boolea
           <Box>
             <chakra.h2 fontSize="17px">{say.theSchoolsOwnCodes}</chakra.h2>
             <chakra.p color="ink2" fontSize="13px" mb="6px">
-              {say.theFirstCodeOfA}
+              {say.theFirstCode}
             </chakra.p>
             {wanted.codes.length === 0 && <EmptyNote>{say.noCodesMarksAreWritten}</EmptyNote>}
             {wanted.codes.map((one, place) => (
@@ -149,7 +149,7 @@ function Form({ known, mayChange }: { known: RegisterSettings; mayChange: boolea
           <Button type="submit" look="main" disabled={!changed || save.isPending}>
             {say.keepCodesAndLimits}
           </Button>
-          {changed && <Button onClick={() => setWanted(known)}>{say.backToWhatItWas}</Button>}
+          {changed && <Button onClick={() => setWanted(known)}>{say.backTo}</Button>}
           <span role="status">{say.kept(save.isSuccess, changed)}</span>
         </Flex>
       ) : (

@@ -16,14 +16,14 @@ export default function BringScreen() {
   if (send.isSuccess) {
     return (
       <Quiet title={say.itIsOnTheBoard}>
-        <chakra.p my="12px">{say.youSeeItAtThe(send.data.title)}</chakra.p>
+        <chakra.p my="12px">{say.youSee(send.data.title)}</chakra.p>
       </Quiet>
     )
   }
   if (error) {
     return (
-      <Quiet title={say.thisLinkIsOfNo}>
-        <chakra.p my="12px">{say.itIsGoodOnceFor}</chakra.p>
+      <Quiet title={say.thisLink}>
+        <chakra.p my="12px">{say.itIsGoodOnce}</chakra.p>
       </Quiet>
     )
   }

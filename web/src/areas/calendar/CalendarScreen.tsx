@@ -60,7 +60,7 @@ function Form({ known, mayChange }: { known: SchoolCalendar; mayChange: boolean 
         <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="32px">
           <Stretches
             title={say.terms}
-            empty={say.noTermsEveryDayMay}
+            empty={say.noTermsEveryDay}
             all={wanted.terms}
             onChange={(terms) => setWanted({ ...wanted, terms })}
           />
@@ -118,12 +118,12 @@ function Form({ known, mayChange }: { known: SchoolCalendar; mayChange: boolean 
           <Button type="submit" look="main" disabled={!changed || save.isPending}>
             {say.keepThisCalendar}
           </Button>
-          {changed && <Button onClick={() => setWanted(known)}>{say.backToWhatItWas}</Button>}
+          {changed && <Button onClick={() => setWanted(known)}>{say.backTo}</Button>}
           <span role="status">{say.kept(save.isSuccess, changed)}</span>
         </Flex>
       ) : (
         <chakra.p color="ink2" mt="10px">
-          {say.theSafeguardingLeadKeepsIt}
+          {say.theSafeguardingLeadKeeps}
         </chakra.p>
       )}
     </chakra.form>
@@ -203,7 +203,7 @@ function DaysOfFile({ onHoliday, onTerm }: { onHoliday: (one: NamedDays) => void
   return (
     <Box mt="14px">
       <chakra.p color="ink2" mb="4px">
-        {say.orChooseThemFromA}
+        {say.orChooseThem}
       </chakra.p>
       <FileBox
         label={say.daysOfACalendarFile}
@@ -216,7 +216,7 @@ function DaysOfFile({ onHoliday, onTerm }: { onHoliday: (one: NamedDays) => void
       <ProblemNote problem={read.error} compact />
       {read.data && (
         <Box role="region" aria-label={say.daysInTheFile} maxH="260px" overflowY="auto" tabIndex={0}>
-          {left.length === 0 && <p>{say.noDayOfItIs}</p>}
+          {left.length === 0 && <p>{say.noDay}</p>}
           {left.map((one) => (
             <Flex key={key(one)} gap="10px" align="center" py="3px" borderBottom="1px solid" borderColor="line" wrap="wrap">
               <Box flex="1" minW="200px">

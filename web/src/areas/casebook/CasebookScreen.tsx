@@ -94,7 +94,7 @@ function Shown({ isLead }: { isLead: boolean }) {
           </chakra.label>
         </chakra.form>
         {data.lines.length === 0 ? (
-          <EmptyNote>{search.get('find') ? say.nothingWasFoundThatYou : say.nothingHasHappenedThatYou}</EmptyNote>
+          <EmptyNote>{search.get('find') ? say.nothingWasFound : say.nothingHasHappened}</EmptyNote>
         ) : (
           <Incidents lines={data.lines} />
         )}
@@ -106,7 +106,7 @@ function Shown({ isLead }: { isLead: boolean }) {
       </Box>
       <Box as="aside" borderInlineStart={{ lg: '1px solid' }} borderColor="lineStrong" px="16px" py="14px" aria-label={say.toDo}>
         <chakra.h2 fontSize="16px" mb="6px">
-          {say.toDoYoursToDo(isLead)}
+          {say.toDoYours(isLead)}
         </chakra.h2>
         {data.todos.length === 0 ? <chakra.p color="ink2">{say.nothingIsWaiting}</chakra.p> : <Todos todos={data.todos} />}
         <Flex direction="column" gap="6px" mt="18px" borderTop="1px solid" borderColor="lineStrong" pt="10px">

@@ -73,7 +73,7 @@ function Shown() {
         <strong>{say.whatThisPageCannotKnow}</strong> {say.whatWasNotWrittenDown}
       </Box>
       {data.acts.length === 0 ? (
-        <EmptyNote>{say.noStepWasTakenIn}</EmptyNote>
+        <EmptyNote>{say.noStepWasTaken}</EmptyNote>
       ) : (
         data.acts.map((one) => <OfAct key={one.act} act={one} steps={data.steps} />)
       )}
@@ -114,7 +114,7 @@ function OfAct({ act, steps }: { act: FairnessOfAct; steps: string[] }) {
               ))}
               <chakra.th w="340px">{say.endedOutsideTheLesson}</chakra.th>
               <th>
-                <chakra.span srOnly>{say.whatItComesTo}</chakra.span>
+                <chakra.span srOnly>{say.whatItComes}</chakra.span>
               </th>
             </chakra.tr>
           </thead>

@@ -76,14 +76,14 @@ function Shown({ number }: { number: string }) {
         borderColor="lineStrong"
         px="16px"
         py="14px"
-        aria-label={say.whatIsKnownAndWhat}
+        aria-label={say.whatIsKnown}
       >
         <Due page={data} onAct={setAct} />
         <People page={data} onChanged={shown} />
         {data.why && <WhyProposed why={data.why} />}
         {data.links.length > 0 && (
           <Box mb="14px">
-            <chakra.h2 fontSize="15px">{say.hasToDoWith}</chakra.h2>
+            <chakra.h2 fontSize="15px">{say.hasTo}</chakra.h2>
             {data.links.map((one) => (
               <p key={one.number}>
                 <Link to={`/casebook/${one.number}`}>{say.numberAndTitle(one.number, one.title)}</Link>
@@ -260,7 +260,7 @@ function Seal({ page }: { page: IncidentPage }) {
         <strong>{say.nothingIsMissingBetweenEvent(events, first, last)}</strong>
         <chakra.p fontSize="13px" color="ink2">
           {say.ofTheIncidentEachProven(events, own)}{' '}
-          {page.heldUntil ? say.heldUntil(time.day(page.heldUntil)) : say.nothingThatItRestsOn}
+          {page.heldUntil ? say.heldUntil(time.day(page.heldUntil)) : say.nothingThatItRests}
         </chakra.p>
       </Box>
     </Flex>
@@ -274,7 +274,7 @@ function Due({ page, onAct }: { page: IncidentPage; onAct: (act: Act) => void })
     <Box mb="14px">
       {page.followUps.map((one) => (
         <Box key={one.number} bg="markSoft" borderInlineStart="5px solid" borderColor="mark" px="12px" py="8px" mb="8px">
-          <strong>{say.wasDueToDo(one.late)}</strong>
+          <strong>{say.wasDue(one.late)}</strong>
           <p>{say.untilSaid(one.what, one.whoName, time.day(`${one.until}T12:00:00Z`))}</p>
           <Flex gap="7px" mt="5px" className="no-print">
             <Button look="main" size="small" onClick={() => onAct({ do: 'done', followUp: one.number, what: one.what })}>
@@ -355,7 +355,7 @@ function Packs({ page }: { page: IncidentPage }) {
       {children.map((one) => (
         <chakra.p key={one.id} fontSize="13px" mt="4px">
           <chakra.a href={`${to}?cover=${encodeURIComponent(one.id)}`} download textDecoration="underline">
-            {say.aCopyForTheParentsOf(one.name)}
+            {say.aCopyForTheParents(one.name)}
           </chakra.a>
           {say.noOtherChildNamed}
         </chakra.p>

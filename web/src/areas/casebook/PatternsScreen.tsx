@@ -17,7 +17,7 @@ const KINDS: Record<Line['kind'], string> = {
   SAME_KIND: say.theSameKind,
   ESCALATION: say.higherEachTime,
   ABOVE_PROPOSED: say.aboveWhatIsProposed,
-  NEVER_ACTS: say.noStepAtAll,
+  NEVER_ACTS: say.noStep,
   DOOR_TO_DOOR: say.fromDoorToDoor,
 }
 

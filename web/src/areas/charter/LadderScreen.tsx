@@ -46,7 +46,7 @@ function Shown({ isLead }: { isLead: boolean }) {
     <Box className="paper" px="20px" py="16px" maxW="1160px" mx="auto">
       <chakra.h1 fontSize="25px">{say.theLadder}</chakra.h1>
       <chakra.p color="ink2" mb="12px" maxW="760px">
-        {say.measuredStepsMildestFirstIn} <Link to="/charter">{say.charter}</Link> {say.saysWhoMayTakeSteps}
+        {say.measuredStepsMildestFirst} <Link to="/charter">{say.charter}</Link> {say.saysWhoMayTakeSteps}
       </chakra.p>
       <Editor key={JSON.stringify(data.ladder)} page={data} isLead={isLead} />
       <Years page={data} isLead={isLead} />
@@ -88,9 +88,9 @@ function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
           <thead>
             <chakra.tr fontSize="12px" color="ink2">
               <chakra.th w="28px">{say.step}</chakra.th>
-              <th>{say.asAdultsCallIt}</th>
+              <th>{say.asAdultsCall}</th>
               <th>{say.whatItDoes}</th>
-              <th>{say.whoMayTakeIt}</th>
+              <th>{say.whoMayTake}</th>
               <th>{say.halfAfter}</th>
               <th>{say.parentsTold}</th>
               <th>{say.incident}</th>
@@ -108,7 +108,7 @@ function Editor({ page, isLead }: { page: LadderPage; isLead: boolean }) {
                 <td>
                   {isLead ? (
                     <TextInput
-                      aria-label={say.stepAsAdultsCallIt(place + 1)}
+                      aria-label={say.stepAsAdultsCall(place + 1)}
                       maxLength={80}
                       required
                       value={one.name}

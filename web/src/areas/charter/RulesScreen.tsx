@@ -150,7 +150,7 @@ function Document({ rules, me, on, onDay }: DocumentProps) {
               <Link to="/sets">{say.readyMadeSets}</Link>
               <Link to="/ladder">{say.theLadder}</Link>
               <Button look="quiet" onClick={() => setView('history')}>
-                {say.historyAndTheRulesOf}
+                {say.historyAndTheRules}
               </Button>
             </Flex>
           )}
@@ -228,7 +228,7 @@ function Head({ rules, on, onDay, said }: { rules: Rules; on: string; onDay: (da
 const ABOUT: Record<string, string> = {
   school: say.whatHoldsInEveryLesson,
   year: say.whatThisYearGroupRefines,
-  class: say.whatThisClassRefinesOf,
+  class: say.whatThisClassRefines,
   lesson: say.whatThisOneLessonRefines,
   set: say.whatAClassTakesOver,
 }

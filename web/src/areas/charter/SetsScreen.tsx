@@ -26,7 +26,7 @@ function Sets() {
       <Box>
         <chakra.h1 fontSize="27px">{say.readyMadeSets}</chakra.h1>
         <chakra.p color="ink2" mb="10px" maxW="640px">
-          {say.bundlesOfSettingsForA}
+          {say.bundlesOfSettings}
         </chakra.p>
         {data.map((set) => (
           <OneSet key={set.id} set={set} />
@@ -76,7 +76,7 @@ function OneSet({ set }: { set: ReadySet }) {
         ))}
       </chakra.ul>
       <chakra.p fontSize="12.5px" mt="3px">
-        {say.noClassUsesItUsedBy(set.usedBy.length, set.usedBy.join(', '))}
+        {say.noClassUsesItUsed(set.usedBy.length, set.usedBy.join(', '))}
       </chakra.p>
       <ProblemNote problem={drop.error} compact />
     </chakra.section>

@@ -56,7 +56,7 @@ function Try() {
     <Box maxW="1180px" mx="auto" px="20px" py="18px">
       <chakra.h1 fontSize="27px">{say.tryASituation}</chakra.h1>
       <chakra.p color="ink2" mb="12px">
-        {say.whoMayDoWhatWhen}
+        {say.whoMay}
       </chakra.p>
       <Grid templateColumns={right ? { base: '1fr', md: '1fr 1fr' } : '1fr'} gap="18px" mb="14px">
         <CaseForm title={say.thisCase} value={left} onChange={setLeft} tried={one.data} />
@@ -66,7 +66,7 @@ function Try() {
         <Button onClick={() => setRight(null)}>{say.withoutTheSecondCase}</Button>
       ) : (
         <Button look="main" onClick={() => setRight({ ...left })}>
-          {say.putAnotherCaseBesideIt}
+          {say.putAnotherCaseBeside}
         </Button>
       )}
       <ProblemNote problem={one.error ?? other.error} />

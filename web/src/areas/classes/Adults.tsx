@@ -53,7 +53,7 @@ export function Adults({ page }: { page: ClassPage }) {
                 <>
                   <Button size="small" disabled={change.isPending} onClick={() => setNext(one)}>
                     <span>
-                      {say.leadFromNowOn}
+                      {say.leadFromNow}
                       <chakra.span srOnly>: {one.name}</chakra.span>
                     </span>
                   </Button>
@@ -88,9 +88,9 @@ export function Adults({ page }: { page: ClassPage }) {
           </Button>
         </Flex>
       ) : (
-        <chakra.p color="ink2">{say.whoItsAdultsAreIs}</chakra.p>
+        <chakra.p color="ink2">{say.whoItsAdults}</chakra.p>
       )}
-      <Sheet title={say.leadsFromNowOn(next?.name ?? '')} open={next !== null} onClose={() => setNext(null)}>
+      <Sheet title={say.leadsFromNow(next?.name ?? '')} open={next !== null} onClose={() => setNext(null)}>
         <chakra.form
           onSubmit={(event) => {
             event.preventDefault()
@@ -107,7 +107,7 @@ export function Adults({ page }: { page: ClassPage }) {
       </Sheet>
       <ProblemNote problem={change.error} compact />
       <chakra.p color="ink2" fontSize="13px" mt="10px">
-        {say.thisCountsFromNowOn}
+        {say.thisCountsFromNow}
       </chakra.p>
     </Box>
   )

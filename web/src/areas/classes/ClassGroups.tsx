@@ -52,7 +52,7 @@ function Wishes({ groups, path, say }: KeptProps) {
     <Box as="section" aria-label={staffSays.apartAndTogether} mb="22px">
       <chakra.h2 fontSize="17px">{staffSays.apartAndTogether}</chakra.h2>
       <chakra.p color="ink2" mb="6px">
-        {staffSays.forAllGroupsOfThis(isLead)}
+        {staffSays.forAllGroups(isLead)}
       </chakra.p>
       {groups.wishes.length === 0 && <EmptyNote>{staffSays.nobodyIsKeptApartOrTogether}</EmptyNote>}
       <chakra.ul listStyleType="none" bg="sheet" borderTop={groups.wishes.length ? '1.5px solid' : 'none'} borderColor="ink">
@@ -130,7 +130,7 @@ function Wishes({ groups, path, say }: KeptProps) {
         </Select>
         <TextInput
           aria-label={staffSays.why}
-          placeholder={isLead ? staffSays.whyAdultsReadIt : staffSays.whyIfYouLikeAdults}
+          placeholder={isLead ? staffSays.whyAdultsRead : staffSays.whyIfYouLikeAdults}
           flex="1"
           minW="180px"
           maxLength={500}
@@ -153,7 +153,7 @@ function Marks({ groups, path, say }: KeptProps) {
     <Box as="section" aria-label={staffSays.levelsAndTrustedPupils}>
       <chakra.h2 fontSize="17px">{staffSays.levelsAndTrustedPupils}</chakra.h2>
       <chakra.p color="ink2" mb="6px">
-        {staffSays.forBalancedGroupsAndFor}
+        {staffSays.forBalancedGroups}
       </chakra.p>
       <Words groups={groups} />
       <chakra.table w="100%" bg="sheet" borderTop="1.5px solid" borderColor="ink" fontSize="13.5px">

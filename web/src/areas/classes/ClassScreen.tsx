@@ -58,13 +58,7 @@ function Shown({ id }: { id: string }) {
     <Box maxW="1060px" mx="auto" px="20px" py="18px">
       <Flex align="baseline" gap="12px" wrap="wrap">
         <chakra.h1 fontSize="27px">{data.title}</chakra.h1>
-        <Said
-          page={data}
-          field="title"
-          says={say.renameTheClass}
-          title={say.whatTheClassIsCalled}
-          hint={say.itsLessonsItsLinkAnd}
-        />
+        <Said page={data} field="title" says={say.renameTheClass} title={say.whatTheClassIsCalled} hint={say.itsLessonsItsLink} />
       </Flex>
       <chakra.p color="ink2">
         {say.pupilsSaid(
@@ -76,8 +70,8 @@ function Shown({ id }: { id: string }) {
           page={data}
           field="subject"
           says={say.changeTheSubject}
-          title={say.whatThisClassIsAbout}
-          hint={say.attendanceIsAlsoCountedBy}
+          title={say.whatThisClass}
+          hint={say.attendanceIsAlsoCounted}
         />
       </chakra.p>
       <Flex my="12px" borderBottom="1.5px solid" borderColor="ink" justify="space-between" align="center">

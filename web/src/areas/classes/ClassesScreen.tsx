@@ -30,7 +30,7 @@ function List({ me }: { me: Me }) {
       </Flex>
       {data.length === 0 && (
         <EmptyNote>
-          {say.hereStandClassesWithTheir(me.position)} <Link to="/classes/new">{say.makeTheFirstOne}</Link>
+          {say.hereStandClasses(me.position)} <Link to="/classes/new">{say.makeTheFirst}</Link>
           {say.rulesAndLessonsAreChosen}
         </EmptyNote>
       )}

@@ -93,7 +93,7 @@ function Chooser({ path, onDone, onLeave }: { path: string; onDone: () => void; 
         <Button type="submit" look="main" disabled={!word || take.isPending || !!check.data?.fault}>
           {say.takeThisWord}
         </Button>
-        <Button onClick={onLeave}>{say.keepTheOldOne}</Button>
+        <Button onClick={onLeave}>{say.keepTheOld}</Button>
       </Flex>
     </chakra.form>
   )

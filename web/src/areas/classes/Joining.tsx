@@ -122,7 +122,7 @@ function Note({ joining, title, path, language, onLanguage }: NoteProps) {
           {note.text}
         </chakra.pre>
         <Box w="132px" flexShrink={0}>
-          <chakra.img src={`${path}/link.svg?of=${joining.link.slice(-12)}`} alt={say.qrCodeOfTheLinkOf(title)} w="132px" />
+          <chakra.img src={`${path}/link.svg?of=${joining.link.slice(-12)}`} alt={say.qrCodeOfTheLink(title)} w="132px" />
           <chakra.p fontSize="12px" color="ink2" textAlign="center">
             {say.theLinkToBeScanned}
           </chakra.p>
@@ -161,7 +161,7 @@ function Shown({
   })
   return (
     <Box>
-      <p>{say.theLinkIsShownFrom(joining.shown, joining.shownMinutes, joining.shownBound)}</p>
+      <p>{say.theLinkIsShown(joining.shown, joining.shownMinutes, joining.shownBound)}</p>
       {mine && !joining.shownBound && (
         <Button mt="4px" disabled={change.isPending} onClick={() => change.mutate(!joining.shown)}>
           {say.hideTheLinkFromPupils(joining.shown)}
@@ -175,7 +175,7 @@ function Shown({
 const KINDS = {
   class: {
     title: say.renewTheLink,
-    what: say.theOldLinkCountsNo,
+    what: say.theOldLinkCounts,
     path: 'link/renew',
   },
   staff: {
@@ -208,7 +208,7 @@ function Links({ joining, path, mine, onChanged }: { joining: JoiningPage; path:
         onRenew={mine ? () => setRenewing('staff') : undefined}
       />
       <chakra.p color="ink2" fontSize="13px">
-        {say.visitorsHaveALinkEach}
+        {say.visitorsHaveALink}
       </chakra.p>
       <Sheet title={KINDS[renewing ?? 'class'].title} open={renewing !== null} onClose={() => setRenewing(null)}>
         <chakra.p mb="12px">{KINDS[renewing ?? 'class'].what}</chakra.p>

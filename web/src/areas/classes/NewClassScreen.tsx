@@ -132,7 +132,7 @@ function NewClass({ me }: { me: Me }) {
                   </Select>
                 )}
               </Labelled>
-              <Labelled label={say.rules} hint={say.theCharterAlwaysCountsA}>
+              <Labelled label={say.rules} hint={say.theCharterAlwaysCounts}>
                 {(id) => (
                   <Select id={id} value={set} onChange={(event) => setSet(event.target.value)}>
                     <option value="">{say.theCharterAlone}</option>
@@ -155,12 +155,12 @@ function NewClass({ me }: { me: Me }) {
           </Grid>
           {made && (
             <chakra.p role="status" bg="markSoft" px="10px" py="5px" mb="8px">
-              {say.theClassIsMadeWhat(made.line.title, made.set, set)}
+              {say.theClassIsMade(made.line.title, made.set, set)}
             </chakra.p>
           )}
           <ProblemNote problem={make.error} />
           <Button type="submit" look="main" size="large" disabled={make.isPending}>
-            {say.makeTheClassAndIts(planned)}
+            {say.makeTheClass(planned)}
           </Button>
         </chakra.form>
       )}

@@ -25,7 +25,7 @@ export function PreparedGroups({ groups, path, say }: KeptProps) {
       <chakra.p color="ink2" mb="6px">
         {staffSays.drawnUpAtTheDesk}
       </chakra.p>
-      {groups.prepared.length === 0 && <EmptyNote>{staffSays.noGroupsArePreparedFor}</EmptyNote>}
+      {groups.prepared.length === 0 && <EmptyNote>{staffSays.noGroupsArePrepared}</EmptyNote>}
       {groups.prepared.map((one) => (
         <Box key={one.id} bg="sheet" borderTop="1.5px solid" borderColor="ink" px="10px" py="6px" mb="8px">
           <Flex gap="10px" align="baseline">
@@ -166,7 +166,7 @@ function Editor({ draft, groups, path, onKeep }: EditorProps) {
         {staffSays.inEach}
         {tick(staffSays.newCompany, mixed, setMixed)}
         {tick('balanced', balanced, setBalanced)}
-        {tick(staffSays.aTrustedPupilInEach, trusted, setTrusted)}
+        {tick(staffSays.aTrustedPupil, trusted, setTrusted)}
         <Button disabled={propose.isPending} onClick={() => propose.mutate()}>
           {staffSays.makeGroups}
         </Button>

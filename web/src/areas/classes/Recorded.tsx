@@ -26,7 +26,7 @@ export function Recorded({ page }: { page: ClassPage }) {
         <chakra.h2 fontSize="17px" mb="4px">
           {say.inTheLastFourWeeks}
         </chakra.h2>
-        {data.lines.length === 0 && <EmptyNote>{say.nothingWasRecordedOfThis}</EmptyNote>}
+        {data.lines.length === 0 && <EmptyNote>{say.nothingWasRecorded}</EmptyNote>}
         {data.lines.map((one) => (
           <Flex key={one.id ?? one.lesson} gap="12px" py="5px" borderBottom="1px solid" borderColor="line" align="baseline">
             <chakra.span fontFamily="mono" fontSize="13px" w="150px" whiteSpace="nowrap">
@@ -38,7 +38,7 @@ export function Recorded({ page }: { page: ClassPage }) {
                   <u>{say.theLesson(one.isAhead, one.title)}</u>
                 </Link>
               ) : (
-                say.hadToBeRecordedAnd
+                say.hadToBeRecorded
               )}
               {one.isAhead && <chakra.span color="ink2"> {say.recordedAhead}</chakra.span>}
             </Box>
@@ -98,7 +98,7 @@ function Ahead({ ofClass, goingOn }: AheadProps) {
           <chakra.p mb="8px" role="status">
             <strong>{say.isBeingRecorded(goingOn.title)}</strong>
             {say.for} <chakra.span fontFamily="mono">{countdown(now - Date.parse(goingOn.begun))}</chakra.span>
-            {say.onlyYouAreInIt}
+            {say.onlyYou}
           </chakra.p>
           <Button look="main" onClick={() => end.mutate()} disabled={end.isPending}>
             {say.endIt}
@@ -115,7 +115,7 @@ function Ahead({ ofClass, goingOn }: AheadProps) {
             {say.withoutPupilsTheClassFinds}
           </chakra.p>
           <TextField
-            label={say.whatItIsAbout}
+            label={say.whatIt}
             value={title}
             maxLength={120}
             onChange={(event) => setTitle(event.target.value)}
@@ -130,7 +130,7 @@ function Ahead({ ofClass, goingOn }: AheadProps) {
         <chakra.p mt="8px">
           {say.itIsKept}{' '}
           <Link to={`/recordings/${end.data.recording}`}>
-            <u>{say.chooseWhenTheClassSeesIt}</u>
+            <u>{say.chooseWhenTheClassSees}</u>
           </Link>
         </chakra.p>
       )}

@@ -78,7 +78,7 @@ export function Roster({ page }: { page: ClassPage }) {
         {page.pupils.length > 0 && (
           <chakra.p mt="6px" fontSize="13px">
             <chakra.a textDecoration="underline" href={`/api/classes/${page.id}/roster/table`} download="roster.csv">
-              {say.takeTheRosterOutAs}
+              {say.takeTheRosterOut}
             </chakra.a>
           </chakra.p>
         )}
@@ -135,7 +135,7 @@ function AddPupil({ page }: { page: ClassPage }) {
       </chakra.h2>
       <TextField
         label={say.name}
-        hint={say.twoLettersFindPupilsOf}
+        hint={say.twoLettersFindPupils}
         maxLength={80}
         value={name}
         onChange={(event) => setName(event.target.value)}
@@ -148,7 +148,7 @@ function AddPupil({ page }: { page: ClassPage }) {
         ))}
         {wanted.length > 1 && data && (
           <Button disabled={change.isPending} onClick={() => add({ name: wanted })}>
-            {say.addWhoIsNewTo(wanted)}
+            {say.addWhoIsNew(wanted)}
           </Button>
         )}
       </Flex>
@@ -205,7 +205,7 @@ function PupilSheet({ page, pupil, onClose, onGone }: PupilSheetProps) {
         <Flex gap="10px" align="end" wrap="wrap">
           <Box w="170px">
             <TextField
-              label={say.untilTheEndOf}
+              label={say.untilTheEnd}
               type="date"
               value={until}
               onChange={(event) => setUntil(event.target.value)}

@@ -56,7 +56,7 @@ export function RosterImport({ id }: { id: string }) {
         {say.importARoster}
       </chakra.h2>
       <chakra.p color="ink2" mb="8px">
-        {say.aCsvFileWithA}
+        {say.aCsvFile}
       </chakra.p>
       <FileBox label={say.rosterFile} accept=".csv,.txt,text/csv" onFile={(chosen) => look(chosen, UNSAID)} />
       <chakra.form
@@ -67,7 +67,7 @@ export function RosterImport({ id }: { id: string }) {
           look(listed(pasted), { ...UNSAID, adds: true })
         }}
       >
-        <Labelled label={say.orPasteAListOfNames} hint={say.oneOnEachLineThose}>
+        <Labelled label={say.orPasteAListOfNames} hint={say.oneOnEachLine}>
           {(id) => <TextArea id={id} rows={3} value={pasted} onChange={(event) => setPasted(event.target.value)} />}
         </Labelled>
         <Button type="submit" disabled={pasted.trim() === '' || preview.isPending}>
@@ -98,9 +98,9 @@ export function RosterImport({ id }: { id: string }) {
           <chakra.h3 fontSize="15px" mb="4px" overflowWrap="anywhere">
             {file?.name}
           </chakra.h3>
-          {preview.data.encodingGuessed && <p>{say.readAsForItIs(preview.data.encoding)}</p>}
+          {preview.data.encodingGuessed && <p>{say.readAs(preview.data.encoding)}</p>}
           <chakra.details mb="6px">
-            <chakra.summary cursor="pointer">{say.whichColumnIsWhat}</chakra.summary>
+            <chakra.summary cursor="pointer">{say.whichColumn}</chakra.summary>
             <ColumnPicker
               heading={preview.data.heading}
               columns={preview.data.columns}

@@ -73,7 +73,7 @@ function LiveCorridor() {
       {data.lessons.length === 0 ? (
         <EmptyNote>
           {say.noLessonIsLive}
-          {data.next ? say.theNextOneStartsAt(time.clock(data.next)) : say.orNear}.
+          {data.next ? say.theNextOneStarts(time.clock(data.next)) : say.orNear}.
         </EmptyNote>
       ) : (
         <Box overflowX="auto">
@@ -181,7 +181,7 @@ function Row({ line }: { line: CorridorLine }) {
             </Box>
             {!alert.takenBy && (
               <Button size="small" disabled={take.isPending} onClick={() => take.mutate(alert.kind)}>
-                {say.iSeeToIt}
+                {say.iSee}
               </Button>
             )}
           </Flex>
@@ -191,7 +191,7 @@ function Row({ line }: { line: CorridorLine }) {
       <chakra.td css={{ textAlign: 'right !important' }}>
         <Link to={`/lessons/${line.lesson}/desk`}>
           <Button as="span" look={grave ? 'main' : 'plain'}>
-            {say.stepInLookIn(line.adultsIn.length, line.phase)}
+            {say.stepInLook(line.adultsIn.length, line.phase)}
           </Button>
         </Link>
       </chakra.td>

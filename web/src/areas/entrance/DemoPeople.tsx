@@ -45,7 +45,7 @@ export default function DemoPeople() {
       </chakra.h2>
       <chakra.p mb="8px">
         <Button disabled={tour.isPending} onClick={() => tour.mutate()}>
-          {say.showMeAroundInA}
+          {say.showMeAround}
         </Button>
       </chakra.p>
       <ProblemNote problem={tour.error} compact />

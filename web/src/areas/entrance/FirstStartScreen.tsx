@@ -41,11 +41,11 @@ export default function FirstStartScreen() {
           begin.mutate()
         }}
       >
-        <TextField label={say.setupWord} hint={say.itWasPrintedWhereThe} autoComplete="off" {...box('setupWord')} />
+        <TextField label={say.setupWord} hint={say.itWasPrintedWhere} autoComplete="off" {...box('setupWord')} />
         <TextField label={say.school} {...box('school')} />
-        <TextField label={say.timeZone} hint={say.allTimesAreToldInIt} {...box('zone')} />
+        <TextField label={say.timeZone} hint={say.allTimesAreTold} {...box('zone')} />
         <TextField label={say.yourName} autoComplete="name" {...box('name')} />
-        <TextField label={say.nameToSignInWith} autoComplete="username" {...box('signIn')} />
+        <TextField label={say.nameToSign} autoComplete="username" {...box('signIn')} />
         <TextField
           label={say.password}
           hint={say.lettersOrSignsAtLeast}

@@ -148,7 +148,7 @@ function Kind({
       ))}
       {kind.spots.length > SHOWN && (
         <Button look="quiet" mt="3px" ms="8px" onClick={() => setAll(!all)}>
-          {say.showFewerShowAll(all, kind.spots.length)}
+          {say.showFewerShow(all, kind.spots.length)}
         </Button>
       )}
     </Box>

@@ -53,7 +53,7 @@ function Shown({ isLead }: { isLead: boolean }) {
         />
       </Flex>
       {data.all.lessons === 0 ? (
-        <EmptyNote>{say.noLessonWasHeldBetween}</EmptyNote>
+        <EmptyNote>{say.noLessonWasHeld}</EmptyNote>
       ) : (
         <>
           <Flex
@@ -71,13 +71,13 @@ function Shown({ isLead }: { isLead: boolean }) {
             {data.all.times > 0 && <Big number={`${data.all.times}`} what={say.departuresInTheOthers} />}
             <Big
               number={say.min(data.all.aloneMinutes)}
-              what={say.withoutAnAdultWithoutAn(data.all.lessonsAlone)}
+              what={say.withoutAnAdultWithout(data.all.lessonsAlone)}
               grave={data.all.aloneMinutes > 0}
             />
           </Flex>
           {data.habits.length > 0 && (
             <Box borderInlineStart="5px solid" borderColor="mark" ps="12px" mb="14px" role="note">
-              <strong>{say.thePlanMayNotFit}</strong> {say.inEveryThirdLessonOr}{' '}
+              <strong>{say.thePlanMayNotFit}</strong> {say.inEveryThirdLesson}{' '}
               {data.habits.map((one, place) => (
                 <span key={one.id}>
                   {place > 0 && ', '}
@@ -88,7 +88,7 @@ function Shown({ isLead }: { isLead: boolean }) {
               <Link to="/charter">
                 <u>{say.planIt}</u>
               </Link>
-              {say.orAStanceCan}
+              {say.orAStance}
             </Box>
           )}
           <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 470px' }} gap="32px" alignItems="start">
@@ -105,7 +105,7 @@ function Shown({ isLead }: { isLead: boolean }) {
                   </Link>
                 )}
               </Flex>
-              {data.lessons.length === 0 && <EmptyNote>{say.noneEveryLessonWentAs}</EmptyNote>}
+              {data.lessons.length === 0 && <EmptyNote>{say.noneEveryLessonWent}</EmptyNote>}
               <Lessons page={data} />
               {data.driftedInAll > data.lessons.length && (
                 <chakra.p fontSize="13px" color="ink2" mt="4px">

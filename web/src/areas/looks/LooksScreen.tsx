@@ -98,7 +98,7 @@ export default function LooksScreen() {
           <Button disabled>{say.notNow}</Button>
         </Flex>
         <TextField label={say.aBox} hint={say.withAHint} defaultValue={say.whatWasTypedStays} />
-        <EmptyNote>{say.nothingHereYetAndWhat}</EmptyNote>
+        <EmptyNote>{say.nothingHereYet}</EmptyNote>
       </Part>
       <Part title={say.why}>
         <WhyChain
@@ -112,7 +112,7 @@ export default function LooksScreen() {
             otherwise: [],
             changedBy: '',
             forPupils: '',
-            reason: say.sideTalkInFrontOf,
+            reason: say.sideTalkInFront,
             chain: [
               { text: say.usualForAPupilOpen, value: 'open', effect: 'REPLACED', note: '' },
               { text: say.charterBindingByMarenOddlundClosed, value: 'closed', effect: 'DECIDES', note: '' },

@@ -41,7 +41,7 @@ export function AccountSheet({ person, onClose }: { person: PersonLine; onClose:
         }}
       >
         <TextField
-          label={say.nameToSignInWith}
+          label={say.nameToSign}
           hint={say.aNewCodeCountsOnce}
           autoComplete="off"
           value={signIn}
@@ -86,7 +86,7 @@ export function AccountSheet({ person, onClose }: { person: PersonLine; onClose:
       {person.signIn && (
         <Box as="section" aria-label={say.whenTheAccountEnds} mt="18px">
           <TextField
-            label={say.theAccountEndsOn}
+            label={say.theAccountEnds}
             hint={say.fromThatDayOnNobody}
             type="date"
             value={ends}

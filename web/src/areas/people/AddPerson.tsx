@@ -40,8 +40,8 @@ export function AddPerson() {
       />
       <PositionAndYear value={form} onChange={(part) => setForm({ ...form, ...part })} />
       <TextField
-        label={say.nameToSignInWith}
-        hint={say.youGetACodeTo}
+        label={say.nameToSign}
+        hint={say.youGetACode}
         autoComplete="off"
         value={form.signIn}
         onChange={(event) => setForm({ ...form, signIn: event.target.value })}

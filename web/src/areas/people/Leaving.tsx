@@ -28,13 +28,13 @@ export function Leaving({ person }: { person: PersonLine }) {
   return (
     <Box as="section" aria-label={say.whatIsKeptAboutThem} mt="18px">
       <chakra.h3 fontSize="15px" mb="4px">
-        {say.whatIsKeptAbout(person.name)}
+        {say.whatIsKept(person.name)}
       </chakra.h3>
       <Flex gap="8px" wrap="wrap">
         <chakra.a href={`${path}/file`} download>
           <Button as="span">{say.everythingForTheFamilyZip}</Button>
         </chakra.a>
-        {!open && <Button onClick={() => setOpen(true)}>{say.theyLeaveOrAskTo}</Button>}
+        {!open && <Button onClick={() => setOpen(true)}>{say.theyLeaveOrAsk}</Button>}
       </Flex>
       <ProblemNote problem={look.error ?? erase.error} compact />
       {open && shown && (
@@ -44,8 +44,7 @@ export function Leaving({ person }: { person: PersonLine }) {
             {shown.goes.map((one) => `${one.what} (${one.count})`).join(', ') || say.nothingMore}.
           </p>
           <p>
-            <strong>{say.keptOnByRulesAnd}</strong>{' '}
-            {shown.kept.map((one) => say.keptFor(one.what, one.count, one.days)).join(', ')}.
+            <strong>{say.keptOnByRules}</strong> {shown.kept.map((one) => say.keptFor(one.what, one.count, one.days)).join(', ')}.
           </p>
           {!erase.data && (
             <chakra.form

@@ -31,7 +31,7 @@ function List() {
       <Box>
         <chakra.h1 fontSize="25px">{say.people}</chakra.h1>
         <chakra.p color="ink2" mb="8px">
-          {say.inAllPupilsWithoutAn(data.length)}
+          {say.inAllPupilsWithout(data.length)}
         </chakra.p>
         <TextInput
           aria-label={say.findAPerson}

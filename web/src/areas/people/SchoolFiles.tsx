@@ -54,7 +54,7 @@ export function SchoolFiles() {
         {say.theSchoolAsFiles}
       </chakra.h2>
       <chakra.p color="ink2" mb="6px">
-        {say.anArchiveZipWithThe}
+        {say.anArchiveZip}
       </chakra.p>
       <FileBox label={say.filesOfTheSchool} accept=".zip,application/zip" onFile={(chosen) => look(chosen, '')} />
       <ProblemNote problem={preview.error ?? take.error} />
@@ -101,7 +101,7 @@ export function SchoolFiles() {
                 </chakra.p>
               </chakra.details>
             ))}
-          <NotTaken what={say.thingIsNotTakenOr(shown.wrongInAll)} all={shown.wrongInAll} wrong={shown.wrong} />
+          <NotTaken what={say.thingIsNotTaken(shown.wrongInAll)} all={shown.wrongInAll} wrong={shown.wrong} />
           <Flex gap="8px" mt="8px">
             <Button look="main" disabled={take.isPending || changes === 0} onClick={() => take.mutate()}>
               {say.nothingToTakeTakeTheseFiles(changes)}

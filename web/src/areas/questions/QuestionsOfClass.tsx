@@ -56,13 +56,13 @@ export function QuestionsOfClass({ id }: { id: string }) {
             >
               {say.newSetOfQuestions}
             </Button>
-            <span>{say.orReadThemFromA}</span>
+            <span>{say.orReadThem}</span>
             <FileBox label={say.questionsFromAFileCsv} accept=".csv,.xml,.zip" onFile={(one) => file.mutate(one)} />
           </>
         )}
       </Flex>
       <ProblemNote problem={file.error ?? drop.error} />
-      {data.sets.length === 0 && <EmptyNote>{say.nothingIsPreparedYetWhat}</EmptyNote>}
+      {data.sets.length === 0 && <EmptyNote>{say.nothingIsPreparedYet}</EmptyNote>}
       {data.sets.map((set) => (
         <SetView
           key={set.id}
@@ -138,7 +138,7 @@ function SetView({ path, set, sums, editable, onEdit, onDrop }: SetViewProps) {
           href={`${path}/${set.id}/questions.zip`}
           textDecoration="underline"
           fontSize="13px"
-          title={leftOut > 0 ? say.thatAreAnsweredByA(leftOut) : undefined}
+          title={leftOut > 0 ? say.thatAreAnswered(leftOut) : undefined}
         >
           {say.qti(leftOut)}
         </chakra.a>
@@ -164,7 +164,7 @@ function SetView({ path, set, sums, editable, onEdit, onDrop }: SetViewProps) {
         ))}
       </chakra.ol>
       <Sheet title={say.deleteSaid(set.name)} open={dropping} onClose={() => setDropping(false)}>
-        <p>{say.itsQuestionsAreGoneFor}</p>
+        <p>{say.itsQuestionsAreGone}</p>
         <Flex gap="8px" mt="12px">
           <Button look="stop" onClick={() => (setDropping(false), onDrop())}>
             {say.deleteIt}
@@ -188,7 +188,7 @@ function Sum({ sum }: { sum: QuestionSum | undefined }) {
         ? say.tooFewAnswersToSayMore
         : tells === undefined
           ? say.whetherItTellsApartCannot
-          : say.itTellsWellApartWho(tells, tells.toFixed(2))}
+          : say.itTellsWellApart(tells, tells.toFixed(2))}
     </chakra.p>
   )
 }

@@ -25,7 +25,7 @@ export function WelcomeOf({ path }: { path: string }) {
   if (!data) return null
   return (
     <Box mt="18px" maxW="560px">
-      <Labelled label={say.welcome} hint={say.whoArrivesReadsItAt}>
+      <Labelled label={say.welcome} hint={say.whoArrivesReads}>
         {(id) => (
           <TextArea
             id={id}

@@ -35,7 +35,7 @@ export function ConsentImport() {
         {say.takeConsentsFromAFile}
       </chakra.summary>
       <chakra.p color="ink2" mb="6px" maxW="720px">
-        {say.aCsvFileWithA}
+        {say.aCsvFile}
       </chakra.p>
       <FileBox
         label={say.consentFile}
@@ -58,7 +58,7 @@ export function ConsentImport() {
           role="region"
           aria-label={say.whatTheFileWouldNote}
         >
-          {shown.encodingGuessed && <p>{say.readAsForItIs(shown.encoding)}</p>}
+          {shown.encodingGuessed && <p>{say.readAs(shown.encoding)}</p>}
           {shown.noted.slice(0, 40).map((one) => (
             <chakra.p key={`${one.name} ${one.from}`}>
               <strong>{one.name}</strong>
@@ -68,12 +68,12 @@ export function ConsentImport() {
           ))}
           {shown.noted.length > 40 && <p>{say.andMore(shown.noted.length - 40)}</p>}
           <p>
-            <strong>{shown.asTheyWere}</strong> {say.stayAsTheyAre}
+            <strong>{shown.asTheyWere}</strong> {say.stayAs}
           </p>
           <NotTaken what={say.rowIsLeftOutRows(shown.wrong.length)} wrong={shown.wrong} />
           <Flex gap="8px" mt="8px">
             <Button look="main" disabled={take.isPending || shown.noted.length === 0} onClick={() => take.mutate()}>
-              {say.nothingToNoteNoteThese(shown.noted.length)}
+              {say.nothingToNoteNote(shown.noted.length)}
             </Button>
             <Button onClick={() => preview.reset()}>{say.leaveIt}</Button>
           </Flex>

@@ -118,7 +118,7 @@ function Note({ path, person, onNoted }: { path: string; person: string; onNoted
           onChange={(event) => setUntil(event.target.value)}
         />
       </Flex>
-      {said === 'WITHDRAWN' && <chakra.p mb="8px">{say.fromThatDayOnThey}</chakra.p>}
+      {said === 'WITHDRAWN' && <chakra.p mb="8px">{say.fromThatDay}</chakra.p>}
       <ProblemNote problem={note.error} />
       <Button type="submit" look="main" disabled={note.isPending}>
         {say.noteIt}

@@ -39,7 +39,7 @@ function Shown({ isLead }: { isLead: boolean }) {
       <Flex gap="14px" align="end" wrap="wrap" mb="10px">
         <Box>
           <chakra.h1 fontSize="25px">{say.whoMayBeRecorded}</chakra.h1>
-          <chakra.p color="ink2">{say.mayRefusedWithdrewAndOf(data.given, data.refused, data.withdrawn, data.unknown)}</chakra.p>
+          <chakra.p color="ink2">{say.mayRefusedWithdrew(data.given, data.refused, data.withdrawn, data.unknown)}</chakra.p>
         </Box>
         <Box flex="1" />
         <chakra.a href="/api/consents/table" download>

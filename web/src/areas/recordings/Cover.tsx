@@ -15,7 +15,7 @@ export function Cover({ required, covered, missing }: CoverProps) {
   const grave = missing.filter((one) => one.cause !== 'LATE' && one.cause !== 'GROUPS')
   return (
     <Box>
-      <Flex h="9px" border="1px solid" borderColor="ink" role="img" aria-label={say.ofWhatHadToBe(share)}>
+      <Flex h="9px" border="1px solid" borderColor="ink" role="img" aria-label={say.ofWhatHad(share)}>
         <Box bg="ink" style={{ width: `${share}%` }} />
         <Box
           flex="1"

@@ -156,7 +156,7 @@ function ForAdults({ id, path, one, adult, isLead }: ForAdultsProps) {
           {adult.byRuleUntil && staffSays.byTheRuleUntil(time.longDay(adult.byRuleUntil))}
           {adult.extendedUntil &&
             staffSays.hasItKeptUntil(adult.extendedBy, time.longDay(adult.extendedUntil), adult.extendedWhy)}
-          {staffSays.somethingOfThisLessonIs(adult.isHeld)}
+          {staffSays.somethingOfThisLesson(adult.isHeld)}
         </chakra.p>
         {isLead && !one.erasedAt && <Keeping id={id} path={path} isHeld={adult.isHeld} />}
         {one.isAhead && !one.erasedAt && <ShowToClass id={id} path={path} adult={adult} />}
@@ -173,7 +173,7 @@ function ForAdults({ id, path, one, adult, isLead }: ForAdultsProps) {
       </Box>
       <Box>
         <chakra.h2 fontSize="17px" mb="4px">
-          {staffSays.whoHasWatchedOf(watched, adult.watchers.length)}
+          {staffSays.whoHasWatched(watched, adult.watchers.length)}
         </chakra.h2>
         <chakra.table w="100%" fontSize="14px">
           <tbody>
@@ -236,7 +236,7 @@ function Keeping({ id, path, isHeld }: { id: string; path: string; isHeld: boole
         >
           {open === 'keep' && (
             <TextField
-              label={staffSays.untilTheEndOf}
+              label={staffSays.untilTheEnd}
               type="date"
               value={until}
               onChange={(event) => setUntil(event.target.value)}

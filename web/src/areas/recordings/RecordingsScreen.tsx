@@ -57,11 +57,11 @@ function Shown({ isLead }: { isLead: boolean }) {
       <Sum page={data} />
       {asks > 0 && (
         <Box borderInlineStart="5px solid" borderColor="mark" ps="12px" mb="12px" role="note">
-          {say.toWatchARecordingAnd(asks)}
+          {say.toWatchARecording(asks)}
         </Box>
       )}
       {data.lines.length === 0 ? (
-        <EmptyNote>{say.nothingWasRecordedBetweenThese}</EmptyNote>
+        <EmptyNote>{say.nothingWasRecorded}</EmptyNote>
       ) : (
         <Box as="ul" listStyleType="none" aria-label={say.recordingsTheLatestFirst}>
           {data.lines.map((one) => (
@@ -93,7 +93,7 @@ function Sum({ page }: { page: RecordingsPage }) {
       mb="14px"
       align="baseline"
     >
-      <Big number={say.ofAll(sum.whole, sum.lessons)} what={say.lessonsThatHadToBe} />
+      <Big number={say.ofAll(sum.whole, sum.lessons)} what={say.lessonsThatHad} />
       <Big number={say.minutesOfAll(sum.requiredMinutes - sum.coveredMinutes, sum.requiredMinutes)} what={say.missing} />
       <Box fontSize="13.5px" color="ink2">
         {sum.missing.map((one) => `${CAUSES[one.cause]} ${spoken(one.seconds)}`).join(' · ')}
@@ -148,7 +148,7 @@ function Line({ one }: { one: RecordingLine }) {
           <Cover required={one.requiredSeconds} covered={one.coveredSeconds} missing={one.missing} />
         ) : (
           <chakra.span fontSize="13px" color="ink2">
-            {say.didNotHaveToBe(one.isAhead, one.isGoingOn)}
+            {say.didNot(one.isAhead, one.isGoingOn)}
           </chakra.span>
         )}
       </Box>

@@ -57,14 +57,14 @@ export function ShowToClass({ id, path, adult }: ShowToClassProps) {
             <TextField label={say.from} type="date" value={day} onChange={(event) => setDay(event.target.value)} required />
             <TextField label={say.at} type="time" value={hour} onChange={(event) => setHour(event.target.value)} required />
             <TextField
-              label={say.untilTheEndOf}
+              label={say.untilTheEnd}
               type="date"
               value={until}
               onChange={(event) => setUntil(event.target.value)}
               required
             />
           </Flex>
-          <Labelled label={say.countsInTheRegisterOf} hint={say.asTheRuleWatchingA}>
+          <Labelled label={say.countsInTheRegister} hint={say.asTheRuleWatching}>
             {(box) => (
               <Select id={box} value={lesson} onChange={(event) => setLesson(event.target.value)}>
                 <option value="">{say.noLesson}</option>

@@ -48,7 +48,7 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
   return (
     <Box>
       <chakra.p color="ink2" mb="6px">
-        {say.aCsvFileWithA}
+        {say.aCsvFile}
       </chakra.p>
       <FileBox
         label={say.logFile}
@@ -70,7 +70,7 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
           )}
           <Columns preview={shown} said={chosen.columns} onColumns={(columns) => look({ ...chosen, columns })} />
           {shown.questions.includes('DATE_ORDER') && (
-            <Labelled label={say.datesSuchAs0304Are} hint={say.theFileDoesNotTell}>
+            <Labelled label={say.datesSuchAs0304} hint={say.theFileDoesNotTell}>
               {(id) => (
                 <Select id={id} value={chosen.order} onChange={(event) => look({ ...chosen, order: event.target.value })}>
                   <option value="">{say.sayWhich}</option>
@@ -81,7 +81,7 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
             </Labelled>
           )}
           {shown.questions.includes('UNIT') && (
-            <Labelled label={say.howLongPeopleStayedIs} hint={say.theFileDoesNotTellIts(shown.likelyUnit)}>
+            <Labelled label={say.howLongPeopleStayed} hint={say.theFileDoesNotTellIts(shown.likelyUnit)}>
               {(id) => (
                 <Select id={id} value={chosen.unit} onChange={(event) => look({ ...chosen, unit: event.target.value })}>
                   <option value="">{say.sayWhich}</option>
@@ -101,7 +101,7 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
             />
           ))}
           <NotTaken what={notTaken(shown)} all={shown.wrongInAll} wrong={shown.wrong} />
-          <NotTaken what={say.takenButLookAtIt} all={shown.doubtsInAll} wrong={shown.doubts} mild />
+          <NotTaken what={say.takenButLook} all={shown.doubtsInAll} wrong={shown.doubts} mild />
           <Flex gap="10px" align="center" mt="10px">
             <Button
               look="main"
@@ -112,7 +112,7 @@ export function LogImport({ lesson, onTaken }: { lesson: string; onTaken: () => 
             >
               {say.takeThisLog}
             </Button>
-            <span role="status">{say.oneNameIsStillTo(shown.open)}</span>
+            <span role="status">{say.oneNameIsStill(shown.open)}</span>
           </Flex>
         </Box>
       )}
@@ -158,12 +158,12 @@ function Zone({ preview, onZone }: { preview: LogPreview; onZone: (zone: string)
         onZone(typed.trim())
       }}
     >
-      <Labelled label={say.zoneOfTheTimesIn} hint={say.mostTimesLieBesideThe(isBeside, preview.likelyZone)}>
+      <Labelled label={say.zoneOfTheTimes} hint={say.mostTimesLieBeside(isBeside, preview.likelyZone)}>
         {(id) => <TextInput id={id} value={typed} onChange={(event) => setTyped(event.target.value)} />}
       </Labelled>
       <Flex gap="8px" mb="8px">
         <Button type="submit">{say.readItSo}</Button>
-        {isBeside && <Button onClick={() => onZone(preview.zone)}>{say.theTimesAreRightAs}</Button>}
+        {isBeside && <Button onClick={() => onZone(preview.zone)}>{say.theTimesAreRight}</Button>}
       </Flex>
     </chakra.form>
   )

@@ -14,7 +14,7 @@ export function InGroups({ replay }: { replay: Replay }) {
       <chakra.h2 fontSize="17px">{say.inGroups}</chakra.h2>
       {replay.keptApart.map((met) => (
         <Box key={`${met.one} ${met.other} ${met.from}`} color="verdict.away" fontWeight="650">
-          {say.andAreKeptApartAnd(
+          {say.andAreKeptApart(
             met.one,
             met.other,
             met.reason && ` (${met.reason})`,

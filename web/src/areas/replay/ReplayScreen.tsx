@@ -62,11 +62,11 @@ function Player({ replay, path }: { replay: Replay; path: string }) {
       </chakra.h1>
       <chakra.p color="ink2" mb="8px">
         {say.toDragTheLineOrUse(time.longDay(replay.from), time.clock(replay.from), time.clock(replay.until))} <Key>←</Key>{' '}
-        <Key>→</Key> {say.forAMinuteAnd} <Key>[</Key> <Key>]</Key> {say.forTheNextThingThatHappened}
+        <Key>→</Key> {say.forAMinute} <Key>[</Key> <Key>]</Key> {say.forTheNextThingThatHappened}
       </chakra.p>
       <TimeLine replay={replay} at={at} onGo={go} onStep={step} />
       <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 400px' }} gap="24px" mt="12px" alignItems="start">
-        <Box>{then.data ? <AsItWas desk={then.data} at={at} /> : <LoadingNote what={say.theLessonAsItWas} />}</Box>
+        <Box>{then.data ? <AsItWas desk={then.data} at={at} /> : <LoadingNote what={say.theLesson} />}</Box>
         <Happened replay={replay} at={at} onGo={go} />
       </Grid>
       <InGroups replay={replay} />
@@ -165,9 +165,9 @@ function AsItWas({ desk, at }: { desk: Desk; at: number }) {
         {say.door(desk.door.value)}
         {desk.course.stance && say.stance(desk.course.stance)}
         {desk.supervision.stoppedAt && say.everythingStopped}
-        {say.quietWithoutAnAdultIn(desk.supervision.quiet, adults.length, adults.map((one) => one.name).join(', '))}
+        {say.quietWithoutAnAdult(desk.supervision.quiet, adults.length, adults.map((one) => one.name).join(', '))}
       </chakra.p>
-      <Box overflowX="auto" tabIndex={0} role="region" aria-label={say.theClassAsItWas}>
+      <Box overflowX="auto" tabIndex={0} role="region" aria-label={say.theClass}>
         <chakra.table
           w="100%"
           bg="sheet"
@@ -306,9 +306,9 @@ function Departures({ replay }: { replay: Replay }) {
     <chakra.section mt="22px" aria-label={say.againstThePlan}>
       <chakra.h2 fontSize="17px">{say.againstThePlan}</chakra.h2>
       <chakra.p mb="6px">
-        {say.nothingWasSetOtherwiseThan(
+        {say.nothingWasSetOtherwise(
           replay.departures.length,
-          replay.keepers.map((one) => say.timesMinInAll(one.by, one.orders, one.minutes)).join('; ') + '.',
+          replay.keepers.map((one) => say.timesMin(one.by, one.orders, one.minutes)).join('; ') + '.',
           alone,
           replay.groups.length,
           Math.ceil(alone / MINUTE),

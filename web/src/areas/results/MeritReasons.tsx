@@ -29,9 +29,9 @@ export function MeritReasons({ mayChange }: { mayChange: boolean }) {
   return (
     <>
       <Button look="quiet" onClick={() => setOpen(true)}>
-        {say.whatMeritsAreGivenFor}
+        {say.whatMeritsAreGiven}
       </Button>
-      <Sheet title={say.whatMeritsAreGivenFor} open={open} onClose={() => setOpen(false)}>
+      <Sheet title={say.whatMeritsAreGiven} open={open} onClose={() => setOpen(false)}>
         {mayChange ? (
           <>
             <Labelled label={say.reasons} hint={say.oneOnEachLineUp}>

@@ -21,7 +21,7 @@ export function MeritsOfClass({ id }: { id: string }) {
         {say.meritsInTheLastWeeks(all, data.weeks)}{' '}
         {data.never.length > 0 && all > 0 && (
           <>
-            <strong>{say.nobodyHasPraised}</strong> {say.onlyTheAdultsOfThis(data.never.join(', '))}
+            <strong>{say.nobodyHasPraised}</strong> {say.onlyTheAdults(data.never.join(', '))}
           </>
         )}
       </chakra.p>

@@ -37,7 +37,7 @@ function Shown({ id }: { id: string }) {
           <Button as="span">{say.exportAsCsv}</Button>
         </chakra.a>
       </Flex>
-      {data.forgotten && <EmptyNote>{say.answersOfThisLessonWere}</EmptyNote>}
+      {data.forgotten && <EmptyNote>{say.answersOfThisLesson}</EmptyNote>}
       {data.questions.length === 0 && <EmptyNote>{say.nothingWasAskedInThisLesson}</EmptyNote>}
       {data.questions.map((one, place) => (
         <Box as="section" key={one.number} bg="sheet" borderTop="1.5px solid" borderColor="ink" px="14px" py="10px" mb="16px">

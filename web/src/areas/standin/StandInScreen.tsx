@@ -72,7 +72,7 @@ function Directing() {
         {say.inPlaceOfAReal}
       </chakra.p>
       <ProblemNote problem={tell.error} />
-      {data.lessons.length === 0 && <EmptyNote>{say.noLessonIsLiveOr}</EmptyNote>}
+      {data.lessons.length === 0 && <EmptyNote>{say.noLessonIsLive}</EmptyNote>}
       {data.lessons.map((lesson) => (
         <OneLesson key={lesson.lesson} lesson={lesson} stage={data} tell={(path) => tell.mutate({ path })} />
       ))}

@@ -135,7 +135,7 @@ function Shown({ me }: { me: Me }) {
       <Flex gap="16px" align="start" direction={{ base: 'column', lg: 'row' }}>
         <Box ref={frame} flex="1" minW="0" w="100%" overflowX="auto" borderTop="1.5px solid" borderColor="ink">
           {data.lessons.length === 0 ? (
-            <EmptyNote>{say.nothingIsPlannedLessonsAre(oneDay)}</EmptyNote>
+            <EmptyNote>{say.nothingIsPlannedLessons(oneDay)}</EmptyNote>
           ) : (
             width > 0 && (
               <Grid
@@ -273,7 +273,7 @@ function Latest({ changes }: { changes: PlanChange[] }) {
     <Box bg="sheet" border="1px solid" borderColor="lineStrong" px="14px" py="12px">
       <chakra.h2 fontSize="16px">{say.latestChanges}</chakra.h2>
       <chakra.p color="ink2" fontSize="13px" mb="6px">
-        {say.chooseALessonToSee} <Key>←</Key> <Key>→</Key> {say.goAlongALineWith} <Key>Shift</Key> {say.anArrowMovesTheLesson}
+        {say.chooseALessonToSee} <Key>←</Key> <Key>→</Key> {say.goAlongALine} <Key>Shift</Key> {say.anArrowMovesTheLesson}
       </chakra.p>
       <ProblemNote problem={undo.error} compact />
       {changes.length === 0 && <p>{say.nothingWasChangedYet}</p>}

@@ -45,8 +45,8 @@ export default function AdultsDay({ me }: { me: Me }) {
           {me.position === 'LEAD' && <SchoolNow lessons={data} now={now} />}
           {data.length === 0 ? (
             <EmptyNote>
-              {say.noLessonToday} <Link to="/classes">{say.makeAClassAndScheduleIt}</Link>
-              {say.andItStandsHereOn}
+              {say.noLessonToday} <Link to="/classes">{say.makeAClassAndSchedule}</Link>
+              {say.andItStandsHere}
             </EmptyNote>
           ) : (
             <DayTable lessons={data} now={now} me={me} />

@@ -27,8 +27,8 @@ export function Beside({ me, now }: { me: Me; now: number }) {
   const others = day?.waiting.filter((one) => one.duty === 'DRAFT' || one.duty === 'UPKEEP') ?? []
   const nothing = [todos, registers, spots, covers].every((one) => one?.length === 0) && others.length === 0
   return (
-    <Box as="aside" aria-label={say.whatWaitsForYou} fontSize="13.5px">
-      {nothing && <chakra.p color="ink2">{say.nothingWaitsForYouNo}</chakra.p>}
+    <Box as="aside" aria-label={say.whatWaits} fontSize="13.5px">
+      {nothing && <chakra.p color="ink2">{say.nothingWaits}</chakra.p>}
       {others.length > 0 && (
         <Box mb="14px">
           {others.map((one) => (
@@ -51,7 +51,7 @@ export function Beside({ me, now }: { me: Me; now: number }) {
       <Part name={say.toDoFromTheCasebook} many={todos?.length} all="/casebook">
         {todos && <Todos todos={todos.slice(0, SHOWN)} />}
       </Part>
-      <Part name={say.weakSpotsOfTodayAnd} many={spots?.length} all="/inspection">
+      <Part name={say.weakSpotsOfToday} many={spots?.length} all="/inspection">
         {spots?.slice(0, SHOWN).map((one) => (
           <Flex key={one.key} gap="7px" py="3px" borderBottom="1px solid" borderColor="line">
             <Box pt="3px">

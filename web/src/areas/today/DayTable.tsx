@@ -21,7 +21,7 @@ export function DayTable({ lessons, now, me }: { lessons: LessonLine[]; now: num
   return (
     <Box as="section" aria-label={say.lessonsOfToday}>
       <chakra.h2 fontSize="16px" mb="4px">
-        {say.theSchoolsLessonsTodayYour(me.position)}
+        {say.theSchoolsLessonsToday(me.position)}
       </chakra.h2>
       <chakra.table
         w="100%"

@@ -28,7 +28,7 @@ const STEPS: Record<FirstStep['step'], { say: string; why: string; act?: string;
   LESSON: { say: staffSays.aFirstLesson, why: staffSays.oneDateIsEnough, act: staffSays.planOne, to: '/timetable' },
   TRIED: {
     say: staffSays.triedOnce,
-    why: staffSays.aSimulatedClassComesTo,
+    why: staffSays.aSimulatedClassComes,
   },
 }
 

@@ -7,7 +7,7 @@ import { Button } from '../../shared/ui/Button'
 import { EachSecond } from '../../shared/ui/Clocks'
 
 const WORDS: Record<NextLesson['nearness'], { say: string; act: string }> = {
-  LIVE: { say: staffSays.isLiveEndsIn, act: staffSays.goToTheDesk },
+  LIVE: { say: staffSays.isLiveEnds, act: staffSays.goToTheDesk },
   SHOULD_RUN: { say: staffSays.shouldHaveBegun, act: staffSays.openItNow },
   SOON: { say: staffSays.beginsIn, act: staffSays.getReady },
   LATER: { say: staffSays.beginsIn, act: staffSays.lookAhead },

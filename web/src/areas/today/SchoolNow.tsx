@@ -43,7 +43,7 @@ export function SchoolNow({ lessons, now }: { lessons: LessonLine[]; now: number
       </Flex>
       {worried.length === 0 && data.live > 0 && (
         <chakra.p px="12px" py="8px" color="ink2">
-          {say.allIsWellInAll}
+          {say.allIsWell}
         </chakra.p>
       )}
       {worried.slice(0, SHOWN).map((line) => {

@@ -23,7 +23,7 @@ const KINDS: Record<Kind, string> = {
   CAPTIONS: say.captions,
   RECORDINGS: say.recordings,
   REGISTERS: say.registersWithCorrectionsSignatures,
-  INCIDENTS: say.whatIncidentsSayFromWhen,
+  INCIDENTS: say.whatIncidentsSay,
   MESSAGES: say.messagesThatWentOut,
   LOOKS: say.signInsAndWhoLooked,
   DEVICES: say.knownDevices,
@@ -107,7 +107,7 @@ function Shown() {
           <chakra.h2 fontSize="17px" mb="4px">
             {say.whatWent}
           </chakra.h2>
-          {data.went.length === 0 && <EmptyNote>{say.nothingHadToGoIn}</EmptyNote>}
+          {data.went.length === 0 && <EmptyNote>{say.nothingHadToGo}</EmptyNote>}
           {data.went.map((one) => (
             <Flex key={`${one.at} ${one.kind} ${one.about}`} gap="12px" py="3px" borderBottom="1px solid" borderColor="line">
               <chakra.span fontFamily="mono" fontSize="13px" w="92px" flexShrink={0}>

@@ -138,7 +138,7 @@ const KINDS = {
   TOOK_AWAY: say.tookAway,
   CHANGED_ACCOUNT: say.changedAnAccount,
   SIGNED_IN: say.signedIn,
-  SIGN_IN_FAILED: say.failedToSignIn,
+  SIGN_IN_FAILED: say.failedToSign,
   SIGNED_OUT: say.signedOut,
 } as const
 
@@ -255,7 +255,7 @@ function Looks() {
       <Flex gap="12px" mt="8px" align="center" color="ink2" fontSize="13px">
         {data?.next && <Button onClick={() => setAsked({ ...asked, before: String(data.next) })}>{say.olderOnes}</Button>}
         {asked.before && <Button onClick={() => ask({})}>{say.backToTheNewest}</Button>}
-        {data && <span>{say.keptForDaysAsThe(data.keptDays)}</span>}
+        {data && <span>{say.keptForDays(data.keptDays)}</span>}
       </Flex>
     </Box>
   )

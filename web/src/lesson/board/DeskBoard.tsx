@@ -114,7 +114,7 @@ export function DeskBoard({ desk, lesson, give, onList, onShow }: DeskBoardProps
         </Flex>
       )}
       {mayOrder(desk) && <Launcher onShow={onShow} />}
-      {!mayDraw && <chakra.span fontSize="13px">{say.youLookOnYouCan}</chakra.span>}
+      {!mayDraw && <chakra.span fontSize="13px">{say.youLook}</chakra.span>}
     </Flex>
   )
 }
@@ -197,7 +197,7 @@ function PageMenu({ desk, lesson, give, place }: { desk: Desk; lesson: string; g
         ))}
         <MenuHead>{say.thisBoard}</MenuHead>
         <Choice value="svg" onSelect={() => save('svg')}>
-          {say.saveThisPageAsA}
+          {say.saveThisPage}
         </Choice>
         <Choice value="pdf" onSelect={() => save('pdf')}>
           {say.saveAllPagesOnPaperPdf}
@@ -221,7 +221,7 @@ function PageMenu({ desk, lesson, give, place }: { desk: Desk; lesson: string; g
       />
       <Sure
         title={say.wipeThisPageTitle}
-        lost={say.allMarksOfEverybodyOn}
+        lost={say.allMarksOfEverybody}
         act={say.wipeThisPageAct}
         open={sheet === 'wipe'}
         onClose={() => setSheet(null)}
@@ -245,7 +245,7 @@ export function BringFile({ path, onDone }: { path: string; onDone: () => void }
   const send = useMutation({ mutationFn: (file: File) => upload(path, file), onSuccess: onDone })
   return (
     <Flex direction="column" gap="10px">
-      <p>{say.aPdfOfUpTo}</p>
+      <p>{say.aPdfOfUp}</p>
       {send.isPending ? (
         <LoadingNote what={say.yourPagesTheyAreDrawn} />
       ) : (
@@ -273,7 +273,7 @@ function FromPhone({ lesson }: { lesson: string }) {
   if (!data) return <LoadingNote what={say.aLink} />
   return (
     <Flex direction="column" gap="10px" align="center">
-      <p>{say.pointYourPhonesCameraAt}</p>
+      <p>{say.pointYourPhonesCamera}</p>
       <chakra.img
         src={`data:image/svg+xml;utf8,${encodeURIComponent(data.qr)}`}
         alt={say.aCodeFor(data.url)}
@@ -297,7 +297,7 @@ function Earlier({ path, onChoose }: { path: string; onChoose: (lesson: string) 
   const { data, error } = useQuery({ queryKey: ['earlier', path], queryFn: () => get<EarlierBoard[]>(path) })
   if (error) return <ProblemNote problem={error} />
   if (!data) return <LoadingNote what={say.earlierBoards} />
-  if (data.length === 0) return <p>{say.noEarlierLessonOfYour}</p>
+  if (data.length === 0) return <p>{say.noEarlierLesson}</p>
   return (
     <chakra.ul listStyleType="none" maxH="50vh" overflowY="auto">
       {data.map((one) => (

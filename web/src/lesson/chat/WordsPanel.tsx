@@ -14,7 +14,7 @@ import { whom } from './whom'
 import { WRITE_BOX, WriteTo } from './writing'
 
 const CHAT: Record<string, string> = {
-  open: staffSays.pupilsWriteToAll,
+  open: staffSays.pupilsWrite,
   'on-request': staffSays.pupilsWriteToAdultsOnly,
   closed: staffSays.pupilsWriteToAdultsOnly,
 }
@@ -57,7 +57,7 @@ export function WordsPanel({ desk, lesson, onWhy }: { desk: Desk; lesson: string
         ) : (
           <>
             {CHAT[chat]} ·{' '}
-            <Button look="quiet" fontSize="12px" onClick={onWhy} aria-label={staffSays.whyMayPupilsWriteSo}>
+            <Button look="quiet" fontSize="12px" onClick={onWhy} aria-label={staffSays.whyMayPupilsWrite}>
               {staffSays.why}
             </Button>
           </>

@@ -15,7 +15,7 @@ function Held({ need, desk, give }: CardProps) {
       <Title>
         {held.name} {held.file ? say.sendsAFile : say.writes} {say.to(held.to)}
       </Title>
-      <Small>{say.itOnlyYouReadIt(held.because)}</Small>
+      <Small>{say.itOnlyYouRead(held.because)}</Small>
       <Box fontSize="13px" overflowWrap="anywhere">
         “
         <SentFile

@@ -114,7 +114,7 @@ function Row({ call, now }: { call: DeskCall; now: number }) {
           <chakra.span fontFamily="mono" fontSize="12px">
             {say.s((one.ms / 1000).toFixed(2))}
           </chakra.span>
-          {say.aTieFirstOnceTimesBefore(one.tied, one.timesFirst)}
+          {say.aTieFirstOnceTimes(one.tied, one.timesFirst)}
         </chakra.li>
       ))}
       {call.row.length > 8 && <li>{say.andMore(call.row.length - 8)}</li>}
@@ -192,7 +192,7 @@ export function CallMaker({ give }: { give: Give }) {
     <Box>
       <TextField
         label={say.whatIsAsked}
-        hint={say.orLeaveItEmptyAnd}
+        hint={say.orLeaveItEmpty}
         maxLength={120}
         value={task}
         onChange={(event) => setTask(event.target.value)}
@@ -201,7 +201,7 @@ export function CallMaker({ give }: { give: Give }) {
         {say.callItOpensIn3Seconds}
       </Button>
       <chakra.p mt="10px" fontSize="13px" color="ink2">
-        {say.everybodySeesItOpenAt}
+        {say.everybodySeesItOpen}
       </chakra.p>
     </Box>
   )

@@ -129,7 +129,7 @@ function ForWhom({
         value=""
         onChange={(event) => event.target.value && onPeople([...people, event.target.value])}
       >
-        <option value="">{say.chooseAPupilAnd(people.length)}</option>
+        <option value="">{say.chooseAPupil(people.length)}</option>
         {others.map((one) => (
           <option key={one.id} value={one.id}>
             {one.name}
@@ -262,7 +262,7 @@ function Steps({
             <Button type="submit" look={isOther ? 'plain' : 'main'} disabled={missing} autoFocus>
               {say.takeStep(level, step.name)} <Key>↵</Key>
             </Button>
-            {step.parents && <chakra.span fontSize="12.5px">{say.parentsAreToldOfIt}</chakra.span>}
+            {step.parents && <chakra.span fontSize="12.5px">{say.parentsAreTold}</chakra.span>}
           </Flex>
         </Box>
       </Grid>

@@ -38,11 +38,11 @@ function WorryCard({ need, desk, give }: CardProps) {
       <Title mark>{need.says}</Title>
       <Small>
         {worry?.about === 'A_PUPIL' ? say.itIsAboutAnotherPupil : ''}
-        {worry?.words ? `“${worry.words}”` : say.noWordsWereWritten} {say.nobodyElseSeesThatIt}
+        {worry?.words ? `“${worry.words}”` : say.noWordsWereWritten} {say.nobodyElseSees}
       </Small>
       <Actions>
         <Button size="small" look="main" onClick={() => give({ do: 'worry-seen', number: need.number })}>
-          {say.iSeeToIt}
+          {say.iSee}
         </Button>
       </Actions>
     </>
@@ -62,7 +62,7 @@ function UnderHead({ desk, give }: { desk: Desk; now: number; give: Give }) {
           <strong>{say.forYouAlone}</strong>
           <span>{say.saysQuietlyThatSomethingIsWrong(one.name, one.about, one.words && ` “${one.words}”`)}</span>
           <Button size="small" onClick={() => give({ do: 'worry-seen', number: one.number })}>
-            {say.iSeeToIt}
+            {say.iSee}
           </Button>
         </Flex>
       ))}
@@ -97,7 +97,7 @@ export function MarkMoment({ open, onClose, give }: { open: boolean; onClose: ()
           maxLength={2000}
           value={text}
           onChange={(event) => setText(event.target.value)}
-          placeholder={say.whatToLookAt}
+          placeholder={say.whatToLook}
         />
         <Button type="submit" look="main" mt="10px">
           {say.markIt}

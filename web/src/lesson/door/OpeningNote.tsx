@@ -24,7 +24,7 @@ function OpenAndTell({ lesson, busy }: { lesson: string; busy: boolean }) {
   return (
     <>
       <Button disabled={busy || open.isPending} onClick={() => open.mutate()}>
-        {say.openAndTellWhoIs}
+        {say.openAndTell}
       </Button>
       <ProblemNote problem={open.error} compact />
     </>
@@ -41,7 +41,7 @@ export function OpeningNote({ desk, now, give, busy }: { desk: Desk; now: number
         {say.notOpenYet}
       </chakra.h2>
       <chakra.p color="ink2" mb="12px">
-        {say.nobodyIsInWhenYou(before, until(before), time.clock(desk.starts))}
+        {say.nobodyIs(before, until(before), time.clock(desk.starts))}
       </chakra.p>
       <Button look="main" size="large" disabled={busy} onClick={() => give({ do: 'open' })}>
         {say.openTheLesson}

@@ -109,8 +109,8 @@ export function TrustMenu({ desk, pupil, give }: { desk: Desk; pupil: PupilRow; 
 /** The end for everybody but one; confirmed once, for it cannot be taken back (need K3). */
 export function LastWord({ pupil, give, onClose }: RemovalProps) {
   return (
-    <Sheet title={say.aLastWordWith(pupil?.name ?? '')} open={!!pupil} onClose={onClose}>
-      <chakra.p mb="10px">{say.theLessonEndsForAll}</chakra.p>
+    <Sheet title={say.aLastWord(pupil?.name ?? '')} open={!!pupil} onClose={onClose}>
+      <chakra.p mb="10px">{say.theLessonEnds}</chakra.p>
       <Flex gap="8px">
         <Button
           look="main"
@@ -147,7 +147,7 @@ export function Removal({ pupil, give, onClose }: RemovalProps) {
         }}
       >
         <chakra.p mb="10px">
-          {pupil?.name} {say.isOutAtOnceWith}
+          {pupil?.name} {say.isOutAtOnce}
         </chakra.p>
         <Labelled label={say.whatHappened} hint={say.keptWithTheLessonPupils}>
           {(id) => <TextInput id={id} value={why} maxLength={500} onChange={(event) => setWhy(event.target.value)} />}

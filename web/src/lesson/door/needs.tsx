@@ -20,7 +20,7 @@ function Lost({ need, desk }: CardProps) {
       <Title>{need.says}</Title>
       <Small>
         {say.theSeatIsKeptComing}
-        {pupil?.backBy && say.backByItIsNo(time.clock(pupil.backBy))}
+        {pupil?.backBy && say.backBy(time.clock(pupil.backBy))}
       </Small>
     </>
   )
@@ -40,16 +40,16 @@ function Listed({ need, desk, give, onWhy }: CardProps) {
       <Actions>
         {!oneByOne && (
           <Button look="main" onClick={() => give({ do: 'admit-all-listed' })}>
-            {say.letInLetAllIn(waiting.length)} <Key>A</Key>
+            {say.letInLet(waiting.length)} <Key>A</Key>
           </Button>
         )}
         {!oneByOne && (
           <Button onClick={() => setSingle(!single)} aria-expanded={single}>
-            {say.moreOneByOne(waiting.length)}
+            {say.moreOne(waiting.length)}
           </Button>
         )}
       </Actions>
-      {oneByOne && <Small>{say.theRulesLetInOne}</Small>}
+      {oneByOne && <Small>{say.theRulesLet}</Small>}
       {(single || oneByOne) &&
         waiting.map((one) => (
           <Flex key={one.visit} align="center" gap="6px" mt="4px">

@@ -9,7 +9,7 @@ const CLOSING: Record<Desk['ending']['closing'][number]['step'], (count: number)
   LINK_RETIRED: () => say.theLinkCountsNoMore,
   GROUPS_CLOSED: (count) => say.groupsWereTogetherAgain(count),
   CHAT_KEPT: (count) => (count === 0 ? say.nothingWasWritten : say.keptInTheRecord(count)),
-  BOARD_KEPT: (count) => (count === 0 ? say.theBoardWasEmpty : say.theBoardIsKeptWith(count)),
+  BOARD_KEPT: (count) => (count === 0 ? say.theBoardWasEmpty : say.theBoardIsKept(count)),
   RECORDING_KEPT: (count) => say.theRecordingIsKept(count),
   REGISTER_DRAFTED: (count) => say.theRegisterIsDraftedHere(count),
 }
@@ -23,7 +23,7 @@ export function OverNote({ desk }: { desk: Desk }) {
         {say.dismissedAt(desk.door.dismissedAt ? time.clock(desk.door.dismissedAt) : '')}
       </chakra.h2>
       <chakra.p color="ink2" mb="12px">
-        {say.theDoorIsShutThis}
+        {say.theDoorIsShut}
       </chakra.p>
       <chakra.ul mb="12px" ps="18px" listStyleType="'✓  '">
         {desk.ending.closing.map((one) => (

@@ -54,7 +54,7 @@ export function Drawing({ desk, lesson, give, onList }: DrawingProps) {
           <Button size="small" onClick={() => give({ do: 'add-group', name: nextName(tables) })}>
             {say.addAGroup}
           </Button>
-          {tables.length > 0 && <span>{say.dragANamePressThe}</span>}
+          {tables.length > 0 && <span>{say.dragANamePress}</span>}
         </Flex>
       </Box>
       {tables.length > 0 && <Sending desk={desk} lesson={lesson} give={give} />}

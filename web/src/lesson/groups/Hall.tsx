@@ -89,7 +89,7 @@ export function Hall({ desk, now, give, onList }: HallProps) {
             <Box role="columnheader">{say.you}</Box>
           </Box>
         </Box>
-        <Box role="rowgroup" flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label={say.groupsOneLineEach}>
+        <Box role="rowgroup" flex="1" minH="0" overflowY="auto" tabIndex={0} aria-label={say.groupsOneLine}>
           {groups.tables.map((table) => (
             <HallLine key={table.id} table={table} desk={desk} from={from} until={until} now={now} give={give} />
           ))}
@@ -107,8 +107,8 @@ export function Hall({ desk, now, give, onList }: HallProps) {
         wrap="wrap"
       >
         <span>
-          <strong>{say.filled}</strong> {say.anAdultIsIn} <strong>{say.framed}</strong> {say.anAdultLooksIn}{' '}
-          <strong>{say.line}</strong> {say.nobody}
+          <strong>{say.filled}</strong> {say.anAdult} <strong>{say.framed}</strong> {say.anAdultLooks} <strong>{say.line}</strong>{' '}
+          {say.nobody}
         </span>
         <chakra.span ms="auto" hideBelow="xl">
           {say.eachHasItsOwnWords}
@@ -146,7 +146,7 @@ function Back({ out, now }: { out: Out; now: number }) {
       bg={soon ? 'mark' : 'transparent'}
       color={soon ? 'onMark' : 'ink'}
     >
-      <chakra.span fontSize="12px">{say.allBackInBackIn(out.calledBack)} </chakra.span>
+      <chakra.span fontSize="12px">{say.allBackInBack(out.calledBack)} </chakra.span>
       <chakra.span fontFamily="mono" fontSize="20px" fontWeight="650">
         {countdown(left)}
       </chakra.span>

@@ -95,7 +95,7 @@ function attended(table: Table, now: number): string {
   if (table.adults.length > 0) return say.areHere(table.adults)
   if (table.looking.length > 0) return say.adultsLookIn(table.looking)
   const alone = table.aloneSeconds * 1000 + (table.aloneSince ? now - Date.parse(table.aloneSince) : 0)
-  if (!table.aloneSince) return table.mates.length === 0 ? say.emptyGroup : say.nobodyIsInIt
+  if (!table.aloneSince) return table.mates.length === 0 ? say.emptyGroup : say.nobodyIs
   return table.seen.length === 0 ? say.noAdultYet(countdown(alone)) : say.withoutAnAdult(countdown(alone))
 }
 
@@ -165,7 +165,7 @@ function Acts({ table, desk, isNext, give }: { table: Table; desk: Desk; isNext:
   return (
     <>
       <Button size="small" look={isNext ? 'main' : 'plain'} onClick={() => give({ do: 'go-in', group: table.id })}>
-        {say.nextGoInGoIn(isNext)} {isNext && <Key>G</Key>}
+        {say.nextGoInGo(isNext)} {isNext && <Key>G</Key>}
       </Button>
       {mine.looking === table.id ? (
         <Button size="small" onClick={() => give({ do: 'look-away' })} aria-pressed="true">

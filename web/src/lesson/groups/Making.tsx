@@ -68,7 +68,7 @@ export function Making({ desk, lesson, give }: { desk: Desk; lesson: string; giv
           </Select>
         )}
         {tick('balanced', 'balanced')}
-        {tick('trusted', say.aTrustedPupilInEach)}
+        {tick('trusted', say.aTrustedPupil)}
         <Button type="submit" look="main" disabled={making.isPending || here === 0}>
           {say.makeGroupsOf(here)}
         </Button>
@@ -103,7 +103,7 @@ export function Making({ desk, lesson, give }: { desk: Desk; lesson: string; giv
 }
 
 function company(made: GroupsMade): string {
-  if (made.metAgain === 0) return say.nobodyMeetsSomebodyOfThe
+  if (made.metAgain === 0) return say.nobodyMeetsSomebody
   const pairs = made.metAgain === 1 ? say.pairMeetsAgain : say.pairsMeetAgain(made.metAgain)
-  return made.metAgain === made.metAtLeast ? say.withGroupsOfThisSize(pairs) : say.fewerThanCannotBe(pairs, made.metAtLeast)
+  return made.metAgain === made.metAtLeast ? say.withGroupsOfThisSize(pairs) : say.fewerThanCannot(pairs, made.metAtLeast)
 }

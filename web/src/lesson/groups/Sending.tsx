@@ -95,7 +95,7 @@ function Rights({ preview }: { preview: GroupsPreview }) {
           </Flex>
         ))}
       </Flex>
-      <Box>{say.aGroupIsWithoutAn(preview.recording, preview.aloneMinutes)}</Box>
+      <Box>{say.aGroupIsWithout(preview.recording, preview.aloneMinutes)}</Box>
     </Box>
   )
 }

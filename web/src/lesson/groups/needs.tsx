@@ -42,7 +42,7 @@ function Alone(props: CardProps) {
   return (
     <>
       <Title>{say.withoutAnAdultForTooLong(group.name, others.length)}</Title>
-      <Small>{say.itHasGoneQuietBy(group.quiet, others.length, others.map((one) => one.name).join(', '))}</Small>
+      <Small>{say.itHasGoneQuiet(group.quiet, others.length, others.map((one) => one.name).join(', '))}</Small>
       <Actions>
         <Button onClick={() => give({ do: 'look-in', group: group.id })}>{say.lookInto(group.name)}</Button>
         <Button onClick={() => give({ do: 'go-in', group: group.id })}>
@@ -60,7 +60,7 @@ function Late({ need, desk, give }: CardProps) {
   return (
     <>
       <Title>{say.comesLate(late.name)}</Title>
-      <Small>{to ? say.isNeededMostIn(late.toName ?? '') : say.everyGroupHoldsSomebodyTo}</Small>
+      <Small>{to ? say.isNeededMost(late.toName ?? '') : say.everyGroupHoldsSomebody}</Small>
       <Actions>
         {to && (
           <Button onClick={() => give({ do: 'to-group', person: late.id, to })}>
@@ -100,7 +100,7 @@ function Planned({ need, give }: CardProps) {
   return (
     <>
       <Title>{need.says}</Title>
-      <Small>{say.theyAreDrawnUpFrom}</Small>
+      <Small>{say.theyAreDrawnUp}</Small>
       <Actions>
         <Button onClick={() => give({ do: 'send-prepared', set })}>{say.sendThemOut}</Button>
         <Button onClick={() => give({ do: 'groups-prepared', set })}>{say.drawUpFirst}</Button>

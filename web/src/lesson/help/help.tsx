@@ -63,7 +63,7 @@ function Stay({ give }: { give: Give }) {
         ))}
       </Select>
       <chakra.span color="ink2" fontSize="13px">
-        {say.theLessonIsOverFor}
+        {say.theLessonIsOver}
       </chakra.span>
     </Line>
   )
@@ -75,7 +75,7 @@ function HelpHour({ desk, help }: { desk: Desk; help: NonNullable<Desk['help']> 
   return (
     <Line>
       <strong>{say.helpHourUntil(time.clock(help.until))}</strong>
-      <span>{say.hasComeHaveComeOne(help.came, help.places)}</span>
+      <span>{say.hasComeHaveCome(help.came, help.places)}</span>
       {first && (
         <span>
           {say.inTheRow} <strong>{first.name}</strong>

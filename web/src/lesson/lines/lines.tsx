@@ -15,10 +15,10 @@ function Weak({ need, desk, give }: CardProps) {
   return (
     <>
       <Title>{need.says}</Title>
-      <Small>{say.aLightLessonClosesAll(names.join(', '))}</Small>
+      <Small>{say.aLightLessonCloses(names.join(', '))}</Small>
       <Actions>
         <Button onClick={() => give({ do: 'light', on: true })}>{say.lightLesson}</Button>
-        <Button onClick={() => give({ do: 'leave-weak-lines' })}>{say.leaveItAsItIs}</Button>
+        <Button onClick={() => give({ do: 'leave-weak-lines' })}>{say.leaveIt}</Button>
       </Actions>
     </>
   )

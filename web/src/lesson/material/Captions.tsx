@@ -23,7 +23,7 @@ export function Captions({ desk, lesson, give }: { desk: Desk; lesson: string; g
         ))}
         {captions.length > 0 && (
           <a href={`/api/lessons/${encodeURIComponent(lesson)}/captions.vtt`} download={`${desk.title}.vtt`}>
-            {say.allOfThemAsA}
+            {say.allOfThem}
           </a>
         )}
       </Box>

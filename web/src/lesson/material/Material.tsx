@@ -13,7 +13,7 @@ export function Material({ desk, give }: { desk: Desk; give: Give }) {
   return (
     <Flex direction="column" flex="1" minH="0" px="14px" pb="8px">
       <Box flex="1" overflowY="auto" tabIndex={0} role="region" aria-label={say.handedOut}>
-        {desk.material.handouts.length === 0 && <Box color="ink2">{say.nothingIsHandedOutWho}</Box>}
+        {desk.material.handouts.length === 0 && <Box color="ink2">{say.nothingIsHandedOut}</Box>}
         {desk.material.handouts.map((one) => (
           <Flex key={one.number} gap="8px" py="2px" borderBottom="1px dotted" borderColor="line">
             <Box flex="1" overflowWrap="anywhere">

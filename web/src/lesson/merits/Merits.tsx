@@ -131,7 +131,7 @@ function Never({ classId }: { classId: string }) {
   if (!data || data.never.length === 0 || data.never.length === data.pupils.length) return null
   return (
     <chakra.p mt="10px" fontSize="13px" color="ink2">
-      {say.withoutAMeritInThe(data.weeks, data.never.slice(0, 12).join(', '), data.never.length, data.never.length - 12)}
+      {say.withoutAMerit(data.weeks, data.never.slice(0, 12).join(', '), data.never.length, data.never.length - 12)}
     </chakra.p>
   )
 }

@@ -64,7 +64,7 @@ export function NoticeMaker({ desk, give }: { desk: Desk; give: Give }) {
         {say.putItUp}
       </Button>
       <Box mt="18px">
-        <Labelled label={say.welcome} hint={say.whoeverArrivesFromNowOn}>
+        <Labelled label={say.welcome} hint={say.whoeverArrivesFromNow}>
           {(id) => (
             <TextArea id={id} rows={2} maxLength={400} value={greeting} onChange={(event) => setGreeting(event.target.value)} />
           )}

@@ -42,7 +42,7 @@ export function UnderHead({ desk, now, give }: { desk: Desk; now: number; give: 
           {question.group && say.in(question.group)}
           {question.open && left !== null && say.left(countdown(left))}
           {question.medianSeconds !== undefined && say.halfWithinS(question.medianSeconds)}{' '}
-          {say.mayBeChangedUntilIt(question.changeable, question.named)}
+          {say.mayBeChangedUntil(question.changeable, question.named)}
         </chakra.p>
         {question.open && question.until && (
           <Box mt="6px">
@@ -116,11 +116,11 @@ function Acts({ question, give }: { question: Shown; give: Give }) {
           {say.showWhatIsRight}
         </Button>
       )}
-      {question.shown && <chakra.span fontSize="13px">{say.theClassSeesIt(question.tellsRight)}</chakra.span>}
+      {question.shown && <chakra.span fontSize="13px">{say.theClassSees(question.tellsRight)}</chakra.span>}
       {!open && <Button onClick={() => give({ do: 'put-away', number })}>{say.putItAway}</Button>}
       {!question.enough && !open && (
         <chakra.span fontSize="12px" color="ink2">
-          {say.fewerThanFiveAnsweredThe}
+          {say.fewerThanFiveAnswered}
         </chakra.span>
       )}
     </Flex>

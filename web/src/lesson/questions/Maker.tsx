@@ -21,7 +21,7 @@ const NUMBERS = ['one', 'two', 'three', 'four', 'five', 'six']
 const READY: { name: string; kind: Asking['kind']; choices: string[] }[] = [
   { name: say.trueOrFalse, kind: 'SINGLE', choices: ['true', 'false'] },
   { name: say.agreeOrNot, kind: 'SINGLE', choices: ['agree', 'partly', 'disagree'] },
-  { name: say.twoToChooseFrom, kind: 'SINGLE', choices: NUMBERS.slice(0, 2) },
+  { name: say.twoToChoose, kind: 'SINGLE', choices: NUMBERS.slice(0, 2) },
   { name: say.three, kind: 'SINGLE', choices: NUMBERS.slice(0, 3) },
   { name: say.four, kind: 'SINGLE', choices: NUMBERS.slice(0, 4) },
   { name: say.five, kind: 'SINGLE', choices: NUMBERS.slice(0, 5) },
@@ -62,14 +62,14 @@ export function Maker({ desk, ask, classId }: { desk: Desk; ask: Ask; classId: s
   })
   return (
     <Box>
-      <Labelled label={say.theQuestion} hint={say.orLeaveItEmptyAnd}>
+      <Labelled label={say.theQuestion} hint={say.orLeaveItEmpty}>
         {(id) => <TextArea id={id} rows={2} maxLength={600} value={text} onChange={(event) => setText(event.target.value)} />}
       </Labelled>
       <Flex gap="12px" wrap="wrap" mb="10px" align="center">
         <chakra.label>
           {say.openFor}{' '}
           <Select w="auto" value={seconds} onChange={(event) => setSeconds(event.target.value)}>
-            <option value="">{say.untilICloseIt}</option>
+            <option value="">{say.untilIClose}</option>
             <option value="30">{say.seconds}</option>
             <option value="60">{say.minute}</option>
             <option value="120">{say.minutes}</option>
@@ -110,7 +110,7 @@ export function Maker({ desk, ask, classId }: { desk: Desk; ask: Ask; classId: s
       ) : (
         <>
           <chakra.p fontWeight="600" mb="4px">
-            {say.askAtOnceToBe}
+            {say.askAtOnce}
           </chakra.p>
           <Flex gap="6px" wrap="wrap">
             {READY.map((ready, place) => (
@@ -146,7 +146,7 @@ function PreparedOnes({ classId, onAsk }: { classId: string; onAsk: (line: Quest
   if (sets.length === 0) {
     return (
       <chakra.p mt="12px" fontSize="13px" color="ink2">
-        {say.nothingIsPreparedForThis}
+        {say.nothingIsPrepared}
       </chakra.p>
     )
   }

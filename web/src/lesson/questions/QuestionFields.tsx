@@ -42,7 +42,7 @@ export function QuestionFields({
   return (
     <Box>
       {withText && (
-        <Labelled label={say.theQuestion} hint={say.orLeaveItEmptyAnd}>
+        <Labelled label={say.theQuestion} hint={say.orLeaveItEmpty}>
           {(id) => (
             <TextArea
               id={id}

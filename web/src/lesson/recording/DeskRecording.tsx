@@ -191,7 +191,7 @@ function Paused({ desk, now, give }: { desk: Desk; now: number; give: Give }) {
     <>
       <span>
         <strong>{say.for(countdown(now - Date.parse(paused.since)))}</strong>: {paused.says} ({paused.by}).{' '}
-        {paused.until ? say.goesOnByItselfIn(countdown(Date.parse(paused.until) - now)) : say.itLastsUntilYouLet}
+        {paused.until ? say.goesOnByItself(countdown(Date.parse(paused.until) - now)) : say.itLastsUntilYouLet}
       </span>
       {mayOrder(desk) && desk.mine.recording.mayPause && (
         <>
@@ -217,7 +217,7 @@ function Paused({ desk, now, give }: { desk: Desk; now: number; give: Give }) {
 const BECOMES: Record<Recording['unheard'][number]['what'], string> = {
   CLOSED: say.theirVoiceAndCameraAreClosed,
   WAITS: say.theRecordingWaitsWhileTheySpeak,
-  NO_RECORDING: say.nothingIsRecordedWhileThey,
+  NO_RECORDING: say.nothingIsRecordedWhile,
   NOT_ASKED: '',
 }
 

@@ -10,7 +10,7 @@ function Fails({ need, desk, give }: CardProps) {
   return (
     <>
       <Title>{need.says}</Title>
-      <Small>{say.thisLessonHasToBe(desk.recording.required)}</Small>
+      <Small>{say.thisLesson(desk.recording.required)}</Small>
       {desk.mine.recording.mayStart && (
         <Actions>
           <Button onClick={() => give({ do: 'record' })}>{say.tryAgainNow}</Button>

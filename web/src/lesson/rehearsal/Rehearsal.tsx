@@ -10,7 +10,7 @@ import { TOUR } from '../tour/asked'
 import { RehearseButton } from './RehearseButton'
 
 const STANDS: Record<Desk['door']['phase'], string> = {
-  PLANNED: say.openTheLessonAndA,
+  PLANNED: say.openTheLesson,
   OPEN: say.theClassIsSimulated,
   OVER: say.itIsOver,
 }

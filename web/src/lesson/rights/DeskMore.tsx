@@ -30,12 +30,12 @@ export function InMore({ desk, give }: { desk: Desk; give: Give }) {
           value={`not on ${one.id}`}
           onSelect={() => give({ do: 'turn-off', person: one.id, what: 'PASSING_ON' })}
         >
-          {say.endPassingTheLessonOn(one.name)}
+          {say.endPassingTheLesson(one.name)}
         </Choice>
       ))}
       {mayPassOn && passedOn.length === 0 && (
         <Choice value="pass-on" onSelect={() => give({ do: 'pass-on' })}>
-          {say.passTheLessonOnTo}
+          {say.passTheLesson}
         </Choice>
       )}
     </>

@@ -74,7 +74,7 @@ export function ClassRightMenu({ column, live, give, onPlan, onWhy }: ClassMenuP
           </Choice>
         ))}
       <Choice value="why" onSelect={() => onWhy(column.rule)}>
-        {say.whyIsItSo}
+        {say.whyIs}
       </Choice>
     </>
   )
@@ -151,7 +151,7 @@ export function PupilRightMenu({
           </Choice>
         ))}
       <Choice value="why" onSelect={() => onWhy(cell.rule, pupil.id)}>
-        {say.whyIsItSo}
+        {say.whyIs}
       </Choice>
     </>
   )

@@ -64,7 +64,7 @@ function Changes({ lesson, stance, give, onClose }: ChangesProps) {
   }
   return (
     <>
-      {data.length === 0 && <p>{say.forPupilsNothingChangesAll}</p>}
+      {data.length === 0 && <p>{say.forPupilsNothingChanges}</p>}
       {data.length > 0 && (
         <chakra.table
           w="100%"
@@ -88,7 +88,7 @@ function Changes({ lesson, stance, give, onClose }: ChangesProps) {
           {say.switch(held.length)}
         </Button>
         {held.length > 0 && <Button onClick={() => choose(true)}>{say.switchAndKeepMyOrders}</Button>}
-        <Button onClick={onClose}>{say.stayAsItIs}</Button>
+        <Button onClick={onClose}>{say.stayAs}</Button>
       </Flex>
     </>
   )

@@ -43,5 +43,5 @@ function Asks({ need, give }: CardProps) {
 }
 
 function spoken(times: number): string {
-  return times === 0 ? say.hasNotSpokenYetIn : times === 1 ? say.hasSpokenOnce : say.hasSpokenTimes(times)
+  return times === 0 ? say.hasNotSpokenYet : times === 1 ? say.hasSpokenOnce : say.hasSpokenTimes(times)
 }

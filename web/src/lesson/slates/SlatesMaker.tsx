@@ -22,7 +22,7 @@ export function SlatesMaker({ give }: { give: Give }) {
     <Box>
       <TextField
         label={say.whatToDrawOrWrite}
-        hint={say.orLeaveItEmptyAnd}
+        hint={say.orLeaveItEmpty}
         maxLength={300}
         value={task}
         onChange={(event) => setTask(event.target.value)}

@@ -291,7 +291,7 @@ function Held({ out, one, marks, go, give, may }: HeldProps) {
             {one.isIn && <Button onClick={() => give({ do: 'give-back', person: one.id })}>{say.giveBack}</Button>}
           </Flex>
           <chakra.p fontSize="12px" color="ink2">
-            {say.aSlateIsSeenBy}
+            {say.aSlateIsSeen}
           </chakra.p>
           <Flex gap="6px" wrap="wrap" mt="auto">
             {out.collected ? (
@@ -304,7 +304,7 @@ function Held({ out, one, marks, go, give, may }: HeldProps) {
             <Button onClick={() => setSure(true)}>{say.wipeAndBeginAgain}</Button>
             <Sure
               title={say.wipeAllSlates}
-              lost={say.everybodyBeginsAgainWithAn}
+              lost={say.everybodyBeginsAgain}
               act={say.wipeAndBeginAgainAct}
               open={sure}
               onClose={() => setSure(false)}

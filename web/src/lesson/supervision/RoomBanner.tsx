@@ -29,10 +29,10 @@ export function RoomBanner({ desk, give }: { desk: Desk; give: Give }) {
     <Box role="status">
       {stoppedAt && (
         <Line grave>
-          {say.everythingIsStoppedSinceAll(time.clock(stoppedAt))}
+          {say.everythingIsStoppedSince(time.clock(stoppedAt))}
           {orders && (
             <Button size="small" onClick={() => give({ do: 'resume' })}>
-              {say.bringBackWhatWas}
+              {say.bringBack}
             </Button>
           )}
           {stoppedBecause ? (
@@ -42,7 +42,7 @@ export function RoomBanner({ desk, give }: { desk: Desk; give: Give }) {
           )}
         </Line>
       )}
-      {desk.ending.lastWord && <Line grave>{say.aLastWordWithAll(desk.ending.lastWord)}</Line>}
+      {desk.ending.lastWord && <Line grave>{say.aLastWord(desk.ending.lastWord)}</Line>}
       {me && !leading && (
         <Line>
           {desk.door.adults.find((adult) => adult.leads && adult.in)?.name ?? say.theLeadAdult}{' '}
@@ -51,7 +51,7 @@ export function RoomBanner({ desk, give }: { desk: Desk; give: Give }) {
       )}
       {aloneSince && (
         <Line grave>
-          {say.noAdultIsInThe} <Since at={aloneSince} /> {say.now(quiet)}
+          {say.noAdult} <Since at={aloneSince} /> {say.now(quiet)}
         </Line>
       )}
       {desk.door.observers.length > 0 && <Line>{say.on(desk.door.observers.join(' and '), desk.door.observers.length)}</Line>}
@@ -79,7 +79,7 @@ function Because({ give }: { give: Give }) {
       }}
     >
       <TextInput
-        aria-label={say.whyEverythingIsStoppedFor}
+        aria-label={say.whyEverythingIsStopped}
         placeholder={say.whatHappenedForTheRecord}
         value={why}
         maxLength={500}

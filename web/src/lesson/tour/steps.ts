@@ -47,20 +47,20 @@ const live = (now: Facts) => now.phase === 'OPEN'
 
 /** The acts of nearly every lesson, in the order in which they come. */
 export const STEPS: TourStep[] = [
-  { id: 'open', say: staffSays.openTheLessonYouAre, done: live },
+  { id: 'open', say: staffSays.openTheLesson, done: live },
   { id: 'in', say: staffSays.comeInWithoutAnAdult, done: (now) => now.in },
   {
     id: 'admit',
-    say: staffSays.someWaitWhoseNamesAre,
+    say: staffSays.someWaitWhoseNames,
     possible: (now) => now.waiting > 0,
-    waits: staffSays.inAMomentSomebodyOf,
+    waits: staffSays.inAMomentSomebody,
     done: (now, before) => now.here > before.here,
   },
   {
     id: 'hand',
     say: staffSays.aHandIsUpPress,
     possible: (now) => now.hands > 0,
-    waits: staffSays.inAMomentAHand,
+    waits: staffSays.inAMomentAH,
     done: (now, before) => now.passes > before.passes,
   },
   { id: 'write', say: staffSays.writeToAllPressW, done: (now, before) => now.mine > before.mine },
@@ -71,18 +71,18 @@ export const STEPS: TourStep[] = [
   },
   {
     id: 'curb',
-    say: staffSays.closeOneRightForOne,
+    say: staffSays.closeOneRight,
     possible: (now) => now.here > 0,
     waits: staffSays.somebodyHasToBeInFirst,
     done: (now, before) => now.curbs > before.curbs,
   },
   {
     id: 'stop',
-    say: staffSays.whenItGetsOutOf,
+    say: staffSays.whenItGetsOut,
     done: (now) => now.stopped,
   },
-  { id: 'resume', say: staffSays.bringBackWhatWasBefore, done: (now) => !now.stopped },
-  { id: 'dismiss', say: staffSays.dismissTheClassNobodyIs, done: (now) => now.phase === 'OVER' },
+  { id: 'resume', say: staffSays.bringBack, done: (now) => !now.stopped },
+  { id: 'dismiss', say: staffSays.dismissTheClassNobody, done: (now) => now.phase === 'OVER' },
 ]
 
 /** From a step on, the first that is not done already before it began: a lesson that is open needs no opening. */

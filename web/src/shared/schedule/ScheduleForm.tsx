@@ -58,7 +58,7 @@ export function ScheduleForm({ id }: { id: string }) {
       </Button>
       <ProblemNote problem={undo.error} />
       <chakra.p role="status" mt="6px">
-        {say.takenBackNoneOfThese(undo.isSuccess)}
+        {say.takenBackNone(undo.isSuccess)}
         {schedule.data && saidOf(schedule.data)}{' '}
         {schedule.data && schedule.data.added > 0 && (
           <Button size="small" disabled={undo.isPending} onClick={() => undo.mutate(schedule.data.change)}>
@@ -76,7 +76,7 @@ export function ScheduleForm({ id }: { id: string }) {
 export function saidOf(done: Scheduled): string {
   return [
     done.added === 1 ? say.lessonIsPlanned : say.lessonsArePlanned(done.added),
-    done.left > 0 && say.leftOutTheClassHas(done.left),
+    done.left > 0 && say.leftOutTheClass(done.left),
     done.holidays > 0 && say.leftOutTheyFallInHolidays(done.holidays),
   ]
     .filter(Boolean)
@@ -105,7 +105,7 @@ export function Appearing({ spots }: { spots: string[] }) {
   if (spots.length === 0) return null
   return (
     <Box role="alert" borderInlineStart="4px solid" borderColor="verdict.away" bg="verdict.awaySoft" px="12px" py="6px" mt="6px">
-      <strong>{say.lookAtThisBeforeYou}</strong>
+      <strong>{say.lookAt}</strong>
       <chakra.ul ps="18px" listStyleType="disc">
         {spots.slice(0, SHOWN).map((one) => (
           <li key={one}>{one}</li>

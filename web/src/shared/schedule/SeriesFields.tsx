@@ -48,7 +48,7 @@ export function SeriesFields({ form, onChange }: { form: SeriesForm; onChange: (
         <span>
           {say.aHelpHour}{' '}
           <chakra.span fontSize="12.5px" color="ink2">
-            {say.pupilsComeWithQuestionsNot}
+            {say.pupilsComeWithQuestions}
           </chakra.span>
         </span>
       </chakra.label>
@@ -74,7 +74,7 @@ export function SeriesFields({ form, onChange }: { form: SeriesForm; onChange: (
         </Flex>
         {!weekly && (
           <chakra.span fontSize="12.5px" color="ink2">
-            {say.withNoDayChosenIt}
+            {say.withNoDayChosen}
           </chakra.span>
         )}
       </chakra.fieldset>

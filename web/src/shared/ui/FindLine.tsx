@@ -74,7 +74,7 @@ function Line({ me, demo, onDone }: { me: Me; demo: boolean; onDone: () => void 
         aria-activedescendant={hits[chosen] && `found-${chosen}`}
         autoFocus
         autoComplete="off"
-        placeholder={say.aNameAClassA}
+        placeholder={say.aNameAClass}
         value={typed}
         onChange={(event) => {
           setTyped(event.target.value)
@@ -128,7 +128,7 @@ function Line({ me, demo, onDone }: { me: Me; demo: boolean; onDone: () => void 
         ))}
         {hits.length === 0 && (
           <chakra.li color="ink2" px="8px" py="6px">
-            {say.typeTheBeginningOfA(typed.trim(), isFetching, asked)}
+            {say.typeTheBeginning(typed.trim(), isFetching, asked)}
           </chakra.li>
         )}
       </Box>

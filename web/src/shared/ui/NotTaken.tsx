@@ -27,7 +27,7 @@ export function NotTaken({
       overflowY="auto"
       tabIndex={0}
       role="region"
-      aria-label={mild ? say.whatIsTakenAndTo : say.whatIsNotTaken}
+      aria-label={mild ? say.whatIsTaken : say.whatIsNotTaken}
     >
       <strong>{what}</strong>
       {wrong.map((one) => (

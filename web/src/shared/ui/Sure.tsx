@@ -28,7 +28,7 @@ export function Sure({ title, lost, act, open, onClose, onSure }: SureProps) {
         <Button look="stop" onClick={sure}>
           {act}
         </Button>
-        <Button onClick={onClose}>{say.leaveItAsItIs}</Button>
+        <Button onClick={onClose}>{say.leaveIt}</Button>
       </Flex>
     </Sheet>
   )

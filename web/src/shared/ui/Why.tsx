@@ -88,7 +88,7 @@ export function WhyChain({ why, reason = true }: { why: Why; reason?: boolean })
       )}
       {why.changedBy && (
         <chakra.p mt="8px">
-          <chakra.strong fontWeight="600">{staffSays.whoCanChangeIt}</chakra.strong> {why.changedBy}
+          <chakra.strong fontWeight="600">{staffSays.whoCanChange}</chakra.strong> {why.changedBy}
         </chakra.p>
       )}
       {why.changedBy && (

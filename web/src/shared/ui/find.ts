@@ -30,7 +30,7 @@ export function hitOf(one: FoundLine, now: number): Hit {
     case 'COVER':
       return hit(say.coverOf(one.name), `/timetable?from=${day}&lesson=${enc(one.id)}&do=cover`)
     case 'DESK':
-      return hit(say.toTheDeskOf(one.name), `/lessons/${enc(one.id)}/desk`)
+      return hit(say.toTheDesk(one.name), `/lessons/${enc(one.id)}/desk`)
     case 'RULES':
       return hit(say.rulesOf(one.name), `/rules/${one.kind === 'CLASS' ? 'class' : 'lesson'}:${enc(one.id)}`)
     case 'JOINING':

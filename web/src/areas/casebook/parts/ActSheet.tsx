@@ -23,8 +23,8 @@ const TITLES: Record<Act['do'], string> = {
   decide: say.whatIsDecided,
   kind: say.kindAndSeverity,
   parents: say.writeToParents,
-  link: say.itHasToDoWith,
-  merge: say.itIsTheSameAs,
+  link: say.itHas,
+  merge: say.itIsTheSame,
   split: say.itIsTwo,
   close: say.closeIt,
   reopen: say.openItAgain,
@@ -133,7 +133,7 @@ export function ActSheet({ page, act, onDone, onClose }: ActSheetProps) {
       case 'note':
         return (
           <>
-            {act.corrects && <chakra.p mb="8px">{say.whatStandsThereStaysYour}</chakra.p>}
+            {act.corrects && <chakra.p mb="8px">{say.whatStandsThereStays}</chakra.p>}
             {words(say.inYourWords)}
             {page.may.includes('NOTE_FOR_LEADS') && (
               <chakra.label display="flex" gap="7px" mb="10px">
@@ -206,7 +206,7 @@ export function ActSheet({ page, act, onDone, onClose }: ActSheetProps) {
                 </Select>
               )}
             </Labelled>
-            {words(say.whatTheyRead, say.itGoesOutByThe)}
+            {words(say.whatTheyRead, say.itGoesOut)}
           </>
         )
       case 'link':
@@ -241,7 +241,7 @@ export function ActSheet({ page, act, onDone, onClose }: ActSheetProps) {
                 </chakra.label>
               ))}
             </Flex>
-            {words(say.whatTheNewOneIs)}
+            {words(say.whatTheNew)}
           </>
         )
       case 'later':
@@ -256,13 +256,13 @@ export function ActSheet({ page, act, onDone, onClose }: ActSheetProps) {
         return (
           <>
             <chakra.p mb="8px">{act.what}</chakra.p>
-            {words(say.whatCameOfIt)}
+            {words(say.whatCame)}
           </>
         )
       case 'talk':
-        return words(say.whatWasTalkedAboutWith(act.name), say.fromNowOnTheDoor)
+        return words(say.whatWasTalked(act.name), say.fromNowOnTheDoor)
       case 'close':
-        return words(say.howItEnded, say.whatItRestsOnIs)
+        return words(say.howItEnded, say.whatItRests)
       case 'reopen':
         return words(say.why)
       case 'decide':

@@ -46,7 +46,7 @@ export function People({ page, onChanged }: { page: IncidentPage; onChanged: (pa
               w="auto"
               py="0"
               fontSize="13px"
-              aria-label={say.whatHadToDoWithIt(one.name)}
+              aria-label={say.whatHad(one.name)}
               value={one.part}
               onChange={(event) => set.mutate({ person: one.id, part: (event.target.value || null) as Part | null })}
             >

@@ -109,11 +109,11 @@ export function Chapters({ rules, shown, filter, onFilter }: ChaptersProps) {
             <Shutter value="closed" /> {say.closed}
           </p>
           <p>
-            <Shutter value="closed" bound /> {say.sillBindingNobodyBelowCan}
+            <Shutter value="closed" bound /> {say.sillBindingNobodyBelow}
           </p>
           <p>
             <strong>{say.bold}</strong>
-            {say.setHereElseUsualOr}
+            {say.setHereElseUsual}
           </p>
         </Box>
       </Box>

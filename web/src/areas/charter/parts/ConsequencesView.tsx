@@ -23,7 +23,7 @@ export function ConsequencesView({ report, place, from }: { report: Report; plac
     <Box>
       <chakra.h1 fontSize="27px">{say.whatChanges(report.from)}</chakra.h1>
       <chakra.p color="ink2" mb="10px" maxW="640px">
-        {say.lessonsAreJudgedAsThey}
+        {say.lessonsAreJudged}
       </chakra.p>
       {nothing && <EmptyNote>{say.nothingChangesForAnyClass}</EmptyNote>}
       {report.shifts.map((shift) => (
@@ -126,13 +126,13 @@ function ShiftSection({ shift, chosen, onChoose, children }: ShiftSectionProps) 
       <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="18px">
         <Box>
           <chakra.h3 fontSize="13px" color="ink2">
-            {say.whereItCanComeAbout(shift.classes.length)}
+            {say.whereItCanCome(shift.classes.length)}
           </chakra.h3>
           <Cases cases={shift.classes} chosen={chosen} onChoose={onChoose} />
         </Box>
         <Box>
           <chakra.h3 fontSize="13px" color="ink2">
-            {say.plannedWhereItWill(shift.lessonCount)}
+            {say.plannedWhere(shift.lessonCount)}
           </chakra.h3>
           <Cases cases={shift.lessons} chosen={chosen} onChoose={onChoose} />
           {shift.lessonCount > shift.lessons.length && (

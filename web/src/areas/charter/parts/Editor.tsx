@@ -48,7 +48,7 @@ export function Editor({ place, chosen, editable, onDone }: EditorProps) {
         </Button>
       </Flex>
       <chakra.p color="ink2" mb="6px">
-        {say.forTheLessonAsA(
+        {say.forTheLesson(
           rule.wholeLesson,
           roleName(cell.role).toLowerCase(),
           chosen.whenWords && `, ${chosen.whenWords}`,

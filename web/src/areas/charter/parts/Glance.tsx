@@ -30,7 +30,7 @@ export function Glance({ lead, editable, onHistory }: { lead: boolean; editable:
         <Link to="/try">{say.tryASituation}</Link>
         <Link to="/sets">{say.readyMadeSets}</Link> · <Link to="/ladder">{say.theLadder}</Link>
         <Button look="quiet" onClick={onHistory}>
-          {say.historyAndTheRulesOf}
+          {say.historyAndTheRules}
         </Button>
         <WatchedWords lead={lead} />
         <MeritReasons mayChange={lead} />
@@ -94,7 +94,7 @@ function ReadFile() {
         }}
       />
       <ProblemNote problem={read.error} compact />
-      {read.data?.draft.length === 0 && <p role="status">{say.theFileSaysWhatThe}</p>}
+      {read.data?.draft.length === 0 && <p role="status">{say.theFileSays}</p>}
     </>
   )
 }
@@ -103,7 +103,7 @@ function WhatIsWrong() {
   const { data } = useQuery({ queryKey: ['rules-findings'], queryFn: () => get<FindingLine[]>('/api/rules-findings') })
   if (!data) return null
   return data.length === 0 ? (
-    <chakra.p color="ink2">{say.noRuleContradictsAnotherAnd}</chakra.p>
+    <chakra.p color="ink2">{say.noRuleContradictsAnother}</chakra.p>
   ) : (
     <Findings title={say.wrongInTheRules(data.length)} lines={data} />
   )

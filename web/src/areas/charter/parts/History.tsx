@@ -15,7 +15,7 @@ export function History({ place, onDay }: { place: string; onDay: (day: string) 
   return (
     <Box>
       <Flex justify="space-between" align="baseline" wrap="wrap" gap="8px" mb="8px">
-        <chakra.h1 fontSize="27px">{say.whatWasSetAndWhen}</chakra.h1>
+        <chakra.h1 fontSize="27px">{say.whatWasSet}</chakra.h1>
         <chakra.label display="flex" gap="6px" alignItems="center">
           {say.theRulesAsOf}
           <TextInput type="date" w="150px" py="2px" onChange={(event) => event.target.value && onDay(event.target.value)} />

@@ -87,7 +87,7 @@ function SetsOfClass({ id, rules }: { id: string; rules: Rules }) {
           ))}
           <Flex gap="6px" mt="6px">
             <Button look="main" onClick={() => change.mutate({ set: wanted, use: true })}>
-              {say.useItFromNowOn}
+              {say.useItFromNow}
             </Button>
             <Button onClick={() => setWanted('')}>{say.leaveIt}</Button>
           </Flex>
@@ -120,7 +120,7 @@ function PlanOfLesson({ id }: { id: string }) {
   return (
     <Box bg="sheet" border="1px solid" borderColor="line" px="14px" py="8px" mb="12px">
       <chakra.h2 fontSize="15px">
-        {say.plannedForThisLessonOf} <Link to={`/classes/${data.ofClass}`}>{data.title}</Link>
+        {say.plannedForThisLesson} <Link to={`/classes/${data.ofClass}`}>{data.title}</Link>
       </chakra.h2>
       <Flex gap="18px" wrap="wrap" align="center">
         {(['recording', 'groups'] as const).map((one) => (

@@ -43,10 +43,10 @@ function List({ lead, onDone }: { lead: boolean; onDone: () => void }) {
   return (
     <>
       <chakra.p mb="8px" color="ink2">
-        {say.aMessageWithOneOf}
+        {say.aMessage}
       </chakra.p>
       <TextArea
-        aria-label={say.oneWordOrPhraseIn}
+        aria-label={say.oneWordOrPhrase}
         rows={9}
         readOnly={!lead}
         value={text}
@@ -54,7 +54,7 @@ function List({ lead, onDone }: { lead: boolean; onDone: () => void }) {
       />
       <ProblemNote problem={keep.error} compact />
       <Flex justify="space-between" align="center" mt="8px" color="ink2" fontSize="14px">
-        <span>{say.countsInEveryLessonAt(lead)}</span>
+        <span>{say.countsInEveryLesson(lead)}</span>
         {lead && (
           <Button look="main" disabled={keep.isPending || typed === null} onClick={() => keep.mutate(text.split('\n'))}>
             {say.keepThisList}

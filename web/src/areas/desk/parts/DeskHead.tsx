@@ -67,7 +67,7 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
       {live && mayOrder(desk) && (
         <>
           <Flex align="center" gap="6px" fontSize="12.5px" color="ink2">
-            <Button look="quiet" onClick={() => onWhy('entry.door')} aria-label={say.whyIsTheDoorSo}>
+            <Button look="quiet" onClick={() => onWhy('entry.door')} aria-label={say.whyIsTheDoor}>
               {say.door}
             </Button>
             <Key>D</Key>
@@ -110,13 +110,13 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
       )}
       {live && !desk.mine.door.in && (
         <Button look="main" disabled={busy} onClick={() => give({ do: 'join' })}>
-          {say.lookInComeIn(desk.mine.door.observing)}
+          {say.lookInCome(desk.mine.door.observing)}
         </Button>
       )}
       {live && desk.mine.door.observing && desk.mine.door.in && (
         <>
           <chakra.span fontSize="13px" color="ink2">
-            {say.youLookOnAndMay(desk.mine.door.overseeing)}
+            {say.youLook(desk.mine.door.overseeing)}
           </chakra.span>
           {desk.mine.supervision.mayTakeCharge && (
             <Button look="main" disabled={busy} onClick={() => give({ do: 'take-charge' })}>
@@ -128,7 +128,7 @@ export function DeskHead({ desk, now, connected, give, busy, onWhy }: DeskHeadPr
       )}
       <Sheet title={say.dismissTheClass} open={dismissing} onClose={() => setDismissing(false)}>
         <p>
-          {desk.rehearses ? say.theRehearsalEndsEveryoneIs : say.everyoneIsOutAtOnce}
+          {desk.rehearses ? say.theRehearsalEndsEveryone : say.everyoneIsOutAtOnce}
           {say.whoWaitAtTheDoor(desk.door.waiting.length)}
         </p>
         <Flex gap="8px" mt="14px">
@@ -166,8 +166,8 @@ function WayBack({ desk }: { desk: Desk }) {
       >
         <ArrowLeft size={18} aria-hidden />
       </Link>
-      <Sheet title={say.theLessonGoesOn} open={asked} onClose={() => setAsked(false)}>
-        <p>{say.youAreInIt(others)}</p>
+      <Sheet title={say.theLessonGoes} open={asked} onClose={() => setAsked(false)}>
+        <p>{say.youAre(others)}</p>
         <Flex gap="8px" mt="14px">
           <Button look="main" onClick={() => setAsked(false)}>
             {say.stay}
@@ -224,7 +224,7 @@ function MoreButton({ desk, give }: { desk: Desk; give: Give }) {
         {PAGES.map(({ InMore }, place) => InMore && <InMore key={place} desk={desk} give={give} />)}
         {/* In a page of its own: whoever leaves the desk counts as out. */}
         <Choice value="rules" onSelect={() => window.open(`/rules/lesson:${desk.rehearses ?? desk.lesson}`, '_blank')}>
-          {say.rulesAndVisitorsOfThis}
+          {say.rulesAndVisitors}
         </Choice>
         <Choice value="out" onSelect={() => give({ do: 'leave' })}>
           {say.stepOutAnotherAdultStays}

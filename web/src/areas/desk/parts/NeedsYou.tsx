@@ -36,7 +36,7 @@ export function NeedsYou({ desk, give, onWhy }: NeedsYouProps) {
       <Box aria-live="polite">
         {queue.length === 0 && (
           <Box px="14px" pb="8px" color="ink2">
-            {say.nobodyWaitsNoHandIs}
+            {say.nobodyWaitsNoHand}
           </Box>
         )}
         {queue.map((need, place) => (

@@ -9,7 +9,7 @@ export function NoDesk({ problem }: { problem: Problem }) {
   return (
     <Box maxW="640px" mx="auto" px="20px" py="30px">
       <chakra.h1 fontSize="23px" mb="8px">
-        {say.thisDeskIsClosedToYou}
+        {say.thisDeskIsClosed}
       </chakra.h1>
       <ProblemNote problem={problem} />
       <Link to="/today">

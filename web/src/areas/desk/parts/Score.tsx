@@ -276,7 +276,7 @@ function usePlanned(desk: Desk) {
   const mayPlan = desk.door.phase === 'PLANNED' && !desk.mine.door.observing
   return {
     problem: plan.error,
-    said: plan.isSuccess ? say.plannedForThisLessonIt(plan.variables.title, plan.variables.value.replace('-', ' ')) : undefined,
+    said: plan.isSuccess ? say.plannedForThisLesson(plan.variables.title, plan.variables.value.replace('-', ' ')) : undefined,
     onPlan: mayPlan ? (rule: string, value: string) => plan.mutate({ rule, value, title: RIGHT[rule] ?? rule }) : undefined,
   }
 }

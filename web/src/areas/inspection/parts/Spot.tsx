@@ -153,7 +153,7 @@ function AcceptForm({ spot, onBack }: { spot: WeakSpot; onBack: () => void }) {
       <ProblemNote problem={accept.error} compact />
       <Flex gap="6px">
         <Button type="submit" look="main" disabled={accept.isPending}>
-          {say.iAnswerForIt}
+          {say.iAnswer}
         </Button>
         <Button look="quiet" onClick={onBack}>
           {say.leaveItOpen}

@@ -7,7 +7,7 @@ export function Trend({ days }: { days: InspectedDay[] }) {
   if (days.length < 2) {
     return (
       <chakra.p color="ink2" fontSize="13px" maxW="200px">
-        {say.theTrendBeginsTodayEach}
+        {say.theTrendBeginsToday}
       </chakra.p>
     )
   }

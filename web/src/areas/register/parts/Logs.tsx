@@ -36,7 +36,7 @@ export function Logs({ page, lesson }: { page: RegisterPage; lesson: string }) {
       ))}
       <ProblemNote problem={takeBack.error} compact />
       <Button look="quiet" onClick={() => setTaking(true)}>
-        {say.bringInALogOf}
+        {say.bringInALog}
       </Button>
       <Sheet title={say.aLogOfAnotherServiceTitle} wide open={taking} onClose={() => setTaking(false)}>
         <LogImport lesson={lesson} onTaken={() => setTaking(false)} />

@@ -45,7 +45,7 @@ export function SignOff({ page, lesson }: { page: RegisterPage; lesson: string }
             <Button look="main" disabled={change.isPending} onClick={() => change.mutate('sign')}>
               {say.signTheRegister}
             </Button>
-            <chakra.span color="ink2">{say.itThenStandsAsIt}</chakra.span>
+            <chakra.span color="ink2">{say.itThenStands}</chakra.span>
           </>
         )
       )}
@@ -59,7 +59,7 @@ export function SignOff({ page, lesson }: { page: RegisterPage; lesson: string }
         >
           <TextField
             label={say.why}
-            hint={say.keptWithWhoSignedAndWhen}
+            hint={say.keptWithWhoSigned}
             value={reason}
             maxLength={300}
             required

@@ -22,7 +22,7 @@ export function Exchange({ me, from, onTaken }: { me: Me; from: string; onTaken:
         {say.takeATableOut}
       </chakra.h3>
       <chakra.p color="ink2" mb="4px">
-        {say.csvForASpreadsheetWhat}
+        {say.csvForASpreadsheet}
       </chakra.p>
       <Flex gap="14px">
         <chakra.a
@@ -110,7 +110,7 @@ function TimetableImport({ onTaken }: { onTaken: (changed: PlanChanged) => void 
           ))}
           {shown.classes.length === 0 && <p>{say.noLessonWouldChange}</p>}
           <chakra.p color="ink2" fontSize="13px">
-            {say.areAsTheyAre(shown.same, shown.past, shown.notYours)}
+            {say.areAs(shown.same, shown.past, shown.notYours)}
           </chakra.p>
           {shown.unknown.map((one) => (
             <Unknown
@@ -126,7 +126,7 @@ function TimetableImport({ onTaken }: { onTaken: (changed: PlanChanged) => void 
             wrong={shown.wrong.filter((one) => !one.taken)}
           />
           <NotTaken
-            what={say.takenButKnowThis}
+            what={say.takenButKnow}
             all={shown.wrongInAll - shown.notTaken}
             wrong={shown.wrong.filter((one) => one.taken)}
             mild

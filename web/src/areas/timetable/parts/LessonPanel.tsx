@@ -223,7 +223,7 @@ function CoverForm({ box, onDone, onBack }: FormProps) {
         cover.mutate({ adult, insteadOf: insteadOf || undefined, through: through || undefined, why }, { onSuccess: onDone })
       }}
     >
-      <Labelled label={say.whoComes} hint={say.withTheRightsOfThe}>
+      <Labelled label={say.whoComes} hint={say.withTheRights}>
         {(id) => (
           <Select id={id} value={adult} required onChange={(event) => setAdult(event.target.value)}>
             <option value="">{say.choose}</option>

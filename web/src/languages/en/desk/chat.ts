@@ -7,15 +7,15 @@ export const say = {
   sendsAFile: 'sends a file',
   writes: 'writes',
   to: (to: string) => `to ${to}`,
-  itOnlyYouReadIt: (because: string) => `It ${because}. Only you read it so far:`,
+  itOnlyYouRead: (because: string) => `It ${because}. Only you read it so far:`,
   letThrough: 'Let through',
   keepBack: 'Keep back',
 
   // WordsPanel
-  pupilsWriteToAll: 'pupils write to all',
+  pupilsWrite: 'pupils write to all',
   pupilsWriteToAdultsOnly: 'pupils write to adults only',
   onlyYouHearAllWords: (all: boolean, here: string) => (all ? `only ${here}` : `you hear ${here}; all words`),
-  whyMayPupilsWriteSo: 'Why may pupils write so?',
+  whyMayPupilsWrite: 'Why may pupils write so?',
   why: 'why',
   wordsOfTheLesson: 'Words of the lesson',
   nothingIsWrittenYet: 'Nothing is written yet.',

@@ -18,7 +18,7 @@ export const say = {
   whoPressed: 'Who pressed',
   msOfASlowLine: (delayMs: number) => `${delayMs} ms of a slow line were taken off`,
   s: (ms: string) => `${ms} s`,
-  aTieFirstOnceTimesBefore: (tied: boolean, timesFirst: number) =>
+  aTieFirstOnceTimes: (tied: boolean, timesFirst: number) =>
     `${tied ? ' (a tie)' : ''}${timesFirst > 0 ? `, first ${timesFirst === 1 ? 'once' : `${timesFirst} times`} before` : ''}`,
   andMore: (row: number) => `and ${row} more`,
   whatToDoMeanwhile: 'What to do meanwhile',
@@ -28,8 +28,8 @@ export const say = {
   minutes: (minutes: number) => `${minutes} minutes`,
   aSoftToneAtItsEnd: 'a soft tone at its end',
   whatIsAsked: 'What is asked',
-  orLeaveItEmptyAnd: 'Or leave it empty and say it.',
+  orLeaveItEmpty: 'Or leave it empty and say it.',
   callItOpensIn3Seconds: 'Call: it opens in 3 seconds',
-  everybodySeesItOpenAt:
+  everybodySeesItOpen:
     'Everybody sees it open at the same time. Slow lines are measured and made good; who cannot be told apart is said to have tied, and then those come first who were first less often.',
 }

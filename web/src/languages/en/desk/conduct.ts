@@ -5,8 +5,8 @@ export const say = {
   stepFor: (level: number, step: string, act: string, by: string) => `Step ${level}, ${step}, for ${act} (${by})`,
   itIsAboutAnotherPupil: 'It is about another pupil. ',
   noWordsWereWritten: 'No words were written.',
-  nobodyElseSeesThatIt: 'Nobody else sees that it was said.',
-  iSeeToIt: 'I see to it',
+  nobodyElseSees: 'Nobody else sees that it was said.',
+  iSee: 'I see to it',
   forTheSafeguardingLeadAlone: 'For the safeguarding lead alone',
   forYouAlone: 'For you alone:',
   saysQuietlyThatSomethingIsWrong: (name: string, about: 'NOTHING_SAID' | 'A_PUPIL' | 'AN_ADULT', words: string) =>
@@ -14,7 +14,7 @@ export const say = {
   lookAtThisLater: 'Look at this later',
   thisMomentAndTheFive: 'This moment and the five minutes before it are kept in the casebook. Nobody is named.',
   aFewWords: 'A few words',
-  whatToLookAt: 'what to look at',
+  whatToLook: 'what to look at',
   markIt: 'Mark it',
 
   // StepSheet
@@ -32,7 +32,7 @@ export const say = {
   whatWasDone: 'What was done',
   without: (name: string) => `Without ${name}`,
   anotherPupil: 'Another pupil',
-  chooseAPupilAnd: (people: number) => (people === 0 ? 'Choose a pupil…' : 'and…'),
+  chooseAPupil: (people: number) => (people === 0 ? 'Choose a pupil…' : 'and…'),
   theLadderLabel: 'The ladder',
   whyThisStepIsProposed: 'Why this step is proposed',
   proposedStep: (level: number) => `Proposed: step ${level},`,
@@ -46,7 +46,7 @@ export const say = {
   whyAnotherStepPlaceholder: 'why another step',
   aFewWordsIfYouLikePlaceholder: 'a few words, if you like',
   takeStep: (level: number, step: string) => `Take step ${level}: ${step}`,
-  parentsAreToldOfIt: 'Parents are told of it.',
+  parentsAreTold: 'Parents are told of it.',
   proposed: ', proposed',
   itTakesAlong: 'It takes along:',
   theirRights: 'their rights',

@@ -2,12 +2,12 @@
 export const say = {
   // needs
   theSeatIsKeptComing: 'The seat is kept; coming back needs no knock.',
-  backByItIsNo: (backBy: string) => ` Back by ${backBy} it is no gap in the register.`,
+  backBy: (backBy: string) => ` Back by ${backBy} it is no gap in the register.`,
   waits: ' waits',
   onTheClassListWait: (waiting: number) => `${waiting} on the class list wait`,
-  letInLetAllIn: (waiting: number) => (waiting === 1 ? 'Let in' : `Let all ${waiting} in`),
-  moreOneByOne: (waiting: number) => (waiting === 1 ? 'More' : 'One by one'),
-  theRulesLetInOne: 'The rules let in one by one: look at each.',
+  letInLet: (waiting: number) => (waiting === 1 ? 'Let in' : `Let all ${waiting} in`),
+  moreOne: (waiting: number) => (waiting === 1 ? 'More' : 'One by one'),
+  theRulesLet: 'The rules let in one by one: look at each.',
   letIn: 'Let in',
   turnAway: 'Turn away',
   aCallFrom: (waiting: string) => `A call from ${waiting}`,
@@ -26,9 +26,9 @@ export const say = {
   whyButton: 'why',
 
   // OpeningNote
-  openAndTellWhoIs: 'Open, and tell who is not there',
+  openAndTell: 'Open, and tell who is not there',
   notOpenYet: 'Not open yet',
-  nobodyIsInWhenYou: (before: number, until: string, starts: string) =>
+  nobodyIs: (before: number, until: string, starts: string) =>
     `${before > 0 ? `Begins in ${until}, at ${starts}.` : `Should have begun at ${starts}.`} Nobody is in. When you open, you are in first; pupils then wait or walk in as the door says.`,
   openTheLesson: 'Open the lesson',
   rehearseItWithASimulatedClass: 'Rehearse it with a simulated class',
@@ -54,13 +54,13 @@ export const say = {
   allowToComeBack: 'Allow to come back',
   removeFromTheLesson: 'Remove from the lesson…',
   helpsYou: (pupil: string) => `${pupil} helps you`,
-  aLastWordWith: (pupil: string) => `A last word with ${pupil}?`,
-  theLessonEndsForAll:
+  aLastWord: (pupil: string) => `A last word with ${pupil}?`,
+  theLessonEnds:
     'The lesson ends for all other pupils and visitors at once, and nobody comes in any more. By the rules of most lessons a second adult must be in the room; if they go, it ends by itself.',
   sendTheOthersHome: 'Send the others home',
   goOnTeaching: 'Go on teaching',
   remove: (pupil: string) => `Remove ${pupil}?`,
-  isOutAtOnceWith: 'is out at once, with every device. Coming back is decided by the charter, and you see it here.',
+  isOutAtOnce: 'is out at once, with every device. Coming back is decided by the charter, and you see it here.',
   whatHappened: 'What happened',
   keptWithTheLessonPupils: 'Kept with the lesson. Pupils do not see it.',
   removeButton: 'Remove',

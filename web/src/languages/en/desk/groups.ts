@@ -9,16 +9,16 @@ export const say = {
   seenTo: 'Seen to',
   withoutAnAdultForTooLong: (group: string, others: number) =>
     `${group} ${others > 0 ? `and ${others} more ` : ''}without an adult for too long`,
-  itHasGoneQuietBy: (quiet: boolean, others: number, names: string) =>
+  itHasGoneQuiet: (quiet: boolean, others: number, names: string) =>
     `${quiet ? 'It has gone quiet by itself.' : 'Nobody has looked in for longer than the rule lets.'}${others > 0 ? ` The same in ${names}.` : ''}`,
   lookInto: (group: string) => `Look into ${group}`,
   comesLate: (late: string) => `${late} comes late`,
-  isNeededMostIn: (table: string) => `Is needed most in ${table}, and nobody to be kept apart from is there.`,
-  everyGroupHoldsSomebodyTo: 'Every group holds somebody to be kept apart from. Choose yourself.',
+  isNeededMost: (table: string) => `Is needed most in ${table}, and nobody to be kept apart from is there.`,
+  everyGroupHoldsSomebody: 'Every group holds somebody to be kept apart from. Choose yourself.',
   to: 'To',
   toAnotherGroup: 'To another group',
   elsewhere: 'elsewhere…',
-  theyAreDrawnUpFrom: 'They are drawn up from what was prepared; who is not here is left out.',
+  theyAreDrawnUp: 'They are drawn up from what was prepared; who is not here is left out.',
   sendThemOut: 'Send them out',
   drawUpFirst: 'Draw up first',
 
@@ -35,16 +35,16 @@ export const say = {
   newCompany: 'new company',
   lookedForIn: 'Looked for in',
   lastTimeLastTimes: (times: number) => (times === 1 ? 'last time' : `last ${times} times`),
-  aTrustedPupilInEach: 'a trusted pupil in each',
+  aTrustedPupil: 'a trusted pupil in each',
   makeGroupsOf: (here: number) => `Make groups of ${here}`,
   asLastTime: 'As last time',
   preparedGroups: 'Prepared groups',
   prepared: 'prepared…',
-  nobodyMeetsSomebodyOfThe: 'Nobody meets somebody of the last times again.',
+  nobodyMeetsSomebody: 'Nobody meets somebody of the last times again.',
   pairMeetsAgain: '1 pair meets again',
   pairsMeetAgain: (metAgain: number) => `${metAgain} pairs meet again`,
   withGroupsOfThisSize: (pairs: string) => `${pairs}; with groups of this size it cannot be fewer.`,
-  fewerThanCannotBe: (pairs: string, metAtLeast: number) => `${pairs}; fewer than ${metAtLeast} cannot be.`,
+  fewerThanCannot: (pairs: string, metAtLeast: number) => `${pairs}; fewer than ${metAtLeast} cannot be.`,
 
   // Names
   nameOf: (table: string) => `Name of ${table}`,
@@ -72,7 +72,7 @@ export const say = {
   inAGroup: 'In a group:',
   otherwiseThere: (right: string, now: 'OPEN' | 'CLOSED' | 'ON_REQUEST', inGroups: 'OPEN' | 'CLOSED' | 'ON_REQUEST') =>
     `${right}${now !== inGroups ? ' (otherwise there)' : ''}`,
-  aGroupIsWithoutAn: (recording: string, aloneMinutes: number) =>
+  aGroupIsWithout: (recording: string, aloneMinutes: number) =>
     `${recording} A group is without an adult for ${aloneMinutes} min at most.`,
 
   // Drawing
@@ -85,7 +85,7 @@ export const say = {
   classList: 'Class list',
   groupsAsTheyAreDrawnUp: 'Groups as they are drawn up',
   addAGroup: 'Add a group',
-  dragANamePressThe: 'Drag a name, press the number of a group on it, or press it and choose.',
+  dragANamePress: 'Drag a name, press the number of a group on it, or press it and choose.',
   inNoGroupWord: '0 in no group',
 
   // HallLine
@@ -96,7 +96,7 @@ export const say = {
   messageWaitsMessagesWait: (held: number) => (held === 1 ? '1 message waits' : `${held} messages wait`),
   nothingWritten: (marks: number) => `nothing written${marks > 0 ? `, ${marks} marks` : ''}`,
   emptyGroup: 'empty',
-  nobodyIsInIt: 'nobody is in it',
+  nobodyIs: 'nobody is in it',
   noAdultYet: (countdown: string) => `no adult yet, ${countdown}`,
   withoutAnAdult: (countdown: string) => `${countdown} without an adult`,
   onTheWay: 'on the way',
@@ -107,7 +107,7 @@ export const say = {
   speaks: ' (speaks)',
   nobody: 'nobody',
   comeOut: 'Come out',
-  nextGoInGoIn: (isNext: boolean) => (isNext ? 'Next: go in' : 'Go in'),
+  nextGoInGo: (isNext: boolean) => (isNext ? 'Next: go in' : 'Go in'),
   lookAway: 'Look away',
   lookIn: 'Look in',
 
@@ -123,13 +123,13 @@ export const say = {
   group: 'group',
   lastWordsWord: 'last words',
   you: 'you',
-  groupsOneLineEach: 'Groups, one line each',
+  groupsOneLine: 'Groups, one line each',
   filled: 'filled',
-  anAdultIsIn: 'an adult is in ·',
+  anAdult: 'an adult is in ·',
   framed: 'framed',
-  anAdultLooksIn: 'an adult looks in ·',
+  anAdultLooks: 'an adult looks in ·',
   line: 'line',
   eachHasItsOwnWords: 'Each has its own words and board page. What is said there is not recorded.',
   togetherAgainIn: (countdown: string) => `Together again in ${countdown}`,
-  allBackInBackIn: (calledBack: boolean) => (calledBack ? 'all back in' : 'back in'),
+  allBackInBack: (calledBack: boolean) => (calledBack ? 'all back in' : 'back in'),
 }

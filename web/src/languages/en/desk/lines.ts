@@ -3,8 +3,8 @@ export const say = {
   // lines
   weakLine: 'weak line',
   hasAWeakLine: 'has a weak line',
-  aLightLessonClosesAll: (names: string) =>
+  aLightLessonCloses: (names: string) =>
     `${names}. A light lesson closes all cameras, so that voices and what is shown come through.`,
   lightLesson: 'Light lesson',
-  leaveItAsItIs: 'Leave it as it is',
+  leaveIt: 'Leave it as it is',
 }

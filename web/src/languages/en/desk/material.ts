@@ -6,7 +6,7 @@ export const say = {
     serviceListens
       ? 'The service listens. It writes what is said into open microphones.'
       : 'No captions yet. Each reader switches them on for themselves.',
-  allOfThemAsA: 'All of them as a WebVTT file',
+  allOfThem: 'All of them as a WebVTT file',
   letTheServiceStopListening: (serviceListens: boolean) =>
     serviceListens ? 'Let the service stop listening' : 'Let the service write along',
   whatIsBeingSaid: 'What is being said',
@@ -14,7 +14,7 @@ export const say = {
 
   // Material
   handedOut: 'Handed out',
-  nothingIsHandedOutWho: 'Nothing is handed out. Who comes late finds all of it.',
+  nothingIsHandedOut: 'Nothing is handed out. Who comes late finds all of it.',
   takeBack: 'Take back',
   whatYouHandOut: 'What you hand out',
   whatItIs: 'What it is',

@@ -14,6 +14,6 @@ export const say = {
   justGivenCanBeTaken: 'Just given; can be taken back for some minutes',
   forSaid: (name: string, reason: string) => `${name} for ${reason}`,
   takeItBack: 'Take it back',
-  withoutAMeritInThe: (weeks: number, names: string, count: number, more: number) =>
+  withoutAMerit: (weeks: number, names: string, count: number, more: number) =>
     `Without a merit in the last ${weeks} weeks: ${names}${count > 12 ? ` and ${more} more` : ''}.`,
 }

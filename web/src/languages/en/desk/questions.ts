@@ -7,7 +7,7 @@ export const say = {
   aNumber: 'a number',
   aShortText: 'a short text',
   theQuestion: 'The question',
-  orLeaveItEmptyAnd: 'Or leave it empty and say it.',
+  orLeaveItEmpty: 'Or leave it empty and say it.',
   answeredBy: 'answered by',
   points: 'points',
   choices: 'Choices',
@@ -26,7 +26,7 @@ export const say = {
   // Maker
   trueOrFalse: 'True or false',
   agreeOrNot: 'Agree or not',
-  twoToChooseFrom: 'Two to choose from',
+  twoToChoose: 'Two to choose from',
   three: 'Three',
   four: 'Four',
   five: 'Five',
@@ -34,7 +34,7 @@ export const say = {
   aNumberName: 'A number',
   aShortTextName: 'A short text',
   openFor: 'open for',
-  untilICloseIt: 'until I close it',
+  untilIClose: 'until I close it',
   seconds: '30 seconds',
   minute: '1 minute',
   minutes: '2 minutes',
@@ -44,9 +44,9 @@ export const say = {
   everybody: 'everybody',
   askTheClass: 'Ask the class',
   backToReadyAnswers: 'Back to ready answers',
-  askAtOnceToBe: 'Ask at once, to be answered by',
+  askAtOnce: 'Ask at once, to be answered by',
   myOwnAnswers: 'My own answers…',
-  nothingIsPreparedForThis: 'Nothing is prepared for this class. Questions are prepared on its page, under Questions.',
+  nothingIsPrepared: 'Nothing is prepared for this class. Questions are prepared on its page, under Questions.',
   ask: 'Ask',
 
   // DeskQuestion
@@ -56,7 +56,7 @@ export const say = {
   in: (group: string) => `, in ${group}`,
   left: (countdown: string) => `, ${countdown} left`,
   halfWithinS: (medianSeconds: number) => `, half within ${medianSeconds} s`,
-  mayBeChangedUntilIt: (changeable: boolean, named: boolean) =>
+  mayBeChangedUntil: (changeable: boolean, named: boolean) =>
     `· ${changeable ? 'may be changed until it closes' : 'answered once'} · ${named ? 'names are seen by adults only' : 'nobody sees names'}`,
   whoAnsweredWhat: 'Who answered what',
   notYet: (shown: string, missing: number, most: number, more: number) =>
@@ -68,9 +68,9 @@ export const say = {
   ofFewerThanFiveAnswers: 'Of fewer than five answers the class is shown nothing',
   showNoNames: 'Show, no names',
   showWhatIsRight: 'Show what is right',
-  theClassSeesIt: (tellsRight: boolean) => `The class sees it${tellsRight ? ', and what is right' : ''}.`,
+  theClassSees: (tellsRight: boolean) => `The class sees it${tellsRight ? ', and what is right' : ''}.`,
   putItAway: 'Put it away',
-  fewerThanFiveAnsweredThe: 'Fewer than five answered; the class is not shown who that may be.',
+  fewerThanFiveAnswered: 'Fewer than five answered; the class is not shown who that may be.',
   pupil: 'Pupil',
   answer: 'Answer',
   after: 'after',

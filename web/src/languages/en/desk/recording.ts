@@ -29,19 +29,19 @@ export const say = {
   everybodyWasTold: 'Everybody was told.',
   callItOff: 'Call it off',
   for: (countdown: string) => `for ${countdown}`,
-  goesOnByItselfIn: (countdown: string) => `Goes on by itself in ${countdown}.`,
+  goesOnByItself: (countdown: string) => `Goes on by itself in ${countdown}.`,
   itLastsUntilYouLet: 'It lasts until you let it go on.',
   byItselfInMin: (each: number) => `by itself in ${each} min`,
   theirVoiceAndCameraAreClosed: 'their voice and camera are closed',
   theRecordingWaitsWhileTheySpeak: 'the recording waits while they speak',
-  nothingIsRecordedWhileThey: 'nothing is recorded while they are here',
+  nothingIsRecordedWhile: 'nothing is recorded while they are here',
   refused: 'refused',
   withdrawn: 'withdrawn',
   nothingIsKnown: 'nothing is known',
   notRecordedSaid: (unheard: string, what: string) => `Not recorded: ${unheard}; ${what}`,
 
   // needs
-  thisLessonHasToBe: (required: boolean) =>
+  thisLesson: (required: boolean) =>
     required ? 'This lesson has to be recorded; what is missing is noted with its cause.' : 'It is tried again by itself.',
   by: (says: string, by: string) => `${says}, by ${by}.`,
   minMore: '5 min more',

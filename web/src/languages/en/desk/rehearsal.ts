@@ -4,7 +4,7 @@ export const say = {
   rehearseIt: 'Rehearse it',
 
   // Rehearsal
-  openTheLessonAndA: 'Open the lesson, and a simulated class comes to the door.',
+  openTheLesson: 'Open the lesson, and a simulated class comes to the door.',
   theClassIsSimulated: 'The class is simulated.',
   itIsOver: 'It is over.',
   rehearsal: 'Rehearsal',

@@ -5,8 +5,8 @@ export const say = {
   hideFromPupilsWhoIsHere: 'Hide from pupils who is here',
   letPupilsSeeEachOthersCameras: 'Let pupils see each other’s cameras',
   hideCamerasFromEachOther: 'Hide cameras from each other',
-  endPassingTheLessonOn: (name: string) => `End passing the lesson on (${name})`,
-  passTheLessonOnTo: 'Pass the lesson on to people outside',
+  endPassingTheLesson: (name: string) => `End passing the lesson on (${name})`,
+  passTheLesson: 'Pass the lesson on to people outside',
 
   // needs
   minMore: '2 min more',
@@ -30,11 +30,11 @@ export const say = {
   switchToWord: 'Switch to',
   switchToSaid: (next: string) => `Switch to ${next}?`,
   whatItChanges: 'what it changes',
-  forPupilsNothingChangesAll: 'For pupils nothing changes: all it says holds already.',
+  forPupilsNothingChanges: 'For pupils nothing changes: all it says holds already.',
   youOrdered: (before: string) => `(you ordered ${before})`,
   switch: (held: number) => `Switch${held > 0 ? ', and drop my orders' : ''}`,
   switchAndKeepMyOrders: 'Switch, and keep my orders on top',
-  stayAsItIs: 'Stay as it is',
+  stayAs: 'Stay as it is',
 
   // RunningOrderPlan
   runningOrder: 'Running order',
@@ -64,7 +64,7 @@ export const say = {
   inThisLesson: (value: string) => `${value} in this lesson`,
   forAllPupils: (value: string) => `${value} for all pupils`,
   closedForMinThenAsNow: (minutes: number) => `closed for ${minutes} min, then as now`,
-  whyIsItSo: 'Why is it so?',
+  whyIs: 'Why is it so?',
   endTheNow: (loan: 'PASS' | 'CURB') => `End the ${loan === 'PASS' ? 'pass' : 'curb'} now`,
   passForMin: (minutes: number) => `pass for ${minutes} min`,
   closeForMin: (minutes: number) => `close for ${minutes} min`,

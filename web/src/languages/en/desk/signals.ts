@@ -15,7 +15,7 @@ export const say = {
   all: (hands: number) => `all ${hands}`,
   iSawYourSignalWrite: 'I saw your signal. Write to me what is wrong.',
   askWhatIsWrong: 'Ask what is wrong',
-  hasNotSpokenYetIn: 'Has not spoken yet in this lesson.',
+  hasNotSpokenYet: 'Has not spoken yet in this lesson.',
   hasSpokenOnce: 'Has spoken once.',
   hasSpokenTimes: (times: number) => `Has spoken ${times} times.`,
 

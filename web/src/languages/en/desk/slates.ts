@@ -2,7 +2,7 @@
 export const say = {
   // SlatesMaker
   whatToDrawOrWrite: 'What to draw or write',
-  orLeaveItEmptyAnd: 'Or leave it empty and say it.',
+  orLeaveItEmpty: 'Or leave it empty and say it.',
 
   // Wall
   slateIn: 'in',
@@ -26,13 +26,12 @@ export const say = {
   besideThoseShown: 'beside those shown',
   showNone: 'Show none',
   giveBack: 'Give back',
-  aSlateIsSeenBy: 'A slate is seen by its pupil and by the adults. The class sees what you show, as it is at that moment.',
+  aSlateIsSeen: 'A slate is seen by its pupil and by the adults. The class sees what you show, as it is at that moment.',
   giveAllBack: 'Give all back',
   collectAll: 'Collect all',
   wipeAndBeginAgain: 'Wipe and begin again…',
   wipeAllSlates: 'Wipe all slates?',
-  everybodyBeginsAgainWithAn:
-    'Everybody begins again with an empty slate. What was handed in so far stays in the lesson’s record.',
+  everybodyBeginsAgain: 'Everybody begins again with an empty slate. What was handed in so far stays in the lesson’s record.',
   wipeAndBeginAgainAct: 'Wipe and begin again',
   putSlatesAway: 'Put slates away',
 }

@@ -1,22 +1,22 @@
 /** Watching over the room. */
 export const say = {
   // RoomBanner
-  everythingIsStoppedSinceAll: (stoppedAt: string) =>
+  everythingIsStoppedSince: (stoppedAt: string) =>
     `Everything is stopped since ${stoppedAt}: all muted, chat, drawing and sharing closed, the door shut. Pupils can still write to you.`,
-  bringBackWhatWas: 'Bring back what was',
+  bringBack: 'Bring back what was',
   because: (stoppedBecause: string) => `Because: ${stoppedBecause}`,
-  aLastWordWithAll: (lastWord: string) =>
+  aLastWord: (lastWord: string) =>
     `A last word with ${lastWord}. All others have gone; nobody comes in. Dismiss when it is said.`,
   theLeadAdult: 'The lead adult',
   leadsYouHelpStoppingEverything: (askFirst: string) =>
     `leads. You help; stopping everything and removing somebody are always yours.${askFirst ? ` Ask first for: ${askFirst}.` : ''}`,
-  noAdultIsInThe: 'No adult is in the room, for',
+  noAdult: 'No adult is in the room, for',
   now: (quiet: boolean) => `now. ${quiet ? 'It has gone quiet by itself; the lead was told.' : 'It will go quiet by itself.'}`,
   on: (names: string, count: number) => `${names} ${count === 1 ? 'looks' : 'look'} on.`,
   lightLessonCamerasAreClosed: 'Light lesson: cameras are closed',
   isInFocus: (name: string) => `${name} is in focus`,
   showsSomething: (showingName: string) => `${showingName} shows something`,
-  whyEverythingIsStoppedFor: 'Why everything is stopped, for the record',
+  whyEverythingIsStopped: 'Why everything is stopped, for the record',
   whatHappenedForTheRecord: 'What happened? For the record',
   noteIt: 'Note it',
 }

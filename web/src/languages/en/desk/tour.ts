@@ -1,21 +1,21 @@
 /** The tour of the demo lesson. */
 export const say = {
   // steps
-  openTheLessonYouAre: 'Open the lesson. You are in first; pupils come after you.',
+  openTheLesson: 'Open the lesson. You are in first; pupils come after you.',
   comeInWithoutAnAdult: 'Come in. Without an adult in it a room goes quiet by itself.',
-  someWaitWhoseNamesAre:
+  someWaitWhoseNames:
     'Some wait whose names are surely on the class list. Let them in: press A, or the black button under “Needs you”.',
-  inAMomentSomebodyOf: 'In a moment somebody of the class knocks.',
+  inAMomentSomebody: 'In a moment somebody of the class knocks.',
   aHandIsUpPress: 'A hand is up. Press S: its owner may speak for two minutes, and then the right is taken back by itself.',
-  inAMomentAHand: 'In a moment a hand goes up.',
+  inAMomentAH: 'In a moment a hand goes up.',
   writeToAllPressW: 'Write to all: press W, some words, and Enter.',
   changeManyRightsAtOnce: 'Change many rights at once: choose another stance, at the top or with N where one is due.',
-  closeOneRightForOne:
+  closeOneRight:
     'Close one right for one pupil: hold the sign in their row, or choose the pupil under the list, then “close for”.',
   somebodyHasToBeInFirst: 'Somebody has to be in first.',
-  whenItGetsOutOf: 'When it gets out of hand: press Esc twice. Everything is closed at once, and everybody stays.',
-  bringBackWhatWasBefore: 'Bring back what was before, with the button in the red line.',
-  dismissTheClassNobodyIs: 'Dismiss the class. Nobody is left behind without an adult.',
+  whenItGetsOut: 'When it gets out of hand: press Esc twice. Everything is closed at once, and everybody stays.',
+  bringBack: 'Bring back what was before, with the button in the red line.',
+  dismissTheClassNobody: 'Dismiss the class. Nobody is left behind without an adult.',
 
   // Tour
   shownAround: 'Shown around',

@@ -19,20 +19,20 @@ export const say = {
   // RegisterSettingsScreen
   codesAndLimits: 'Codes and limits',
   theSchoolsCodes: "the school's codes",
-  absentInARowFrom: 'Absent in a row from',
+  absentInARow: 'Absent in a row from',
   lessonsOn: 'lessons on',
-  thereInLessThan: 'There in less than',
+  thereInLess: 'There in less than',
   ofFourWeeks: '% of four weeks',
-  thereLessThanBeforeBy: 'There less than before by',
+  thereLess: 'There less than before by',
   percentagePointsOrMore: 'percentage points or more',
   lateLabel: 'Late',
-  timesInFourWeeksAnd: 'times in four weeks, and to every fourth lesson',
-  howRegistersAreWrittenAnd: 'How registers are written, and from when on a pupil is named on the page of',
+  timesInFourWeeks: 'times in four weeks, and to every fourth lesson',
+  howRegistersAreWritten: 'How registers are written, and from when on a pupil is named on the page of',
   attendance: 'attendance',
-  fromWhenOnSomebodyIs: '. From when on somebody is late or absent is a',
+  fromWhenOnSomebody: '. From when on somebody is late or absent is a',
   rule: 'rule',
   theSchoolsOwnCodes: "The school's own codes",
-  theFirstCodeOfA:
+  theFirstCode:
     'The first code of a mark is the one that a computed mark is written as; the others are chosen by who corrects. What stands in a register already stays as it was written.',
   noCodesMarksAreWritten: 'No codes: marks are written as words.',
   code: (code: string | number) => `Code ${code}`,
@@ -45,7 +45,7 @@ export const say = {
   anotherCode: 'Another code',
   whoNeedsAttention: 'Who needs attention',
   keepCodesAndLimits: 'Keep codes and limits',
-  backToWhatItWas: 'Back to what it was',
+  backTo: 'Back to what it was',
   kept: (isSuccess: boolean, changed: boolean) => (isSuccess && !changed ? 'Kept.' : ''),
   theSafeguardingLeadKeepsThem: 'The safeguarding lead keeps them.',
 
@@ -76,7 +76,7 @@ export const say = {
 
   // ClassGridScreen
   attendanceOfAClass: 'Attendance of a class',
-  notExpectedTheLessonWas: 'not expected: the lesson was called off',
+  notExpectedTheLesson: 'not expected: the lesson was called off',
   notExpectedJoinedTheClassLater: 'not expected: joined the class later',
   notExpectedHadLeftTheClass: 'not expected: had left the class',
   minThere: (mark: string, lateMinutes: number, minutes: number) =>

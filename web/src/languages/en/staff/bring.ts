@@ -2,9 +2,9 @@
 export const say = {
   // BringScreen
   itIsOnTheBoard: 'It is on the board',
-  youSeeItAtThe: (title: string) => `You see it at the desk of ${title}. You can close this page; the link is used up.`,
-  thisLinkIsOfNo: 'This link is of no use any more',
-  itIsGoodOnceFor: 'It is good once, for ten minutes. Ask for a new one at the desk: Board, Pages and files.',
+  youSee: (title: string) => `You see it at the desk of ${title}. You can close this page; the link is used up.`,
+  thisLink: 'This link is of no use any more',
+  itIsGoodOnce: 'It is good once, for ten minutes. Ask for a new one at the desk: Board, Pages and files.',
   theLink: 'the link',
   aPictureForTheBoard: 'A picture for the board',
   forEverybodyInTheLesson: (title: string) => `For ${title}. Everybody in the lesson sees it as soon as you choose it.`,

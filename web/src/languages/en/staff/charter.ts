@@ -13,20 +13,20 @@ export const say = {
   safeguardingLead: 'safeguarding lead',
   theLadder: 'The ladder',
   theLadderFetched: 'the ladder',
-  measuredStepsMildestFirstIn:
+  measuredStepsMildestFirst:
     'Measured steps, mildest first. In a lesson the next one is proposed from the kind of act and from what was before, which counts half after the days written here; whoever acts decides. What is changed here counts from now on, and nothing that was decided before is judged by it. The',
   charter: 'charter',
   saysWhoMayTakeSteps: 'says who may take steps, and how far above the proposed one.',
   steps: 'Steps',
   step: 'Step',
-  asAdultsCallIt: 'As adults call it',
+  asAdultsCall: 'As adults call it',
   whatItDoes: 'What it does',
-  whoMayTakeIt: 'Who may take it',
+  whoMayTake: 'Who may take it',
   halfAfter: 'Half after',
   parentsTold: 'Parents told',
   incident: 'Incident',
   order: 'Order',
-  stepAsAdultsCallIt: (place: number) => `Step ${place}, as adults call it`,
+  stepAsAdultsCall: (place: number) => `Step ${place}, as adults call it`,
   whichRightStepCloses: (place: number) => `Which right step ${place} closes`,
   minutesOfStep: (place: number) => `Minutes of step ${place}`,
   min: 'min',
@@ -109,13 +109,13 @@ export const say = {
   open: 'open',
   onRequestAnAdultGives: 'on request: an adult gives a pass',
   closed: 'closed',
-  sillBindingNobodyBelowCan: 'sill: binding, nobody below can loosen it',
+  sillBindingNobodyBelow: 'sill: binding, nobody below can loosen it',
   bold: 'bold',
-  setHereElseUsualOr: ': set here; else usual or from above',
+  setHereElseUsual: ': set here; else usual or from above',
 
   // ConsequencesView
   whatChanges: (from: string) => `What changes ${from === 'now' ? 'now' : `from ${from}`}`,
-  lessonsAreJudgedAsThey:
+  lessonsAreJudged:
     'Lessons are judged as they are planned: with the visitors invited, recorded or in groups where that is planned. Choose a case to see why it changes.',
   nothingChangesForAnyClass:
     'Nothing changes for any class or planned lesson: what the draft says held already, or holds nowhere.',
@@ -132,8 +132,8 @@ export const say = {
     `${shift}, ${roleWords}: ${beforeWords} becomes ${afterWords}`,
   becomesWord: 'becomes',
   stricter: '(stricter)',
-  whereItCanComeAbout: (classes: number) => `${classes} ${classes === 1 ? 'class' : 'classes'} where it can come about`,
-  plannedWhereItWill: (lessonCount: number) => `${lessonCount} planned ${lessonCount === 1 ? 'lesson' : 'lessons'} where it will`,
+  whereItCanCome: (classes: number) => `${classes} ${classes === 1 ? 'class' : 'classes'} where it can come about`,
+  plannedWhere: (lessonCount: number) => `${lessonCount} planned ${lessonCount === 1 ? 'lesson' : 'lessons'} where it will`,
   andLaterOnes: (lessonCount: number) => `and ${lessonCount} later ones`,
   showAll: (cases: number) => `Show all ${cases}`,
   whyIn: (title: string) => `Why, in ${title}`,
@@ -201,7 +201,7 @@ export const say = {
 
   // Editor
   close: 'Close',
-  forTheLessonAsA: (wholeLesson: boolean, roleName: string, whenWords: string, reason: string) =>
+  forTheLesson: (wholeLesson: boolean, roleName: string, whenWords: string, reason: string) =>
     `${wholeLesson ? 'For the lesson as a whole' : `For a ${roleName}`}${whenWords}. ${reason}`,
   whatStandsBelowMayOnly: (ordered: boolean) =>
     ordered ? 'What stands below may only be stricter; no pass goes beyond it.' : 'Fixed: nothing below can change it.',
@@ -216,10 +216,10 @@ export const say = {
   watchedWords: 'Watched words',
   wordsThatAreLookedAtFirst: 'Words that are looked at first',
   theList: 'the list',
-  aMessageWithOneOf:
+  aMessage:
     'A message with one of these waits for an adult, or is refused, as the rule “Write watched words” says. Capitals, accents, drawn-out letters and digits for letters are seen through; a word inside another word is not meant.',
-  oneWordOrPhraseIn: 'One word or phrase in a line',
-  countsInEveryLessonAt: (lead: boolean) => (lead ? 'Counts in every lesson at once.' : 'The safeguarding lead keeps this list.'),
+  oneWordOrPhrase: 'One word or phrase in a line',
+  countsInEveryLesson: (lead: boolean) => (lead ? 'Counts in every lesson at once.' : 'The safeguarding lead keeps this list.'),
   keepThisList: 'Keep this list',
 
   // Glance
@@ -229,19 +229,19 @@ export const say = {
   use: 'Use',
   tryASituation: 'Try a situation',
   readyMadeSets: 'Ready-made sets',
-  historyAndTheRulesOf: 'History, and the rules of a day',
+  historyAndTheRules: 'History, and the rules of a day',
   takeAlong: 'Take along',
   forParentsOnPaperPdf: 'For parents, on paper (PDF)',
   asAFileJson: 'As a file (JSON)',
   whatSuchAFileLooksLike: 'What such a file looks like',
   readAFileIntoTheDraft: 'Read a file into the draft',
   charterFile: 'Charter file',
-  theFileSaysWhatThe: 'The file says what the charter says; nothing to change.',
-  noRuleContradictsAnotherAnd: 'No rule contradicts another, and every setting counts somewhere.',
+  theFileSays: 'The file says what the charter says; nothing to change.',
+  noRuleContradictsAnother: 'No rule contradicts another, and every setting counts somewhere.',
   wrongInTheRules: (data: number) => `Wrong in the rules: ${data}`,
 
   // History
-  whatWasSetAndWhen: 'What was set, and when',
+  whatWasSet: 'What was set, and when',
   theRulesAsOf: 'The rules as of',
   theHistory: 'the history',
   nothingHasBeenSetHereYet: 'Nothing has been set here yet.',
@@ -260,9 +260,9 @@ export const say = {
     shifts === 0
       ? 'Nothing would change: the class says the same or stricter already.'
       : `${lessons} planned lessons would change:`,
-  useItFromNowOn: 'Use it from now on',
+  useItFromNow: 'Use it from now on',
   leaveIt: 'Leave it',
-  plannedForThisLessonOf: 'Planned for this lesson of',
+  plannedForThisLesson: 'Planned for this lesson of',
   itIsRecordedWorkInGroups: (one: 'groups' | 'recording') => (one === 'recording' ? 'It is recorded' : 'Work in groups'),
   visitors: 'Visitors:',
   none: 'none',
@@ -304,19 +304,19 @@ export const say = {
   whatHoldsInEveryLesson:
     'What holds in every lesson of the school. Year groups, classes and lessons refine it, but never loosen what is binding.',
   whatThisYearGroupRefines: 'What this year group refines of the charter, for all its classes.',
-  whatThisClassRefinesOf: 'What this class refines of the charter and its year group: bold is set here, a sill says bound above.',
+  whatThisClassRefines: 'What this class refines of the charter and its year group: bold is set here, a sill says bound above.',
   whatThisOneLessonRefines: 'What this one lesson refines of the rules of its class.',
   whatAClassTakesOver: 'What a class takes over with this set. A change is carried to every class that uses it.',
 
   // SetsScreen
   theSets: 'the sets',
-  bundlesOfSettingsForA:
+  bundlesOfSettings:
     'Bundles of settings for a kind of lesson, or for one phase of it. A class uses a set by reference: change the set, and its classes follow, but for what they set themselves.',
   yourOwnATeachersOwn: (own: boolean) => (own ? '(your own)' : '(a teacher’s own)'),
   openAndChangeOpen: (own: boolean) => (own ? 'Open and change' : 'Open'),
   delete: (set: string) => `Delete “${set}”`,
   deleteButton: 'Delete',
-  noClassUsesItUsedBy: (usedBy: number, usedBy2: string) => (usedBy === 0 ? 'No class uses it.' : `Used by ${usedBy2}.`),
+  noClassUsesItUsed: (usedBy: number, usedBy2: string) => (usedBy === 0 ? 'No class uses it.' : `Used by ${usedBy2}.`),
   makeASet: 'Make a set',
   name: 'Name',
   whatFor: 'What for',
@@ -328,11 +328,11 @@ export const say = {
   makeIt: 'Make it',
 
   // TryScreen
-  whoMayDoWhatWhen: 'Who may do what, when, and why: past or to come, as it is or as your draft has it. Nothing is changed here.',
+  whoMay: 'Who may do what, when, and why: past or to come, as it is or as your draft has it. Nothing is changed here.',
   thisCase: 'This case',
   besideIt: 'Beside it',
   withoutTheSecondCase: 'Without the second case',
-  putAnotherCaseBesideIt: 'Put another case beside it',
+  putAnotherCaseBeside: 'Put another case beside it',
   theRights: 'the rights',
   where: 'Where',
   theSchool: 'the school',

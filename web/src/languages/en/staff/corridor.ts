@@ -14,7 +14,7 @@ export const say = {
   worstFirst: 'worst first',
   nextStartAt: (next: string) => ` · next start at ${next}`,
   noLessonIsLive: 'No lesson is live',
-  theNextOneStartsAt: (next: string) => `; the next one starts at ${next}`,
+  theNextOneStarts: (next: string) => `; the next one starts at ${next}`,
   orNear: ' or near',
   lesson: 'Lesson',
   adultsInIt: 'Adults in it',
@@ -27,7 +27,7 @@ export const say = {
   atTheDoor: (waiting: number) => `${waiting} at the door`,
   allIsWell: 'all is well',
   youSeeToItSees: (mine: boolean, takenBy: string) => (mine ? 'You see to it.' : `${takenBy} sees to it.`),
-  iSeeToIt: 'I see to it',
-  stepInLookIn: (adultsIn: number, phase: 'PLANNED' | 'OPEN' | 'OVER') =>
+  iSee: 'I see to it',
+  stepInLook: (adultsIn: number, phase: 'PLANNED' | 'OPEN' | 'OVER') =>
     adultsIn === 0 && phase === 'OPEN' ? 'Step in' : 'Look in',
 }

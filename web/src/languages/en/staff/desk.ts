@@ -4,18 +4,18 @@ export const say = {
   to: (starts: string, ends: string) => `${starts} to ${ends}`,
   left: 'left',
   overBy: ', over by',
-  whyIsTheDoorSo: 'Why is the door so?',
+  whyIsTheDoor: 'Why is the door so?',
   door: 'Door',
   muteAll: 'Mute all',
   stopEverything: 'Stop everything',
   dismissClass: 'Dismiss class',
-  lookInComeIn: (observing: boolean) => (observing ? 'Look in' : 'Come in'),
-  youLookOnAndMay: (overseeing: boolean) =>
+  lookInCome: (observing: boolean) => (observing ? 'Look in' : 'Come in'),
+  youLook: (overseeing: boolean) =>
     overseeing ? 'You look on, and may act at any time.' : 'You look on. Orders are for the adults of the lesson.',
   takeCharge: 'Take charge',
   goOut: 'Go out',
   dismissTheClass: 'Dismiss the class?',
-  theRehearsalEndsEveryoneIs: 'The rehearsal ends: everyone is out at once, and nothing is kept.',
+  theRehearsalEndsEveryone: 'The rehearsal ends: everyone is out at once, and nothing is kept.',
   everyoneIsOutAtOnce:
     'Everyone is out at once, the door is shut, chat and board are kept, and the register is drafted from what was counted.',
   whoWaitAtTheDoor: (waiting: number) =>
@@ -23,8 +23,8 @@ export const say = {
   dismissNow: 'Dismiss now',
   goOnTeaching: 'Go on teaching',
   backToTodaysLessons: "Back to today's lessons",
-  theLessonGoesOn: 'The lesson goes on',
-  youAreInIt: (others: number) =>
+  theLessonGoes: 'The lesson goes on',
+  youAre: (others: number) =>
     `You are in it. ${others > 0 ? 'Another adult is in, too. If you close this page, you count as out after some seconds.' : 'No other adult is in: if you go, the pupils are alone, and the room goes quiet by itself. To end it for everyone, dismiss the class.'}`,
   stay: 'Stay',
   goAllTheSame: 'Go all the same',
@@ -34,7 +34,7 @@ export const say = {
   stopShowingMyWindow: 'Stop showing my window',
   showAWindowOfMine: 'Show a window of mine',
   endTheFocus: 'End the focus',
-  rulesAndVisitorsOfThis: 'Rules and visitors of this lesson (another tab)',
+  rulesAndVisitors: 'Rules and visitors of this lesson (another tab)',
   stepOutAnotherAdultStays: 'Step out (another adult stays)',
   noConnectionTryingAgain: 'No connection. Trying again…',
 
@@ -42,7 +42,7 @@ export const say = {
   needsYou: 'Needs you',
   oldestFirst: (queue: number) => (queue > 0 ? `${queue}, oldest first · ` : ''),
   aSoundAtAKnock: (sounds: boolean) => (sounds ? 'a sound at a knock' : 'no sound at a knock'),
-  nobodyWaitsNoHandIs: 'Nobody waits, no hand is up. Teach on.',
+  nobodyWaitsNoHand: 'Nobody waits, no hand is up. Teach on.',
   turnedAway: 'turned away.',
   in: 'in',
 
@@ -87,14 +87,14 @@ export const say = {
   headingWholeClassCellOnePupil: 'heading: whole class · cell: one pupil',
   everythingAboutOnePupil: 'Everything about one pupil',
   aPupil: 'A pupil…',
-  plannedForThisLessonIt: (right: string, value: string) =>
+  plannedForThisLesson: (right: string, value: string) =>
     `Planned for this lesson: ${right}, ${value}. It counts as soon as an adult is in.`,
   thenStance: (next: string, byTheClock: boolean) => `then ${next} ${byTheClock ? 'by the clock' : 'is proposed'}`,
   asPlanned: 'As planned',
   until: (from: string) => ` until ${from}`,
 
   // NoDesk
-  thisDeskIsClosedToYou: 'This desk is closed to you',
+  thisDeskIsClosed: 'This desk is closed to you',
   toYourOwnPage: 'To your own page',
 
   // DeskScreen

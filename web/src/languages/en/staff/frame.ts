@@ -15,6 +15,6 @@ export const say = {
 
   // Why
   inOtherSituations: 'In other situations',
-  whoCanChangeIt: 'Who can change it:',
+  whoCanChange: 'Who can change it:',
   pupilsRead: (forPupils: string) => `Pupils read: “${forPupils}”`,
 }

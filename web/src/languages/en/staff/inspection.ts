@@ -26,11 +26,11 @@ export const say = {
   whyItMayStay: 'Why it may stay',
   until: 'Until',
   thenItIsOpenAgain: 'Then it is open again.',
-  iAnswerForIt: 'I answer for it',
+  iAnswer: 'I answer for it',
   leaveItOpen: 'Leave it open',
 
   // Trend
-  theTrendBeginsTodayEach: 'The trend begins today: each day that you look is kept.',
+  theTrendBeginsToday: 'The trend begins today: each day that you look is kept.',
   dangersAndWeakSpotsOverTime: 'Dangers and weak spots over time',
   on: (words: string, day: string) => `${words} on ${day}`,
   today: 'today',
@@ -43,7 +43,7 @@ export const say = {
   noWeakSpotIsOpen: 'No weak spot is open. What is planned keeps the rules.',
   mendAll: (mendable: number) => `Mend all ${mendable}`,
   everyLesson: 'every lesson',
-  showFewerShowAll: (all: boolean, spots: number) => (all ? 'Show fewer' : `Show all ${spots}`),
+  showFewerShow: (all: boolean, spots: number) => (all ? 'Show fewer' : `Show all ${spots}`),
   weakSpots: 'weak spots',
   mendedMendsCarriedOut: (mends: number) => (mends === 1 ? 'Mended.' : `${mends} mends carried out.`),
   undo: 'Undo',

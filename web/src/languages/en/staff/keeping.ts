@@ -6,24 +6,24 @@ export const say = {
   howLessonsKeptToTheirPlan: 'how lessons kept to their plan',
   whatAdultsSetOtherwiseWhile: (isLead: boolean) =>
     `What adults set otherwise while they taught, in the lessons ${isLead ? 'of the school' : 'of your classes'}.`,
-  noLessonWasHeldBetween: 'No lesson was held between these days.',
+  noLessonWasHeld: 'No lesson was held between these days.',
   lessonsWentAsPlanned: 'lessons went as planned',
   departuresInTheOthers: 'departures in the others',
   min: (aloneMinutes: number) => `${aloneMinutes} min`,
-  withoutAnAdultWithoutAn: (lessonsAlone: number) =>
+  withoutAnAdultWithout: (lessonsAlone: number) =>
     lessonsAlone === 0
       ? 'without an adult'
       : `without an adult, in ${lessonsAlone === 1 ? 'one lesson' : `${lessonsAlone} lessons`}`,
   thePlanMayNotFit: 'The plan may not fit.',
-  inEveryThirdLessonOr: 'In every third lesson or more, adults set otherwise:',
+  inEveryThirdLesson: 'In every third lesson or more, adults set otherwise:',
   of: (name: string, departed: number, lessons: number) => `${name} (${departed} of ${lessons})`,
   aClassCan: '. A class can',
   planIt: 'plan it',
-  orAStanceCan: ', or a stance can.',
+  orAStance: ', or a stance can.',
   lessonsThatDeparted: (chosen: string) => `Lessons that departed: ${chosen}`,
   lessonsThatDepartedTheLatestFirst: 'Lessons that departed, the latest first',
   allLessons: 'All lessons',
-  noneEveryLessonWentAs: 'None. Every lesson went as it was planned.',
+  noneEveryLessonWent: 'None. Every lesson went as it was planned.',
   moreAreNotShownChoose: (driftedInAll: number) => `${driftedInAll} more are not shown; choose fewer days, a rule or a class.`,
   byRule: 'By rule',
   byClass: 'By class',

@@ -8,13 +8,13 @@ export const say = {
   // Leaving
   keptFor: (what: string, count: number, days: number) => `${what} (${count}, ${days} days)`,
   whatIsKeptAboutThem: 'What is kept about them',
-  whatIsKeptAbout: (person: string) => `What is kept about ${person}`,
+  whatIsKept: (person: string) => `What is kept about ${person}`,
   everythingForTheFamilyZip: 'Everything, for the family (.zip)',
-  theyLeaveOrAskTo: 'They leave, or ask to be forgotten…',
+  theyLeaveOrAsk: 'They leave, or ask to be forgotten…',
   erased: 'Erased:',
   erasedAtOnce: 'Erased at once:',
   nothingMore: 'nothing more',
-  keptOnByRulesAnd: 'Kept on by rules, and erased on time:',
+  keptOnByRules: 'Kept on by rules, and erased on time:',
   toEraseItTypeTheName: (person: string) => `To erase it, type the name: ${person}`,
   eraseItAndEndTheAccount: 'Erase it, and end the account',
 
@@ -27,8 +27,8 @@ export const say = {
   // AddPerson
   addAPerson: 'Add a person',
   name: 'Name',
-  nameToSignInWith: 'Name to sign in with',
-  youGetACodeTo: 'You get a code to hand over; the password is chosen at the first sign-in.',
+  nameToSign: 'Name to sign in with',
+  youGetACode: 'You get a code to hand over; the password is chosen at the first sign-in.',
   add: 'Add',
   isA: 'Is a',
   yearGroup: 'Year group',
@@ -43,7 +43,7 @@ export const say = {
   correctIt: 'Correct it',
   corrected: 'Corrected.',
   whenTheAccountEnds: 'When the account ends',
-  theAccountEndsOn: 'The account ends on',
+  theAccountEnds: 'The account ends on',
   fromThatDayOnNobody: 'From that day on nobody signs in with it, and whoever is signed in is out. Records stay.',
   endItOnThatDay: 'End it on that day',
   endItNow: 'End it now',
@@ -57,7 +57,7 @@ export const say = {
   joinAClass: 'join a class',
   leaveAClass: 'leave a class',
   theSchoolAsFiles: 'The school as files',
-  anArchiveZipWithThe:
+  anArchiveZip:
     'An archive (.zip) with the tables users, classes and enrollments of the OneRoster CSV binding, version 1.1 or 1.2. Nothing changes before you have seen it; adults are never added by a file.',
   filesOfTheSchool: 'Files of the school',
   reading: 'Reading',
@@ -69,7 +69,7 @@ export const say = {
   users: (name: string, users: number) => `${name}, ${users} users`,
   nothingWouldChange: 'Nothing would change.',
   andMore: (names: string, count: number, more: number) => `${names}${count > 300 ? ` and ${more} more` : ''}`,
-  thingIsNotTakenOr: (wrongInAll: number) =>
+  thingIsNotTaken: (wrongInAll: number) =>
     wrongInAll === 1 ? '1 thing is not taken or to be known' : `${wrongInAll} things are not taken or to be known`,
   nothingToTakeTakeTheseFiles: (changes: number) => (changes === 0 ? 'Nothing to take' : 'Take these files'),
   leaveIt: 'Leave it',
@@ -79,7 +79,7 @@ export const say = {
   // PeopleScreen
   people: 'People',
   thePeople: 'the people',
-  inAllPupilsWithoutAn: (data: number) => `${data} in all. Pupils without an account join by link and join word.`,
+  inAllPupilsWithout: (data: number) => `${data} in all. Pupils without an account join by link and join word.`,
   findAPerson: 'Find a person',
   year: (position: string, year: number) => `${position}${year > 0 ? `, year ${year}` : ''}`,
   noAccount: 'no account',

@@ -3,28 +3,28 @@ export const say = {
   // QuestionsOfClass
   theQuestions: 'the questions',
   newSetOfQuestions: 'New set of questions',
-  orReadThemFromA: 'or read them from a file, a table (CSV) or items (QTI):',
+  orReadThem: 'or read them from a file, a table (CSV) or items (QTI):',
   questionsFromAFileCsv: 'Questions from a file: CSV, or QTI as XML or ZIP',
-  nothingIsPreparedYetWhat:
+  nothingIsPreparedYet:
     'Nothing is prepared yet. What is written here is asked at the desk by one press (Q), and can be used again. A file may be a table (CSV) or items of 1EdTech QTI.',
   changeTheseQuestions: 'Change these questions',
   aSetOfQuestions: 'A set of questions',
   questionsBy: (questions: number, by: string) => `${questions} questions, by ${by}`,
   change: 'Change',
   csv: 'CSV',
-  thatAreAnsweredByA: (leftOut: number) => `${leftOut} that are answered by a number or a text are left out, and listed in it`,
+  thatAreAnswered: (leftOut: number) => `${leftOut} that are answered by a number or a text are left out, and listed in it`,
   qti: (leftOut: number) => `QTI${leftOut > 0 ? ` (without ${leftOut})` : ''}`,
   delete: 'Delete',
   aSpokenQuestion: 'A spoken question',
   deleteSaid: (set: string) => `Delete “${set}”?`,
-  itsQuestionsAreGoneFor: 'Its questions are gone for good; what was asked in lessons stays with them.',
+  itsQuestionsAreGone: 'Its questions are gone for good; what was asked in lessons stays with them.',
   deleteIt: 'Delete it',
   keepIt: 'Keep it',
   rightOfAnswersToIsLikely: (percent: string, answers: number, from: string, until: string) =>
     `Right: ${percent} of ${answers} answers (${from} to ${until} is likely).`,
   tooFewAnswersToSayMore: 'Too few answers to say more.',
   whetherItTellsApartCannot: 'Whether it tells apart cannot be said yet.',
-  itTellsWellApartWho: (tells: number, shown: string) =>
+  itTellsWellApart: (tells: number, shown: string) =>
     tells >= 0.3
       ? `It tells well apart who knows more (${shown}).`
       : tells >= 0.1
@@ -44,6 +44,6 @@ export const say = {
 
   // WelcomeOf
   welcome: 'Welcome',
-  whoArrivesReadsItAt: 'Who arrives reads it at the doorstep, and first of all at the seat. Empty it for none.',
+  whoArrivesReads: 'Who arrives reads it at the doorstep, and first of all at the seat. Empty it for none.',
   keepTheWelcome: 'Keep the welcome',
 }

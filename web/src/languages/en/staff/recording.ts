@@ -3,7 +3,7 @@ export const say = {
   // RecordingScreen
   recordedAhead: 'recorded ahead',
   keptUntil: (keptUntil: string, isExtended: boolean) => `kept until ${keptUntil}${isExtended ? ', by the lead' : ''}`,
-  untilTheEndOf: 'Until the end of',
+  untilTheEnd: 'Until the end of',
   whoAsks: 'Who asks',
   asks: (copy: boolean, why: string) => `asks ${copy ? 'for a copy' : 'to watch it'}${why}`,
   openUntil: (letUntil: string) => `Open until ${letUntil}`,
@@ -15,11 +15,11 @@ export const say = {
   byTheRuleUntil: (byRuleUntil: string) => `By the rule until ${byRuleUntil}. `,
   hasItKeptUntil: (extendedBy: string, extendedUntil: string, extendedWhy: string) =>
     `${extendedBy} has it kept until ${extendedUntil}: ${extendedWhy}. `,
-  somethingOfThisLessonIs: (isHeld: boolean) =>
+  somethingOfThisLesson: (isHeld: boolean) =>
     isHeld ? 'Something of this lesson is held as evidence, so it is not deleted.' : '',
   theClass: 'The class',
   theRecordOfTheLesson: 'The record of the lesson',
-  whoHasWatchedOf: (watched: number, watchers: number) => `Who has watched: ${watched} of ${watchers}`,
+  whoHasWatched: (watched: number, watchers: number) => `Who has watched: ${watched} of ${watchers}`,
   keepItLonger: 'Keep it longer',
   deleteItNow: 'Delete it now',
   deleteThisRecording: 'Delete this recording?',

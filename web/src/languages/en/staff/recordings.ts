@@ -10,7 +10,7 @@ export const say = {
   min: (seconds: number) => `${seconds} min`,
 
   // Cover
-  ofWhatHadToBe: (share: number) => `${share} % of what had to be recorded was recorded`,
+  ofWhatHad: (share: number) => `${share} % of what had to be recorded was recorded`,
   whole: (missing: number, spans: string) => (missing === 0 ? 'whole' : spans),
 
   // RecordingsScreen
@@ -22,16 +22,16 @@ export const say = {
     `${isLead ? 'Of the school' : 'Of your classes'}: what had to be recorded, what was, and what is missing.`,
   whoMayBeRecorded: 'Who may be recorded',
   keptAndForgotten: 'Kept and forgotten',
-  toWatchARecordingAnd: (asks: number) =>
+  toWatchARecording: (asks: number) =>
     `${asks === 1 ? 'Somebody asks' : `${asks} ask`} to watch a recording and ${asks === 1 ? 'waits' : 'wait'} for an answer.`,
-  nothingWasRecordedBetweenThese: 'Nothing was recorded between these days, and nothing had to be.',
+  nothingWasRecorded: 'Nothing was recorded between these days, and nothing had to be.',
   recordingsTheLatestFirst: 'Recordings, the latest first',
   onlyTheLatest: 'Only the latest 1,000 recordings are listed; the sum above is of all. Choose fewer days, or one class.',
-  lessonsThatHadToBe: 'lessons that had to be recorded were, whole',
+  lessonsThatHad: 'lessons that had to be recorded were, whole',
   missing: 'missing',
   recordedAhead: 'recorded ahead',
   toWatch: (asks: number) => `${asks} ${asks === 1 ? 'asks' : 'ask'} to watch`,
-  didNotHaveToBe: (isAhead: boolean, isGoingOn: boolean) => (isAhead || isGoingOn ? '' : 'did not have to be'),
+  didNot: (isAhead: boolean, isGoingOn: boolean) => (isAhead || isGoingOn ? '' : 'did not have to be'),
   goesOnNone: (isGoingOn: boolean, lengthSeconds: number, length: string) =>
     isGoingOn ? 'goes on' : lengthSeconds > 0 ? length : 'none',
   deleted: (erasedAt: string) => `deleted ${erasedAt}`,
@@ -45,9 +45,9 @@ export const say = {
   nobodyOfTheClassSees: 'Nobody of the class sees it yet.',
   from: 'From',
   at: 'At',
-  untilTheEndOf: 'Until the end of',
-  countsInTheRegisterOf: 'Counts in the register of',
-  asTheRuleWatchingA: 'As the rule “Watching a recording counts from” says; else it does not count.',
+  untilTheEnd: 'Until the end of',
+  countsInTheRegister: 'Counts in the register of',
+  asTheRuleWatching: 'As the rule “Watching a recording counts from” says; else it does not count.',
   noLesson: 'no lesson',
   showItToTheClass: 'Show it to the class',
 
@@ -70,19 +70,19 @@ export const say = {
 
   // ConsentImport
   takeConsentsFromAFile: 'Take consents from a file',
-  aCsvFileWithA:
+  aCsvFile:
     'A CSV file with a heading: “Number” or “Name”, “Consent” (given, refused, withdrawn), and if you have them “By”, “Paper”, “From”, “Until” as 2026-09-14. The table of this page is such a file. Nothing is noted before you have seen it.',
   consentFile: 'Consent file',
   wereNoted: (noted: number) => `${noted} were noted.`,
   whatTheFileWouldNote: 'What the file would note',
-  readAsForItIs: (encoding: string) => `Read as ${encoding}, for it is not UTF-8. Look at names with accents.`,
+  readAs: (encoding: string) => `Read as ${encoding}, for it is not UTF-8. Look at names with accents.`,
   fromSaid: (becomes: string, from: string) => `: ${becomes} from ${from}`,
   until: (until: string) => ` until ${until}`,
   now: (was: string) => `(now: ${was})`,
   andMore: (noted: number) => `and ${noted} more.`,
-  stayAsTheyAre: 'stay as they are.',
+  stayAs: 'stay as they are.',
   rowIsLeftOutRows: (wrong: number) => (wrong === 1 ? '1 row is left out' : `${wrong} rows are left out`),
-  nothingToNoteNoteThese: (noted: number) => (noted === 0 ? 'Nothing to note' : `Note these ${noted}`),
+  nothingToNoteNote: (noted: number) => (noted === 0 ? 'Nothing to note' : `Note these ${noted}`),
   leaveIt: 'Leave it',
 
   // ConsentSheet
@@ -97,13 +97,12 @@ export const say = {
   todayIfLeftEmpty: 'Today, if left empty',
   untilLabel: 'Until',
   noEndIfLeftEmpty: 'No end, if left empty',
-  fromThatDayOnThey:
-    'From that day on they are left out of what is watched and downloaded, also of recordings that were made before.',
+  fromThatDay: 'From that day on they are left out of what is watched and downloaded, also of recordings that were made before.',
   noteIt: 'Note it',
 
   // ConsentsScreen
   whoMayBeRecordedFetched: 'who may be recorded',
-  mayRefusedWithdrewAndOf: (given: number, refused: number, withdrawn: number, unknown: number) =>
+  mayRefusedWithdrew: (given: number, refused: number, withdrawn: number, unknown: number) =>
     `${given} may; ${refused} refused, ${withdrawn} withdrew, and of ${unknown} nothing is known. Who is not known to have agreed is treated as who has not.`,
   asATableCsv: 'As a table (.csv)',
   onlyPupilsOfOneClass: 'Only pupils of one class.',

@@ -19,25 +19,25 @@ export const say = {
   correctButton: 'Correct',
 
   // LogImport
-  aCsvFileWithA:
+  aCsvFile:
     'A CSV file with a column of names, one of joins, and one of leaves or minutes; several rows for a person are united. Nothing counts before every name is decided.',
   logFile: 'Log file',
   reading: 'Reading',
   whatTheLogSays: 'What the log says',
   nobodyIsOnTheRoster: 'Nobody is on the roster of this class, so no name can be matched. Import the roster first.',
-  datesSuchAs0304Are: 'Dates such as 03/04 are',
+  datesSuchAs0304: 'Dates such as 03/04 are',
   theFileDoesNotTell: 'The file does not tell; both are possible.',
   sayWhich: 'Say which…',
   dayFirstTheThirdOfApril: 'day first: the third of April',
   monthFirstTheFourthOfMarch: 'month first: the fourth of March',
-  howLongPeopleStayedIs: 'How long people stayed is counted in',
+  howLongPeopleStayed: 'How long people stayed is counted in',
   theFileDoesNotTellIts: (likelyUnit: 'MINUTES' | 'SECONDS') =>
     `The file does not tell. Its numbers look like ${likelyUnit === 'SECONDS' ? 'seconds' : 'minutes'}.`,
   minutesAs45Or045: 'minutes, as 45 or 0:45',
   secondsAs2700Or4500: 'seconds, as 2700 or 45:00',
-  takenButLookAtIt: 'Taken, but look at it',
+  takenButLook: 'Taken, but look at it',
   takeThisLog: 'Take this log',
-  oneNameIsStillTo: (open: number) =>
+  oneNameIsStill: (open: number) =>
     open > 0 ? (open === 1 ? 'One name is still to be decided.' : `${open} names are still to be decided.`) : '',
   thisLogCannotBeReadYet: 'This log cannot be read yet',
   rowIsNotTaken: '1 row is not taken',
@@ -48,13 +48,13 @@ export const say = {
   orMinutes: 'or minutes',
   columns: 'Columns',
   asYouSaidOfSuch: (remembered: boolean) => (remembered ? 'as you said of such a file before' : 'by their heading'),
-  zoneOfTheTimesIn: 'Zone of the times in the file',
-  mostTimesLieBesideThe: (isBeside: boolean, likelyZone: string) =>
+  zoneOfTheTimes: 'Zone of the times in the file',
+  mostTimesLieBeside: (isBeside: boolean, likelyZone: string) =>
     isBeside
       ? `Most times lie beside the lesson, as if they were told in the zone ${likelyZone}.`
       : 'No row lies in the lesson. Times may be told in another zone, such as UTC.',
   readItSo: 'Read it so',
-  theTimesAreRightAs: 'The times are right as they are',
+  theTimesAreRight: 'The times are right as they are',
   onTheList: 'on the list',
   writtenDifferently: 'written differently',
   mayBeSeveral: 'may be several',
@@ -70,17 +70,17 @@ export const say = {
   aLogOfAnotherService: 'a log of another service',
   takenBy: (by: string, day: string, clock: string) => `, taken by ${by}, ${day} ${clock}`,
   takeItBack: 'Take it back',
-  bringInALogOf: 'Bring in a log of another service…',
+  bringInALog: 'Bring in a log of another service…',
   aLogOfAnotherServiceTitle: 'A log of another service',
 
   // SignOff
   signedBy: 'Signed by',
   openItAgain: 'Open it again…',
   signTheRegister: 'Sign the register',
-  itThenStandsAsIt: 'It then stands as it is; to correct it, it is opened again with a reason.',
+  itThenStands: 'It then stands as it is; to correct it, it is opened again with a reason.',
   openTheRegisterAgain: 'Open the register again?',
   why: 'Why',
-  keptWithWhoSignedAndWhen: 'Kept with who signed and when.',
+  keptWithWhoSigned: 'Kept with who signed and when.',
   openItAgainButton: 'Open it again',
 
   // RegisterScreen

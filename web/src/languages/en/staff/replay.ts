@@ -2,7 +2,7 @@
 export const say = {
   // InGroups
   inGroups: 'In groups',
-  andAreKeptApartAnd: (one: string, other: string, reason: string, group: string, from: string, until: string) =>
+  andAreKeptApart: (one: string, other: string, reason: string, group: string, from: string, until: string) =>
     `${one} and ${other} are kept apart${reason} and were in ${group} together from ${from} to ${until}.`,
   withoutAnAdult: (countdown: string) => `${countdown} without an adult`,
   alwaysSeenByAnAdult: 'always seen by an adult',
@@ -13,9 +13,9 @@ export const say = {
   replayHeading: 'Replay:',
   takeTheRecordOut: 'take the record out',
   toDragTheLineOrUse: (day: string, from: string, until: string) => `${day}, ${from} to ${until}. Drag the line, or use`,
-  forAMinuteAnd: 'for a minute and',
+  forAMinute: 'for a minute and',
   forTheNextThingThatHappened: 'for the next thing that happened.',
-  theLessonAsItWas: 'the lesson as it was',
+  theLesson: 'the lesson as it was',
   momentOfTheLesson: 'Moment of the lesson',
   notCome: 'not come',
   atTheDoor: 'at the door',
@@ -26,9 +26,9 @@ export const say = {
   door: (door: string) => `: door ${door}`,
   stance: (stance: string) => `, stance ${stance}`,
   everythingStopped: ', everything stopped',
-  quietWithoutAnAdultIn: (quiet: boolean, adults: number, names: string) =>
+  quietWithoutAnAdult: (quiet: boolean, adults: number, names: string) =>
     `${quiet ? ', quiet without an adult' : ''}; ${adults > 0 ? `${names} in the room` : 'no adult in the room'}`,
-  theClassAsItWas: 'The class as it was',
+  theClass: 'The class as it was',
   pupil: 'Pupil',
   where: 'Where',
   on: 'On',
@@ -42,8 +42,8 @@ export const say = {
   pass: 'pass',
   curb: 'curb',
   againstThePlan: 'Against the plan',
-  timesMinInAll: (by: string, orders: number, minutes: number) => `${by}: ${orders} times, ${minutes} min in all`,
-  nothingWasSetOtherwiseThan: (departures: number, keepers: string, alone: number, groups: number, minutes: number) =>
+  timesMin: (by: string, orders: number, minutes: number) => `${by}: ${orders} times, ${minutes} min in all`,
+  nothingWasSetOtherwise: (departures: number, keepers: string, alone: number, groups: number, minutes: number) =>
     `${departures === 0 ? 'Nothing was set otherwise than planned, lent or taken.' : keepers} ${alone === 0 ? (groups > 0 ? 'An adult was in the lesson all the time; how long each group had none stands above.' : 'Pupils were never without an adult.') : `Pupils were without an adult for ${minutes} min.`}`,
   everybody: 'everybody',
 }

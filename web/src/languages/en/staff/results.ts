@@ -14,12 +14,12 @@ export const say = {
   theMerits: 'the merits',
   meritsInTheLastWeeks: (all: number, weeks: number) => `${all} merits in the last ${weeks} weeks.`,
   nobodyHasPraised: 'Nobody has praised',
-  onlyTheAdultsOfThis: (never: string) => `${never}. Only the adults of this class see that.`,
+  onlyTheAdults: (never: string) => `${never}. Only the adults of this class see that.`,
   pupil: 'Pupil',
   weekByWeekThisOneLast: 'Week by week, this one last',
 
   // MeritReasons
-  whatMeritsAreGivenFor: 'What merits are given for',
+  whatMeritsAreGiven: 'What merits are given for',
   reasons: 'Reasons',
   oneOnEachLineUp: 'One on each line, up to twelve. Adults give one by one press, or write another.',
   keepTheList: 'Keep the list',
@@ -30,7 +30,7 @@ export const say = {
   theRegister: 'the register',
   theLessonAgain: 'the lesson again',
   exportAsCsv: 'Export as CSV',
-  answersOfThisLessonWere: 'Answers of this lesson were erased, as the rules have it. What was asked is left.',
+  answersOfThisLesson: 'Answers of this lesson were erased, as the rules have it. What was asked is left.',
   nothingWasAskedInThisLesson: 'Nothing was asked in this lesson.',
   answersSaid: (askedAt: string, answers: number, named: boolean) =>
     `${askedAt} · ${answers} answers${named ? '' : ' · without names, as the rules had it'}`,

@@ -36,7 +36,7 @@ export const say = {
   attendanceOf: (name: string) => `Attendance of ${name}`,
   whyOf: (name: string, rule: string) => `Why: ${name} · ${rule}`,
   coverOf: (name: string) => `Cover ${name}`,
-  toTheDeskOf: (name: string) => `To the desk of ${name}`,
+  toTheDesk: (name: string) => `To the desk of ${name}`,
   rulesOf: (name: string) => `Rules of ${name}`,
   joiningNoteOf: (name: string) => `Joining note of ${name}`,
 
@@ -47,9 +47,9 @@ export const say = {
   // FindLine
   findAndDo: 'Find and do',
   find: 'Find',
-  aNameAClassA: 'A name, a class, a rule; or: cover Tidal, why may Ines not write',
+  aNameAClass: 'A name, a class, a rule; or: cover Tidal, why may Ines not write',
   found: 'Found',
-  typeTheBeginningOfA: (typed: string, isFetching: boolean, asked: string) =>
+  typeTheBeginning: (typed: string, isFetching: boolean, asked: string) =>
     typed === ''
       ? 'Type the beginning of a name. “cover”, “register”, “rules”, “link” or “why” before it say what to do.'
       : isFetching || asked !== typed
@@ -101,7 +101,7 @@ export const say = {
   minSaid: (milliseconds: number) => `${milliseconds} min`,
 
   // NotTaken
-  whatIsTakenAndTo: 'What is taken and to be known',
+  whatIsTaken: 'What is taken and to be known',
   whatIsNotTaken: 'What is not taken',
   line: 'line',
   lineWord: 'Line',
@@ -109,10 +109,10 @@ export const say = {
 
   // SeriesFields
   aHelpHour: 'A help hour',
-  pupilsComeWithQuestionsNot: 'pupils come with questions; not coming is no absence',
+  pupilsComeWithQuestions: 'pupils come with questions; not coming is no absence',
   weeklyOn: 'Weekly on',
   noneMonToFri: (all: boolean) => (all ? 'none' : 'Mon to Fri'),
-  withNoDayChosenIt: 'With no day chosen it is one lesson, on the date below.',
+  withNoDayChosen: 'With no day chosen it is one lesson, on the date below.',
   firstDate: 'First date',
   on: 'On',
   lastDate: 'Last date',
@@ -123,15 +123,15 @@ export const say = {
   // ScheduleForm
   scheduleLessons: 'Schedule lessons',
   schedule: 'Schedule',
-  takenBackNoneOfThese: (isSuccess: boolean) => (isSuccess ? 'Taken back: none of these lessons is held.' : ''),
+  takenBackNone: (isSuccess: boolean) => (isSuccess ? 'Taken back: none of these lessons is held.' : ''),
   undo: 'Undo',
   lessonIsPlanned: '1 lesson is planned.',
   lessonsArePlanned: (added: number) => `${added} lessons are planned.`,
-  leftOutTheClassHas: (left: number) => `${left} left out: the class has a lesson then already.`,
+  leftOutTheClass: (left: number) => `${left} left out: the class has a lesson then already.`,
   leftOutTheyFallInHolidays: (holidays: number) => `${holidays} left out: they fall in holidays.`,
   copyTheLink: 'Copy the link',
   copyTheJoiningNote: 'Copy the joining note',
-  lookAtThisBeforeYou: 'Look at this before you go on:',
+  lookAt: 'Look at this before you go on:',
   andMoreTheInspectionLists: (spots: number, shown: number, more: number) =>
     spots > shown ? `and ${more} more; the inspection lists them all.` : '',
 
@@ -165,5 +165,5 @@ export const say = {
   column: (place: number) => `column ${place}`,
 
   // Sure
-  leaveItAsItIs: 'Leave it as it is',
+  leaveIt: 'Leave it as it is',
 }

@@ -8,7 +8,7 @@ export const say = {
   speedOfTheCast: 'Speed of the cast',
   inPlaceOfAReal:
     'In place of a real service for sound and pictures, a cast plays from scripts. It gives the same orders as browsers do and keeps to what you decide. The clock of the school is not touched: only the cast goes faster.',
-  noLessonIsLiveOr: 'No lesson is live or about to begin. The cast plays again in the next one.',
+  noLessonIsLive: 'No lesson is live or about to begin. The cast plays again in the next one.',
   itsDiskIsFull: 'its disk is full',
   theLineIsLost: 'the line is lost',
   noAnswerNextTime: 'no answer next time',

@@ -7,7 +7,7 @@ export const say = {
 
   // Exchange
   takeATableOut: 'Take a table out',
-  csvForASpreadsheetWhat: 'CSV, for a spreadsheet; what you change in it can be brought in again.',
+  csvForASpreadsheet: 'CSV, for a spreadsheet; what you change in it can be brought in again.',
   thisWeek: 'This week',
   aYearFromHere: 'A year from here',
   myLessonsInACalendarProgram: 'My lessons in a calendar program',
@@ -19,10 +19,10 @@ export const say = {
   whatTheFileWouldChange: 'What the file would change',
   andMore: (added: number) => `and ${added} more`,
   noLessonWouldChange: 'No lesson would change.',
-  areAsTheyAre: (same: number, past: number, notYours: number) =>
+  areAs: (same: number, past: number, notYours: number) =>
     `${same} are as they are. ${past > 0 ? `${past} have begun or are over and stay untouched. ` : ''}${notYours > 0 ? `${notYours} changes are of classes of others and are left out.` : ''}`,
   thingIsNotTakenThings: (notTaken: number) => (notTaken === 1 ? '1 thing is not taken' : `${notTaken} things are not taken`),
-  takenButKnowThis: 'Taken, but know this',
+  takenButKnow: 'Taken, but know this',
   cancelTheLessonsThatCame: (missing: number) =>
     `Cancel the ${missing} lessons that came from a file and are in this one no more`,
   timetableTakenNewChangedCancelled: (added: number, changed: number, calledOff: number) =>
@@ -76,7 +76,7 @@ export const say = {
   bringBack: 'Bring back',
   cancelOnlyThisLessonBring: (cancelled: boolean) => (cancelled ? 'Cancel only this lesson' : 'Bring it back'),
   whoComes: 'Who comes',
-  withTheRightsOfThe: 'With the rights of the adult they stand in for, in these lessons only.',
+  withTheRights: 'With the rights of the adult they stand in for, in these lessons only.',
   choose: 'Choose',
   inPlaceOf: 'In place of',
   nobodyTheyComeBesides: 'nobody: they come besides',
@@ -112,7 +112,7 @@ export const say = {
   files: 'Files…',
   filesAndCalendars: 'Files and calendars',
   newLessonsTitle: 'New lessons',
-  nothingIsPlannedLessonsAre: (oneDay: boolean) =>
+  nothingIsPlannedLessons: (oneDay: boolean) =>
     `Nothing is planned ${oneDay ? 'on this day' : 'in this week'}. Lessons are scheduled on the page of their class.`,
   lessonsSaid: (held: number) => `${held} lessons`,
   live: (live: number) => `${live} live`,
@@ -124,7 +124,7 @@ export const say = {
   andMoreWeakSpots: (appearing: number) => `and ${appearing} more weak spots`,
   latestChanges: 'Latest changes',
   chooseALessonToSee: 'Choose a lesson to see it whole and to change it.',
-  goAlongALineWith: 'go along a line; with',
+  goAlongALine: 'go along a line; with',
   anArrowMovesTheLesson: 'an arrow moves the lesson by 5 minutes or a day.',
   nothingWasChangedYet: 'Nothing was changed yet.',
   lessonsIfMany: (lessons: number) => (lessons > 1 ? ` (${lessons} lessons)` : ''),

@@ -1,11 +1,11 @@
 /** The day of an adult, and of the whole school. */
 export const say = {
   // Beside
-  whatWaitsForYou: 'What waits for you',
-  nothingWaitsForYouNo: 'Nothing waits for you: no register to sign, no follow-up, no weak spot.',
+  whatWaits: 'What waits for you',
+  nothingWaits: 'Nothing waits for you: no register to sign, no follow-up, no weak spot.',
   registersToSign: 'Registers to sign',
   toDoFromTheCasebook: 'To do from the casebook',
-  weakSpotsOfTodayAnd: 'Weak spots of today and the next day',
+  weakSpotsOfToday: 'Weak spots of today and the next day',
   cover: 'Cover',
   you: (mine: boolean, adult: string) => (mine ? 'You' : adult),
   in: (title: string) => `in ${title}`,
@@ -16,7 +16,7 @@ export const say = {
 
   // DayTable
   lessonsOfToday: 'Lessons of today',
-  theSchoolsLessonsTodayYour: (position: 'LEAD' | 'TEACHER' | 'PUPIL') =>
+  theSchoolsLessonsToday: (position: 'LEAD' | 'TEACHER' | 'PUPIL') =>
     position === 'LEAD' ? 'The school’s lessons today' : 'Your lessons today',
   time: 'Time',
   class: 'Class',
@@ -58,7 +58,7 @@ export const say = {
   oneDateIsEnough: 'One date is enough.',
   planOne: 'Plan one',
   triedOnce: 'Tried once',
-  aSimulatedClassComesTo: 'A simulated class comes to the door; try the desk, let something go wrong, dismiss. Nothing is kept.',
+  aSimulatedClassComes: 'A simulated class comes to the door; try the desk, let something go wrong, dismiss. Nothing is kept.',
   firstSteps: 'First steps',
   isThere: (done: boolean, why: string) => (done ? 'is there.' : why),
   take: (name: string) => `Take “${name}”`,
@@ -66,7 +66,7 @@ export const say = {
   binding: (line: string, binding: boolean) => `: ${line}${binding ? ', binding' : ''}.`,
 
   // NextBox
-  isLiveEndsIn: 'is live, ends in',
+  isLiveEnds: 'is live, ends in',
   goToTheDesk: 'Go to the desk',
   openItNow: 'Open it now',
   getReady: 'Get ready',
@@ -81,7 +81,7 @@ export const say = {
   nextBellIn: (bell: string) => `Next bell ${bell}, in`,
   lessonsBegin: (ringing: number) => `${ringing} lessons begin`,
   corridor: 'Corridor',
-  allIsWellInAll: 'All is well in all of them.',
+  allIsWell: 'All is well in all of them.',
   toIt: (mine: boolean, takenBy: string) => `${mine ? 'You see' : `${takenBy} sees`} to it.`,
   andMore: (alerts: number) => `And ${alerts} more.`,
   moreInTheCorridor: (worried: number) => `${worried} more in the corridor`,
@@ -91,8 +91,8 @@ export const say = {
   atTheSchool: (now: string, live: number) =>
     `${now} at the school, ${live === 0 ? 'no lesson is live' : live === 1 ? '1 lesson is live' : `${live} lessons are live`}`,
   noLessonToday: 'No lesson today.',
-  makeAClassAndScheduleIt: 'Make a class and schedule it',
-  andItStandsHereOn: ', and it stands here on its day.',
+  makeAClassAndSchedule: 'Make a class and schedule it',
+  andItStandsHere: ', and it stands here on its day.',
 
   // MyRecordings
 }

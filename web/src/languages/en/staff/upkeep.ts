@@ -26,7 +26,7 @@ export const say = {
   tookAway: 'took away',
   changedAnAccount: 'changed an account',
   signedIn: 'signed in',
-  failedToSignIn: 'failed to sign in',
+  failedToSign: 'failed to sign in',
   signedOut: 'signed out',
   whoLooked: 'Who looked',
   whoLookedAtWhatAboutWhom: 'Who looked at what about whom',
@@ -49,7 +49,7 @@ export const say = {
   about: 'About',
   olderOnes: 'Older ones',
   backToTheNewest: 'Back to the newest',
-  keptForDaysAsThe: (keptDays: number) =>
+  keptForDays: (keptDays: number) =>
     `Kept for ${keptDays} days, as the charter says; then deleted. What was seen is never noted.`,
 
   // KeptScreen
@@ -60,7 +60,7 @@ export const say = {
   captions: 'Captions',
   recordings: 'Recordings',
   registersWithCorrectionsSignatures: 'Registers, with corrections, signatures and logs from elsewhere',
-  whatIncidentsSayFromWhen: 'What incidents say, from when they were closed',
+  whatIncidentsSay: 'What incidents say, from when they were closed',
   messagesThatWentOut: 'Messages that went out',
   signInsAndWhoLooked: 'Sign-ins, and who looked at what',
   knownDevices: 'Known devices',
@@ -78,5 +78,5 @@ export const say = {
   nothingIsHeldAsEvidence: 'Nothing is held as evidence.',
   since: (by: string, since: string) => `${by}, since ${since}`,
   whatWent: 'What went',
-  nothingHadToGoIn: 'Nothing had to go in the last sixty days.',
+  nothingHadToGo: 'Nothing had to go in the last sixty days.',
 }
