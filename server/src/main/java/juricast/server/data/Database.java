@@ -64,7 +64,8 @@ public class Database implements DisposableBean {
             school.takeRestored();
             Path path = school.database();
             writer = pool(path, 1);
-            // Our statements leave nothing to fill in, and looking for it letter by letter takes its time at each start.
+            // Our statements leave nothing to fill in, and looking for it letter by letter takes its time at each
+            // start.
             Flyway flyway = Flyway.configure()
                     .dataSource(writer)
                     .placeholderReplacement(false)
