@@ -58,6 +58,10 @@ public final class Bench {
                 System.out.println("Weight of each screen at the first visit:");
                 PageWeight.measure(demo.address());
                 AtRest.measure(demo.address());
+            }
+        }
+        if (only.isEmpty() || only.equals("orders")) {
+            try (RunningJar demo = RunningJar.start(jar)) {
                 System.out.println("From an order on the desk to its effect at 30 seats:");
                 OrderToSeat.measure(demo.address());
             }

@@ -23,10 +23,18 @@ final class OrderToSeat {
     private static final JsonMapper JSON = new JsonMapper();
 
     private final String address;
-    private final List<Long> micros = Collections.synchronizedList(new ArrayList<>());
-    private final ConcurrentHashMap<Integer, Sent> sent = new ConcurrentHashMap<>();
+    private final ConcurrentHashMap<Integer, News> news = new ConcurrentHashMap<>();
 
-    private record Sent(long nanos, CountDownLatch arrived) {}
+    /** When the seats heard of the event with one number, by the clock of this machine. */
+    private static final class News {
+        private final List<Long> nanos = Collections.synchronizedList(new ArrayList<>());
+        private final CountDownLatch arrived = new CountDownLatch(PUPILS);
+
+        void arrive() {
+            nanos.add(System.nanoTime());
+            arrived.countDown();
+        }
+    }
 
     private OrderToSeat(String address) {
         this.address = address;
@@ -80,18 +88,22 @@ final class OrderToSeat {
         teacher.send("POST", lesson + "/admit-all-listed", "{}");
         TimeUnit.SECONDS.sleep(2);
         var answered = new ArrayList<Long>();
-        int number = teacher.send("GET", lesson + "/desk", null).get("number").asInt();
+        var micros = new ArrayList<Long>();
         for (int i = 0; i < ORDERS; i++) {
-            var order = new Sent(System.nanoTime(), new CountDownLatch(PUPILS));
-            number++;
-            sent.put(number, order);
             String value = i % 2 == 0 ? "closed" : "open";
-            teacher.send(
-                    "PUT", lesson + "/live-setting", "{\"rule\":\"chat.class\",\"value\":\"%s\"}".formatted(value));
-            answered.add((System.nanoTime() - order.nanos) / 1000);
-            if (!order.arrived.await(5, TimeUnit.SECONDS)) {
+            long began = System.nanoTime();
+            int number = teacher.send(
+                            "PUT",
+                            lesson + "/live-setting",
+                            "{\"rule\":\"chat.class\",\"value\":\"%s\"}".formatted(value))
+                    .get("number")
+                    .asInt();
+            answered.add((System.nanoTime() - began) / 1000);
+            News ofOrder = of(number);
+            if (!ofOrder.arrived.await(5, TimeUnit.SECONDS)) {
                 throw new IllegalStateException("A seat did not hear of order " + number);
             }
+            ofOrder.nanos.forEach(heard -> micros.add((heard - began) / 1000));
         }
         // The first orders warm the machine up and are not what a lesson feels like.
         List<Long> warm = List.copyOf(micros).subList(PUPILS * 50, micros.size());
@@ -102,6 +114,10 @@ final class OrderToSeat {
         System.out.printf(
                 "  answered at the desk, on the disk: median %.1f ms, p99 %.1f ms%n",
                 Figures.median(answers) / 1000.0, Figures.percentile(answers, 99) / 1000.0);
+    }
+
+    private News of(int number) {
+        return news.computeIfAbsent(number, unheard -> new News());
     }
 
     private static String nameOf(int i) {
@@ -173,12 +189,7 @@ final class OrderToSeat {
                         .forEach(line -> {
                             if (line.startsWith("id:")) {
                                 ready.countDown();
-                                Sent order = sent.get(
-                                        Integer.parseInt(line.substring(3).strip()));
-                                if (order != null) {
-                                    micros.add((System.nanoTime() - order.nanos) / 1000);
-                                    order.arrived.countDown();
-                                }
+                                of(Integer.parseInt(line.substring(3).strip())).arrive();
                             }
                         });
             } catch (IOException | UncheckedIOException ended) {
