@@ -64,5 +64,12 @@ export default defineConfig({
     rolldownOptions: { output: { codeSplitting: { groups: PIECES } } },
   },
   server: { proxy: { '/api': 'http://localhost:8480' } },
-  test: { environment: 'jsdom', isolate: false, testTimeout: 60_000, setupFiles: ['src/shared/testing.tsx'] },
+  test: {
+    environment: 'jsdom',
+    // Pages' tests are nearly all computing: a core each, none left for what watches them.
+    maxWorkers: '100%',
+    isolate: false,
+    testTimeout: 60_000,
+    setupFiles: ['src/shared/testing.tsx'],
+  },
 })

@@ -15,6 +15,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import juricast.server.Juricast;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -28,6 +29,9 @@ final class RunningSchool implements AutoCloseable {
     /** Shows that whoever founds the school is at the machine. */
     static final String SETUP_WORD = "lamp-oil-and-rope";
 
+    /** Where a demo lies that was laid out and stopped; null before anybody needed one. */
+    private static Path laidOut;
+
     private final SteppingClock clock;
     private final ConfigurableApplicationContext application;
     private final Playwright playwright;
@@ -35,21 +39,47 @@ final class RunningSchool implements AutoCloseable {
 
     private RunningSchool(Instant now, boolean demo) {
         clock = new SteppingClock(now);
-        application = new SpringApplicationBuilder(Juricast.class)
-                .initializers(context ->
-                        ((GenericApplicationContext) context).registerBean("clock", Clock.class, () -> clock))
-                .run(
-                        "--server.port=0",
-                        "--juricast.data=" + newFile(),
-                        "--juricast.demo=" + demo,
-                        "--juricast.setup-word=" + SETUP_WORD,
-                        "--spring.main.allow-bean-definition-overriding=false",
-                        "--logging.level.root=WARN");
+        Path file = newFile();
+        if (demo) {
+            copyLaidOut(file);
+        }
+        application = started(clock, file, demo);
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = launch(playwright);
         // On a busy machine a page may take its time; what should happen is waited for, not raced.
         PlaywrightAssertions.setDefaultAssertionTimeout(45_000);
+    }
+
+    private static ConfigurableApplicationContext started(Clock clock, Path file, boolean demo) {
+        return new SpringApplicationBuilder(Juricast.class)
+                .initializers(context ->
+                        ((GenericApplicationContext) context).registerBean("clock", Clock.class, () -> clock))
+                .run(
+                        "--server.port=0",
+                        "--juricast.data=" + file,
+                        "--juricast.demo=" + demo,
+                        "--juricast.setup-word=" + SETUP_WORD,
+                        "--spring.main.allow-bean-definition-overriding=false",
+                        "--logging.level.root=WARN");
+    }
+
+    /** The demo's past is played through once, and every class of tests goes on from a copy of what it left. */
+    private static synchronized void copyLaidOut(Path file) {
+        try {
+            if (laidOut == null) {
+                Path first = newFile();
+                started(new SteppingClock(MONDAY), first, true).close();
+                laidOut = first.getParent();
+            }
+            try (Stream<Path> left = Files.list(laidOut)) {
+                for (Path one : left.toList()) {
+                    Files.copy(one, file.resolveSibling(one.getFileName()));
+                }
+            }
+        } catch (IOException noDisk) {
+            throw new UncheckedIOException(noDisk);
+        }
     }
 
     static RunningSchool empty() {

@@ -7,6 +7,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -35,6 +36,9 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
     public static final Instant START = Instant.parse("2026-09-14T10:10:00Z");
 
     public static final String SETUP_WORD = "amber-kelp-tests";
+
+    /** Where a demo lies that was laid out and stopped; null before anybody needed one. */
+    private static Path laidOut;
 
     private final boolean demo;
     private final List<String> told;
@@ -73,7 +77,25 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
     @Override
     public void beforeAll(ExtensionContext context) throws IOException {
         file = newFile();
+        if (demo) {
+            copyLaidOut(file);
+        }
         start();
+    }
+
+    /** The demo's past is played through once, and every class of tests goes on from a copy of what it left. */
+    private static synchronized void copyLaidOut(Path file) throws IOException {
+        if (laidOut == null) {
+            RunningServer first = on(newFile(), true);
+            first.start();
+            first.stop();
+            laidOut = first.file.getParent();
+        }
+        try (Stream<Path> left = Files.list(laidOut)) {
+            for (Path one : left.toList()) {
+                Files.copy(one, file.resolveSibling(one.getFileName()), StandardCopyOption.REPLACE_EXISTING);
+            }
+        }
     }
 
     public static Path newFile() throws IOException {

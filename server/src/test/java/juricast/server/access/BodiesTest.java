@@ -11,6 +11,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.Scanner;
 import java.util.stream.IntStream;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
@@ -101,7 +102,10 @@ class BodiesTest {
             socket.getOutputStream()
                     .write((String.join("\r\n", lines) + "\r\nHost: localhost\r\n\r\n")
                             .getBytes(StandardCharsets.US_ASCII));
-            return new String(socket.getInputStream().readNBytes(700), StandardCharsets.UTF_8);
+            // Only as far as the answer goes: the connection stays open for the body that was announced.
+            return new Scanner(socket.getInputStream(), StandardCharsets.UTF_8)
+                    .useDelimiter("}")
+                    .next();
         }
     }
 }
