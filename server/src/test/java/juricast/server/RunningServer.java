@@ -20,6 +20,7 @@ import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
 import java.util.stream.Stream;
 import juricast.server.data.School;
 import org.junit.jupiter.api.extension.AfterAllCallback;
@@ -27,6 +28,8 @@ import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.boot.web.server.context.WebServerInitializedEvent;
+import org.springframework.context.ApplicationListener;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.support.GenericApplicationContext;
 
@@ -45,6 +48,7 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
     private final AtomicReference<Instant> now = new AtomicReference<>(START);
     private Path file;
     private ConfigurableApplicationContext application;
+    private Consumer<String> atOpening = address -> {};
 
     private RunningServer(boolean demo, List<String> told) {
         this.demo = demo;
@@ -113,6 +117,13 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
         start();
     }
 
+    /** @param asTheDoorsOpen what somebody does who has waited for the server to answer at all, with its address */
+    public void restart(Consumer<String> asTheDoorsOpen) {
+        atOpening = asTheDoorsOpen;
+        restart();
+        atOpening = address -> {};
+    }
+
     public void stop() {
         application.close();
     }
@@ -129,6 +140,8 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
         application = new SpringApplicationBuilder(Juricast.class)
                 .initializers(context -> ((GenericApplicationContext) context)
                         .registerBean("testClock", Clock.class, StandingClock::new))
+                .listeners((ApplicationListener<WebServerInitializedEvent>) opened -> atOpening.accept(
+                        "http://localhost:" + opened.getWebServer().getPort()))
                 .run(words.toArray(String[]::new));
     }
 

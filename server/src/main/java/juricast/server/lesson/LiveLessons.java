@@ -36,7 +36,6 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.ObjectProvider;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
@@ -291,7 +290,6 @@ public class LiveLessons implements DisposableBean {
     }
 
     /** After a start, everyone who was in has a moment to come back; who does not has lost the connection. */
-    @EventListener(ApplicationReadyEvent.class)
     void goOn() {
         for (LessonId id : journal.begunAndNotOver()) {
             try {

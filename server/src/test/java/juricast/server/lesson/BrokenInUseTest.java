@@ -3,6 +3,7 @@ package juricast.server.lesson;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
 import juricast.server.data.Database;
@@ -323,6 +324,17 @@ class BrokenInUseTest {
         assertThat(asked.text()).contains("From event", "backup");
         assertThat(SERVER.browser().get("/api/doorsteps/" + here.token).status())
                 .isEqualTo(409);
+    }
+
+    @Test
+    void a_seat_is_known_from_the_moment_in_which_the_doors_open_after_a_start() {
+        TestBrowser ines = SERVER.signedIn("ines-carrow");
+        String seat = here.sits(ines, "Ines Carrow");
+        var answers = new ArrayList<Integer>();
+
+        SERVER.restart(address -> answers.add(ines.movedTo(address).get(seat).status()));
+
+        assertThat(answers).containsExactly(200);
     }
 
     @Test
