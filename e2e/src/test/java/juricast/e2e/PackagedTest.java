@@ -16,8 +16,13 @@ import java.util.Map;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
-/** The process is killed in the middle of a lesson: what was acknowledged is there, and browsers come back by themselves. */
-class KilledTest {
+/**
+ * The program as it is packaged. It is killed in the middle of a lesson: what was acknowledged is there, and browsers come back by
+ * themselves. It goes back to a backup: by itself too, and with nothing that was said since.
+ */
+class PackagedTest {
+    private static final String APPLICATION = "../server/target/server-0.1.0-app.jar";
+
     @Test
     void a_killed_process_loses_nothing_that_was_acknowledged_and_browsers_reconnect() throws Exception {
         Path file = Files.createTempDirectory("juricast").resolve("school.db");
@@ -35,11 +40,7 @@ class KilledTest {
             corvin.page.keyboard().press("g");
             corvin.exactly("Come out").waitFor();
             String where = corvin.page.getByRole(AriaRole.TABLE).textContent();
-            corvin.page.keyboard().press("w");
-            corvin.page.keyboard().type("written before the power went");
-            corvin.page.keyboard().press("Enter");
-            corvin.text("written before the power went").waitFor();
-            corvin.page.keyboard().press("Escape");
+            says(corvin, "written before the power went");
             corvin.page.keyboard().press("d");
             assertThat(corvin.exactly("shut")).hasAttribute("aria-pressed", "true");
             pupil.open("/today");
@@ -73,6 +74,52 @@ class KilledTest {
         }
     }
 
+    @Test
+    void a_running_program_takes_a_backup_back_and_desks_show_what_was_said_until_then() throws Exception {
+        Path file = Files.createTempDirectory("juricast").resolve("school.db");
+        Path backup = file.resolveSibling("backup.db");
+        int port = freePort();
+        Process running = start(file, port);
+        try (Playwright playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))) {
+            Screen corvin = demoPerson(RunningSchool.launch(playwright), "http://localhost:" + port, "corvin-hale");
+            corvin.open("/lessons/weather-lab-9-1.3-2/desk");
+            says(corvin, "said before the backup");
+            command(file, "backup", backup);
+            says(corvin, "said after the backup");
+
+            command(file, "restore", backup);
+
+            Assertions.assertThat(running.isAlive())
+                    .as("it goes on in the same process")
+                    .isTrue();
+            assertThat(corvin.text("No connection. Trying again…")).not().isVisible();
+            corvin.page.reload();
+            assertThat(corvin.text("said before the backup")).isVisible();
+            assertThat(corvin.text("said after the backup")).not().isVisible();
+            says(corvin, "and it goes on");
+        } finally {
+            running.destroyForcibly().waitFor();
+        }
+    }
+
+    private static void says(Screen screen, String words) {
+        screen.text("in 6 groups").waitFor();
+        screen.page.keyboard().press("w");
+        screen.page.keyboard().type(words);
+        screen.page.keyboard().press("Enter");
+        screen.text(words).waitFor();
+        screen.page.keyboard().press("Escape");
+    }
+
+    private static void command(Path school, String what, Path file) throws Exception {
+        Process command = new ProcessBuilder(
+                        "java", "-jar", APPLICATION, what, file.toString(), "--juricast.data=" + school)
+                .inheritIO()
+                .start();
+        Assertions.assertThat(command.waitFor()).as(what).isZero();
+    }
+
     private static Screen demoPerson(Browser browser, String address, String id) {
         Page page = browser.newContext(new Browser.NewContextOptions().setBaseURL(address))
                 .newPage();
@@ -92,7 +139,7 @@ class KilledTest {
                         "java",
                         "@../server/java.options",
                         "-jar",
-                        "../server/target/server-0.1.0-app.jar",
+                        APPLICATION,
                         "--server.port=" + port,
                         "--juricast.demo=true",
                         "--juricast.data=" + file)
@@ -100,12 +147,13 @@ class KilledTest {
                 .redirectOutput(
                         file.resolveSibling("log-" + System.nanoTime() + ".txt").toFile())
                 .start();
-        long deadline = System.nanoTime() + 90_000_000_000L;
+        long deadline = System.nanoTime() + 180_000_000_000L;
         while (!answers(port)) {
             if (!process.isAlive() || System.nanoTime() > deadline) {
                 throw new IllegalStateException("The application did not start; see " + file.getParent());
             }
-            Thread.onSpinWait();
+            // Asked now and then: the cores are for what starts.
+            Thread.sleep(100);
         }
         return process;
     }
