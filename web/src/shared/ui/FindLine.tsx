@@ -64,13 +64,14 @@ function Line({ me, demo, onDone }: { me: Me; demo: boolean; onDone: () => void 
       void navigate(hit.to)
     } else setWhy(hit)
   }
+  const shown = why ? [why] : hits
   return (
     <Box>
       <TextInput
         aria-label={say.findAndDo}
         role="combobox"
-        aria-expanded={hits.length > 0}
-        aria-controls="found"
+        aria-expanded={shown.length > 0}
+        aria-controls={shown.length > 0 ? 'found' : undefined}
         aria-activedescendant={hits[chosen] && `found-${chosen}`}
         autoFocus
         autoComplete="off"
@@ -94,42 +95,37 @@ function Line({ me, demo, onDone }: { me: Me; demo: boolean; onDone: () => void 
         }}
       />
       <ProblemNote problem={error} compact />
-      <Box
-        as="ul"
-        id="found"
-        role="listbox"
-        aria-label={say.found}
-        listStyleType="none"
-        mt="8px"
-        minH={why ? undefined : '190px'}
-      >
-        {(why ? [why] : hits).map((hit, place) => (
-          <Flex
-            as="li"
-            role="option"
-            id={`found-${place}`}
-            key={hit.key}
-            aria-selected={!!why || place === chosen}
-            bg={why || place === chosen ? 'markSoft' : 'transparent'}
-            borderBottom="1px solid"
-            borderColor="line"
-            px="8px"
-            py="5px"
-            gap="12px"
-            justify="space-between"
-            cursor="pointer"
-            onClick={() => go(hit)}
-          >
-            <chakra.span fontWeight="600">{hit.says}</chakra.span>
-            <chakra.span color="ink2" fontSize="13px" textAlign="end">
-              {hit.detail}
-            </chakra.span>
-          </Flex>
-        ))}
-        {hits.length === 0 && (
-          <chakra.li color="ink2" px="8px" py="6px">
+      <Box mt="8px" minH={why ? undefined : '190px'}>
+        {shown.length > 0 ? (
+          <Box as="ul" id="found" role="listbox" aria-label={say.found} listStyleType="none">
+            {shown.map((hit, place) => (
+              <Flex
+                as="li"
+                role="option"
+                id={`found-${place}`}
+                key={hit.key}
+                aria-selected={!!why || place === chosen}
+                bg={why || place === chosen ? 'markSoft' : 'transparent'}
+                borderBottom="1px solid"
+                borderColor="line"
+                px="8px"
+                py="5px"
+                gap="12px"
+                justify="space-between"
+                cursor="pointer"
+                onClick={() => go(hit)}
+              >
+                <chakra.span fontWeight="600">{hit.says}</chakra.span>
+                <chakra.span color="ink2" fontSize="13px" textAlign="end">
+                  {hit.detail}
+                </chakra.span>
+              </Flex>
+            ))}
+          </Box>
+        ) : (
+          <chakra.p color="ink2" px="8px" py="6px">
             {say.typeTheBeginning(typed.trim(), isFetching, asked)}
-          </chakra.li>
+          </chakra.p>
         )}
       </Box>
       {why?.why && <WhyHere path={why.why} />}

@@ -16,7 +16,7 @@ class EveryScreenTest {
 
     @BeforeAll
     static void start() {
-        school = RunningSchool.demo();
+        school = RunningSchool.demoLaidOutAnew();
     }
 
     @AfterAll
@@ -188,6 +188,8 @@ class EveryScreenTest {
         assertThat(bo.page.evaluate("window.scrollY"))
                 .as("what comes first stays first, however much is written")
                 .isEqualTo(0);
+        bo.button("Something is wrong…").click();
+        Accessibility.checkOpened(bo.page);
     }
 
     private static void check(Screen screen, String path, String awaited) {

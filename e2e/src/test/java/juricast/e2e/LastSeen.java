@@ -9,7 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 
-/** What every browser showed when a test ended, kept in {@code target/last-seen}: a failure is seldom understood without. */
+/** What every browser showed when a test ended, kept in {@code target/last-seen}, a folder for each process of tests: a failure is seldom understood without. */
 final class LastSeen {
     private LastSeen() {}
 
@@ -24,7 +24,8 @@ final class LastSeen {
 
     private static void keep(Page page, String name) {
         try {
-            Path folder = Files.createDirectories(Path.of("target/last-seen"));
+            Path folder =
+                    Files.createDirectories(Path.of("target/last-seen", System.getProperty("juricast.fork", "1")));
             Files.writeString(folder.resolve(name + ".txt"), page.url() + "\n" + page.innerText("body"));
             page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
         } catch (PlaywrightException closed) {

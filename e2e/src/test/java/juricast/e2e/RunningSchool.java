@@ -37,12 +37,8 @@ final class RunningSchool implements AutoCloseable {
     private final Playwright playwright;
     private final Browser browser;
 
-    private RunningSchool(Instant now, boolean demo) {
-        clock = new SteppingClock(now);
-        Path file = newFile();
-        if (demo) {
-            copyLaidOut(file);
-        }
+    private RunningSchool(Path file, boolean demo) {
+        clock = new SteppingClock(MONDAY);
         application = started(clock, file, demo);
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -83,11 +79,18 @@ final class RunningSchool implements AutoCloseable {
     }
 
     static RunningSchool empty() {
-        return new RunningSchool(MONDAY, false);
+        return new RunningSchool(newFile(), false);
     }
 
     static RunningSchool demo() {
-        return new RunningSchool(MONDAY, true);
+        Path file = newFile();
+        copyLaidOut(file);
+        return new RunningSchool(file, true);
+    }
+
+    /** As at the first start, when the recorder still records what it has recorded. */
+    static RunningSchool demoLaidOutAnew() {
+        return new RunningSchool(newFile(), true);
     }
 
     static Browser launch(Playwright playwright) {

@@ -25,7 +25,7 @@ class Screenshots {
 
     @BeforeAll
     static void start() {
-        school = RunningSchool.demo();
+        school = RunningSchool.demoLaidOutAnew();
     }
 
     @AfterAll
