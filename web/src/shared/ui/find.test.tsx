@@ -33,6 +33,7 @@ describe('what is found', () => {
     expect(to({ kind: 'RULE', id: 'chat.class', name: 'Write to the whole class' })).toBe(
       '/charter?find=Write%20to%20the%20whole%20class',
     )
+    expect(hitOf(line({ kind: 'CLASS', detail: '' }), NOW).detail, 'one of the same name is a lesson').toBe('class')
     const why = hitOf(line({ act: 'WHY', kind: 'PUPIL', id: 'ines', name: 'Ines Carrow', rule: 'chat.class' }), NOW)
     expect(why.to).toBeUndefined()
     expect(why.why).toBe('/api/lessons/tidal-1/why/chat.class?person=ines')

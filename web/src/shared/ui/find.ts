@@ -18,7 +18,7 @@ const enc = encodeURIComponent
 export function hitOf(one: FoundLine, now: number): Hit {
   const key = [one.act, one.kind, one.id, one.rule].join(' ')
   const day = one.starts?.slice(0, 10) ?? ''
-  const hit = (says: string, to: string): Hit => ({ key, says, detail: one.detail, to })
+  const hit = (says: string, to: string): Hit => ({ key, says, detail: one.detail || say.kindsFound[one.kind], to })
   switch (one.act) {
     case 'WHY':
       return {

@@ -34,6 +34,8 @@ export const say = {
   // find
   registerOf: (name: string) => `Register of ${name}`,
   attendanceOf: (name: string) => `Attendance of ${name}`,
+  /** What a name that is found is of, where nothing tells more. */
+  kindsFound: { LESSON: 'lesson', CLASS: 'class', PUPIL: 'pupil', ADULT: 'adult', RULE: 'rule' },
   whyOf: (name: string, rule: string) => `Why: ${name} · ${rule}`,
   coverOf: (name: string) => `Cover ${name}`,
   toTheDesk: (name: string) => `To the desk of ${name}`,
