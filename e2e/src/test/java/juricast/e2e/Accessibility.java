@@ -6,6 +6,7 @@ import com.microsoft.playwright.ElementHandle;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -28,6 +29,16 @@ final class Accessibility {
                   .map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160)).slice(0, 3).join(' | ')).join('\\n')
             }""";
 
+    /** Colours alone, when those of the other half of the day have come. */
+    private static final String CONTRAST =
+            """
+            async () => {
+              const brief = document.getAnimations().filter(one => one.effect.getTiming().iterations !== Infinity)
+              await Promise.allSettled(brief.map(one => one.finished))
+              const found = await axe.run(document, { runOnly: ['color-contrast'] })
+              return found.violations.flatMap(v => v.nodes).map(n => n.html.slice(0, 160)).slice(0, 5).join(' | ')
+            }""";
+
     private Accessibility() {}
 
     /** Waits for the page's heading first: before it, there is only the word that something is being fetched. */
@@ -40,6 +51,16 @@ final class Accessibility {
     private static void check(Page page, @Nullable ElementHandle within) {
         page.evaluate(AXE);
         assertThat(page.evaluate(RUN, within)).as("axe on %s", page.url()).isEqualTo("");
+    }
+
+    /** Whether everything can be read also by night, or by day where it was night. The page was checked before. */
+    static void checkColoursTurned(Page page) {
+        boolean isDark = (boolean) page.evaluate("matchMedia('(prefers-color-scheme: dark)').matches");
+        page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(isDark ? ColorScheme.LIGHT : ColorScheme.DARK));
+        assertThat(page.evaluate(CONTRAST))
+                .as("colours turned on %s", page.url())
+                .isEqualTo("");
+        page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(isDark ? ColorScheme.DARK : ColorScheme.LIGHT));
     }
 
     /** The same of a sheet or a menu that was just opened; then it is closed by the key that closes all of them. */

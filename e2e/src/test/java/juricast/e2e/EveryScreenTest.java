@@ -52,6 +52,7 @@ class EveryScreenTest {
         check(orla, "/account", "Where you are signed in");
     }
 
+    /** Colours are asked for on every screen in both; here all the rest is, too. */
     @Test
     void the_same_by_night() {
         Screen orla = signedIn("Orla Venn", 1280, 800, ColorScheme.DARK);
@@ -204,6 +205,7 @@ class EveryScreenTest {
                 .as("nothing sticks out sideways on %s", screen.page.url())
                 .isEqualTo(true);
         assertThat(screen.complaints()).isEmpty();
+        Accessibility.checkColoursTurned(screen.page);
     }
 
     private static Screen signedIn(String name, int width, int height, ColorScheme scheme) {
