@@ -114,6 +114,7 @@ class ActivitiesTest {
         thora.page.keyboard().press("f");
         thora.field("What is asked").fill("The lamp of the north pier");
         thora.button("Call: it opens in 3 seconds").click();
+        assertThat(jory().text("The lamp of the north pier")).isVisible();
         school.clock().advance(Duration.ofSeconds(4));
         jory().exactly("I know it").click();
         assertThat(jory().text("You have the word")).isVisible();
