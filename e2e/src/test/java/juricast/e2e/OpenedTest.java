@@ -29,7 +29,7 @@ class OpenedTest {
             Accessibility.checkOpened(orla.page);
         }
         orla.page.keyboard().press("/");
-        orla.page.getByRole(AriaRole.COMBOBOX).last().fill("tidal");
+        orla.page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.COMBOBOX).fill("tidal");
         orla.page.getByRole(AriaRole.OPTION).first().waitFor();
         Accessibility.checkOpened(orla.page);
         for (String control : new String[] {"More for Hanne Ruud", "Stance", "Dismiss class"}) {
