@@ -57,6 +57,7 @@ final class Accessibility {
     static void checkColoursTurned(Page page) {
         boolean isDark = (boolean) page.evaluate("matchMedia('(prefers-color-scheme: dark)').matches");
         page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(isDark ? ColorScheme.LIGHT : ColorScheme.DARK));
+        page.waitForFunction("dark => document.documentElement.classList.contains('dark') === dark", !isDark);
         assertThat(page.evaluate(CONTRAST))
                 .as("colours turned on %s", page.url())
                 .isEqualTo("");

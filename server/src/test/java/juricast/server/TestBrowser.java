@@ -43,7 +43,6 @@ public final class TestBrowser {
     }
 
     /** The same browser, with its cookies, at another address of the server. */
-    /** The same at another address: that of the server after a restart. */
     public TestBrowser movedTo(String other) {
         return new TestBrowser(other, cookies);
     }
