@@ -23,6 +23,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import juricast.server.data.School;
+import juricast.server.lesson.Classroom;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
@@ -49,6 +50,7 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
     private Path file;
     private ConfigurableApplicationContext application;
     private Consumer<String> atOpening = address -> {};
+    private boolean linesHold = true;
 
     private RunningServer(boolean demo, List<String> told) {
         this.demo = demo;
@@ -62,6 +64,12 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
 
     public static RunningServer demo(String... told) {
         return new RunningServer(true, List.of(told));
+    }
+
+    /** Browsers of tests ask without holding a line open. That is not taken for a lost one, however slow the machine is, unless told. */
+    public RunningServer wherePupilsLoseTheirLine() {
+        linesHold = false;
+        return this;
     }
 
     /** On a file that is there already. */
@@ -138,8 +146,13 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
                 "--logging.level.juricast=WARN"));
         words.addAll(told);
         application = new SpringApplicationBuilder(Juricast.class)
-                .initializers(context -> ((GenericApplicationContext) context)
-                        .registerBean("testClock", Clock.class, StandingClock::new))
+                .initializers(context -> {
+                    var beans = (GenericApplicationContext) context;
+                    beans.registerBean("testClock", Clock.class, StandingClock::new);
+                    if (linesHold) {
+                        beans.registerBean("testLines", Classroom.class, () -> visit -> true);
+                    }
+                })
                 .listeners((ApplicationListener<WebServerInitializedEvent>) opened -> atOpening.accept(
                         "http://localhost:" + opened.getWebServer().getPort()))
                 .run(words.toArray(String[]::new));

@@ -31,7 +31,7 @@ class StreamTest {
     private static final String DESK = "/api/lessons/tidal-navigation-8-1.3-2";
 
     @RegisterExtension
-    static final RunningServer SERVER = RunningServer.demo();
+    static final RunningServer SERVER = RunningServer.demo().wherePupilsLoseTheirLine();
 
     @Test
     void a_change_reaches_an_open_line_and_one_that_comes_back_gets_exactly_what_it_missed() throws Exception {

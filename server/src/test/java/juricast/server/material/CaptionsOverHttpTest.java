@@ -1,6 +1,5 @@
 package juricast.server.material;
 
-import static juricast.server.lesson.ASmallClass.eventually;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import juricast.core.material.MaterialOrder;
@@ -37,7 +36,7 @@ class CaptionsOverHttpTest {
                 .isTrue();
         var microphone = ines.post(seat + "/on/MICROPHONE", "{}");
         assertThat(microphone.status()).as(microphone.text()).isEqualTo(200);
-        eventually(() -> !captions(ines, seat).isEmpty());
+        SERVER.bean(CaptionerStandIn.class).hear();
         JsonNode heard = captions(ines, seat).get(0);
         assertThat(heard.get("heard").asBoolean()).isTrue();
         assertThat(heard.get("by").asString()).isEqualTo("Ines Carrow");
