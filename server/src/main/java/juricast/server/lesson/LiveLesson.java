@@ -99,7 +99,7 @@ final class LiveLesson {
 
     /** Takes up a plan and rules that were changed. */
     void planned(LessonPlan plan, PlannedRules rules, long asOf) {
-        snapshot = snapshot.then(plan, rules, snapshot.state(), snapshot.events());
+        snapshot = snapshot.planned(plan, rules);
         revision = asOf;
     }
 
@@ -107,10 +107,6 @@ final class LiveLesson {
     void happened(List<LessonEvent> more, byte[] lastHash) {
         events.addAll(more);
         hash = lastHash;
-        snapshot = snapshot.then(
-                snapshot.plan(),
-                snapshot.rules(),
-                snapshot.state().after(more),
-                Collections.unmodifiableList(new ArrayList<>(events)));
+        snapshot = snapshot.then(snapshot.state().after(more), Collections.unmodifiableList(new ArrayList<>(events)));
     }
 }

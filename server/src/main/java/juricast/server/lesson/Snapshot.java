@@ -29,7 +29,7 @@ public final class Snapshot {
     private final List<LessonEvent> events;
     private final Pieces pieces;
     private final Shared shared = new Shared();
-    /** What the moment before waited for, and may have come since. */
+    /** When the clock has to look whatever may be due: what the moment before waited for may have come since. */
     private final Instant owed;
 
     private final AtomicReference<@Nullable Instant> tick = new AtomicReference<>();
@@ -50,13 +50,18 @@ public final class Snapshot {
     }
 
     public static Snapshot of(LessonPlan plan, PlannedRules rules, LessonState state, List<LessonEvent> events) {
-        return new Snapshot(plan, rules, state, events, new Pieces(), Instant.MAX);
+        return new Snapshot(plan, rules, state, events, new Pieces(), Instant.MIN);
     }
 
-    /** The next moment of the same lesson. */
-    Snapshot then(LessonPlan newPlan, PlannedRules newRules, LessonState next, List<LessonEvent> all) {
+    /** The next moment of the same lesson, after something happened. */
+    Snapshot then(LessonState next, List<LessonEvent> all) {
         Instant waitedFor = tick.get();
-        return new Snapshot(newPlan, newRules, next, all, pieces, waitedFor == null ? owed : waitedFor);
+        return new Snapshot(plan, rules, next, all, pieces, waitedFor == null ? owed : waitedFor);
+    }
+
+    /** The same moment by another plan and other rules. What they no longer let be on is switched off, whoever asks first. */
+    Snapshot planned(LessonPlan newPlan, PlannedRules newRules) {
+        return new Snapshot(newPlan, newRules, state, events, pieces, Instant.MIN);
     }
 
     public LessonPlan plan() {

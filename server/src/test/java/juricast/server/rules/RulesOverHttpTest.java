@@ -6,9 +6,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
+import juricast.server.lesson.ASmallClass;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
 class RulesOverHttpTest {
@@ -53,6 +56,27 @@ class RulesOverHttpTest {
         assertThat(why.at("/chain/2/text").asString()).contains("From the desk, by Orla Venn");
         assertThat(why.at("/chain/2/effect").asString()).isEqualTo("OVERRULED");
         assertThat(why.get("changedBy").asString()).isEqualTo("Only the safeguarding lead, in the charter.");
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void what_a_rule_no_longer_lets_be_on_goes_off_by_itself_also_when_somebody_looked_before_the_clock(
+            boolean looked) {
+        var small = new ASmallClass(SERVER);
+        small.rule("voice.speak", "PUPIL", "open");
+        small.open();
+        TestBrowser ines = SERVER.browser();
+        String seat = small.sits(ines, "Ines Carrow");
+        assertThat(ines.post(seat + "/on/MICROPHONE", "{}").status()).isEqualTo(200);
+        small.theClockTicks();
+
+        small.rule("voice.speak", "PUPIL", "closed");
+        if (looked) {
+            ines.get(seat);
+        }
+        small.theClockTicks();
+
+        assertThat(ines.get(seat).json().at("/mine/rights/microphone").asBoolean()).isFalse();
     }
 
     @Test
