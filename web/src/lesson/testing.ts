@@ -119,6 +119,7 @@ export function aDesk(more: Otherwise = {}): Desk {
       light: false,
       seen: [],
       passedOn: [],
+      mayShowAll: false,
       mayPassOn: false,
       ...more.rights,
     },

@@ -358,16 +358,29 @@ describe('what pupils see, and who else does', () => {
   it('is switched under More, and any adult ends passing the lesson on', async () => {
     const give = vi.fn()
     const seen = { rule: 'names.see-list', title: 'See who is present', value: 'open', bound: false, usualMinutes: 5 }
-    const rights = { seen: [seen], passedOn: [{ id: 'tam-birket', name: 'Tam Birket' }], mayPassOn: true }
+    const rights = { seen: [seen], passedOn: [{ id: 'tam-birket', name: 'Tam Birket' }], mayShowAll: true, mayPassOn: true }
     show(<DeskHead desk={desk({ rights })} now={NOW} connected give={give} busy={false} onWhy={() => {}} />)
-    for (const name of ['Hide from pupils who is here', 'End passing the lesson on (Tam Birket)']) {
+    for (const name of ['Hide from pupils who is here', 'Show all of my screen', 'End passing the lesson on (Tam Birket)']) {
       await userEvent.click(screen.getByRole('button', { name: 'More' }))
       await userEvent.click(await screen.findByRole('menuitem', { name }))
     }
     expect(give.mock.calls.map(([order]) => order)).toEqual([
       { do: 'set', rule: 'names.see-list', value: 'closed' },
+      { do: 'show-all' },
       { do: 'turn-off', person: 'tam-birket', what: 'PASSING_ON' },
     ])
+  })
+
+  it.each([
+    ['tam-birket', 'Stop Tam Birket’s sharing', { do: 'turn-off', person: 'tam-birket', what: 'SCREEN' }],
+    ['orla', 'Stop showing', { do: 'stop-showing' }],
+  ])('what somebody shows is stopped, also by another adult, who then is named: %s', async (showing, name, order) => {
+    const give = vi.fn()
+    const rights = { showing, showingName: 'Tam Birket' }
+    show(<DeskHead desk={desk({ rights })} now={NOW} connected give={give} busy={false} onWhy={() => {}} />)
+    await userEvent.click(screen.getByRole('button', { name: 'More' }))
+    await userEvent.click(await screen.findByRole('menuitem', { name }))
+    expect(give).toHaveBeenCalledWith(order)
   })
 
   it('closes a right of the class for some minutes, from its heading', async () => {

@@ -75,7 +75,15 @@ function seat(more: Otherwise = {}): Seat {
     recording: { shown: 'NOT', announced: true, watch: [], ask: [], keptDays: 60 },
     mine: {
       door: { status: 'IN', why: [], name: 'Ines Carrow', allowedBack: false, byTelephone: more.byTelephone ?? false },
-      rights: { microphone: false, camera: false, screen: false, background: false, ...more.on },
+      rights: {
+        microphone: false,
+        camera: false,
+        screen: false,
+        wholeScreen: false,
+        background: false,
+        passingOn: false,
+        ...more.on,
+      },
       signals: { handsBefore: 0, ...more.signals },
       chat: { classmates: [], held: 0, mayKeep: false, ...more.chat },
       merits: { reasons: [] },
@@ -264,6 +272,22 @@ describe('what I may do', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Switch my microphone on' }))
 
     expect(act).toHaveBeenCalledWith({ do: 'on', what: 'MICROPHONE' })
+  })
+
+  it('switches what few schools let pupils do: showing all of a screen, passing the lesson on', async () => {
+    const act = vi.fn()
+    const rights = ['share.screen', 'share.whole-screen', 'share.outside'].map((rule) => right(rule, rule, 'open'))
+    const on = { screen: true, wholeScreen: true }
+    show(<Rights seat={seat({ rights, on })} act={act} onWhy={() => {}} />)
+
+    const names = ['Show my screen', 'Stop showing', 'Pass the lesson on']
+    for (const name of names) await userEvent.click(screen.getByRole('button', { name }))
+
+    expect(act.mock.calls.map(([one]) => one)).toEqual([
+      { do: 'on', what: 'SCREEN' },
+      { do: 'off', what: 'WHOLE_SCREEN' },
+      { do: 'on', what: 'PASSING_ON' },
+    ])
   })
 
   it('always lets me switch off what is on, also when the right has gone', () => {

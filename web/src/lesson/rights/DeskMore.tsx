@@ -11,7 +11,7 @@ const SAYS: Record<string, { open: string; closed: string }> = {
 
 /** What pupils see of each other, and whether the lesson is passed on: switched now and then. */
 export function InMore({ desk, give }: { desk: Desk; give: Give }) {
-  const { seen, passedOn, mayPassOn } = desk.rights
+  const { seen, passedOn, mayShowAll, mayPassOn, showing } = desk.rights
   return (
     <>
       {seen
@@ -24,6 +24,11 @@ export function InMore({ desk, give }: { desk: Desk; give: Give }) {
             </Choice>
           )
         })}
+      {mayShowAll && !showing && (
+        <Choice value="show-all" onSelect={() => give({ do: 'show-all' })}>
+          {say.showAllOfMyScreen}
+        </Choice>
+      )}
       {passedOn.map((one) => (
         <Choice
           key={one.id}

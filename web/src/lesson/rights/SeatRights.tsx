@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import type { SeatWords } from '../../languages/en/seat'
 import { words } from '../../languages/language'
 import { seatWords } from '../../languages/seat'
 import type { Seat, SeatRight } from '../../shared/api/types'
@@ -10,12 +11,37 @@ import { Shutter } from '../../shared/ui/Shutter'
 import type { Act } from '../acts'
 import type { Appliance } from './orders'
 
-type Switched = 'microphoneOn' | 'muteMe' | 'cameraOn' | 'cameraOff' | 'showScreen' | 'stopShowing'
+type Mine = NonNullable<Seat['mine']['rights']>
 
-const APPLIANCES: Record<string, { what: Appliance; is: 'microphone' | 'camera' | 'screen'; on: Switched; off: Switched }> = {
-  'voice.speak': { what: 'MICROPHONE', is: 'microphone', on: 'microphoneOn', off: 'muteMe' },
-  'voice.camera': { what: 'CAMERA', is: 'camera', on: 'cameraOn', off: 'cameraOff' },
-  'share.screen': { what: 'SCREEN', is: 'screen', on: 'showScreen', off: 'stopShowing' },
+type Switch = { what: Appliance; isOn: (mine: Mine) => boolean; says: (say: SeatWords) => { on: string; off: string } }
+
+/** What a right lets one switch on oneself. */
+const SWITCHES: Record<string, Switch> = {
+  'voice.speak': {
+    what: 'MICROPHONE',
+    isOn: (mine) => mine.microphone,
+    says: (say) => ({ on: say.microphoneOn, off: say.muteMe }),
+  },
+  'voice.camera': {
+    what: 'CAMERA',
+    isOn: (mine) => mine.camera,
+    says: (say) => ({ on: say.cameraOn, off: say.cameraOff }),
+  },
+  'share.screen': {
+    what: 'SCREEN',
+    isOn: (mine) => mine.screen && !mine.wholeScreen,
+    says: (say) => ({ on: say.showScreen, off: say.stopShowing }),
+  },
+  'share.whole-screen': {
+    what: 'WHOLE_SCREEN',
+    isOn: (mine) => mine.wholeScreen,
+    says: (say) => ({ on: say.showWholeScreen, off: say.stopShowing }),
+  },
+  'share.outside': {
+    what: 'PASSING_ON',
+    isOn: (mine) => mine.passingOn,
+    says: (say) => ({ on: say.passOn, off: say.stopPassingOn }),
+  },
 }
 
 /** What I may do now, why not, and until when: always in the same place, in the same order. */
@@ -37,8 +63,8 @@ export function Rights({ seat, act, onWhy }: { seat: Seat; act: (act: Act) => vo
 function Right({ right, seat, act, onWhy }: { right: SeatRight; seat: Seat; act: (act: Act) => void; onWhy: () => void }) {
   const now = useNow()
   const say = seatWords()
-  const appliance = APPLIANCES[right.rule]
-  const isOn = appliance ? !!seat.mine.rights?.[appliance.is] : false
+  const own = SWITCHES[right.rule]
+  const isOn = !!seat.mine.rights && !!own?.isOn(seat.mine.rights)
   return (
     <Flex
       gap="12px"
@@ -67,14 +93,14 @@ function Right({ right, seat, act, onWhy }: { right: SeatRight; seat: Seat; act:
             {say.why}
           </Button>
         </chakra.span>
-        {appliance && (right.value === 'open' || isOn) && (
+        {own && (right.value === 'open' || isOn) && (
           <Button
             mt="4px"
             aria-pressed={isOn}
             look={isOn ? 'main' : 'plain'}
-            onClick={() => act({ do: isOn ? 'off' : 'on', what: appliance.what })}
+            onClick={() => act({ do: isOn ? 'off' : 'on', what: own.what })}
           >
-            {say[isOn ? appliance.off : appliance.on]}
+            {own.says(say)[isOn ? 'off' : 'on']}
           </Button>
         )}
         {right.rule === 'voice.camera' && isOn && <Behind seat={seat} act={act} />}

@@ -1,6 +1,6 @@
 import { client } from '../send'
 
-export type Appliance = 'MICROPHONE' | 'CAMERA' | 'SCREEN' | 'BACKGROUND' | 'PASSING_ON'
+export type Appliance = 'MICROPHONE' | 'CAMERA' | 'SCREEN' | 'WHOLE_SCREEN' | 'BACKGROUND' | 'PASSING_ON'
 
 interface Loan {
   person: string
@@ -37,6 +37,8 @@ export const rightsOrders = {
   'pass-on': (lesson: string) =>
     client.POST('/api/lessons/{lesson}/own/{what}', { params: { path: { lesson, what: 'PASSING_ON' } } }),
   show: (lesson: string) => client.POST('/api/lessons/{lesson}/own/{what}', { params: { path: { lesson, what: 'SCREEN' } } }),
+  'show-all': (lesson: string) =>
+    client.POST('/api/lessons/{lesson}/own/{what}', { params: { path: { lesson, what: 'WHOLE_SCREEN' } } }),
   'stop-showing': (lesson: string) =>
     client.DELETE('/api/lessons/{lesson}/own/{what}', { params: { path: { lesson, what: 'SCREEN' } } }),
 }

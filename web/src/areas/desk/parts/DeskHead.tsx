@@ -203,13 +203,13 @@ function MoreButton({ desk, give }: { desk: Desk; give: Give }) {
         <Choice value="light" onSelect={() => give({ do: 'light', on: !light })}>
           {say.endTheLightLessonLight(light)}
         </Choice>
-        {showing && desk.door.pupils.some((one) => one.id === showing) ? (
+        {showing && showing !== desk.mine.me ? (
           <Choice value="stop" onSelect={() => give({ do: 'turn-off', person: showing, what: 'SCREEN' })}>
             {say.stopSharingOf(desk.rights.showingName ?? '')}
           </Choice>
         ) : showing ? (
           <Choice value="stop" onSelect={() => give({ do: 'stop-showing' })}>
-            {say.stopShowingMyWindow}
+            {say.stopShowing}
           </Choice>
         ) : (
           <Choice value="show" onSelect={() => give({ do: 'show' })}>

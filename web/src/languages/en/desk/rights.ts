@@ -6,6 +6,7 @@ export const say = {
   letPupilsSeeEachOthersCameras: 'Let pupils see each other’s cameras',
   hideCamerasFromEachOther: 'Hide cameras from each other',
   endPassingTheLesson: (name: string) => `End passing the lesson on (${name})`,
+  showAllOfMyScreen: 'Show all of my screen',
   passTheLesson: 'Pass the lesson on to people outside',
 
   // needs

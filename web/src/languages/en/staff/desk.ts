@@ -31,7 +31,7 @@ export const say = {
   more: 'More',
   endTheLightLessonLight: (light: boolean) => (light ? 'End the light lesson' : 'Light lesson: cameras off for weak links'),
   stopSharingOf: (name: string) => `Stop ${name}’s sharing`,
-  stopShowingMyWindow: 'Stop showing my window',
+  stopShowing: 'Stop showing',
   showAWindowOfMine: 'Show a window of mine',
   endTheFocus: 'End the focus',
   rulesAndVisitors: 'Rules and visitors of this lesson (another tab)',

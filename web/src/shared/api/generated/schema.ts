@@ -8540,8 +8540,10 @@ export interface components {
             light: boolean;
             /** Format: int32 */
             liveOrders: number;
-            /** @description whether the adults who lead may */
+            /** @description whether the adults who lead may pass it on */
             mayPassOn: boolean;
+            /** @description whether the adults who lead may show a whole screen */
+            mayShowAll: boolean;
             /** @description who passes the lesson on to people outside */
             passedOn: components["schemas"]["Classmate"][];
             /** @description of each pupil, by id */
@@ -11282,7 +11284,12 @@ export interface components {
             background: boolean;
             camera: boolean;
             microphone: boolean;
+            /** @description whether they pass the lesson on to people outside */
+            passingOn: boolean;
+            /** @description whether they show something, a window or all of it */
             screen: boolean;
+            /** @description whether it is all of it */
+            wholeScreen: boolean;
         };
         SeatMineSignals: {
             /** @description the name of who asks whether one would stand before everybody */

@@ -23,6 +23,7 @@ import juricast.core.rules.Setting;
  * @param pupils of each pupil, what they may and what they help with now
  * @param helpers of each second adult who does not lead, what they may do for who leads, one for each of {@link Catalogue#HELP}
  * @param seen what pupils see of each other, one ruling for each of {@link Catalogue#SEEN}
+ * @param mayShowAll whether who leads may show the whole own screen, not a window alone
  * @param mayPassOn whether who leads may pass the lesson on to people outside
  */
 public record RightsDesk(
@@ -30,6 +31,7 @@ public record RightsDesk(
         Map<PersonId, Cells> pupils,
         Map<PersonId, List<Cell>> helpers,
         List<Ruling<?>> seen,
+        boolean mayShowAll,
         boolean mayPassOn) {
     /** One right of one person, and the pass or curb on it that has not ended. */
     public record Cell(Ruling<?> ruling, Optional<Setting> loan) {}
@@ -63,6 +65,11 @@ public record RightsDesk(
                 pupils,
                 helpers,
                 ofPupils(Catalogue.SEEN, rights, now),
-                rights.all().value(Catalogue.OUTSIDE_AUDIENCE, Role.LEAD_ADULT, now) == Permission.OPEN);
+                isOpen(Catalogue.SHARE_SCREEN, rights, now) && isOpen(Catalogue.WHOLE_SCREEN, rights, now),
+                isOpen(Catalogue.OUTSIDE_AUDIENCE, rights, now));
+    }
+
+    private static boolean isOpen(Rule<Permission> right, SharedRights rights, Instant now) {
+        return rights.all().value(right, Role.LEAD_ADULT, now) == Permission.OPEN;
     }
 }

@@ -7,6 +7,7 @@ import static juricast.core.signals.SignalsPart.SIGNALS;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import juricast.core.identity.Member;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
@@ -55,7 +56,7 @@ public record RightsSeat(
     public static RightsSeat of(
             LessonPlan plan, LessonState lesson, SharedRights shared, PersonId me, Role role, Instant now) {
         return new RightsSeat(
-                shared.of(me, role, now).stream()
+                Stream.concat(shared.of(me, role, now).stream(), shared.rarelyOpen(me, role, now))
                         .map(ruling -> new Right(ruling, lesson.of(RIGHTS).loan(me, ruling.rule(), now)))
                         .toList(),
                 lesson.of(RIGHTS)

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.live.LessonState;
@@ -79,6 +80,15 @@ public final class SharedRights {
     /** One ruling for each of {@link Catalogue#RIGHTS}. */
     List<Ruling<Permission>> of(PersonId person, Role role, Instant now) {
         return shared(known, person, role, () -> rights(book(person), role, now));
+    }
+
+    /** Those of {@link Catalogue#RARELY_OPEN} that are; a whole screen only besides sharing at all, which it needs too. */
+    Stream<Ruling<Permission>> rarelyOpen(PersonId person, Role role, Instant now) {
+        return Catalogue.RARELY_OPEN.stream()
+                .filter(right -> isOpen(person, role, right, now))
+                .filter(right ->
+                        !right.equals(Catalogue.WHOLE_SCREEN) || isOpen(person, role, Catalogue.SHARE_SCREEN, now))
+                .map(right -> book(person).ruling(right, role, now));
     }
 
     /** The same as cells of the desk, with the pass or curb on each. */

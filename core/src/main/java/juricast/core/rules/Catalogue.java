@@ -1107,6 +1107,9 @@ public final class Catalogue {
     public static final List<Rule<Permission>> RIGHTS =
             List.of(SPEAK, CAMERA, CLASS_CHAT, PRIVATE_CHAT, SHARE_SCREEN, DRAW, RENAME);
 
+    /** Rights that few schools open to a class: a seat lists them where they are open, and leaves them out elsewhere. */
+    public static final List<Rule<Permission>> RARELY_OPEN = List.of(WHOLE_SCREEN, OUTSIDE_AUDIENCE);
+
     /** What others are shown, which adults switch for the class while a lesson runs. */
     public static final List<Rule<Permission>> SEEN = List.of(SEE_LIST, SEE_CAMERAS);
 
@@ -1125,8 +1128,16 @@ public final class Catalogue {
 
     /** The right of that key, if passes and curbs can be about it: one of {@link #RIGHTS} or {@link #HELP}. */
     public static Optional<Rule<Permission>> rightByKey(String key) {
-        return Stream.of(RIGHTS, HELP)
-                .flatMap(List::stream)
+        return byKey(key, Stream.of(RIGHTS, HELP));
+    }
+
+    /** The right of that key, if a seat can show it: one of {@link #RIGHTS}, {@link #HELP} or {@link #RARELY_OPEN}. */
+    public static Optional<Rule<Permission>> shownAtSeatByKey(String key) {
+        return byKey(key, Stream.of(RIGHTS, HELP, RARELY_OPEN));
+    }
+
+    private static Optional<Rule<Permission>> byKey(String key, Stream<List<Rule<Permission>>> among) {
+        return among.flatMap(List::stream)
                 .filter(rule -> rule.key().equals(key))
                 .findFirst();
     }

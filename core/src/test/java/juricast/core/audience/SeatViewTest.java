@@ -18,6 +18,7 @@ import juricast.core.rights.Appliance;
 import juricast.core.rights.RightsOrder;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Permission;
+import juricast.core.rules.Rule;
 import juricast.core.rules.RuleValue;
 import juricast.core.rules.Setting.Force;
 import juricast.core.signals.SignalsOrder;
@@ -44,6 +45,27 @@ class SeatViewTest {
                         .filter(one -> !one.name().equals("Ines Carrow"))
                         .map(one -> one.name() + (one.camera() ? "+" : "")))
                 .containsExactlyElementsOf(seen.isEmpty() ? List.of() : List.of(seen));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "share.whole-screen, open, share.screen, closed, ''",
+        "share.whole-screen, open, share.screen, open, share.whole-screen",
+        "share.outside, on-request, share.screen, open, ''",
+        "share.outside, open, share.screen, closed, share.outside",
+    })
+    void rights_that_few_schools_open_are_on_the_list_of_a_seat_where_they_can_be_used(
+            String rare, String value, String other, String otherValue, String listed) {
+        var seat = open().present(INES)
+                .school(rare, value, Force.USUAL)
+                .school(other, otherValue, Force.USUAL)
+                .seat("ines");
+
+        assertThat(seat.rights().rights().stream()
+                        .map(one -> one.ruling().rule())
+                        .filter(Catalogue.RARELY_OPEN::contains)
+                        .map(Rule::key))
+                .containsExactlyElementsOf(listed.isEmpty() ? List.of() : List.of(listed));
     }
 
     private static RightsOrder turnOn(Appliance what) {

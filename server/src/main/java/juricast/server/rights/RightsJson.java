@@ -63,7 +63,8 @@ public class RightsJson {
      * @param showing who shows something to everybody
      * @param seen what pupils see of each other
      * @param passedOn who passes the lesson on to people outside
-     * @param mayPassOn whether the adults who lead may
+     * @param mayShowAll whether the adults who lead may show a whole screen
+     * @param mayPassOn whether the adults who lead may pass it on
      */
     public record DeskRights(
             List<Column> columns,
@@ -76,6 +77,7 @@ public class RightsJson {
             @Nullable String showingName,
             List<Column> seen,
             List<Classmate> passedOn,
+            boolean mayShowAll,
             boolean mayPassOn) {}
 
     /** One right as a column. @param bound whether the charter or class binds it */
@@ -163,8 +165,20 @@ public class RightsJson {
         });
     }
 
-    /** What one person has switched on. */
-    public record SeatMineRights(boolean microphone, boolean camera, boolean screen, boolean background) {}
+    /**
+     * What one person has switched on.
+     *
+     * @param screen whether they show something, a window or all of it
+     * @param wholeScreen whether it is all of it
+     * @param passingOn whether they pass the lesson on to people outside
+     */
+    public record SeatMineRights(
+            boolean microphone,
+            boolean camera,
+            boolean screen,
+            boolean wholeScreen,
+            boolean background,
+            boolean passingOn) {}
 
     public DeskRights desk(Snapshot at, Instant now) {
         return at.ruled("rights desk", "all", List.of(DOOR, GROUPS, RIGHTS, RECORDING), now, () -> make(at, now));
@@ -196,6 +210,7 @@ public class RightsJson {
                 Company.passesOn(at.plan(), at.state()).stream()
                         .map(one -> new Classmate(one.value(), at.plan().nameOf(one)))
                         .toList(),
+                seen.mayShowAll(),
                 seen.mayPassOn());
     }
 
@@ -366,6 +381,8 @@ public class RightsJson {
                 on.contains(Appliance.MICROPHONE),
                 on.contains(Appliance.CAMERA),
                 on.stream().anyMatch(Appliance::isShowing),
-                on.contains(Appliance.BACKGROUND));
+                on.contains(Appliance.WHOLE_SCREEN),
+                on.contains(Appliance.BACKGROUND),
+                on.contains(Appliance.PASSING_ON));
     }
 }

@@ -87,7 +87,7 @@ class SeatController {
         SeatOrders.Mine mine = orders.mine(visit, request);
         Snapshot live = lessons.look(mine.lesson());
         PersonId me = mine.person();
-        Rule<?> asked = Catalogue.rightByKey(rule).orElseThrow(() -> Problem.notThere("This rule"));
+        Rule<?> asked = Catalogue.shownAtSeatByKey(rule).orElseThrow(() -> Problem.notThere("This rule"));
         return words.forPupils(live.live().of(me), asked, live.plan().roleOf(me), lessons.now());
     }
 }

@@ -100,6 +100,25 @@ class LanguageOverHttpTest {
     }
 
     @Test
+    void a_right_that_few_schools_open_is_used_at_a_seat_told_there_and_explained() {
+        small.rule("share.outside", "PUPIL", "open");
+        TestBrowser german = SERVER.browser().speaking("de");
+        String mine = small.sits(german, "Ines Carrow");
+        TestBrowser english = SERVER.browser();
+        String other = small.sits(english, "Jory Pell");
+
+        assertThat(german.get(mine).json().at("/rights/rights").toString())
+                .contains("Die Stunde nach außen weitergeben")
+                .doesNotContain("ganzen Bildschirm");
+        assertThat(german.get(mine + "/why/share.outside").text()).contains("Wer im Raum ist, kann nicht wissen");
+        assertThat(german.post(mine + "/on/PASSING_ON", "{}").status()).isEqualTo(200);
+        assertThat(german.get(mine).json().at("/mine/rights/passingOn").asBoolean())
+                .isTrue();
+        assertThat(english.get(other).json().at("/company/passedOn").toString()).contains("Ines Carrow");
+        assertThat(german.post(mine + "/on/WHOLE_SCREEN", "{}").text()).contains("ganzen Bildschirm");
+    }
+
+    @Test
     void problems_that_pupils_meet_are_said_in_their_language_and_the_staff_is_spoken_to_in_english() {
         TestBrowser german = SERVER.browser().speaking("de");
         assertThat(german.post("/api/session", "{\"name\":\"ines\",\"password\":\"wrong\",\"code\":null}")

@@ -7,6 +7,7 @@ import java.io.InputStreamReader;
 import java.io.Reader;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.Properties;
 import java.util.Set;
@@ -99,9 +100,11 @@ class LanguagesTest {
                 .filter(rule -> rule.type() == ValueType.PERMISSION
                         && !rule.pupilWords().isEmpty())
                 .map(rule -> "right." + rule.key());
-        Stream<String> why = Stream.concat(
-                        Catalogue.RIGHTS.stream(),
-                        Stream.of(Catalogue.HELP_DOOR, Catalogue.HELP_HANDS, Catalogue.HELP_CHAT))
+        Stream<String> why = Stream.of(
+                        Catalogue.RIGHTS,
+                        Catalogue.RARELY_OPEN,
+                        List.of(Catalogue.HELP_DOOR, Catalogue.HELP_HANDS, Catalogue.HELP_CHAT))
+                .flatMap(List::stream)
                 .map(rule -> "because." + rule.key());
         Stream<String> facts = Arrays.stream(Fact.values())
                 .map(fact -> fact.name().toLowerCase(Locale.ROOT).replace('_', '-'))
