@@ -6,24 +6,26 @@ import juricast.core.identity.LessonId;
 import juricast.server.data.Database;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
 
 /** Lessons that are over, for what is worked out once from them. */
 @Component
-public class FinishedLessons {
+public class FinishedLessons implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(FinishedLessons.class);
     private static final int AT_ONCE = 200;
 
     private final Database database;
     private final Object oneAtATime = new Object();
+    private boolean stopped;
 
     FinishedLessons(Database database) {
         this.database = database;
     }
 
     /**
-     * Works something out for some of those for which it is not found yet, and whose record still says something. A lesson of which that fails stops no other, and is
-     * tried again the next time.
+     * Works something out for some of those for which it is not found yet, and whose record still says something. A lesson of
+     * which that fails stops no other, and is tried again the next time.
      *
      * @param found a query on one lesson, {@code lesson_stage.lesson}
      * @param what is worked out, as the log says it
@@ -31,6 +33,9 @@ public class FinishedLessons {
     public void each(String found, String what, Consumer<LessonId> work) {
         for (LessonId id : without(found)) {
             synchronized (oneAtATime) {
+                if (stopped) {
+                    return;
+                }
                 try {
                     if (!isForgotten(id)) {
                         work.accept(id);
@@ -46,6 +51,14 @@ public class FinishedLessons {
     public void meanwhileNothing(Runnable forgetting) {
         synchronized (oneAtATime) {
             forgetting.run();
+        }
+    }
+
+    /** What is being worked out comes to its end; the rest waits for the next start. */
+    @Override
+    public void destroy() {
+        synchronized (oneAtATime) {
+            stopped = true;
         }
     }
 

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.stream.Stream;
@@ -31,7 +32,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.mockito.ArgumentMatchers;
 import org.mockito.Mockito;
 
-class LessonJournalTest {
+class JournalTest {
     private static final PersonId ORLA = new PersonId("orla-venn");
 
     @RegisterExtension
@@ -71,6 +72,17 @@ class LessonJournalTest {
                 .isInstanceOf(Journal.NotKept.class);
         assertThat(journal.append(id, last, journal.read(id).hash(), event)).hasSize(32);
         assertThat(journal.read(id).events()).hasSize(last + 1);
+    }
+
+    @Test
+    void whoever_goes_through_finished_lessons_ends_before_the_file_is_closed() {
+        var finished = new FinishedLessons(SERVER.bean(Database.class));
+        var workedOut = new ArrayList<LessonId>();
+        finished.each("SELECT 1 WHERE 0", "Nothing", id -> {
+            workedOut.add(id);
+            finished.destroy();
+        });
+        assertThat(workedOut).as("of many that are over").hasSize(1);
     }
 
     private static final LessonOrder SHUT =
