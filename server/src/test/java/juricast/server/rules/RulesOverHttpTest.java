@@ -76,7 +76,8 @@ class RulesOverHttpTest {
         }
         small.theClockTicks();
 
-        assertThat(ines.get(seat).json().at("/mine/rights/microphone").asBoolean()).isFalse();
+        assertThat(ines.get(seat).json().at("/mine/rights/microphone").asBoolean())
+                .isFalse();
     }
 
     @Test
