@@ -9,11 +9,16 @@ const SAYS: Record<string, { open: string; closed: string }> = {
   'voice.see-cameras': { open: say.letPupilsSeeEachOthersCameras, closed: say.hideCamerasFromEachOther },
 }
 
-/** What pupils see of each other, and whether the lesson is passed on: switched now and then. */
+/** A whole screen, what pupils see of each other, and whether the lesson is passed on: switched now and then. */
 export function InMore({ desk, give }: { desk: Desk; give: Give }) {
   const { seen, passedOn, mayShowAll, mayPassOn, showing } = desk.rights
   return (
     <>
+      {mayShowAll && !showing && (
+        <Choice value="show-all" onSelect={() => give({ do: 'show-all' })}>
+          {say.showAllOfMyScreen}
+        </Choice>
+      )}
       {seen
         .filter((one) => !one.bound || one.value === 'open')
         .map((one) => {
@@ -24,11 +29,6 @@ export function InMore({ desk, give }: { desk: Desk; give: Give }) {
             </Choice>
           )
         })}
-      {mayShowAll && !showing && (
-        <Choice value="show-all" onSelect={() => give({ do: 'show-all' })}>
-          {say.showAllOfMyScreen}
-        </Choice>
-      )}
       {passedOn.map((one) => (
         <Choice
           key={one.id}

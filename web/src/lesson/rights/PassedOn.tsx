@@ -7,7 +7,7 @@ export function PassedOn({ by }: { by: string[] }) {
   return (
     <Box
       role="status"
-      px="14px"
+      px={{ base: '14px', md: '22px' }}
       py="5px"
       bg="verdict.waitSoft"
       borderBottom="1px solid"
