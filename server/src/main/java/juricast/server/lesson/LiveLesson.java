@@ -81,8 +81,10 @@ final class LiveLesson {
         return doubtful;
     }
 
+    /** The clock makes sure, and does again what it may have been about. */
     void doubt() {
         doubtful = true;
+        snapshot = snapshot.planned(snapshot.plan(), snapshot.rules());
     }
 
     void isSure() {

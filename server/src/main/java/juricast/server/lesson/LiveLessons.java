@@ -177,7 +177,7 @@ public class LiveLessons implements DisposableBean {
         try {
             lesson.happened(events, journal.append(id, after, lesson.hash(), events));
         } catch (Journal.NotKept notKept) {
-            // It may be on the disk all the same: before the next order the record is read again.
+            // It may be on the disk all the same: before the next order or look of the clock the record is read again.
             lesson.doubt();
             throw Problem.notKept(causes.of(notKept));
         }

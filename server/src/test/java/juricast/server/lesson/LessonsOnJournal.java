@@ -1,6 +1,7 @@
 package juricast.server.lesson;
 
 import java.time.Clock;
+import juricast.core.identity.LessonId;
 import juricast.server.RunningServer;
 import juricast.server.classes.Rehearsals;
 import juricast.server.data.Causes;
@@ -10,6 +11,11 @@ import juricast.server.record.Journal;
 /** Live lessons that keep what happens in another journal than the server's own. */
 public final class LessonsOnJournal {
     private LessonsOnJournal() {}
+
+    /** The clock looks at a lesson. */
+    public static void tick(LiveLessons lessons, LessonId lesson) {
+        lessons.tick(lesson);
+    }
 
     public static LiveLessons of(RunningServer server, Journal journal) {
         return new LiveLessons(

@@ -29,6 +29,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.mockito.ArgumentMatchers;
 import org.mockito.Mockito;
 
@@ -138,12 +139,16 @@ class JournalTest {
         journalOnIt.destroy();
     }
 
-    @Test
-    void an_event_that_reached_the_disk_before_the_fault_is_taken_up_before_the_next_order() throws Exception {
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void an_event_that_reached_the_disk_before_the_fault_is_taken_up_by_the_clock_or_before_the_next_order(
+            boolean byTheClock) throws Exception {
         Database faulty = Mockito.spy(SERVER.bean(Database.class));
         Journal journalOnIt = on(faulty, USUAL);
         LiveLessons lessons = LessonsOnJournal.of(SERVER, journalOnIt);
         var id = new LessonId("harbour-law-10-1.3-2");
+        lessons.look(id);
+        LessonsOnJournal.tick(lessons, id);
         int before = lessons.look(id).state().number();
         Mockito.doAnswer(call -> {
                     call.callRealMethod();
@@ -154,9 +159,13 @@ class JournalTest {
         assertThatThrownBy(() -> lessons.carryOut(id, SHUT)).isInstanceOf(Problem.class);
         Mockito.doCallRealMethod().when(faulty).append(ArgumentMatchers.any());
 
-        lessons.carryOut(id, OPEN);
+        if (byTheClock) {
+            LessonsOnJournal.tick(lessons, id);
+        } else {
+            lessons.carryOut(id, OPEN);
+        }
 
-        assertThat(lessons.look(id).state().number()).isGreaterThanOrEqualTo(before + 2);
+        assertThat(lessons.look(id).state().number()).isGreaterThanOrEqualTo(before + (byTheClock ? 1 : 2));
         assertThat(journal.read(id).events()).isEqualTo(lessons.look(id).events());
         journalOnIt.destroy();
     }
