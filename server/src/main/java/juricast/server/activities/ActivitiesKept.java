@@ -11,6 +11,7 @@ import juricast.core.lesson.Parts;
 import juricast.core.live.LessonState;
 import juricast.core.live.PlaceId;
 import juricast.core.merits.Merit;
+import juricast.server.Schedules;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
 import juricast.server.lesson.Records;
@@ -34,7 +35,7 @@ class ActivitiesKept {
     }
 
     /** Goes through lessons that are over and not looked at yet. */
-    @Scheduled(initialDelay = 4000, fixedDelay = 5000)
+    @Scheduled(initialDelay = 4000, fixedDelay = 5000, scheduler = Schedules.WORKING_OUT)
     void goThrough() {
         finished.each(
                 "SELECT 1 FROM lesson_activities WHERE lesson_activities.lesson = lesson_stage.lesson",

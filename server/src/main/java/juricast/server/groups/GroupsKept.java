@@ -2,6 +2,7 @@ package juricast.server.groups;
 
 import juricast.core.groups.WhoWasWhere;
 import juricast.core.identity.LessonId;
+import juricast.server.Schedules;
 import juricast.server.grouping.PastGroups;
 import juricast.server.lesson.Records;
 import juricast.server.record.FinishedLessons;
@@ -25,7 +26,7 @@ class GroupsKept {
     }
 
     /** Goes through lessons that are over and not looked at yet. */
-    @Scheduled(initialDelay = 4500, fixedDelay = 5000)
+    @Scheduled(initialDelay = 4500, fixedDelay = 5000, scheduler = Schedules.WORKING_OUT)
     void goThrough() {
         finished.each(
                 "SELECT 1 FROM lesson_grouped WHERE lesson_grouped.lesson = lesson_stage.lesson",

@@ -17,6 +17,7 @@ import juricast.core.keeping.Kept;
 import juricast.core.presence.Supervision;
 import juricast.core.rules.Catalogue;
 import juricast.core.time.Span;
+import juricast.server.Schedules;
 import juricast.server.data.Database;
 import juricast.server.lesson.Records;
 import juricast.server.record.FinishedLessons;
@@ -40,7 +41,7 @@ class Keepings {
     }
 
     /** Goes through lessons that are over and not kept yet. */
-    @Scheduled(initialDelay = 4000, fixedDelay = 5000)
+    @Scheduled(initialDelay = 4000, fixedDelay = 5000, scheduler = Schedules.WORKING_OUT)
     void goThrough() {
         finished.each(
                 "SELECT 1 FROM lesson_kept WHERE lesson_kept.lesson = lesson_stage.lesson",

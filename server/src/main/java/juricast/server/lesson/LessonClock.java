@@ -39,6 +39,9 @@ class LessonClock implements DisposableBean {
 
     private static final int LEAVE_MS = 30_000;
 
+    /** So long a stop waits for the lesson that is looked at. */
+    private static final int STOP_MS = 2_000;
+
     private final LiveLessons lessons;
     private final ObjectProvider<Classroom> classrooms;
     private final Map<VisitId, Integer> silent = new ConcurrentHashMap<>();
@@ -80,6 +83,9 @@ class LessonClock implements DisposableBean {
 
     private void each(String failing, Consumer<LessonId> work) {
         for (LessonId id : lessons.known()) {
+            if (thread.isShutdown()) {
+                return;
+            }
             try {
                 work.accept(id);
             } catch (RuntimeException | Error failed) {
@@ -119,7 +125,8 @@ class LessonClock implements DisposableBean {
     }
 
     @Override
-    public void destroy() {
-        thread.shutdownNow();
+    public void destroy() throws InterruptedException {
+        thread.shutdown();
+        thread.awaitTermination(STOP_MS, TimeUnit.MILLISECONDS);
     }
 }

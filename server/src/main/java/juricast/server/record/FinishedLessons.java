@@ -15,6 +15,13 @@ public class FinishedLessons implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(FinishedLessons.class);
     private static final int AT_ONCE = 200;
 
+    /** Lessons that are over, whose record still says something and for which something is not found. */
+    private static final String LACKS =
+            """
+            SELECT lesson FROM lesson_stage WHERE over IS NOT NULL AND NOT EXISTS (%s)
+              AND NOT EXISTS (SELECT 1 FROM lesson_forgot
+                WHERE lesson_forgot.lesson = lesson_stage.lesson AND kind = 'REGISTERS')""";
+
     private final Database database;
     private final Object oneAtATime = new Object();
     private boolean stopped;
@@ -37,7 +44,7 @@ public class FinishedLessons implements DisposableBean {
                     return;
                 }
                 try {
-                    if (!isForgotten(id)) {
+                    if (isWithout(found, id)) {
                         work.accept(id);
                     }
                 } catch (RuntimeException failed) {
@@ -62,23 +69,19 @@ public class FinishedLessons implements DisposableBean {
         }
     }
 
-    private boolean isForgotten(LessonId id) {
+    /** Asked again in one's turn: it may have been worked out, or forgotten, since the list was made. */
+    private boolean isWithout(String found, LessonId id) {
         return database.read()
-                .sql("SELECT 1 FROM lesson_forgot WHERE lesson = :lesson AND kind = 'REGISTERS'")
+                .sql(LACKS.formatted(found) + " AND lesson = :lesson")
                 .param("lesson", id.value())
-                .query(Integer.class)
+                .query(String.class)
                 .optional()
                 .isPresent();
     }
 
     private List<LessonId> without(String found) {
         return database.read()
-                .sql(
-                        """
-                    SELECT lesson FROM lesson_stage WHERE over IS NOT NULL AND NOT EXISTS (%s)
-                      AND NOT EXISTS (SELECT 1 FROM lesson_forgot
-                        WHERE lesson_forgot.lesson = lesson_stage.lesson AND kind = 'REGISTERS') LIMIT :most"""
-                                .formatted(found))
+                .sql(LACKS.formatted(found) + " LIMIT :most")
                 .param("most", AT_ONCE)
                 .query((row, n) -> new LessonId(row.getString(1)))
                 .list();

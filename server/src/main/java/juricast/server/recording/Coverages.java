@@ -13,6 +13,7 @@ import juricast.core.identity.LessonId;
 import juricast.core.keeping.Retention;
 import juricast.core.recording.Coverage;
 import juricast.core.time.Span;
+import juricast.server.Schedules;
 import juricast.server.data.Database;
 import juricast.server.lesson.Records;
 import juricast.server.record.FinishedLessons;
@@ -56,7 +57,7 @@ public class Coverages {
             Map<Coverage.Cause, Duration> missing) {}
 
     /** Goes through lessons that are over and not looked at yet. */
-    @Scheduled(initialDelay = 4500, fixedDelay = 3000)
+    @Scheduled(initialDelay = 4500, fixedDelay = 3000, scheduler = Schedules.WORKING_OUT)
     void goThrough() {
         finished.each(
                 "SELECT 1 FROM lesson_coverage WHERE lesson_coverage.lesson = lesson_stage.lesson",

@@ -19,6 +19,7 @@ import juricast.core.register.Expectation;
 import juricast.core.register.Register;
 import juricast.core.register.RegisterLine;
 import juricast.core.time.Span;
+import juricast.server.Schedules;
 import juricast.server.classes.Classes;
 import juricast.server.data.Database;
 import juricast.server.lesson.LiveLessons;
@@ -162,7 +163,7 @@ public class Attendances {
     }
 
     /** Goes through lessons that are over and not kept yet; also after a crash between the end of a lesson and this. */
-    @Scheduled(initialDelay = 3000, fixedDelay = 5000)
+    @Scheduled(initialDelay = 3000, fixedDelay = 5000, scheduler = Schedules.WORKING_OUT)
     void goThrough() {
         finished.each(
                 "SELECT 1 FROM attendance_number WHERE kind = 'LESSON' AND id = lesson_stage.lesson",

@@ -1,5 +1,6 @@
 package juricast.server.lesson;
 
+import static juricast.server.lesson.ASmallClass.eventually;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ch.qos.logback.classic.Logger;
@@ -10,6 +11,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Queue;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.ExecutorService;
@@ -19,8 +21,10 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.LockSupport;
+import java.util.stream.Stream;
 import juricast.server.RunningServer;
 import juricast.server.TestBrowser;
+import juricast.server.record.FinishedLessons;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.slf4j.LoggerFactory;
@@ -52,6 +56,26 @@ class StreamTest {
         JsonNode back = nextWithWords(
                 listen(orla, DESK + "/desk/stream", second.get("number").asInt()));
         assertThat(texts(back)).containsExactly("missed one", "missed two");
+    }
+
+    @Test
+    void signs_of_life_come_while_sums_of_lessons_that_are_over_take_long() {
+        var small = new ASmallClass(SERVER).open();
+        small.thora.post(small.lesson + "/dismiss", "");
+        Queue<String> heard = new ConcurrentLinkedQueue<>();
+        SERVER.signedIn("orla-venn").lines(DESK + "/desk/stream", 0, heard::add);
+        SERVER.bean(FinishedLessons.class).meanwhileNothing(() -> {
+            eventually(StreamTest::aSumIsWaitedFor);
+            heard.clear();
+            eventually(() -> heard.contains("event:beat"));
+        });
+    }
+
+    private static boolean aSumIsWaitedFor() {
+        return Thread.getAllStackTraces().entrySet().stream()
+                .anyMatch(one -> one.getKey().getState() == Thread.State.BLOCKED
+                        && Stream.of(one.getValue())
+                                .anyMatch(at -> at.getClassName().equals(FinishedLessons.class.getName())));
     }
 
     @Test
