@@ -10,6 +10,7 @@ import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.live.LessonPlan;
 import juricast.core.live.LessonState;
+import juricast.core.rights.Appliance;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Permission;
 import juricast.core.rules.Rule;
@@ -65,11 +66,12 @@ public record RightsDesk(
                 pupils,
                 helpers,
                 ofPupils(Catalogue.SEEN, rights, now),
-                isOpen(Catalogue.SHARE_SCREEN, rights, now) && isOpen(Catalogue.WHOLE_SCREEN, rights, now),
-                isOpen(Catalogue.OUTSIDE_AUDIENCE, rights, now));
+                mayHaveOn(Appliance.WHOLE_SCREEN, rights, now),
+                mayHaveOn(Appliance.PASSING_ON, rights, now));
     }
 
-    private static boolean isOpen(Rule<Permission> right, SharedRights rights, Instant now) {
-        return rights.all().value(right, Role.LEAD_ADULT, now) == Permission.OPEN;
+    private static boolean mayHaveOn(Appliance what, SharedRights rights, Instant now) {
+        return what.needs().stream()
+                .allMatch(right -> rights.all().value(right, Role.LEAD_ADULT, now) == Permission.OPEN);
     }
 }

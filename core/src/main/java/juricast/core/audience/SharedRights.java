@@ -14,6 +14,7 @@ import juricast.core.identity.PersonId;
 import juricast.core.identity.Role;
 import juricast.core.live.LessonState;
 import juricast.core.live.PlaceId;
+import juricast.core.rights.Appliance;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Fact;
 import juricast.core.rules.LiveRules;
@@ -82,13 +83,12 @@ public final class SharedRights {
         return shared(known, person, role, () -> rights(book(person), role, now));
     }
 
-    /** Those of {@link Catalogue#RARELY_OPEN} that are; a whole screen only besides sharing at all, which it needs too. */
+    /** Those of {@link Catalogue#RARELY_OPEN} by which this person can have something on. */
     Stream<Ruling<Permission>> rarelyOpen(PersonId person, Role role, Instant now) {
-        return Catalogue.RARELY_OPEN.stream()
-                .filter(right -> isOpen(person, role, right, now))
-                .filter(right ->
-                        !right.equals(Catalogue.WHOLE_SCREEN) || isOpen(person, role, Catalogue.SHARE_SCREEN, now))
-                .map(right -> book(person).ruling(right, role, now));
+        return Stream.of(Appliance.values())
+                .filter(what -> Catalogue.RARELY_OPEN.contains(what.right()))
+                .filter(what -> what.needs().stream().allMatch(right -> isOpen(person, role, right, now)))
+                .map(what -> book(person).ruling(what.right(), role, now));
     }
 
     /** The same as cells of the desk, with the pass or curb on each. */

@@ -1,5 +1,6 @@
 package juricast.core.rights;
 
+import java.util.List;
 import juricast.core.rules.Catalogue;
 import juricast.core.rules.Permission;
 import juricast.core.rules.Rule;
@@ -10,17 +11,21 @@ public enum Appliance {
     CAMERA(Catalogue.CAMERA),
     /** One window of the own screen. */
     SCREEN(Catalogue.SHARE_SCREEN),
-    /** The whole own screen; the right to share is needed besides. */
-    WHOLE_SCREEN(Catalogue.WHOLE_SCREEN),
+    /** The whole own screen; the right to share is needed besides, so that whatever closes sharing ends it too. */
+    WHOLE_SCREEN(Catalogue.WHOLE_SCREEN, Catalogue.SHARE_SCREEN),
     /** A picture of their own behind them, while the camera is on. */
     BACKGROUND(Catalogue.BACKGROUND),
     /** The lesson is passed on, live, to people who are not in the room. */
     PASSING_ON(Catalogue.OUTSIDE_AUDIENCE);
 
-    private final Rule<Permission> right;
+    private final List<Rule<Permission>> needs;
 
     Appliance(Rule<Permission> right) {
-        this.right = right;
+        needs = List.of(right);
+    }
+
+    Appliance(Rule<Permission> right, Rule<Permission> besides) {
+        needs = List.of(right, besides);
     }
 
     /** Whether everybody sees something by it; one person at a time shows. */
@@ -28,7 +33,13 @@ public enum Appliance {
         return this == SCREEN || this == WHOLE_SCREEN;
     }
 
+    /** The right that is about it. */
     public Rule<Permission> right() {
-        return right;
+        return needs.get(0);
+    }
+
+    /** Its own right, and what is needed besides. */
+    public List<Rule<Permission>> needs() {
+        return needs;
     }
 }

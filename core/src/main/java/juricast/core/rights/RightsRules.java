@@ -44,13 +44,11 @@ public record RightsRules(RightsState is, Room room) implements RightsOrder.Case
         return right.equals(Catalogue.SPEAK) ? CALLED_ON : USUALLY;
     }
 
-    /** A whole screen needs the right to share as well, so that whatever closes sharing ends it too. */
+    /** Why somebody may not have it on, if so. */
     static Optional<Decision> mayHaveOn(Room room, PersonId person, Appliance what) {
-        return room.who()
-                .right(person, what.right())
-                .or(() -> what == Appliance.WHOLE_SCREEN
-                        ? room.who().right(person, Catalogue.SHARE_SCREEN)
-                        : Optional.empty());
+        return what.needs().stream()
+                .flatMap(right -> room.who().right(person, right).stream())
+                .findFirst();
     }
 
     @Override
